@@ -1,0 +1,44 @@
+import type { Face, ProjectDocument } from '@lettera/core/document';
+import type { NewFont, Project, Services } from '@lettera/server';
+import { SAMPLE_SLUG, sampleDocument, sampleFamilies, samplePages } from '@lettera/sample';
+
+type Needs = Pick<Services, 'projects' | 'fonts' | 'jobs'>;
+
+async function takeFamilies(
+  { jobs }: Pick<Needs, 'jobs'>,
+  document: ProjectDocument,
+): Promise<NewFont[]> {
+  const fonts: NewFont[] = [];
+  for (const { key, faces, licenceText, ...family } of await sampleFamilies()) {
+    const read = await Promise.all(
+      faces.map(async (face): Promise<Face> => {
+        const files = await Promise.all(
+          face.files.map(async ({ bytes, ...file }) => {
+            const { reading } = await jobs.readFont(bytes);
+            fonts.push({ bytes, woff2: bytes, reading, licence: licenceText });
+            return { ...file, sha256: reading.sha256, bytes: bytes.byteLength };
+          }),
+        );
+        return { ...face, files };
+      }),
+    );
+    document.case[key] = { ...family, source: 'foundry', faces: read };
+  }
+  return fonts;
+}
+
+/** Loads the Tarnholm Light Trust's project if it is not there. */
+export async function loadSample(services: Needs): Promise<Project> {
+  const there = await services.projects.get(SAMPLE_SLUG);
+  if (there) return there;
+  const document = sampleDocument();
+  const fonts = await takeFamilies(services, document);
+  const [heading, text] = Object.keys(document.case);
+  const { voices } = document;
+  if (voices['heading']) voices['heading'].family = heading ?? null;
+  if (voices['text']) voices['text'].family = text ?? null;
+  return services.projects.create(document, await samplePages(), {
+    slug: SAMPLE_SLUG,
+    alongside: (id) => services.fonts.statements(id, fonts),
+  });
+}

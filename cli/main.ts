@@ -1,0 +1,83 @@
+import { resolve } from 'node:path';
+import { Command } from 'commander';
+import {
+  ConfigError,
+  openServices,
+  readConfig,
+  startServer,
+  StoreError,
+  type ConfigFlags,
+} from '@lettera/server';
+import { samplePages } from '@lettera/sample';
+import { loadSample } from './loadSample';
+import { UnknownProjectError, writeBundle } from './writeBundle';
+
+/** Ends with the message of an error that the person can do something about; rethrows any other. */
+function fail(error: unknown): never {
+  if (
+    error instanceof ConfigError ||
+    error instanceof StoreError ||
+    error instanceof UnknownProjectError ||
+    (error as NodeJS.ErrnoException).code === 'EACCES'
+  ) {
+    console.error((error as Error).message);
+    process.exit(1);
+  }
+  throw error;
+}
+
+async function start(flags: ConfigFlags & { sample?: boolean }): Promise<void> {
+  try {
+    const running = await startServer(readConfig(flags), { startingPages: samplePages });
+    if (flags.sample) await loadSample(running.services);
+    console.log(`Lettera is ready at ${running.url}`);
+    process.send?.('ready');
+    const stop = () => void running.close().then(() => process.exit(0));
+    process.on('SIGINT', stop);
+    process.on('SIGTERM', stop);
+    process.on('disconnect', stop);
+  } catch (error) {
+    fail(error);
+  }
+}
+
+async function build(project: string, options: { out: string; data?: string }): Promise<void> {
+  try {
+    const { out, ...flags } = options;
+    const services = await openServices(readConfig(flags));
+    try {
+      const folder = resolve(out);
+      const written = await writeBundle(services, project, folder);
+      console.log(`${written.length} files written to ${folder}`);
+    } finally {
+      await services.close();
+    }
+  } catch (error) {
+    fail(error);
+  }
+}
+
+const program = new Command('lettera')
+  .description('Settle the typography of a whole site.')
+  .showHelpAfterError();
+
+program
+  .command('start')
+  .description('start the application')
+  .option('--port <number>', 'port to listen on (LETTERA_PORT, 4380)')
+  .option('--host <address>', 'address to listen on (LETTERA_HOST, 127.0.0.1)')
+  .option('--data <folder>', 'folder of the data (LETTERA_DATA, ./data)')
+  .option('--foundry-port <number>', 'port of the foundry (LETTERA_FOUNDRY_PORT, 4381)')
+  .option('--token <token>', 'access token, needed off loopback (LETTERA_TOKEN)')
+  .option('--sample', 'load the sample project if it is not there')
+  .action(start);
+
+program
+  .command('build')
+  .description('write a project’s bundle to a folder')
+  .argument('<project>', 'id or short name of the project')
+  .requiredOption('--out <folder>', 'folder to write to')
+  .option('--data <folder>', 'folder of the data (LETTERA_DATA, ./data)')
+  .action(build);
+
+await program.parseAsync();

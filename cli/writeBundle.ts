@@ -1,0 +1,34 @@
+import { mkdir, writeFile } from 'node:fs/promises';
+import { dirname, join } from 'node:path';
+import { deliveryContents, type Services } from '@lettera/server';
+
+/** There is no project by the name given. */
+export class UnknownProjectError extends Error {
+  override readonly name = 'UnknownProjectError';
+}
+
+/**
+ * Writes a project's bundle to a folder, file by file, as the zip has it.
+ * @returns the paths written, relative to the folder
+ * @throws UnknownProjectError
+ */
+export async function writeBundle(
+  services: Pick<Services, 'projects' | 'fonts' | 'jobs' | 'tuner'>,
+  idOrSlug: string,
+  folder: string,
+): Promise<string[]> {
+  const project = await services.projects.get(idOrSlug);
+  if (!project) {
+    const known = (await services.projects.list()).map(({ slug }) => slug).join(', ');
+    throw new UnknownProjectError(
+      `There is no project “${idOrSlug}”. There ${known ? `are: ${known}` : 'are none yet'}.`,
+    );
+  }
+  const contents = await deliveryContents(services, project);
+  for (const [path, content] of Object.entries(contents)) {
+    const target = join(folder, path);
+    await mkdir(dirname(target), { recursive: true });
+    await writeFile(target, content);
+  }
+  return Object.keys(contents);
+}

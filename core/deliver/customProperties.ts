@@ -1,0 +1,101 @@
+import type { ProjectDocument, StyleProperties } from '../document/projectDocument';
+import type { FallbackTrials } from '../fallback/fallbackFace';
+import { stackOf } from '../fallback/stack';
+import { fluidCss } from '../scale/fluid';
+import { fluidStep } from '../scale/fluidStep';
+import { stepName, stepsOf } from '../scale/steps';
+import { PROPERTIES, PROPERTY_NAMES, type PropertyName } from '../style/properties';
+import { resolveStyle } from '../style/resolve';
+import { cssNumber, cssString } from './css';
+
+/** A custom property's name and value, in the order in which they are delivered. */
+export type CustomProperty = readonly [name: string, value: string];
+
+export const fontProperty = (voice: string): string => `--font-${voice}`;
+export const sizeProperty = (step: number): string => `--size-${stepName(step)}`;
+export const colourProperty = (colour: string): string => `--colour-${colour}`;
+export const styleProperty = (style: string, property: PropertyName): string =>
+  `--style-${style}-${PROPERTIES[property].css}`;
+
+const reference = (name: string): string => `var(${name})`;
+
+/** How a property's own value is written in CSS. */
+function ownValue(set: StyleProperties, property: PropertyName): string | null {
+  const value = set[property];
+  if (value === undefined) return null;
+  switch (property) {
+    case 'voice':
+      return reference(fontProperty(String(value)));
+    case 'step':
+      return reference(sizeProperty(Number(value)));
+    case 'colour':
+      return reference(colourProperty(String(value)));
+    case 'letterSpacing':
+      return `${cssNumber(Number(value))}em`;
+    case 'weight':
+    case 'lineHeight':
+      return cssNumber(Number(value));
+    default:
+      return String(value);
+  }
+}
+
+/** Whether the stacks name the web faces, or leave visitors with the fallback. */
+export type FontsShown = 'web' | 'fallback';
+
+/** `--font-<voice>`: each voice's whole stack. */
+export function voiceProperties(
+  document: ProjectDocument,
+  trials: FallbackTrials,
+  fonts: FontsShown = 'web',
+): CustomProperty[] {
+  return Object.keys(document.voices).map((voice) => [
+    fontProperty(voice),
+    stackOf(document, voice, trials)
+      .filter(({ kind }) => fonts === 'web' || kind !== 'web')
+      .map(({ kind, name }) => (kind === 'generic' ? name : cssString(name)))
+      .join(', '),
+  ]);
+}
+
+/** `--size-<step>`: each step, fluid between the two viewport widths. */
+export const sizeProperties = ({ scale }: ProjectDocument): CustomProperty[] =>
+  stepsOf(scale).map((step) => [sizeProperty(step.number), fluidCss(fluidStep(scale, step))]);
+
+/** `--colour-<colour>` for one ground. */
+export const colourProperties = (
+  { colours }: ProjectDocument,
+  ground: 'light' | 'dark',
+): CustomProperty[] =>
+  Object.entries(colours).map(([key, colour]) => [colourProperty(key), colour[ground]]);
+
+/**
+ * `--style-<style>-<property>`: what a style sets, and, as a reference to the style it is set in, what
+ * it takes from a style it follows. What comes from the text around it is inherited and has no token.
+ */
+export function styleProperties(document: ProjectDocument): CustomProperty[] {
+  return Object.entries(document.styles).flatMap(([key, style]) => {
+    const resolved = resolveStyle(document, key);
+    return PROPERTY_NAMES.flatMap((property): CustomProperty[] => {
+      const { origin, source } = resolved[property];
+      const name = styleProperty(key, property);
+      if (origin === 'style' && source) return [[name, reference(styleProperty(source, property))]];
+      const value = origin === 'set' ? ownValue(style.set, property) : null;
+      return value === null ? [] : [[name, value]];
+    });
+  });
+}
+
+/** All custom properties of a project, those that others refer to first. */
+export function customProperties(
+  document: ProjectDocument,
+  trials: FallbackTrials,
+  { fonts = 'web', ground = 'light' }: { fonts?: FontsShown; ground?: 'light' | 'dark' } = {},
+): CustomProperty[] {
+  return [
+    ...voiceProperties(document, trials, fonts),
+    ...sizeProperties(document),
+    ...colourProperties(document, ground),
+    ...styleProperties(document),
+  ];
+}

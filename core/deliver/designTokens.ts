@@ -1,0 +1,136 @@
+import { converter, formatHex } from 'culori';
+import type { ProjectDocument } from '../document/projectDocument';
+import type { FallbackTrials } from '../fallback/fallbackFace';
+import { stackOf } from '../fallback/stack';
+import { ROOT_SIZE } from '../scale/fluid';
+import { stepByNumber } from '../scale/fluidStep';
+import { stepName, stepsOf } from '../scale/steps';
+import { resolveInUse } from '../style/resolve';
+import { fallbackFaces } from './fontFaces';
+
+/** The key under which stands what the format has no place for. */
+export const EXTENSION = 'lettera';
+
+/** What a style without any voice is set in. */
+const BROWSER_FAMILY = 'serif';
+
+type Json = string | number | boolean | null | Json[] | { [key: string]: Json };
+
+const toSrgb = converter('rgb');
+const rounded = (value: number): number => Number(value.toFixed(4));
+const rem = (px: number): Json => ({ value: rounded(px / ROOT_SIZE), unit: 'rem' });
+
+/** A CSS colour as the format has it: sRGB components of 0 to 1, alpha, and hexadecimal. */
+function colourValue(css: string): Json {
+  const { r = 0, g = 0, b = 0, alpha = 1 } = toSrgb(css) ?? {};
+  return {
+    colorSpace: 'srgb',
+    components: [r, g, b].map(rounded),
+    alpha: rounded(alpha),
+    hex: formatHex(css) ?? '#000000',
+  };
+}
+
+function styleToken(document: ProjectDocument, key: string): Json {
+  const style = document.styles[key];
+  const { voice, weight, slant, step, lineHeight, letterSpacing, case: letterCase, colour } =
+    resolveInUse(document, key);
+  const size = stepByNumber(document.scale, step.value ?? 0);
+  return {
+    $value: {
+      fontFamily: voice.value === null ? BROWSER_FAMILY : `{font.${voice.value}}`,
+      fontSize: `{size.${size.name}}`,
+      fontWeight: weight.value,
+      lineHeight: lineHeight.value,
+      letterSpacing: rem((letterSpacing.value ?? 0) * size.large),
+    },
+    $description: style?.name ?? key,
+    $extensions: {
+      [EXTENSION]: {
+        slant: slant.value,
+        case: letterCase.value,
+        colour: colour.value === null ? null : `{colour.${colour.value}}`,
+        letterSpacing: { value: letterSpacing.value, unit: 'em' },
+        follows: style?.follows ?? null,
+        setHere: Object.keys(style?.set ?? {}),
+        selectors: Object.values(document.elements)
+          .filter((element) => element.style === key)
+          .flatMap(({ selectors }) => selectors),
+      },
+    },
+  };
+}
+
+const group = (type: string, tokens: [string, Json][]): Json => ({
+  $type: type,
+  ...Object.fromEntries(tokens),
+});
+
+/**
+ * `tokens.json` in the W3C Design Tokens format, 2025.10. A style's family and size are aliases of the
+ * voice's and the step's tokens. Sizes hold the large end; both ends, the fallback faces, the selectors
+ * and what follows what stand under `$extensions`.
+ */
+export function designTokens(document: ProjectDocument, trials: FallbackTrials): string {
+  const { scale, voices, colours, styles } = document;
+  const tokens: Json = {
+    $description: `Typography of ${document.name}`,
+    font: group(
+      'fontFamily',
+      Object.entries(voices).map(([key, voice]) => [
+        key,
+        {
+          $value: stackOf(document, key, trials).map(({ name }) => name),
+          $description: voice.name,
+        },
+      ]),
+    ),
+    size: group(
+      'dimension',
+      stepsOf(scale).map((step) => [
+        stepName(step.number),
+        {
+          $value: rem(step.large),
+          $extensions: {
+            [EXTENSION]: {
+              small: { width: scale.small.width, size: rem(step.small) },
+              large: { width: scale.large.width, size: rem(step.large) },
+            },
+          },
+        },
+      ]),
+    ),
+    colour: group(
+      'color',
+      Object.entries(colours).map(([key, { name, light, dark }]) => [
+        key,
+        {
+          $value: colourValue(light),
+          $description: name,
+          $extensions: { [EXTENSION]: { light, dark } },
+        },
+      ]),
+    ),
+    style: group(
+      'typography',
+      Object.keys(styles).map((key) => [key, styleToken(document, key)]),
+    ),
+    $extensions: {
+      [EXTENSION]: {
+        fallbackFaces: fallbackFaces(document, trials).map(
+          ({ name, local, weight, slant, sizeAdjust, ...face }) => ({
+            name,
+            local,
+            weight,
+            slant,
+            sizeAdjust: rounded(sizeAdjust),
+            ascentOverride: rounded(face.ascentOverride),
+            descentOverride: rounded(face.descentOverride),
+            lineGapOverride: rounded(face.lineGapOverride),
+          }),
+        ),
+      },
+    },
+  };
+  return `${JSON.stringify(tokens, null, 2)}\n`;
+}

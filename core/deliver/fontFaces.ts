@@ -1,0 +1,85 @@
+import type { FontDisplay, ProjectDocument } from '../document/projectDocument';
+import {
+  chosenCandidate,
+  fallbackFamilyName,
+  type FallbackTrials,
+  type TunedFace,
+} from '../fallback/fallbackFace';
+import { LOCAL_FONTS, localVariant, type LocalVariant } from '../fallback/localFonts';
+import { voiceUses } from '../style/usage';
+import { cssPercent, cssRule, cssString } from './css';
+import type { DeliveredFont } from './delivered';
+
+/** The `@font-face` rule of one delivered file. CSS Fonts 4 §4. */
+export function webFaceRule(
+  { family, face, file }: DeliveredFont,
+  url: string,
+  display: FontDisplay,
+): string {
+  const { weightMin, weightMax } = face;
+  return cssRule('@font-face', [
+    ['font-family', cssString(family.name)],
+    ['font-style', face.style],
+    ['font-weight', weightMin === weightMax ? `${weightMin}` : `${weightMin} ${weightMax}`],
+    ['font-display', display],
+    ['src', `url(${cssString(url)}) format("woff2")`],
+    ...(file.unicodeRange ? ([['unicode-range', file.unicodeRange]] as const) : []),
+  ]);
+}
+
+/** A fallback face: the local font `local`, tuned for one weight and style of the family `family`. */
+export interface FallbackFace extends TunedFace {
+  /** Its CSS family name. */
+  name: string;
+  local: string;
+  variant: LocalVariant;
+}
+
+/** The fallback faces of all voices in use, each once. */
+export function fallbackFaces(document: ProjectDocument, trials: FallbackTrials): FallbackFace[] {
+  const byName = new Map<string, FallbackFace[]>();
+  for (const voiceKey of voiceUses(document).keys()) {
+    const candidate = chosenCandidate(document, voiceKey, trials);
+    const family = document.case[document.voices[voiceKey]?.family ?? ''];
+    if (!candidate || !family) continue;
+    const name = fallbackFamilyName(candidate.local, family.name);
+    byName.set(
+      name,
+      candidate.faces.map((face) => ({
+        ...face,
+        name,
+        local: candidate.local,
+        variant: localVariant(face.weight, face.slant),
+      })),
+    );
+  }
+  return [...byName.values()].flat();
+}
+
+/** `local()` for each name that platforms know the face by. */
+export const localSources = (local: string, variant: LocalVariant): string[] =>
+  [...new Set(LOCAL_FONTS[local]?.localNames[variant])].map((name) => `local(${cssString(name)})`);
+
+/**
+ * The `@font-face` rule of a fallback face.
+ * @param sources the `src` list; the bundle names only local fonts
+ */
+export function fallbackFaceRule(
+  face: FallbackFace,
+  {
+    sources = localSources(face.local, face.variant),
+    unicodeRange,
+  }: { sources?: string[]; unicodeRange?: string } = {},
+): string {
+  return cssRule('@font-face', [
+    ['font-family', cssString(face.name)],
+    ['font-style', face.slant],
+    ['font-weight', `${face.weight}`],
+    ['src', sources.join(', ')],
+    ['size-adjust', cssPercent(face.sizeAdjust)],
+    ['ascent-override', cssPercent(face.ascentOverride)],
+    ['descent-override', cssPercent(face.descentOverride)],
+    ['line-gap-override', cssPercent(face.lineGapOverride)],
+    ...(unicodeRange ? ([['unicode-range', unicodeRange]] as const) : []),
+  ]);
+}

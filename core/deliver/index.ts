@@ -1,0 +1,25 @@
+export { bundleFiles, type BundleFile, type LicenceTexts } from './bundle';
+export {
+  colourProperty,
+  customProperties,
+  fontProperty,
+  sizeProperty,
+  styleProperty,
+  type CustomProperty,
+  type FontsShown,
+} from './customProperties';
+export { deliveredFonts, type DeliveredFont } from './delivered';
+export { cssNumber, cssPercent, cssString } from './css';
+export { elementRules } from './elementRules';
+export { slug } from './fileName';
+export {
+  fallbackFaceRule,
+  fallbackFaces,
+  localSources,
+  webFaceRule,
+  type FallbackFace,
+} from './fontFaces';
+export { headMarkup, preloadedFonts } from './head';
+export { escapeHtml } from './html';
+export { loadTimes, STATED_CONNECTION, type Connection } from './loadTime';
+export { stylesheet } from './stylesheet';

@@ -1,0 +1,32 @@
+/** A connection that times are stated on. */
+export interface Connection {
+  name: string;
+  /** Round trip, milliseconds. */
+  roundTrip: number;
+  /** Kilobits (1000 bits) a second. */
+  bandwidth: number;
+}
+
+/** A middling phone connection; the ledger says so wherever it shows a time. */
+export const STATED_CONNECTION: Connection = { name: '4G', roundTrip: 100, bandwidth: 9000 };
+
+/** Round trips before the first byte of the page: name look-up, TCP, TLS 1.3, the request itself. */
+const ROUND_TRIPS_TO_PAGE = 4;
+
+const transfer = ({ bandwidth }: Connection, bytes: number): number => (bytes * 8) / bandwidth;
+
+/**
+ * When text first shows and when the web faces take over, in milliseconds, for a page that brings only
+ * its style sheet and fonts: round trips + bytes ÷ bandwidth. Text waits for the style sheet; fonts that
+ * are not preloaded are asked for once the style sheet is read.
+ */
+export function loadTimes(
+  connection: Connection,
+  { stylesheetBytes, fontBytes }: { stylesheetBytes: number; fontBytes: number },
+): { firstText: number; swap: number } {
+  const page = ROUND_TRIPS_TO_PAGE * connection.roundTrip;
+  const firstText = page + connection.roundTrip + transfer(connection, stylesheetBytes);
+  const swap =
+    fontBytes === 0 ? firstText : firstText + connection.roundTrip + transfer(connection, fontBytes);
+  return { firstText, swap };
+}

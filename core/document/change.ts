@@ -1,0 +1,101 @@
+import jsonPatch, { type Operation } from 'fast-json-patch';
+import { isPlainObject } from './decorators';
+import type { ProjectDocument } from './projectDocument';
+import { documentErrors, type FieldError } from './validate';
+
+/** A JSON Patch (RFC 6902). */
+export type Patch = Operation[];
+
+/** A change that has been applied: where it led, and the patch that undoes it. */
+export interface AppliedChange {
+  document: ProjectDocument;
+  inverse: Patch;
+}
+
+/** Thrown when a patch cannot be applied or would leave an invalid document; nothing has changed then. */
+export class ChangeError extends Error {
+  override readonly name = 'ChangeError';
+
+  constructor(
+    message: string,
+    readonly errors: FieldError[],
+  ) {
+    super(message);
+  }
+}
+
+const MOST_OPERATIONS = 2000;
+const OPERATIONS = new Set(['add', 'remove', 'replace', 'move', 'copy', 'test']);
+
+function checkShape(patch: unknown): asserts patch is Patch {
+  if (!Array.isArray(patch)) {
+    throw new ChangeError('A JSON Patch is a list of operations.', [
+      { path: '', message: 'must be a list' },
+    ]);
+  }
+  if (patch.length > MOST_OPERATIONS) {
+    throw new ChangeError(`A patch holds at most ${MOST_OPERATIONS} operations.`, [
+      { path: '', message: `holds ${patch.length} operations` },
+    ]);
+  }
+  patch.forEach((operation: unknown, i) => {
+    const valid =
+      isPlainObject(operation) &&
+      OPERATIONS.has(String(operation['op'])) &&
+      typeof operation['path'] === 'string';
+    if (!valid) {
+      throw new ChangeError(`Operation ${i + 1} of the patch is not a JSON Patch operation.`, [
+        { path: '', message: 'must have an “op” and a “path”' },
+      ]);
+    }
+  });
+}
+
+/**
+ * Applies a JSON Patch to a document and checks the whole result. The document given is left as it is.
+ * @throws ChangeError naming each path at fault
+ */
+export function applyChange(document: ProjectDocument, patch: unknown): AppliedChange {
+  checkShape(patch);
+  let after: ProjectDocument;
+  try {
+    after = jsonPatch.applyPatch(document, jsonPatch.deepClone(patch) as Patch, true, false)
+      .newDocument;
+  } catch (error) {
+    throw refusal(error);
+  }
+  const errors = documentErrors(after);
+  const [first] = errors;
+  if (first) {
+    throw new ChangeError(`The change was refused: ${first.path} ${first.message}.`, errors);
+  }
+  return { document: after, inverse: jsonPatch.compare(after, document) };
+}
+
+function refusal(error: unknown): ChangeError {
+  if (!(error instanceof jsonPatch.JsonPatchError)) throw error;
+  const path = isPlainObject(error.operation) ? String(error.operation['path']) : '';
+  if (error.name === 'TEST_OPERATION_FAILED') {
+    return new ChangeError(`The change was refused: ${path} is not what the patch expects.`, [
+      { path, message: 'is not what the patch expects' },
+    ]);
+  }
+  return new ChangeError(`The change was refused: the document has nothing at ${path}.`, [
+    { path, message: 'is not in the document' },
+  ]);
+}
+
+/** The patch that leads from one document to another. */
+export const patchBetween = (before: ProjectDocument, after: ProjectDocument): Patch =>
+  jsonPatch.compare(before, after);
+
+/** Whether two patches touch the same place, or one a place inside the other's. */
+export function patchesTouch(a: Patch, b: Patch): boolean {
+  const touched = (patch: Patch) =>
+    patch.flatMap((operation) =>
+      'from' in operation ? [operation.path, operation.from] : [operation.path],
+    );
+  const inside = (outer: string, inner: string) =>
+    inner === outer || inner.startsWith(`${outer}/`);
+  return touched(a).some((p) => touched(b).some((q) => inside(p, q) || inside(q, p)));
+}

@@ -1,0 +1,14 @@
+export {
+  applyChange,
+  ChangeError,
+  patchBetween,
+  patchesTouch,
+  type AppliedChange,
+  type Patch,
+} from './change';
+export { describePatch } from './describe';
+export { newDocument } from './newDocument';
+export * from './projectDocument';
+export { faceOf, freeKey, sortFaces, takeFilesIn, type TakenFile } from './takeIn';
+export { BODY_STYLE, GROUND, INK } from './references';
+export { documentErrors, type FieldError } from './validate';

@@ -1,0 +1,352 @@
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  Equals,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsString,
+  Length,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+} from 'class-validator';
+import { MayBeLeftOut, MayBeNull, Part, PartList, PartsByKey } from './decorators';
+import { IsCssColour, IsSelector } from './cssValues';
+
+/** The document's own format; raised when its shape changes. */
+export const DOCUMENT_FORMAT = 1;
+
+export const FACE_CLASSES = ['serif', 'sans-serif', 'monospace', 'display', 'handwriting'] as const;
+export type FaceClass = (typeof FACE_CLASSES)[number];
+
+export const GENERICS = ['serif', 'sans-serif', 'monospace', 'cursive'] as const;
+export type Generic = (typeof GENERICS)[number];
+
+export const SLANTS = ['normal', 'italic'] as const;
+export type Slant = (typeof SLANTS)[number];
+
+export const CASES = ['none', 'uppercase', 'lowercase', 'capitalize'] as const;
+export type LetterCase = (typeof CASES)[number];
+
+export const ROUNDINGS = ['none', 'half', 'whole', 'even'] as const;
+export type Rounding = (typeof ROUNDINGS)[number];
+
+export const FONT_DISPLAYS = ['swap', 'fallback', 'optional'] as const;
+export type FontDisplay = (typeof FONT_DISPLAYS)[number];
+
+/** Most steps either way from the base. */
+export const MOST_STEPS = 12;
+
+const LANGUAGE = /^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$/;
+const SHA256 = /^[0-9a-f]{64}$/;
+const UNICODE_RANGE = /^U\+[0-9A-F?]+(-[0-9A-F]+)?(, ?U\+[0-9A-F?]+(-[0-9A-F]+)?)*$/i;
+
+/** One WOFF2 file of a face: all of its characters, or one script's share of them. */
+export class FaceFile {
+  /** The file that was taken in, which the store keeps under this hash. */
+  @Matches(SHA256, { message: 'must be a SHA-256 hash in hexadecimal' })
+  sha256!: string;
+
+  /** The script it covers in the library's terms (`latin`, `greek` …), or `all`. */
+  @Matches(/^[a-z]+(-[a-z]+)*$/)
+  script!: string;
+
+  /** CSS `unicode-range`, or null for every character the file has. */
+  @MayBeNull()
+  @Matches(UNICODE_RANGE, { message: 'must be a CSS unicode-range, or null' })
+  unicodeRange!: string | null;
+
+  /** Bytes of the WOFF2 file. */
+  @IsInt()
+  @Min(1)
+  bytes!: number;
+}
+
+/** A face of a family: one style at one weight, or over a range of weights when variable. */
+export class Face {
+  @IsIn(SLANTS)
+  style!: Slant;
+
+  @IsInt()
+  @Min(1)
+  @Max(1000)
+  weightMin!: number;
+
+  @IsInt()
+  @Min(1)
+  @Max(1000)
+  weightMax!: number;
+
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(40)
+  @PartList(() => FaceFile)
+  files!: FaceFile[];
+}
+
+/** A family taken into the case. */
+export class Family {
+  /** The exact name that CSS uses. */
+  @IsString()
+  @Length(1, 300)
+  name!: string;
+
+  /** The class that the library or the file claims. */
+  @IsIn(FACE_CLASSES)
+  class!: FaceClass;
+
+  /** Where it came from. */
+  @IsIn(['foundry', 'files'])
+  source!: 'foundry' | 'files';
+
+  /** The licence's short name, where the source tells it. */
+  @MayBeNull()
+  @MaxLength(200)
+  licence!: string | null;
+
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(200)
+  @PartList(() => Face)
+  faces!: Face[];
+}
+
+/** A named seat for a family. Styles name a voice, never a family. */
+export class Voice {
+  @IsString()
+  @Length(1, 60)
+  name!: string;
+
+  /** The key of a family in the case, or null while the seat is empty. */
+  @MayBeNull()
+  @IsString()
+  family!: string | null;
+
+  /** The generic family that ends the stack. */
+  @IsIn(GENERICS)
+  generic!: Generic;
+
+  /** The local font that the fallback face is made over; null takes the one that fits best. */
+  @MayBeNull()
+  @IsString()
+  fallback!: string | null;
+}
+
+/** One end of the scale. */
+export class ScaleEnd {
+  /** Viewport width, CSS px. */
+  @IsInt()
+  @Min(200)
+  @Max(4000)
+  width!: number;
+
+  /** Base size, CSS px. */
+  @IsNumber()
+  @Min(8)
+  @Max(64)
+  base!: number;
+
+  @IsNumber()
+  @Min(1)
+  @Max(3)
+  ratio!: number;
+}
+
+/** A step set by hand at one end or both, CSS px. */
+export class StepOverride {
+  @MayBeLeftOut()
+  @IsNumber()
+  @Min(4)
+  @Max(800)
+  small?: number;
+
+  @MayBeLeftOut()
+  @IsNumber()
+  @Min(4)
+  @Max(800)
+  large?: number;
+}
+
+export class Scale {
+  @Part(() => ScaleEnd)
+  small!: ScaleEnd;
+
+  @Part(() => ScaleEnd)
+  large!: ScaleEnd;
+
+  /** Steps below and above the base. */
+  @IsInt()
+  @Min(0)
+  @Max(MOST_STEPS)
+  down!: number;
+
+  @IsInt()
+  @Min(0)
+  @Max(MOST_STEPS)
+  up!: number;
+
+  @IsIn(ROUNDINGS)
+  rounding!: Rounding;
+
+  /** By step number: `-1`, `0`, `4`. */
+  @PartsByKey(() => StepOverride, { key: /^(0|-?[1-9]\d?)$/, most: 2 * MOST_STEPS + 1 })
+  overrides!: Record<string, StepOverride>;
+}
+
+/** The properties of a text style that are set there; what is left out follows. */
+export class StyleProperties {
+  /** Key of a voice. */
+  @MayBeLeftOut()
+  @IsString()
+  voice?: string;
+
+  @MayBeLeftOut()
+  @IsInt()
+  @Min(1)
+  @Max(1000)
+  weight?: number;
+
+  @MayBeLeftOut()
+  @IsIn(SLANTS)
+  slant?: Slant;
+
+  /** Number of a step of the scale, 0 being the base. */
+  @MayBeLeftOut()
+  @IsInt()
+  @Min(-MOST_STEPS)
+  @Max(MOST_STEPS)
+  step?: number;
+
+  /** Multiple of the size. */
+  @MayBeLeftOut()
+  @IsNumber()
+  @Min(0.5)
+  @Max(4)
+  lineHeight?: number;
+
+  /** In em of the style's own size. */
+  @MayBeLeftOut()
+  @IsNumber()
+  @Min(-0.5)
+  @Max(2)
+  letterSpacing?: number;
+
+  @MayBeLeftOut()
+  @IsIn(CASES)
+  case?: LetterCase;
+
+  /** Key of a colour. */
+  @MayBeLeftOut()
+  @IsString()
+  colour?: string;
+}
+
+/** A named bundle of type properties. */
+export class TextStyle {
+  @IsString()
+  @Length(1, 60)
+  name!: string;
+
+  /** Key of the style it follows in what it does not set, or null. */
+  @MayBeNull()
+  @IsString()
+  follows!: string | null;
+
+  @Part(() => StyleProperties)
+  set!: StyleProperties;
+}
+
+/** A kind of text on the site, and the style it is given. */
+export class TextElement {
+  @IsString()
+  @Length(1, 60)
+  name!: string;
+
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(40)
+  @IsSelector({ each: true })
+  selectors!: string[];
+
+  /** Key of a text style. */
+  @IsString()
+  style!: string;
+
+  /** Key of the element whose text it stands in, or null for the body. */
+  @MayBeNull()
+  @IsString()
+  parent!: string | null;
+}
+
+export class Colour {
+  @IsString()
+  @Length(1, 60)
+  name!: string;
+
+  @IsCssColour()
+  light!: string;
+
+  @IsCssColour()
+  dark!: string;
+}
+
+export class Delivery {
+  /** Name of the cascade layer that holds the element rules, or null for none. */
+  @MayBeNull()
+  @Matches(/^[a-z][a-z0-9-]{0,39}$/i, { message: 'must be a CSS layer name, or null' })
+  layer!: string | null;
+
+  @IsIn(FONT_DISPLAYS)
+  display!: FontDisplay;
+
+  /** Whether the dark colours are delivered for visitors who prefer a dark ground. */
+  @IsBoolean()
+  dark!: boolean;
+}
+
+/** Everything a project decides about the typography of its site. */
+export class ProjectDocument {
+  @Equals(DOCUMENT_FORMAT)
+  format!: typeof DOCUMENT_FORMAT;
+
+  @IsString()
+  @Length(1, 120)
+  name!: string;
+
+  /** BCP 47 language tags. */
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(30)
+  @Matches(LANGUAGE, { each: true, message: 'must be BCP 47 language tags' })
+  languages!: string[];
+
+  /** What the line-up sets in every face. */
+  @IsString()
+  @Length(1, 400)
+  words!: string;
+
+  @PartsByKey(() => Family, { most: 60 })
+  case!: Record<string, Family>;
+
+  @PartsByKey(() => Voice, { most: 12 })
+  voices!: Record<string, Voice>;
+
+  @Part(() => Scale)
+  scale!: Scale;
+
+  @PartsByKey(() => Colour, { most: 60 })
+  colours!: Record<string, Colour>;
+
+  @PartsByKey(() => TextStyle, { most: 200 })
+  styles!: Record<string, TextStyle>;
+
+  @PartsByKey(() => TextElement, { most: 200 })
+  elements!: Record<string, TextElement>;
+
+  @Part(() => Delivery)
+  delivery!: Delivery;
+}

@@ -1,0 +1,53 @@
+import type { ProjectDocument, Slant } from '../document/projectDocument';
+import { LOCAL_FONTS, localCandidates } from './localFonts';
+import type { FallbackFit, FallbackTuning } from './tune';
+
+/** A local font tuned for one weight and style of a family. */
+export interface TunedFace extends FallbackTuning, FallbackFit {
+  weight: number;
+  slant: Slant;
+}
+
+/** A local font tried for a family: every weight and style that the site uses of it. */
+export interface TunedCandidate {
+  /** Key of the local font. */
+  local: string;
+  faces: TunedFace[];
+}
+
+/** Everything tried for each family that the site uses, best first. By the family's key. */
+export type FallbackTrials = Record<string, TunedCandidate[]>;
+
+/** The mean error of words over all the faces of a candidate, as they were measured. */
+export function candidateError({ faces }: TunedCandidate): number {
+  const words = faces.reduce((sum, face) => sum + face.words, 0);
+  if (words === 0) return Infinity;
+  return faces.reduce((sum, face) => sum + face.meanError * face.words, 0) / words;
+}
+
+/** Candidates by fit, the closest words first; equal fits by key, so that the order never changes. */
+export const orderCandidates = (candidates: TunedCandidate[]): TunedCandidate[] =>
+  [...candidates].sort(
+    (a, b) => candidateError(a) - candidateError(b) || a.local.localeCompare(b.local),
+  );
+
+/** The candidate that a voice falls back to: the one chosen for it, or the best fit of its class. */
+export function chosenCandidate(
+  document: ProjectDocument,
+  voiceKey: string,
+  trials: FallbackTrials,
+): TunedCandidate | null {
+  const voice = document.voices[voiceKey];
+  if (!voice?.family) return null;
+  const tried = trials[voice.family] ?? [];
+  const allowed = localCandidates(voice.generic);
+  return (
+    tried.find(({ local }) => local === voice.fallback) ??
+    tried.find(({ local }) => allowed.includes(local)) ??
+    null
+  );
+}
+
+/** The CSS family name of a fallback face: “Georgia for Literata”. */
+export const fallbackFamilyName = (local: string, family: string): string =>
+  `${LOCAL_FONTS[local]?.name ?? local} for ${family}`;

@@ -1,0 +1,22 @@
+export {
+  candidateError,
+  chosenCandidate,
+  fallbackFamilyName,
+  orderCandidates,
+  type FallbackTrials,
+  type TunedCandidate,
+  type TunedFace,
+} from './fallbackFace';
+export {
+  LOCAL_FONTS,
+  localCandidates,
+  localVariant,
+  PLATFORMS,
+  type LocalFont,
+  type LocalPlatform,
+  type LocalVariant,
+} from './localFonts';
+export { layoutShift, type Box } from './layoutShift';
+export { stackOf, type StackEntry } from './stack';
+export { CompositeShaper, tuneFallback, type FallbackFit, type FallbackTuning } from './tune';
+export { splitTuningText, type TuningText, type WordCounts } from './tuningText';

@@ -1,0 +1,13 @@
+export { detectFormat, packAsWoff2, unpack, type FontFormat, type UnpackedFont } from './container';
+export { FontError, type FontErrorReason } from './fontError';
+export {
+  browserLineMetrics,
+  platformLineMetrics,
+  platformsDisagree,
+  type LineMetrics,
+  type LineMetricTables,
+  type Platform,
+} from './lineMetrics';
+export { readFace, type Axis, type FaceReading, type FaceStyle, type Height } from './reading';
+export { Shaper, type Instance } from './shape';
+export { formatUnicodeRange, inUnicodeRange, parseUnicodeRange } from './unicodeRange';

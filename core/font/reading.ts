@@ -1,0 +1,222 @@
+import * as fontkit from 'fontkit';
+import type { Font } from 'fontkit';
+import { tableAt, unpack, type FontFormat, type UnpackedFont } from './container';
+import { FontError } from './fontError';
+import type { FaceClass } from '../document/projectDocument';
+import { claimedClass } from './claimedClass';
+import { browserLineMetrics, type LineMetrics } from './lineMetrics';
+
+export type FaceStyle = 'normal' | 'italic' | 'oblique';
+
+/** A variation axis as the `fvar` table has it, in the axis's own units. */
+export interface Axis {
+  tag: string;
+  min: number;
+  default: number;
+  max: number;
+}
+
+/** A height in font units, and whether it is the OS/2 table's figure or was measured on the outline. */
+export interface Height {
+  value: number;
+  source: 'table' | 'outline';
+}
+
+/** What one font file says of its face. Lengths are in font units unless said. */
+export interface FaceReading {
+  family: string;
+  subfamily: string;
+  fullName: string;
+  postScriptName: string;
+  format: FontFormat;
+  bytes: number;
+  sha256: string;
+  unitsPerEm: number;
+  /** Line metrics a browser uses; `descent` is negative below the baseline. */
+  ascent: number;
+  descent: number;
+  lineGap: number;
+  /** The three sets as in the file; `win.descent` is positive, as the file has it. */
+  hhea: LineMetrics;
+  typo: LineMetrics;
+  win: LineMetrics;
+  useTypoMetrics: boolean;
+  xHeight: number;
+  xHeightSource: Height['source'];
+  capHeight: number;
+  capHeightSource: Height['source'];
+  /** Degrees, negative leaning right, from the `post` table. */
+  italicAngle: number;
+  /** 1 to 1000, of the default instance. */
+  weight: number;
+  /** Percent of the normal width, of the default instance (CSS Fonts 4 §2.3). */
+  width: number;
+  style: FaceStyle;
+  /** The class that the file claims. */
+  class: FaceClass;
+  axes: Axis[];
+  /** How many characters it maps, and how many glyphs it holds. */
+  codePoints: number;
+  glyphs: number;
+  /** Embedding rights, the OS/2 table's bit field. */
+  fsType: number;
+  licence: string | null;
+  licenceUrl: string | null;
+  copyright: string | null;
+}
+
+/** usWidthClass 1 to 9 as percent of normal (OpenType 1.9, "usWidthClass"). */
+const WIDTH_CLASS_PERCENT = [50, 62.5, 75, 87.5, 100, 112.5, 125, 150, 200];
+
+/** A height in the table that is further off the outline than this part of the em is not believed. */
+const HEIGHT_TOLERANCE = 0.02;
+
+const LONGEST_NAME = 300;
+
+/** Names that fontkit reads from the `name` table, by its own keys for the name IDs. */
+type NameRecords = Partial<Record<string, Record<string, string>>>;
+
+/** fontkit's typings leave out tables and names that it reads all the same. */
+type OpenFont = Font & {
+  name: { records: NameRecords };
+  head: { macStyle: { italic: boolean } };
+  post: { isFixedPitch: number };
+};
+
+function open(sfnt: Uint8Array): OpenFont {
+  try {
+    return fontkit.create(Buffer.from(sfnt)) as OpenFont;
+  } catch {
+    throw damaged();
+  }
+}
+
+const damaged = () =>
+  new FontError('damaged', 'This font is damaged: its tables contradict one another.');
+
+/** One name in English, else in the first language there is, without control characters. */
+function nameOf(records: NameRecords, ...keys: string[]): string | null {
+  for (const key of keys) {
+    const languages = records[key];
+    const value = languages && (languages['en'] ?? Object.values(languages)[0]);
+    if (typeof value === 'string' && value.trim()) {
+      // eslint-disable-next-line no-control-regex -- taking control characters out is the point
+      return value.replace(/[\u0000-\u001f\u007f]+/g, ' ').trim();
+    }
+  }
+  return null;
+}
+
+const short = (name: string | null): string => (name ?? '').slice(0, LONGEST_NAME);
+
+/** The top of a letter's outline in font units, or null when the face lacks the letter. */
+function outlineTop(font: Font, letter: string): number | null {
+  const codePoint = letter.codePointAt(0) ?? 0;
+  if (!font.hasGlyphForCodePoint(codePoint)) return null;
+  const top = font.glyphForCodePoint(codePoint).path.bbox.maxY;
+  return Number.isFinite(top) ? top : null;
+}
+
+/**
+ * The OS/2 figure when it lies within 2 % of the em of the outline's top, otherwise the outline's.
+ * A face without the letter leaves only the table's.
+ */
+function believableHeight(table: number | undefined, top: number | null, em: number): Height {
+  if (table && (top === null || Math.abs(table - top) <= HEIGHT_TOLERANCE * em)) {
+    return { value: table, source: 'table' };
+  }
+  return { value: top ?? 0, source: 'outline' };
+}
+
+/** fontkit names the bits of fsType and drops the rest; the whole field stands at byte 8 of OS/2. */
+const fsTypeOf = ({ sfnt, tables }: UnpackedFont): number => tableAt(sfnt, tables, 'OS/2').getUint16(8);
+
+function styleOf(font: OpenFont): FaceStyle {
+  const { italic, oblique } = font['OS/2'].fsSelection as { italic: boolean; oblique?: boolean };
+  if (oblique) return 'oblique';
+  return italic || font.head.macStyle.italic ? 'italic' : 'normal';
+}
+
+async function sha256(file: Uint8Array): Promise<string> {
+  const digest = await crypto.subtle.digest('SHA-256', file as Uint8Array<ArrayBuffer>);
+  return Buffer.from(digest).toString('hex');
+}
+
+/**
+ * Reads a face from a TTF, OTF, WOFF or WOFF2 file, static or variable (its default instance).
+ *
+ * Line metrics: OS/2 typo when fsSelection bit 7 is set, otherwise hhea. Heights: OS/2 version 2 or
+ * later when the outline agrees within 2 % of the em.
+ * @throws FontError when the file is not a font that a browser would load
+ */
+export async function readFace(file: Uint8Array): Promise<FaceReading> {
+  const unpacked = await unpack(file);
+  const font = open(unpacked.sfnt);
+  try {
+    return {
+      ...readTables(font),
+      format: unpacked.format,
+      bytes: file.byteLength,
+      sha256: await sha256(file),
+      fsType: fsTypeOf(unpacked),
+    };
+  } catch (error) {
+    throw error instanceof FontError ? error : damaged();
+  }
+}
+
+function readTables(
+  font: OpenFont,
+): Omit<FaceReading, 'format' | 'bytes' | 'sha256' | 'fsType'> {
+  const os2 = font['OS/2'];
+  const em = font.unitsPerEm;
+  if (!(em >= 16 && em <= 16384)) {
+    throw new FontError('damaged', `This font is damaged: it gives its em as ${em} units.`);
+  }
+  if (font.characterSet.length === 0) {
+    throw new FontError('no-characters', 'This font maps no characters, so it can set no text.');
+  }
+  const tables = {
+    hhea: { ascent: font.hhea.ascent, descent: font.hhea.descent, lineGap: font.hhea.lineGap },
+    typo: { ascent: os2.typoAscender, descent: os2.typoDescender, lineGap: os2.typoLineGap },
+    win: { ascent: os2.winAscent, descent: os2.winDescent, lineGap: 0 },
+    useTypoMetrics:
+      (os2.fsSelection as { useTypoMetrics?: boolean }).useTypoMetrics === true,
+  };
+  const hasHeights = os2.version >= 2;
+  const xHeight = believableHeight(hasHeights ? os2.xHeight : 0, outlineTop(font, 'x'), em);
+  const capHeight = believableHeight(hasHeights ? os2.capHeight : 0, outlineTop(font, 'H'), em);
+  const names = font.name.records;
+  const family = short(nameOf(names, 'preferredFamily', 'fontFamily')) || 'Unnamed';
+  const subfamily = short(nameOf(names, 'preferredSubfamily', 'fontSubfamily')) || 'Regular';
+  return {
+    family,
+    subfamily,
+    fullName: short(nameOf(names, 'fullName')) || `${family} ${subfamily}`,
+    postScriptName: short(nameOf(names, 'postscriptName')),
+    unitsPerEm: em,
+    ...browserLineMetrics(tables),
+    ...tables,
+    xHeight: xHeight.value,
+    xHeightSource: xHeight.source,
+    capHeight: capHeight.value,
+    capHeightSource: capHeight.source,
+    italicAngle: font.italicAngle,
+    weight: Math.min(1000, Math.max(1, os2.usWeightClass)),
+    width: WIDTH_CLASS_PERCENT[os2.usWidthClass - 1] ?? 100,
+    style: styleOf(font),
+    class: claimedClass({
+      panose: os2.panose,
+      fixedPitch: font.post.isFixedPitch !== 0,
+      family,
+    }),
+    axes: Object.entries(font.variationAxes).flatMap(([tag, axis]) =>
+      axis ? [{ tag, min: axis.min, default: axis.default, max: axis.max }] : [],
+    ),
+    codePoints: font.characterSet.length,
+    glyphs: font.numGlyphs,
+    licence: nameOf(names, 'license'),
+    licenceUrl: nameOf(names, 'licenseURL'),
+    copyright: nameOf(names, 'copyright'),
+  };
+}

@@ -1,0 +1,42 @@
+const hex = (codePoint: number): string => codePoint.toString(16).toUpperCase().padStart(2, '0');
+
+/** Writes code points as a CSS `unicode-range` value, neighbours joined: `U+20-7E, U+A0`. */
+export function formatUnicodeRange(codePoints: Iterable<number>): string {
+  const sorted = [...new Set(codePoints)].sort((a, b) => a - b);
+  const runs: [number, number][] = [];
+  for (const codePoint of sorted) {
+    const last = runs.at(-1);
+    if (last && last[1] === codePoint - 1) last[1] = codePoint;
+    else runs.push([codePoint, codePoint]);
+  }
+  return runs
+    .map(([from, to]) => (from === to ? `U+${hex(from)}` : `U+${hex(from)}-${hex(to)}`))
+    .join(', ');
+}
+
+/**
+ * Reads a CSS `unicode-range` value into inclusive ranges. CSS Fonts 4 §4.5; the wildcard form too.
+ * @throws RangeError on anything else
+ */
+export function parseUnicodeRange(value: string): [number, number][] {
+  return value.split(',').map((part) => {
+    const match = /^\s*U\+([0-9A-F]{1,6})(\?{0,5})(?:-([0-9A-F]{1,6}))?\s*$/i.exec(part);
+    if (!match) throw new RangeError(`“${part.trim()}” is not a unicode-range`);
+    const [, from = '', wild = '', to] = match;
+    if (wild) {
+      return [
+        parseInt(from + wild.replaceAll('?', '0'), 16),
+        parseInt(from + wild.replaceAll('?', 'F'), 16),
+      ];
+    }
+    return [parseInt(from, 16), parseInt(to ?? from, 16)];
+  });
+}
+
+/** Whether a code point lies in a `unicode-range`; no range means every character. */
+export function inUnicodeRange(range: string | null, codePoint: number): boolean {
+  return (
+    range === null ||
+    parseUnicodeRange(range).some(([from, to]) => codePoint >= from && codePoint <= to)
+  );
+}

@@ -1,0 +1,13 @@
+export { elementAt } from './elementAt';
+export { matchFace, type FaceMatch, type FaceRequest, type MatchableFace } from './faceMatch';
+export { PROPERTIES, PROPERTY_NAMES, type PropertyName, type PropertyValue } from './properties';
+export {
+  resolveElement,
+  resolveInUse,
+  resolveStyle,
+  type Origin,
+  type ResolvedProperty,
+  type ResolvedStyle,
+  type TraceStep,
+} from './resolve';
+export { familiesInUse, familyRequests, voiceUses, type VoiceUse } from './usage';

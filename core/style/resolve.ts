@@ -1,0 +1,99 @@
+import { BODY_STYLE } from '../document/references';
+import type { ProjectDocument } from '../document/projectDocument';
+import { PROPERTIES, PROPERTY_NAMES, type PropertyName, type PropertyValue } from './properties';
+
+/** How a value came to a style: set there, from a style it follows, from the text around it, from the body, or from the browser. */
+export type Origin = 'set' | 'style' | 'parent' | 'body' | 'browser';
+
+/** One place looked at on the way to a value. */
+export interface TraceStep {
+  origin: Origin;
+  /** Key of the style looked at; null for the browser's default. */
+  style: string | null;
+  /** Key of the element that led there, for `parent`. */
+  element?: string;
+}
+
+export interface ResolvedProperty<P extends PropertyName = PropertyName> {
+  value: PropertyValue<P> | null;
+  origin: Origin;
+  /** Key of the style in which the value is set; null for the browser's default. */
+  source: string | null;
+  /** Every place looked at, the last being where the value was found. */
+  trace: TraceStep[];
+}
+
+export type ResolvedStyle = { [P in PropertyName]: ResolvedProperty<P> };
+
+/** The style, and the styles it follows one after another. */
+function* following(document: ProjectDocument, styleKey: string): Generator<string> {
+  for (let key: string | null = styleKey; key; key = document.styles[key]?.follows ?? null) {
+    yield key;
+  }
+}
+
+/** The places that a property of a style in an element is looked for, in order. */
+function* places(
+  document: ProjectDocument,
+  styleKey: string,
+  parentElement: string | null,
+): Generator<TraceStep & { style: string }> {
+  let origin: Origin = 'set';
+  for (const style of following(document, styleKey)) {
+    yield { origin, style };
+    origin = 'style';
+  }
+  for (let key = parentElement; key; key = document.elements[key]?.parent ?? null) {
+    const parent = document.elements[key];
+    if (!parent) break;
+    for (const style of following(document, parent.style)) {
+      yield { origin: 'parent', style, element: key };
+    }
+  }
+  if (styleKey !== BODY_STYLE) {
+    for (const style of following(document, BODY_STYLE)) yield { origin: 'body', style };
+  }
+}
+
+/**
+ * Where each property of a style comes from: set there; else the style it follows, and what that one
+ * follows; else the element around it, since CSS inherits all of these properties; else the body's
+ * style; else the browser's default. The trace lists each place looked at.
+ *
+ * @param parentElement key of the element that the text stands in; null for the body
+ */
+export function resolveStyle(
+  document: ProjectDocument,
+  styleKey: string,
+  parentElement: string | null = null,
+): ResolvedStyle {
+  const all = [...places(document, styleKey, parentElement)];
+  const resolveProperty = (name: PropertyName): ResolvedProperty => {
+    const trace: TraceStep[] = [];
+    for (const place of all) {
+      trace.push(place);
+      const value = document.styles[place.style]?.set[name];
+      if (value !== undefined) {
+        return { value, origin: place.origin, source: place.style, trace };
+      }
+    }
+    trace.push({ origin: 'browser', style: null });
+    return { value: PROPERTIES[name].initial, origin: 'browser', source: null, trace };
+  };
+  return Object.fromEntries(
+    PROPERTY_NAMES.map((name) => [name, resolveProperty(name)]),
+  ) as ResolvedStyle;
+}
+
+/** The style of an element, resolved where the element stands. */
+export function resolveElement(document: ProjectDocument, elementKey: string): ResolvedStyle {
+  const element = document.elements[elementKey];
+  if (!element) throw new RangeError(`There is no element “${elementKey}”`);
+  return resolveStyle(document, element.style, element.parent);
+}
+
+/** A style resolved where its first element stands, or under the body when no element has it. */
+export function resolveInUse(document: ProjectDocument, styleKey: string): ResolvedStyle {
+  const element = Object.values(document.elements).find(({ style }) => style === styleKey);
+  return resolveStyle(document, styleKey, element?.parent ?? null);
+}

@@ -1,0 +1,59 @@
+import type { ProjectDocument, Slant } from '../document/projectDocument';
+import type { FaceRequest } from './faceMatch';
+import { resolveElement } from './resolve';
+
+/** What the styles in use ask of a voice, and which styles ask it. */
+export interface VoiceUse {
+  requests: (FaceRequest & { styles: string[] })[];
+}
+
+const requestKey = (weight: number, slant: Slant) => `${weight} ${slant}`;
+
+/** The weights and slants that the site's elements ask of each voice, lightest upright first. */
+export function voiceUses(document: ProjectDocument): Map<string, VoiceUse> {
+  const uses = new Map<string, Map<string, FaceRequest & { styles: string[] }>>();
+  for (const [key, element] of Object.entries(document.elements)) {
+    const resolved = resolveElement(document, key);
+    const voice = resolved.voice.value;
+    const weight = resolved.weight.value;
+    const slant = resolved.slant.value;
+    if (voice === null || weight === null || slant === null) continue;
+    const requests = uses.get(voice) ?? new Map<string, FaceRequest & { styles: string[] }>();
+    uses.set(voice, requests);
+    const request = requests.get(requestKey(weight, slant)) ?? { weight, slant, styles: [] };
+    requests.set(requestKey(weight, slant), request);
+    if (!request.styles.includes(element.style)) request.styles.push(element.style);
+  }
+  return new Map(
+    [...uses].map(([voice, requests]) => [
+      voice,
+      {
+        requests: [...requests.values()].sort(
+          (a, b) => Number(a.slant === 'italic') - Number(b.slant === 'italic') || a.weight - b.weight,
+        ),
+      },
+    ]),
+  );
+}
+
+/** Keys of the families that the site's elements are set in, in the order of their voices. */
+export function familiesInUse(document: ProjectDocument): string[] {
+  const uses = voiceUses(document);
+  const families = Object.entries(document.voices)
+    .filter(([voice]) => uses.has(voice))
+    .map(([, voice]) => voice.family);
+  return [...new Set(families.filter((family) => family !== null))];
+}
+
+/**
+ * The requests that a family must answer with a fallback face each: every weight that its voices use,
+ * in every slant they use, since bold inside italic text asks for both.
+ */
+export function familyRequests(document: ProjectDocument, familyKey: string): FaceRequest[] {
+  const requests = [...voiceUses(document)]
+    .filter(([voice]) => document.voices[voice]?.family === familyKey)
+    .flatMap(([, use]) => use.requests);
+  const weights = [...new Set(requests.map(({ weight }) => weight))].sort((a, b) => a - b);
+  const slants = [...new Set(requests.map(({ slant }) => slant))].sort().reverse();
+  return slants.flatMap((slant) => weights.map((weight) => ({ weight, slant })));
+}

@@ -1,0 +1,152 @@
+import { createHash } from 'node:crypto';
+import { readFileSync, statSync } from 'node:fs';
+import { readdir, readFile } from 'node:fs/promises';
+import { createRequire } from 'node:module';
+import { dirname, join } from 'node:path';
+
+/** A file as the catalogue lists it. */
+export interface CatalogueFile {
+  name: string;
+  script: string;
+  style: 'normal' | 'italic';
+  weightMin: number;
+  weightMax: number;
+  bytes: number;
+}
+
+/** A family as the index lists it: enough to show it and to count what it would cost. */
+export interface FamilySummary {
+  id: string;
+  name: string;
+  /** The class that its makers claim. */
+  class: string;
+  licence: string;
+  scripts: string[];
+  variable: boolean;
+  files: CatalogueFile[];
+}
+
+/** A family with what is needed to take it in. */
+export interface FamilyDetails extends Omit<FamilySummary, 'files'> {
+  version: string;
+  licenceText: string;
+  files: (CatalogueFile & { unicodeRange: string; sha256: string })[];
+}
+
+interface PackageMetadata {
+  family: string;
+  category: string;
+  subsets: string[];
+  weights: number[];
+  styles: string[];
+  variable?: Record<string, { min: string; max: string }> | false;
+  license: { type: string };
+  version: string;
+}
+
+const VARIABLE_SCOPE = '@fontsource-variable/';
+const SCOPES = [VARIABLE_SCOPE, '@fontsource/'];
+
+const require = createRequire(import.meta.url);
+
+const readJson = <T>(path: string): T => JSON.parse(readFileSync(path, 'utf8')) as T;
+
+/** The packages of open-licensed families that the foundry is made from: its own dependencies. */
+function packageNames(): string[] {
+  const { dependencies } = readJson<{ dependencies: Record<string, string> }>(
+    require.resolve('@lettera/foundry/package.json'),
+  );
+  return Object.keys(dependencies).filter((name) => SCOPES.some((scope) => name.startsWith(scope)));
+}
+
+interface Source {
+  summary: FamilySummary;
+  folder: string;
+  version: string;
+}
+
+/** File names are `<id>-<script>-<weight or axes>-<style>.woff2`; of variable ones, those with the weight axis alone. */
+function parseFileName(
+  id: string,
+  name: string,
+  metadata: PackageMetadata,
+): Omit<CatalogueFile, 'bytes'> | null {
+  const match = /^(.+)-(\d+|wght)-(normal|italic)\.woff2$/.exec(name.slice(id.length + 1));
+  const [, script = '', weight = '', style = ''] = match ?? [];
+  if (!match || !metadata.subsets.includes(script)) return null;
+  const axis = metadata.variable ? metadata.variable['wght'] : undefined;
+  const range: [number, number] =
+    weight === 'wght' ? [Number(axis?.min), Number(axis?.max)] : [Number(weight), Number(weight)];
+  return {
+    name,
+    script,
+    style: style as CatalogueFile['style'],
+    weightMin: range[0],
+    weightMax: range[1],
+  };
+}
+
+async function readSource(packageName: string): Promise<Source> {
+  const folder = dirname(require.resolve(`${packageName}/package.json`));
+  const id = packageName.slice(packageName.indexOf('/') + 1);
+  const metadata = readJson<PackageMetadata>(join(folder, 'metadata.json'));
+  const names = (await readdir(join(folder, 'files'))).sort();
+  const files = names.flatMap((name) => {
+    const file = parseFileName(id, name, metadata);
+    return file ? [{ ...file, bytes: statSync(join(folder, 'files', name)).size }] : [];
+  });
+  return {
+    folder,
+    version: metadata.version,
+    summary: {
+      id,
+      name: metadata.family,
+      class: metadata.category,
+      licence: metadata.license.type,
+      scripts: metadata.subsets,
+      variable: packageName.startsWith(VARIABLE_SCOPE),
+      files,
+    },
+  };
+}
+
+/** Everything the foundry holds, read from the packages that it depends on. */
+export class Catalogue {
+  private constructor(private readonly sources: Map<string, Source>) {}
+
+  static async open(): Promise<Catalogue> {
+    const sources = await Promise.all(packageNames().map(readSource));
+    sources.sort((a, b) => a.summary.name.localeCompare(b.summary.name, 'en'));
+    return new Catalogue(new Map(sources.map((source) => [source.summary.id, source])));
+  }
+
+  get families(): FamilySummary[] {
+    return [...this.sources.values()].map(({ summary }) => summary);
+  }
+
+  /** A family with the checksum and the characters of each file, or null when there is none by that id. */
+  async details(id: string): Promise<FamilyDetails | null> {
+    const source = this.sources.get(id);
+    if (!source) return null;
+    const { folder, summary, version } = source;
+    const ranges = readJson<Record<string, string>>(join(folder, 'unicode.json'));
+    const files = await Promise.all(
+      summary.files.map(async (file) => ({
+        ...file,
+        unicodeRange: ranges[file.script] ?? 'U+0-10FFFF',
+        sha256: createHash('sha256')
+          .update(await readFile(join(folder, 'files', file.name)))
+          .digest('hex'),
+      })),
+    );
+    const licenceText = await readFile(join(folder, 'LICENSE'), 'utf8');
+    return { ...summary, version, licenceText, files };
+  }
+
+  /** A file's bytes, or null when the family has no such file. */
+  async file(id: string, name: string): Promise<Buffer | null> {
+    const source = this.sources.get(id);
+    if (!source?.summary.files.some((file) => file.name === name)) return null;
+    return readFile(join(source.folder, 'files', name));
+  }
+}

@@ -1,0 +1,2 @@
+export type { CatalogueFile, FamilyDetails, FamilySummary } from './catalogue';
+export { createFoundry, type Behaviour } from './service';

@@ -1,0 +1,8 @@
+export { samplePages, type SamplePage } from './pages';
+export {
+  SAMPLE_NAME,
+  SAMPLE_SLUG,
+  sampleDocument,
+  sampleFamilies,
+  type SampleFamily,
+} from './project';

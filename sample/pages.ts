@@ -1,0 +1,38 @@
+import { readFile } from 'node:fs/promises';
+import { dirname, join } from 'node:path';
+import { createRequire } from 'node:module';
+
+/** A page of the Trust's site: the contents of its body, and its layout. */
+export interface SamplePage {
+  slug: string;
+  title: string;
+  html: string;
+  css: string;
+}
+
+const TITLES: Record<string, string> = {
+  home: 'Home',
+  'log-entry': 'Log entry',
+  tides: 'Tide tables',
+  stay: 'Stay with us',
+  sheet: 'Every kind of text',
+};
+
+/** The folder is found through the package, since a built program stands elsewhere. */
+const FOLDER = join(
+  dirname(createRequire(import.meta.url).resolve('@lettera/sample/package.json')),
+  'pages',
+);
+
+/** The Trust's pages, in the order in which they are offered. */
+export async function samplePages(): Promise<SamplePage[]> {
+  const css = await readFile(join(FOLDER, 'page.css'), 'utf8');
+  return Promise.all(
+    Object.entries(TITLES).map(async ([slug, title]) => ({
+      slug,
+      title,
+      html: await readFile(join(FOLDER, `${slug}.html`), 'utf8'),
+      css,
+    })),
+  );
+}

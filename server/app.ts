@@ -1,0 +1,86 @@
+import compression from 'compression';
+import express, { type Express } from 'express';
+import rateLimit from 'express-rate-limit';
+import { pinoHttp } from 'pino-http';
+import { webFolder } from './folders';
+import { deliveryRoutes } from './http/delivery';
+import { fontRoutes } from './http/fonts';
+import { foundryRoutes } from './http/foundry';
+import { localFontRoutes } from './http/localFonts';
+import { openApi } from './http/openapi';
+import { pageRoutes } from './http/pages';
+import { notFound, Problem, problemHandler } from './http/problem';
+import { projectRoutes } from './http/projects';
+import { bodyLimit } from './http/requests';
+import { contentSecurity, onlyOwnOrigin, onlySignedIn } from './http/security';
+import { sessionRoutes } from './http/session';
+import { webApp } from './http/webApp';
+import type { Services } from './services';
+import type { Page } from './store/pageStore';
+
+const MEGABYTE = 1024 * 1024;
+const LARGEST_BODY = 80 * MEGABYTE;
+const REQUESTS_A_MINUTE = 6000;
+
+export interface AppOptions {
+  services: Services;
+  /** The pages that a new project is proofed on until it has its own. */
+  startingPages: () => Promise<Page[]>;
+}
+
+/** The whole HTTP application: the API under `/api/v1`, and the web application everywhere else. */
+export function createApp({ services, startingPages }: AppOptions): Express {
+  const { config } = services;
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(pinoHttp({ level: process.env['LETTERA_LOG'] ?? 'error', autoLogging: false }));
+  app.use(contentSecurity(null));
+  app.use(onlyOwnOrigin(config));
+  app.use(
+    compression({
+      filter: (request, response) =>
+        !request.path.endsWith('/events') && compression.filter(request, response),
+    }),
+  );
+
+  const api = express.Router();
+  api.use((_request, response, next) => {
+    response.set('Cache-Control', 'no-store');
+    next();
+  });
+  api.use(
+    rateLimit({
+      windowMs: 60_000,
+      limit: REQUESTS_A_MINUTE,
+      standardHeaders: 'draft-8',
+      legacyHeaders: false,
+      handler: () => {
+        throw new Problem('too-many-requests', 'Too many requests. Wait a minute.');
+      },
+    }),
+  );
+  api.use(bodyLimit(LARGEST_BODY, 'A request’s body'));
+  api.use(express.json({ limit: '1mb' }));
+  api.get('/health', (_request, response) => {
+    response.json({ status: 'ok' });
+  });
+  api.get('/openapi.json', (_request, response) => {
+    response.json(openApi);
+  });
+  api.use(sessionRoutes(config));
+  api.use(onlySignedIn(config));
+  api.use(projectRoutes(services, startingPages));
+  api.use(fontRoutes(services));
+  api.use(foundryRoutes(services));
+  api.use(pageRoutes(services));
+  api.use(deliveryRoutes(services));
+  api.use(localFontRoutes());
+  api.use(notFound);
+  app.use('/api/v1', api);
+
+  const web = webFolder();
+  if (web) app.use(webApp(web));
+  app.use(notFound);
+  app.use(problemHandler);
+  return app;
+}

@@ -1,0 +1,72 @@
+import { isIP } from 'node:net';
+import { resolve } from 'node:path';
+
+/** Everything that a start of the server is told. */
+export interface Config {
+  port: number;
+  host: string;
+  /** Folder of the database. */
+  dataFolder: string;
+  /** Address of another libSQL server, or null for a file in the data folder. */
+  databaseUrl: string | null;
+  foundryPort: number;
+  /** Needed by whoever connects, when the address is not loopback. */
+  token: string | null;
+  /** Further host names by which it may be addressed. */
+  hostNames: string[];
+}
+
+/** A start that was asked for in a way that cannot be: the message is for the person who asked. */
+export class ConfigError extends Error {
+  override readonly name = 'ConfigError';
+}
+
+/** Values by flag, as the command line reads them; they go before the environment's. */
+export type ConfigFlags = Partial<
+  Record<'port' | 'host' | 'data' | 'foundryPort' | 'token', string | undefined>
+>;
+
+const SHORTEST_TOKEN = 16;
+
+function portFrom(value: string | undefined, fallback: number, what: string): number {
+  if (value === undefined || value === '') return fallback;
+  const port = Number(value);
+  if (!Number.isInteger(port) || port < 0 || port > 65535) {
+    throw new ConfigError(`“${value}” is not a port. Give ${what} as a number from 0 to 65535.`);
+  }
+  return port;
+}
+
+export const isLoopback = (host: string): boolean =>
+  host === 'localhost' || host === '::1' || (isIP(host) === 4 && host.startsWith('127.'));
+
+/**
+ * The configuration from flags, then the environment, then the defaults.
+ * @throws ConfigError when a value is no port, or an open address has no token
+ */
+export function readConfig(flags: ConfigFlags = {}, env: NodeJS.ProcessEnv = process.env): Config {
+  const config: Config = {
+    port: portFrom(flags.port ?? env['LETTERA_PORT'], 4380, '--port'),
+    host: flags.host ?? env['LETTERA_HOST'] ?? '127.0.0.1',
+    dataFolder: resolve(flags.data ?? env['LETTERA_DATA'] ?? './data'),
+    databaseUrl: env['LETTERA_DATABASE_URL'] ?? null,
+    foundryPort: portFrom(
+      flags.foundryPort ?? env['LETTERA_FOUNDRY_PORT'],
+      4381,
+      '--foundry-port',
+    ),
+    token: flags.token ?? env['LETTERA_TOKEN'] ?? null,
+    hostNames: (env['LETTERA_HOST_NAMES'] ?? '').split(',').filter(Boolean),
+  };
+  if (!isLoopback(config.host)) {
+    if (!config.token) {
+      throw new ConfigError(
+        `Lettera listens on ${config.host} only with an access token, since others can reach that address. Set LETTERA_TOKEN, or leave the host at 127.0.0.1.`,
+      );
+    }
+    if (config.token.length < SHORTEST_TOKEN) {
+      throw new ConfigError(`The access token is too short: give at least ${SHORTEST_TOKEN} characters.`);
+    }
+  }
+  return config;
+}

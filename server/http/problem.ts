@@ -1,0 +1,166 @@
+import type { ErrorRequestHandler, RequestHandler, Response } from 'express';
+import multer from 'multer';
+import { ChangeError, type FieldError } from '@lettera/core/document';
+import { FontError } from '@lettera/core/font';
+import { NothingToDoError, StaleRevisionError } from '../store/projectStore';
+import { SupplyError } from '../supply/foundryClient';
+import { PickError } from '../supply/taking';
+
+/** What went wrong, by a name that stays the same. Written as `urn:lettera:problem:<name>`. */
+export type ProblemName =
+  | 'not-found'
+  | 'bad-request'
+  | 'invalid-change'
+  | 'stale-revision'
+  | 'revision-missing'
+  | 'nothing-to-do'
+  | 'unusable-font'
+  | 'too-large'
+  | 'too-many-requests'
+  | 'media-type'
+  | 'foreign-request'
+  | 'token-missing'
+  | 'foundry-not-allowed'
+  | 'foundry-failed'
+  | 'storage-failed'
+  | 'internal';
+
+const TITLES: Record<ProblemName, [status: number, title: string]> = {
+  'not-found': [404, 'Not found'],
+  'bad-request': [400, 'The request could not be read'],
+  'invalid-change': [422, 'The change was refused'],
+  'stale-revision': [409, 'The project has changed meanwhile'],
+  'revision-missing': [428, 'The revision is missing'],
+  'nothing-to-do': [409, 'There is nothing to undo or redo'],
+  'unusable-font': [422, 'The font cannot be used'],
+  'too-large': [413, 'Too large'],
+  'too-many-requests': [429, 'Too many requests'],
+  'media-type': [415, 'Not the media type expected'],
+  'foreign-request': [403, 'The request comes from elsewhere'],
+  'token-missing': [401, 'An access token is needed'],
+  'foundry-not-allowed': [403, 'The foundry is not allowed for this project'],
+  'foundry-failed': [502, 'The foundry failed'],
+  'storage-failed': [507, 'The data could not be written'],
+  internal: [500, 'Something went wrong in Lettera'],
+};
+
+/** A refusal that is answered as `application/problem+json` (RFC 9457). */
+export class Problem extends Error {
+  override readonly name = 'Problem';
+
+  constructor(
+    readonly problem: ProblemName,
+    readonly detail: string,
+    readonly extra: Record<string, unknown> = {},
+  ) {
+    super(detail);
+  }
+
+  get status(): number {
+    return TITLES[this.problem][0];
+  }
+
+  /** The members of the problem details object. */
+  toJSON(): Record<string, unknown> {
+    const [status, title] = TITLES[this.problem];
+    return {
+      type: `urn:lettera:problem:${this.problem}`,
+      title,
+      status,
+      detail: this.detail,
+      ...this.extra,
+    };
+  }
+}
+
+const kept = (detail: string): string => `${detail} Nothing was changed.`;
+
+const fieldErrors = (errors: FieldError[]) => ({ errors });
+
+interface HttpError extends Error {
+  status?: number;
+  type?: string;
+  code?: string;
+}
+
+/** SQLite and the file system on a store that cannot be written to. */
+const STORAGE_FAILURE = /SQLITE_(FULL|READONLY|IOERR|BUSY|CANTOPEN|CORRUPT)|ENOSPC|EROFS/;
+
+function fromUpload({ code }: multer.MulterError): Problem {
+  if (code === 'LIMIT_FILE_SIZE') {
+    return new Problem('too-large', kept('A font file may be at most 20 MB.'));
+  }
+  if (code === 'LIMIT_FILE_COUNT') {
+    return new Problem('too-large', kept('At most 60 files may be sent at once.'));
+  }
+  return new Problem('bad-request', kept('The form holds parts other than “file”.'));
+}
+
+function fromHttp(error: HttpError): Problem | null {
+  if (error.type === 'entity.too.large') {
+    return new Problem('too-large', kept('The request’s body is larger than 1 MB.'));
+  }
+  if (error.type === 'entity.parse.failed') {
+    return new Problem('bad-request', kept('The body is not JSON.'));
+  }
+  if (error.status !== undefined && error.status >= 400 && error.status < 500) {
+    return new Problem('bad-request', kept('The request could not be read.'));
+  }
+  if (STORAGE_FAILURE.test(`${error.code ?? ''} ${error.message} ${String(error.cause)}`)) {
+    return new Problem(
+      'storage-failed',
+      kept('The data folder cannot be written: it may be full, locked or read-only.'),
+    );
+  }
+  return null;
+}
+
+/** Any error as a problem; what is not foreseen becomes `internal`, without its insides. */
+export function toProblem(error: unknown): Problem {
+  if (error instanceof Problem) return error;
+  if (error instanceof ChangeError) {
+    return new Problem('invalid-change', kept(error.message), fieldErrors(error.errors));
+  }
+  if (error instanceof StaleRevisionError) {
+    const { revision, document, undo, redo } = error.current;
+    return new Problem(
+      'stale-revision',
+      kept(`The project stands at revision ${revision}, which is newer than the one given.`),
+      { current: { revision, document, undo, redo } },
+    );
+  }
+  if (error instanceof NothingToDoError) return new Problem('nothing-to-do', error.message);
+  if (error instanceof FontError) {
+    return new Problem('unusable-font', kept(error.message), { reason: error.reason });
+  }
+  if (error instanceof PickError) return new Problem('bad-request', kept(error.message));
+  if (error instanceof SupplyError) return new Problem('foundry-failed', error.message);
+  if (error instanceof multer.MulterError) return fromUpload(error);
+  return (
+    fromHttp(error as HttpError) ??
+    new Problem('internal', kept('Something in Lettera failed. Its log says more.'))
+  );
+}
+
+export function sendProblem(response: Response, problem: Problem): void {
+  response
+    .status(problem.status)
+    .type('application/problem+json')
+    .send(JSON.stringify(problem.toJSON()));
+}
+
+/** Answers for addresses that are not there. */
+export const notFound: RequestHandler = (request) => {
+  throw new Problem('not-found', `There is nothing at ${request.path}.`);
+};
+
+/** Answers every error as a problem, and logs those that are not the caller's. */
+export const problemHandler: ErrorRequestHandler = (error: unknown, request, response, next) => {
+  const problem = toProblem(error);
+  if (problem.status >= 500) request.log.error({ err: error }, problem.detail);
+  if (response.headersSent) {
+    next(error);
+    return;
+  }
+  sendProblem(response, problem);
+};

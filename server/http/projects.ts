@@ -1,0 +1,123 @@
+import express, { Router } from 'express';
+import { ChangeError, newDocument, type ProjectDocument } from '@lettera/core/document';
+import type { Services } from '../services';
+import type { Page } from '../store/pageStore';
+import { Problem } from './problem';
+import { projectOf, revisionGiven, sendProject, stringField } from './requests';
+
+const MOST_HISTORY = 200;
+/** Keeps proxies and browsers from taking a silent stream for a dead one, milliseconds. */
+const HEARTBEAT = 25_000;
+const JSON_PATCH = 'application/json-patch+json';
+
+/** Projects, their documents, changes, undo and redo, and the stream of revisions. */
+export function projectRoutes(
+  { projects, fonts }: Pick<Services, 'projects' | 'fonts'>,
+  startingPages: () => Promise<Page[]>,
+): Router {
+  const router = Router();
+
+  /** A document may name only files that the project has taken in. */
+  const checkFiles = async (projectId: string, document: ProjectDocument): Promise<void> => {
+    const places = Object.entries(document.case).flatMap(([key, family]) =>
+      family.faces.flatMap((face, f) =>
+        face.files.map(({ sha256 }, i) => ({
+          sha256,
+          path: `/case/${key}/faces/${f}/files/${i}/sha256`,
+        })),
+      ),
+    );
+    const missing = await fonts.missingFrom(
+      projectId,
+      places.map(({ sha256 }) => sha256),
+    );
+    if (missing.length > 0) {
+      throw new ChangeError(
+        'The change was refused: it names a font file that was not taken in.',
+        places
+          .filter(({ sha256 }) => missing.includes(sha256))
+          .map(({ path }) => ({ path, message: 'is not a file that this project has taken in' })),
+      );
+    }
+  };
+
+  router.get('/projects', async (_request, response) => {
+    response.json(await projects.list());
+  });
+
+  router.post('/projects', async (request, response) => {
+    const name = stringField(request.body, 'name', 120);
+    const project = await projects.create(newDocument(name), await startingPages());
+    response.location(`/api/v1/projects/${project.id}`);
+    sendProject(response, project, 201);
+  });
+
+  router.get('/projects/:id', async (request, response) => {
+    sendProject(response, await projectOf(projects, request));
+  });
+
+  router.delete('/projects/:id', async (request, response) => {
+    await projects.remove((await projectOf(projects, request)).id);
+    response.status(204).end();
+  });
+
+  router.patch(
+    '/projects/:id',
+    (request, _response, next) => {
+      if (!request.is([JSON_PATCH, 'application/json'])) {
+        throw new Problem('media-type', `Send a JSON Patch as ${JSON_PATCH}.`);
+      }
+      next();
+    },
+    express.json({ type: [JSON_PATCH, 'application/json'], limit: '1mb', strict: false }),
+    async (request, response) => {
+      const { id } = await projectOf(projects, request);
+      const revision = revisionGiven(request);
+      sendProject(
+        response,
+        await projects.change(id, revision, request.body, {
+          check: (document) => checkFiles(id, document),
+        }),
+      );
+    },
+  );
+
+  for (const direction of ['undo', 'redo'] as const) {
+    router.post(`/projects/:id/${direction}`, async (request, response) => {
+      const { id } = await projectOf(projects, request);
+      sendProject(response, await projects[direction](id, revisionGiven(request)));
+    });
+  }
+
+  router.get('/projects/:id/changes', async (request, response) => {
+    const { id, revision } = await projectOf(projects, request);
+    const before = Number(request.query['before'] ?? revision + 1);
+    const limit = Number(request.query['limit'] ?? 50);
+    if (!Number.isInteger(before) || !Number.isInteger(limit) || limit < 1) {
+      throw new Problem('bad-request', '“before” and “limit” must be whole numbers.');
+    }
+    response.json(await projects.history(id, before, Math.min(limit, MOST_HISTORY)));
+  });
+
+  router.get('/projects/:id/events', async (request, response) => {
+    const { id, revision } = await projectOf(projects, request);
+    response.set({
+      'Content-Type': 'text/event-stream',
+      'Cache-Control': 'no-store, no-transform',
+    });
+    response.flushHeaders();
+    const send = (name: string, data: unknown) =>
+      response.write(`event: ${name}\ndata: ${JSON.stringify(data)}\n\n`);
+    send('hello', { revision });
+    const stop = projects.onRevision(id, ({ revision: reached, label }) =>
+      send('revision', { revision: reached, label }),
+    );
+    const heartbeat = setInterval(() => response.write(': still here\n\n'), HEARTBEAT);
+    request.on('close', () => {
+      stop();
+      clearInterval(heartbeat);
+    });
+  });
+
+  return router;
+}

@@ -1,0 +1,58 @@
+import type { Request, RequestHandler, Response } from 'express';
+import type { Project, ProjectStore } from '../store/projectStore';
+import { Problem } from './problem';
+
+/** The project that a route's `:id` names, by id or slug. @throws Problem 404 */
+export async function projectOf(projects: ProjectStore, request: Request): Promise<Project> {
+  const id = String(request.params['id']);
+  const project = await projects.get(id);
+  if (!project) throw new Problem('not-found', `There is no project “${id}”.`);
+  return project;
+}
+
+/** The revision in If-Match, written as the ETag is. @throws Problem 428, 400 */
+export function revisionGiven(request: Request): number {
+  const header = request.headers['if-match'];
+  if (header === undefined) {
+    throw new Problem(
+      'revision-missing',
+      'Give the revision that the change was made on in If-Match, as the project’s ETag has it.',
+    );
+  }
+  const match = /^(?:W\/)?"?(\d+)"?$/.exec(header.trim());
+  if (!match) {
+    throw new Problem('bad-request', `If-Match holds ${header.slice(0, 80)}, which is no revision.`);
+  }
+  return Number(match[1]);
+}
+
+/** Answers with a project and its revision as ETag. */
+export function sendProject(response: Response, project: Project, status = 200): void {
+  response.status(status).set('ETag', `"${project.revision}"`).json(project);
+}
+
+/** Refuses bodies that say they are longer than a limit, before they are read. */
+export const bodyLimit =
+  (bytes: number, what: string): RequestHandler =>
+  (request, response, next) => {
+    if (Number(request.headers['content-length'] ?? 0) > bytes) {
+      response.set('Connection', 'close');
+      request.resume();
+      throw new Problem(
+        'too-large',
+        `${what} may be at most ${Math.round(bytes / 1024 / 1024)} MB. Nothing was changed.`,
+      );
+    }
+    next();
+  };
+
+/** A string of a JSON body, trimmed. @throws Problem 422 naming the field */
+export function stringField(body: unknown, field: string, longest: number): string {
+  const value = (body as Record<string, unknown> | undefined)?.[field];
+  if (typeof value !== 'string' || value.trim() === '' || value.trim().length > longest) {
+    throw new Problem('invalid-change', `“${field}” must be a text of 1 to ${longest} characters.`, {
+      errors: [{ path: `/${field}`, message: `must be a text of 1 to ${longest} characters` }],
+    });
+  }
+  return value.trim();
+}

@@ -1,0 +1,141 @@
+import { createHash, randomBytes, timingSafeEqual } from 'node:crypto';
+import { networkInterfaces } from 'node:os';
+import type { Request, RequestHandler } from 'express';
+import helmet from 'helmet';
+import { isLoopback, type Config } from '../config';
+import { Problem } from './problem';
+
+const LOOPBACK_NAMES = ['127.0.0.1', 'localhost', '[::1]'];
+
+/** The host names under which this server may be addressed. */
+function allowedHosts({ host, hostNames }: Config): Set<string> {
+  const names = [...LOOPBACK_NAMES, ...hostNames];
+  if (!isLoopback(host)) {
+    names.push(host.includes(':') ? `[${host}]` : host);
+    if (host === '0.0.0.0' || host === '::') {
+      for (const address of Object.values(networkInterfaces()).flatMap((all) => all ?? [])) {
+        names.push(address.family === 'IPv6' ? `[${address.address}]` : address.address);
+      }
+    }
+  }
+  return new Set(names.map((name) => name.toLowerCase()));
+}
+
+const hostName = (authority: string): string => authority.replace(/:\d+$/, '').toLowerCase();
+
+/**
+ * Refuses requests addressed to another name, as a rebound name would be, and requests that a page of
+ * another site sends.
+ */
+export function onlyOwnOrigin(config: Config): RequestHandler {
+  const hosts = allowedHosts(config);
+  return (request, _response, next) => {
+    const authority = request.headers.host ?? '';
+    if (!hosts.has(hostName(authority))) {
+      throw new Problem(
+        'foreign-request',
+        `Lettera is not known by the name “${hostName(authority).slice(0, 80)}”. Name it in LETTERA_HOST_NAMES if it should be.`,
+      );
+    }
+    const { origin } = request.headers;
+    const site = request.headers['sec-fetch-site'];
+    const foreignOrigin = origin !== undefined && origin !== `${request.protocol}://${authority}`;
+    // An address typed or followed from elsewhere opens a page; anything else from another site is refused.
+    const opensPage = request.method === 'GET' && request.headers['sec-fetch-mode'] === 'navigate';
+    const foreignSite = (site === 'cross-site' || site === 'same-site') && !opensPage;
+    if (foreignOrigin || foreignSite) {
+      throw new Problem('foreign-request', 'A page of another site sent this request.');
+    }
+    next();
+  };
+}
+
+/** A nonce for the style elements that components add, new for each page. */
+export const newNonce = (): string => randomBytes(16).toString('base64');
+
+/**
+ * The policy of every answer. Scripts and styles only from here; style elements that components add
+ * only with the page's nonce.
+ */
+export const contentSecurity = (nonce: string | null): RequestHandler =>
+  helmet({
+    contentSecurityPolicy: {
+      useDefaults: false,
+      directives: {
+        defaultSrc: ["'none'"],
+        scriptSrc: ["'self'"],
+        styleSrc: ["'self'", ...(nonce ? [`'nonce-${nonce}'`] : [])],
+        fontSrc: ["'self'"],
+        imgSrc: ["'self'", 'data:'],
+        connectSrc: ["'self'"],
+        frameSrc: ["'self'"],
+        workerSrc: ["'self'"],
+        manifestSrc: ["'self'"],
+        frameAncestors: ["'self'"],
+        baseUri: ["'none'"],
+        formAction: ["'none'"],
+      },
+    },
+    crossOriginResourcePolicy: { policy: 'same-origin' },
+    referrerPolicy: { policy: 'no-referrer' },
+    strictTransportSecurity: false,
+  });
+
+/**
+ * The policy of a page that is proofed: it runs nothing, sends nothing and goes nowhere. The frame that
+ * shows it is of the same origin, so that the proof can be set and measured.
+ */
+export const pageSecurity = helmet({
+  contentSecurityPolicy: {
+    useDefaults: false,
+    directives: {
+      defaultSrc: ["'none'"],
+      styleSrc: ["'self'"],
+      fontSrc: ["'self'"],
+      imgSrc: ["'self'", 'data:'],
+      frameAncestors: ["'self'"],
+      baseUri: ["'none'"],
+      formAction: ["'none'"],
+      sandbox: ['allow-same-origin'],
+    },
+  },
+  frameguard: { action: 'sameorigin' },
+  referrerPolicy: { policy: 'no-referrer' },
+  strictTransportSecurity: false,
+});
+
+export const SESSION_COOKIE = 'lettera_session';
+
+const digest = (value: string): Buffer => createHash('sha256').update(value).digest();
+
+export const sameToken = (given: string, token: string): boolean =>
+  timingSafeEqual(digest(given), digest(token));
+
+/** What the cookie holds: not the token, but what only the token makes. */
+export const sessionValue = (token: string): string =>
+  createHash('sha256').update(`lettera session ${token}`).digest('hex');
+
+function cookie(request: Request, name: string): string | undefined {
+  const pairs = (request.headers.cookie ?? '').split(';').map((pair) => pair.trim().split('='));
+  return pairs.find(([key]) => key === name)?.[1];
+}
+
+/** Whether a request carries the token, as a bearer or as the cookie of a session; always without a token. */
+export function isSignedIn({ token }: Config, request: Request): boolean {
+  if (!token) return true;
+  const bearer = /^Bearer (.+)$/.exec(request.headers.authorization ?? '')?.[1];
+  if (bearer !== undefined && sameToken(bearer, token)) return true;
+  const session = cookie(request, SESSION_COOKIE);
+  return session !== undefined && sameToken(session, sessionValue(token));
+}
+
+/** Refuses requests without the token that was set at start. */
+export const onlySignedIn =
+  (config: Config): RequestHandler =>
+  (request, response, next) => {
+    if (!isSignedIn(config, request)) {
+      response.set('WWW-Authenticate', 'Bearer');
+      throw new Problem('token-missing', 'Give the access token that Lettera was started with.');
+    }
+    next();
+  };

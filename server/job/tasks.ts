@@ -1,0 +1,107 @@
+import { readFile } from 'node:fs/promises';
+import { strToU8, zipSync, type Zippable } from 'fflate';
+import subsetFont from 'subset-font';
+import { packAsWoff2, readFace, Shaper, type FaceReading } from '@lettera/core/font';
+import {
+  CompositeShaper,
+  LOCAL_FONTS,
+  localVariant,
+  tuneFallback,
+  type LocalVariant,
+  type TunedFace,
+  type TuningText,
+} from '@lettera/core/fallback';
+import type { Slant } from '@lettera/core/document';
+import { twinFiles } from './twins';
+
+export interface ReadFont {
+  reading: FaceReading;
+  woff2: Uint8Array;
+}
+
+/** Reads a font file and packs it as WOFF2. @throws FontError */
+export async function readFont(bytes: Uint8Array): Promise<ReadFont> {
+  const reading = await readFace(bytes);
+  return { reading, woff2: await packAsWoff2(bytes) };
+}
+
+export interface NarrowRequest {
+  bytes: Uint8Array;
+  weightMin: number;
+  weightMax: number;
+}
+
+/** Names that say whose a font is and under which terms (OpenType 1.9, "Name IDs"). */
+const KEPT_NAME_IDS = [0, 1, 2, 3, 4, 5, 6, 8, 9, 11, 12, 13, 14, 16, 17];
+
+/** Limits a variable font to a range of weights, or to one weight. */
+export function narrowWeights({ bytes, weightMin, weightMax }: NarrowRequest): Promise<Uint8Array> {
+  return subsetFont(bytes, undefined, {
+    targetFormat: 'woff2',
+    keepAllGlyphs: true,
+    preserveNameIds: KEPT_NAME_IDS,
+    variationAxes: {
+      wght: weightMin === weightMax ? weightMin : { min: weightMin, max: weightMax },
+    },
+  });
+}
+
+export interface TuneRequest {
+  /** The web face's files, and its line metrics. */
+  files: Uint8Array[];
+  metrics: Pick<FaceReading, 'unitsPerEm' | 'ascent' | 'descent' | 'lineGap'>;
+  /** Weight to read a variable face at; null for a static one. */
+  instanceWeight: number | null;
+  /** What the styles ask for. */
+  weight: number;
+  slant: Slant;
+  /** Keys of the local fonts to try. */
+  locals: string[];
+  text: TuningText;
+}
+
+/** Shapers over the twins' files, which never change: opened once a worker. */
+const twinShapers = new Map<string, Promise<CompositeShaper>>();
+
+function openTwin(local: string, variant: LocalVariant): Promise<CompositeShaper> {
+  const key = `${local} ${variant}`;
+  const known = twinShapers.get(key);
+  if (known) return known;
+  const files = twinFiles(LOCAL_FONTS[local]?.twin ?? '', variant);
+  const opened = Promise.all(
+    files.map(async ({ path }) => Shaper.open(await readFile(path))),
+  ).then((shapers) => new CompositeShaper(shapers));
+  twinShapers.set(key, opened);
+  return opened;
+}
+
+/**
+ * Tunes each local font for one weight and style of a web face, by the local font's key. One that has no
+ * word in common with the face is left out.
+ */
+export async function tune(request: TuneRequest): Promise<Record<string, TunedFace>> {
+  const { files, metrics, instanceWeight, weight, slant, locals, text } = request;
+  const instance: Record<string, number> = instanceWeight === null ? {} : { wght: instanceWeight };
+  const web = new CompositeShaper(
+    await Promise.all(files.map((file) => Shaper.open(file, instance))),
+  );
+  const tuned: Record<string, TunedFace> = {};
+  for (const local of locals) {
+    const shaper = await openTwin(local, localVariant(weight, slant));
+    const result = tuneFallback(web, metrics, shaper, text);
+    if (result) tuned[local] = { weight, slant, ...result };
+  }
+  return tuned;
+}
+
+/** A zip of the files given. Fonts are packed already and are only stored. */
+export function zip(files: Record<string, Uint8Array | string>): Uint8Array {
+  const entries: Zippable = Object.fromEntries(
+    Object.entries(files).map(([path, content]) =>
+      typeof content === 'string'
+        ? [path, [strToU8(content), { level: 6 }]]
+        : [path, [content, { level: 0 }]],
+    ),
+  );
+  return zipSync(entries, { mtime: new Date(1980, 0, 1) });
+}

@@ -1,0 +1,37 @@
+import { existsSync, readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { dirname, join } from 'node:path';
+import type { LocalVariant } from '@lettera/core/fallback';
+
+const require = createRequire(import.meta.url);
+
+/** A file of an open font that has a local font's advance widths. */
+export interface TwinFile {
+  script: string;
+  unicodeRange: string;
+  path: string;
+}
+
+const SCRIPTS = ['latin', 'latin-ext', 'greek', 'cyrillic'];
+
+const STYLES: Record<LocalVariant, string> = {
+  regular: '400-normal',
+  bold: '700-normal',
+  italic: '400-italic',
+  boldItalic: '700-italic',
+};
+
+/** The files of a twin in one of its four styles, a file a script; none for a twin that is not there. */
+export function twinFiles(twin: string, variant: LocalVariant): TwinFile[] {
+  if (!/^[a-z-]+$/.test(twin)) return [];
+  const folder = dirname(require.resolve(`@fontsource/${twin}/package.json`));
+  const ranges = JSON.parse(readFileSync(join(folder, 'unicode.json'), 'utf8')) as Record<
+    string,
+    string
+  >;
+  return SCRIPTS.map((script) => ({
+    script,
+    unicodeRange: ranges[script] ?? 'U+0-10FFFF',
+    path: join(folder, 'files', `${twin}-${script}-${STYLES[variant]}.woff2`),
+  })).filter(({ path }) => existsSync(path));
+}

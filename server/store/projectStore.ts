@@ -1,0 +1,381 @@
+import { randomUUID } from 'node:crypto';
+import { EventEmitter } from 'node:events';
+import type { BatchItem } from 'drizzle-orm/batch';
+import { and, asc, desc, eq, inArray, lt, or, sql } from 'drizzle-orm';
+import {
+  applyChange,
+  describePatch,
+  type Patch,
+  type ProjectDocument,
+} from '@lettera/core/document';
+import { slug as slugOf } from '@lettera/core/deliver';
+import type { Database } from './database';
+import type { Page } from './pageStore';
+import { changes, pages, projects } from './schema';
+
+/** A project as it stands. */
+export interface Project {
+  id: string;
+  slug: string;
+  name: string;
+  revision: number;
+  document: ProjectDocument;
+  /** What undo and redo would take back and make again, in words; null when there is nothing. */
+  undo: string | null;
+  redo: string | null;
+  /** The permission to fetch from the foundry; null while it is not given. */
+  foundry: { allowedAt: string; allowedBy: string } | null;
+  createdAt: string;
+  updatedAt: string;
+}
+
+export type ProjectSummary = Pick<
+  Project,
+  'id' | 'slug' | 'name' | 'revision' | 'createdAt' | 'updatedAt'
+>;
+
+/** A revision in the history of a project. */
+export interface HistoryEntry {
+  revision: number;
+  kind: 'change' | 'undo' | 'redo';
+  label: string;
+  patch: Patch;
+  at: string;
+}
+
+/** A revision that has just come about. */
+export interface RevisionEvent {
+  projectId: string;
+  revision: number;
+  label: string;
+  patch: Patch;
+}
+
+/** The change was made on a revision that is not the newest; nothing was stored. */
+export class StaleRevisionError extends Error {
+  override readonly name = 'StaleRevisionError';
+
+  constructor(readonly current: Project) {
+    super(`The project stands at revision ${current.revision}.`);
+  }
+}
+
+/** There is nothing to undo, or to redo. */
+export class NothingToDoError extends Error {
+  override readonly name = 'NothingToDoError';
+}
+
+/** A patch from outside, not yet checked, or a function that makes one from the document as it stands. */
+export type PatchOrMaker = object | ((document: ProjectDocument) => Patch);
+
+export interface ChangeOptions {
+  /** What the change is called; made from the patch when left out. */
+  label?: string;
+  /** Looks at the document that would be stored, and throws to refuse it. */
+  check?: (document: ProjectDocument) => Promise<void>;
+}
+
+type ProjectRow = typeof projects.$inferSelect;
+type ChangeRow = typeof changes.$inferSelect;
+
+const isConflict = (error: unknown): boolean =>
+  /UNIQUE constraint failed|SQLITE_CONSTRAINT/.test(
+    `${String(error)} ${String((error as { cause?: unknown }).cause)}`,
+  );
+
+/** Projects, their documents, and every change made to them. */
+export class ProjectStore {
+  readonly #events = new EventEmitter();
+  /** The last change under way for each project: changes to one project are stored one after another. */
+  readonly #queues = new Map<string, Promise<unknown>>();
+
+  constructor(private readonly database: Database) {
+    this.#events.setMaxListeners(0);
+  }
+
+  async list(): Promise<ProjectSummary[]> {
+    return this.database
+      .select({
+        id: projects.id,
+        slug: projects.slug,
+        name: sql<string>`json_extract(${projects.document}, '$.name')`,
+        revision: projects.revision,
+        createdAt: projects.createdAt,
+        updatedAt: projects.updatedAt,
+      })
+      .from(projects)
+      .orderBy(asc(projects.createdAt));
+  }
+
+  /** A project by id or slug, or null. */
+  async get(idOrSlug: string): Promise<Project | null> {
+    const row = await this.#row(idOrSlug);
+    return row ? this.#toProject(row) : null;
+  }
+
+  /**
+   * Makes a project, on the pages given; its slug is made from its name and is unique.
+   * @param alongside what is stored with it in the same transaction
+   */
+  async create(
+    document: ProjectDocument,
+    projectPages: Page[],
+    {
+      slug: wantedSlug,
+      alongside,
+    }: { slug?: string; alongside?: (id: string) => BatchItem<'sqlite'>[] } = {},
+  ): Promise<Project> {
+    const base = wantedSlug ?? slugOf(document.name);
+    const id = randomUUID();
+    const now = new Date().toISOString();
+    for (let attempt = 1; ; attempt++) {
+      try {
+        await this.database.batch([
+          this.database.insert(projects).values({
+            id,
+            slug: attempt === 1 ? base : `${base}-${attempt}`,
+            revision: 1,
+            document,
+            createdAt: now,
+            updatedAt: now,
+          }),
+          ...projectPages.map((page, position) =>
+            this.database.insert(pages).values({ projectId: id, ...page, position }),
+          ),
+          ...(alongside?.(id) ?? []),
+        ]);
+        break;
+      } catch (error) {
+        if (!isConflict(error) || attempt > 999) throw error;
+      }
+    }
+    return (await this.get(id)) as Project;
+  }
+
+  async remove(id: string): Promise<void> {
+    await this.database.delete(projects).where(eq(projects.id, id));
+  }
+
+  /**
+   * Applies a patch made on a revision, or one made from whatever stands when `revision` is null.
+   * @throws StaleRevisionError, ChangeError, and what `check` throws; nothing is stored then
+   */
+  change(
+    id: string,
+    revision: number | null,
+    patch: PatchOrMaker,
+    { label, check }: ChangeOptions = {},
+  ): Promise<Project> {
+    return this.#inTurn(id, revision, async (row) => {
+      const wanted: unknown = typeof patch === 'function' ? patch(row.document) : patch;
+      const { document, inverse } = applyChange(row.document, wanted);
+      await check?.(document);
+      const accepted = wanted as Patch;
+      return this.#store(row, document, {
+        kind: 'change',
+        label: label ?? describePatch(row.document, accepted),
+        patch: accepted,
+        inverse,
+        below: row.undoTop,
+        nextRedo: null,
+        undoTop: row.revision + 1,
+        redoTop: null,
+      });
+    });
+  }
+
+  /** Takes back the last change that stands. @throws StaleRevisionError, NothingToDoError */
+  undo(id: string, revision: number | null): Promise<Project> {
+    return this.#inTurn(id, revision, async (row) => {
+      const change = await this.#change(id, row.undoTop);
+      if (!change) throw new NothingToDoError('There is no change to undo.');
+      const { document, inverse } = applyChange(row.document, change.inverse);
+      return this.#store(
+        row,
+        document,
+        {
+          kind: 'undo',
+          label: change.label,
+          patch: change.inverse,
+          inverse,
+          below: null,
+          nextRedo: null,
+          undoTop: change.below,
+          redoTop: change.revision,
+        },
+        { revision: change.revision, nextRedo: row.redoTop },
+      );
+    });
+  }
+
+  /** Makes the change again that was undone last. @throws StaleRevisionError, NothingToDoError */
+  redo(id: string, revision: number | null): Promise<Project> {
+    return this.#inTurn(id, revision, async (row) => {
+      const change = await this.#change(id, row.redoTop);
+      if (!change) throw new NothingToDoError('There is no change to redo.');
+      const { document, inverse } = applyChange(row.document, change.patch);
+      return this.#store(row, document, {
+        kind: 'redo',
+        label: change.label,
+        patch: change.patch,
+        inverse,
+        below: null,
+        nextRedo: null,
+        undoTop: change.revision,
+        redoTop: change.nextRedo,
+      });
+    });
+  }
+
+  /** Revisions before a given one, newest first. */
+  async history(id: string, before: number, limit: number): Promise<HistoryEntry[]> {
+    return this.database
+      .select({
+        revision: changes.revision,
+        kind: changes.kind,
+        label: changes.label,
+        patch: changes.patch,
+        at: changes.at,
+      })
+      .from(changes)
+      .where(and(eq(changes.projectId, id), lt(changes.revision, before)))
+      .orderBy(desc(changes.revision))
+      .limit(limit);
+  }
+
+  /** Gives or withdraws the permission to fetch from the foundry for a project. */
+  async allowFoundry(id: string, allowedBy: string | null): Promise<Project> {
+    await this.database
+      .update(projects)
+      .set({
+        foundryAllowedAt: allowedBy === null ? null : new Date().toISOString(),
+        foundryAllowedBy: allowedBy,
+      })
+      .where(eq(projects.id, id));
+    return (await this.get(id)) as Project;
+  }
+
+  /** Calls back at every new revision of a project, until the returned function is called. */
+  onRevision(projectId: string, listener: (event: RevisionEvent) => void): () => void {
+    this.#events.on(projectId, listener);
+    return () => this.#events.off(projectId, listener);
+  }
+
+  async #row(idOrSlug: string): Promise<ProjectRow | undefined> {
+    const [row] = await this.database
+      .select()
+      .from(projects)
+      .where(or(eq(projects.id, idOrSlug), eq(projects.slug, idOrSlug)));
+    return row;
+  }
+
+  async #change(id: string, revision: number | null): Promise<ChangeRow | undefined> {
+    if (revision === null) return undefined;
+    const [row] = await this.database
+      .select()
+      .from(changes)
+      .where(and(eq(changes.projectId, id), eq(changes.revision, revision)));
+    return row;
+  }
+
+  async #toProject(row: ProjectRow): Promise<Project> {
+    const tops = [row.undoTop, row.redoTop].filter((revision) => revision !== null);
+    const labels = tops.length
+      ? await this.database
+          .select({ revision: changes.revision, label: changes.label })
+          .from(changes)
+          .where(and(eq(changes.projectId, row.id), inArray(changes.revision, tops)))
+      : [];
+    const labelOf = (revision: number | null) =>
+      labels.find((change) => change.revision === revision)?.label ?? null;
+    return {
+      id: row.id,
+      slug: row.slug,
+      name: row.document.name,
+      revision: row.revision,
+      document: row.document,
+      undo: labelOf(row.undoTop),
+      redo: labelOf(row.redoTop),
+      foundry:
+        row.foundryAllowedAt === null
+          ? null
+          : { allowedAt: row.foundryAllowedAt, allowedBy: row.foundryAllowedBy ?? '' },
+      createdAt: row.createdAt,
+      updatedAt: row.updatedAt,
+    };
+  }
+
+  /** Runs one change after the other for each project, on the newest revision. */
+  async #inTurn(
+    id: string,
+    revision: number | null,
+    work: (row: ProjectRow) => Promise<Project>,
+  ): Promise<Project> {
+    const before = this.#queues.get(id) ?? Promise.resolve();
+    const turn = before.then(async () => {
+      const row = await this.#row(id);
+      if (!row) throw new RangeError(`There is no project ${id}`);
+      if (revision !== null && revision !== row.revision) {
+        throw new StaleRevisionError(await this.#toProject(row));
+      }
+      return work(row);
+    });
+    const settled = turn.catch(() => undefined);
+    this.#queues.set(id, settled);
+    void settled.then(() => {
+      if (this.#queues.get(id) === settled) this.#queues.delete(id);
+    });
+    return turn;
+  }
+
+  /**
+   * Stores the next revision in one transaction. Its primary key is the revision, so that of two servers
+   * on one database only one can make it.
+   */
+  async #store(
+    row: ProjectRow,
+    document: ProjectDocument,
+    {
+      undoTop,
+      redoTop,
+      ...change
+    }: Omit<ChangeRow, 'projectId' | 'revision' | 'at'> &
+      Pick<ProjectRow, 'undoTop' | 'redoTop'>,
+    relink?: { revision: number; nextRedo: number | null },
+  ): Promise<Project> {
+    const revision = row.revision + 1;
+    const at = new Date().toISOString();
+    const next: ProjectRow = { ...row, revision, document, undoTop, redoTop, updatedAt: at };
+    try {
+      await this.database.batch([
+        this.database.insert(changes).values({ ...change, projectId: row.id, revision, at }),
+        this.database
+          .update(projects)
+          .set({ revision, document, undoTop, redoTop, updatedAt: at })
+          .where(eq(projects.id, row.id)),
+        ...(relink
+          ? [
+              this.database
+                .update(changes)
+                .set({ nextRedo: relink.nextRedo })
+                .where(
+                  and(eq(changes.projectId, row.id), eq(changes.revision, relink.revision)),
+                ),
+            ]
+          : []),
+      ]);
+    } catch (error) {
+      const current = isConflict(error) ? await this.get(row.id) : null;
+      if (current) throw new StaleRevisionError(current);
+      throw error;
+    }
+    const event: RevisionEvent = {
+      projectId: row.id,
+      revision,
+      label: change.label,
+      patch: change.patch,
+    };
+    this.#events.emit(row.id, event);
+    return this.#toProject(next);
+  }
+}

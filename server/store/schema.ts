@@ -1,0 +1,95 @@
+import { blob, index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import type { FaceReading } from '@lettera/core/font';
+import type { Patch, ProjectDocument } from '@lettera/core/document';
+
+/** A project as it stands, and where undo and redo would go. */
+export const projects = sqliteTable('projects', {
+  id: text('id').primaryKey(),
+  slug: text('slug').notNull().unique(),
+  revision: integer('revision').notNull(),
+  document: text('document', { mode: 'json' }).$type<ProjectDocument>().notNull(),
+  /** Revision of the change that undo would take back; null when there is none. */
+  undoTop: integer('undo_top'),
+  /** Revision of the change that redo would make again; null when there is none. */
+  redoTop: integer('redo_top'),
+  /** When, and by whom, the foundry was allowed for this project; null while it is not. */
+  foundryAllowedAt: text('foundry_allowed_at'),
+  foundryAllowedBy: text('foundry_allowed_by'),
+  createdAt: text('created_at').notNull(),
+  updatedAt: text('updated_at').notNull(),
+});
+
+/**
+ * Every revision of a project, one row each. Changes are linked as two stacks: `below` is the change
+ * that undo would take back after this one, `nextRedo` the one that redo would make again after it.
+ */
+export const changes = sqliteTable(
+  'changes',
+  {
+    projectId: text('project_id')
+      .notNull()
+      .references(() => projects.id, { onDelete: 'cascade' }),
+    revision: integer('revision').notNull(),
+    kind: text('kind', { enum: ['change', 'undo', 'redo'] }).notNull(),
+    label: text('label').notNull(),
+    patch: text('patch', { mode: 'json' }).$type<Patch>().notNull(),
+    inverse: text('inverse', { mode: 'json' }).$type<Patch>().notNull(),
+    below: integer('below'),
+    nextRedo: integer('next_redo'),
+    at: text('at').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.projectId, table.revision] })],
+);
+
+/** Font files, each stored once under its hash, with the WOFF2 form that is served and delivered. */
+export const fontFiles = sqliteTable('font_files', {
+  sha256: text('sha256').primaryKey(),
+  bytes: blob('bytes', { mode: 'buffer' }).notNull(),
+  /** The WOFF2 packing of a file that came in another format; null when it is WOFF2 itself. */
+  woff2: blob('woff2', { mode: 'buffer' }),
+  reading: text('reading', { mode: 'json' }).$type<FaceReading>().notNull(),
+  /** Licence text, from the library it came from or from the file. */
+  licence: text('licence'),
+});
+
+/** Which projects have taken in which files. */
+export const projectFonts = sqliteTable(
+  'project_fonts',
+  {
+    projectId: text('project_id')
+      .notNull()
+      .references(() => projects.id, { onDelete: 'cascade' }),
+    sha256: text('sha256')
+      .notNull()
+      .references(() => fontFiles.sha256),
+  },
+  (table) => [primaryKey({ columns: [table.projectId, table.sha256] })],
+);
+
+/** The pages on which a project is proofed. */
+export const pages = sqliteTable(
+  'pages',
+  {
+    projectId: text('project_id')
+      .notNull()
+      .references(() => projects.id, { onDelete: 'cascade' }),
+    slug: text('slug').notNull(),
+    title: text('title').notNull(),
+    /** The contents of the body, and the page's own style sheet, which leaves type alone. */
+    html: text('html').notNull(),
+    css: text('css').notNull(),
+    position: integer('position').notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.projectId, table.slug] }),
+    index('pages_in_order').on(table.projectId, table.position),
+  ],
+);
+
+/** Answers of the foundry, kept so that nothing is fetched twice. */
+export const supplyCache = sqliteTable('supply_cache', {
+  url: text('url').primaryKey(),
+  etag: text('etag'),
+  body: blob('body', { mode: 'buffer' }).notNull(),
+  fetchedAt: text('fetched_at').notNull(),
+});

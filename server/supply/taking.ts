@@ -1,0 +1,139 @@
+import {
+  FACE_CLASSES,
+  freeKey,
+  sortFaces,
+  type Face,
+  type FaceClass,
+  type Family,
+  type Patch,
+  type ProjectDocument,
+} from '@lettera/core/document';
+import type { Jobs } from '../job/jobs';
+import type { NewFont } from '../store/fontStore';
+import type { FoundryClient, LibraryFamilyDetails } from './foundryClient';
+
+/** What is wanted of a family: which scripts, and which weights of each style. */
+export interface Picks {
+  scripts: string[];
+  faces: { style: 'normal' | 'italic'; weight: number }[];
+}
+
+/** The picks name something that the family does not have. */
+export class PickError extends Error {
+  override readonly name = 'PickError';
+}
+
+type ListedFile = LibraryFamilyDetails['files'][number];
+
+interface FacePlan {
+  style: 'normal' | 'italic';
+  weightMin: number;
+  weightMax: number;
+  files: ListedFile[];
+}
+
+/**
+ * Which files make the faces wanted. A static family has a file for each weight. A variable one has one
+ * file a style for all its weights, limited to the range from the lightest to the heaviest wanted.
+ */
+export function planFaces(family: LibraryFamilyDetails, picks: Picks): FacePlan[] {
+  if (picks.faces.length === 0) throw new PickError('Pick at least one weight.');
+  if (picks.scripts.length === 0) throw new PickError('Pick at least one script.');
+  for (const script of picks.scripts) {
+    if (!family.scripts.includes(script)) {
+      throw new PickError(`${family.name} does not come in ${script}.`);
+    }
+  }
+  const wanted = new Map<string, FacePlan>();
+  for (const { style, weight } of picks.faces) {
+    const files = family.files.filter(
+      (file) =>
+        file.style === style &&
+        picks.scripts.includes(file.script) &&
+        weight >= file.weightMin &&
+        weight <= file.weightMax,
+    );
+    if (files.length === 0) {
+      throw new PickError(
+        `${family.name} has no ${weight}${style === 'italic' ? ' italic' : ''} in the scripts picked.`,
+      );
+    }
+    const key = family.variable ? style : `${style} ${weight}`;
+    const plan = wanted.get(key);
+    if (plan) {
+      plan.weightMin = Math.min(plan.weightMin, weight);
+      plan.weightMax = Math.max(plan.weightMax, weight);
+    } else {
+      wanted.set(key, { style, weightMin: weight, weightMax: weight, files });
+    }
+  }
+  return [...wanted.values()];
+}
+
+const classOf = (claimed: string): FaceClass =>
+  FACE_CLASSES.find((name) => name === claimed) ?? 'display';
+
+/** A family fetched and read, ready to be stored and taken into the case. */
+export interface Fetched {
+  family: Family;
+  fonts: NewFont[];
+}
+
+/**
+ * Fetches the faces wanted, limits variable ones to the weights wanted, and reads them. Nothing is
+ * stored here, so a failure half way takes in nothing.
+ * @throws PickError, SupplyError, FontError
+ */
+export async function fetchFaces(
+  foundry: FoundryClient,
+  jobs: Jobs,
+  details: LibraryFamilyDetails,
+  picks: Picks,
+): Promise<Fetched> {
+  const plans = planFaces(details, picks);
+  const fonts: NewFont[] = [];
+  const faces: Face[] = [];
+  for (const { files, ...place } of plans) {
+    const taken = await Promise.all(
+      files.map(async (file) => {
+        const whole = await foundry.file(details, file.name);
+        const narrower = place.weightMin > file.weightMin || place.weightMax < file.weightMax;
+        const bytes = narrower
+          ? await jobs.narrowWeights({ bytes: whole, ...place })
+          : new Uint8Array(whole);
+        return { file, bytes, ...(await jobs.readFont(bytes)) };
+      }),
+    );
+    for (const { bytes, reading } of taken) {
+      fonts.push({ bytes, woff2: bytes, reading, licence: details.licenceText });
+    }
+    faces.push({
+      ...place,
+      files: taken.map(({ file, bytes, reading }) => ({
+        sha256: reading.sha256,
+        script: file.script,
+        unicodeRange: file.unicodeRange,
+        bytes: bytes.byteLength,
+      })),
+    });
+  }
+  return {
+    fonts,
+    family: {
+      name: details.name,
+      class: classOf(details.class),
+      source: 'foundry',
+      licence: details.licence,
+      faces: sortFaces(faces),
+    },
+  };
+}
+
+/** The change that takes a family into the case, in the place of what was taken of it before. */
+export function takeFamilyIn(document: ProjectDocument, id: string, family: Family): Patch {
+  const before = Object.entries(document.case).find(
+    ([, { name, source }]) => name === family.name && source === 'foundry',
+  );
+  const key = before?.[0] ?? freeKey(Object.keys(document.case), id);
+  return [{ op: before ? 'replace' : 'add', path: `/case/${key}`, value: family }];
+}

@@ -1,0 +1,67 @@
+// Builds the server, the command, the foundry and the web application into build/.
+import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { pathToFileURL } from 'node:url';
+import { ensurePackages, ROOT } from './install.mjs';
+
+const STAMP = join(ROOT, 'build/stamp.json');
+const SOURCES = ['core', 'server', 'foundry', 'sample', 'web', 'cli', 'tools', 'package-lock.json'];
+
+/** The newest change to a source, milliseconds. */
+function newestSource(path) {
+  const { mtimeMs } = statSync(path);
+  if (!statSync(path).isDirectory()) return mtimeMs;
+  return readdirSync(path)
+    .filter((name) => name !== 'node_modules')
+    .reduce((newest, name) => Math.max(newest, newestSource(join(path, name))), mtimeMs);
+}
+
+const sourcesState = () => Math.max(...SOURCES.map((name) => newestSource(join(ROOT, name))));
+
+const isBuilt = () =>
+  existsSync(STAMP) && JSON.parse(readFileSync(STAMP, 'utf8')).sources === sourcesState();
+
+async function buildPrograms() {
+  const { build } = await import('esbuild');
+  const dependencies = ['core', 'server', 'foundry', 'sample', 'cli'].flatMap((workspace) =>
+    Object.keys(
+      JSON.parse(readFileSync(join(ROOT, workspace, 'package.json'), 'utf8')).dependencies ?? {},
+    ),
+  );
+  await build({
+    absWorkingDir: ROOT,
+    entryPoints: {
+      lettera: 'cli/main.ts',
+      worker: 'server/job/worker.ts',
+      foundry: 'foundry/main.ts',
+    },
+    outdir: 'build',
+    outExtension: { '.js': '.mjs' },
+    bundle: true,
+    platform: 'node',
+    target: 'node20',
+    format: 'esm',
+    sourcemap: true,
+    // Lettera's own packages are bundled; all others are loaded from node_modules.
+    external: dependencies.filter((name) => !name.startsWith('@lettera/')),
+    logLevel: 'warning',
+  });
+}
+
+async function buildWeb() {
+  const { build } = await import('vite');
+  await build({ root: join(ROOT, 'web'), logLevel: 'warn' });
+}
+
+/** Builds when a source is newer than the last build. */
+export async function ensureBuilt() {
+  ensurePackages();
+  if (isBuilt()) return;
+  console.log('Building …');
+  const sources = sourcesState();
+  await buildWeb();
+  await buildPrograms();
+  writeFileSync(STAMP, JSON.stringify({ sources }));
+}
+
+if (import.meta.url === pathToFileURL(process.argv[1]).href) await ensureBuilt();

@@ -1,0 +1,25 @@
+// `npm run dev`: foundry, server and web from their sources, reloading as they change.
+import { spawn } from 'node:child_process';
+import { join } from 'node:path';
+import { ensurePackages, ROOT } from './install.mjs';
+import { flagValue, startProgram } from './processes.mjs';
+
+ensurePackages();
+const args = process.argv.slice(2);
+const port = flagValue(args, '--port') ?? process.env.LETTERA_PORT ?? '4380';
+
+await startProgram('foundry/main.ts', [], { execArgv: ['--import', 'tsx'], quiet: true });
+const server = spawn(
+  process.execPath,
+  [join(ROOT, 'node_modules/tsx/dist/cli.mjs'), 'watch', 'cli/main.ts', 'start', '--sample', ...args],
+  { cwd: ROOT, stdio: 'inherit' },
+);
+server.on('exit', (code) => process.exit(code ?? 0));
+
+const { createServer } = await import('vite');
+const web = await createServer({
+  root: join(ROOT, 'web'),
+  server: { host: '127.0.0.1', proxy: { '/api': { target: `http://127.0.0.1:${port}` } } },
+});
+await web.listen();
+web.printUrls();

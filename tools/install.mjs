@@ -1,0 +1,69 @@
+// Installs what is missing. Plain Node: it runs before node_modules exists.
+import { spawnSync } from 'node:child_process';
+import { existsSync, readFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+export const ROOT = dirname(dirname(fileURLToPath(import.meta.url)));
+
+/** Ends the script with a plain message. */
+export function stop(message) {
+  console.error(message);
+  process.exit(1);
+}
+
+/** Runs a command in the root, showing its output; ends the script when it fails. */
+export function run(command, args, { env, quiet = false } = {}) {
+  const { status, error } = spawnSync(command, args, {
+    cwd: ROOT,
+    stdio: quiet ? 'ignore' : 'inherit',
+    env: { ...process.env, ...env },
+  });
+  if (error || status !== 0) {
+    stop(`“${command} ${args.join(' ')}” failed${error ? `: ${error.message}` : ''}.`);
+  }
+}
+
+/** Whether node_modules holds just what the lock file says. */
+function isInstalled() {
+  const marker = join(ROOT, 'node_modules/.package-lock.json');
+  if (!existsSync(marker)) return false;
+  const wanted = JSON.parse(readFileSync(join(ROOT, 'package-lock.json'), 'utf8')).packages;
+  const there = JSON.parse(readFileSync(marker, 'utf8')).packages;
+  return Object.entries(wanted).every(
+    ([path, { version, optional, peer }]) =>
+      path === '' || optional || peer || there[path]?.version === version,
+  );
+}
+
+/** Installs the packages of the lock file when they are not there. */
+export function ensurePackages() {
+  const [major] = process.versions.node.split('.').map(Number);
+  if (major < 20) stop(`Lettera needs Node 20 or later; this is Node ${process.versions.node}.`);
+  if (isInstalled()) return;
+  console.log('Installing packages …');
+  run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']);
+}
+
+const CHROMIUM_PLACES = ['/usr/bin/chromium', '/usr/bin/chromium-browser'];
+
+/** The browser of the tests: LETTERA_CHROMIUM, or Debian's. Null when there is none. */
+export function findChromium() {
+  const named = process.env.LETTERA_CHROMIUM;
+  if (named) return existsSync(named) ? named : null;
+  return CHROMIUM_PLACES.find((path) => existsSync(path)) ?? null;
+}
+
+/** Finds a browser, installing Debian's where its package manager can be used; null when it cannot. */
+export function ensureChromium() {
+  const found = findChromium();
+  if (found || process.env.LETTERA_CHROMIUM) return found;
+  const isRoot = process.getuid?.() === 0;
+  if (!isRoot || !existsSync('/usr/bin/apt-get')) return null;
+  console.log('Installing Chromium from Debian’s packages …');
+  const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
+  const options = { stdio: ['ignore', 'ignore', 'inherit'], env };
+  spawnSync('apt-get', ['update', '-q'], options);
+  spawnSync('apt-get', ['install', '-q', '-y', '--no-install-recommends', 'chromium'], options);
+  return findChromium();
+}

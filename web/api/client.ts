@@ -1,0 +1,180 @@
+import type { Patch, ProjectDocument } from '@lettera/core/document';
+import type { FallbackTrials } from '@lettera/core/fallback';
+import type { FaceReading } from '@lettera/core/font';
+
+export interface ProjectSummary {
+  id: string;
+  slug: string;
+  name: string;
+  revision: number;
+  updatedAt: string;
+}
+
+export interface Project extends ProjectSummary {
+  document: ProjectDocument;
+  undo: string | null;
+  redo: string | null;
+  foundry: { allowedAt: string; allowedBy: string } | null;
+}
+
+export interface LibraryFile {
+  name: string;
+  script: string;
+  style: 'normal' | 'italic';
+  weightMin: number;
+  weightMax: number;
+  bytes: number;
+}
+
+export interface LibraryFamily {
+  id: string;
+  name: string;
+  class: string;
+  licence: string;
+  scripts: string[];
+  variable: boolean;
+  files: LibraryFile[];
+}
+
+export interface Picks {
+  scripts: string[];
+  faces: { style: 'normal' | 'italic'; weight: number }[];
+}
+
+export interface PageTitle {
+  slug: string;
+  title: string;
+}
+
+export interface DeliveryFile {
+  path: string;
+  kind: 'text' | 'font';
+  purpose: string;
+  bytes: number;
+  content?: string;
+}
+
+export interface TwinScript {
+  script: string;
+  unicodeRange: string;
+}
+
+export type UploadResult =
+  | ({ file: string } & FaceReading)
+  | { file: string; refused: { reason: string; detail: string } };
+
+interface ProblemDetails {
+  type?: string;
+  detail?: string;
+  title?: string;
+  errors?: { path: string; message: string }[];
+  /** What became of each file of an upload. */
+  files?: UploadResult[];
+}
+
+/** A refusal by the server, in its own words. */
+export class ApiError extends Error {
+  override readonly name = 'ApiError';
+
+  constructor(
+    readonly status: number,
+    readonly problem: ProblemDetails,
+  ) {
+    super(problem.detail ?? problem.title ?? `The server answered ${status}.`);
+  }
+}
+
+/** The server did not answer at all. */
+export class OfflineError extends Error {
+  override readonly name = 'OfflineError';
+
+  constructor() {
+    super('Lettera’s server does not answer.');
+  }
+}
+
+export const API = '/api/v1';
+
+async function send(path: string, init: RequestInit = {}): Promise<Response> {
+  let response: Response;
+  try {
+    response = await fetch(API + path, { credentials: 'same-origin', ...init });
+  } catch {
+    throw new OfflineError();
+  }
+  if (response.ok) return response;
+  const problem = (await response.json().catch(() => ({}))) as ProblemDetails;
+  throw new ApiError(response.status, problem);
+}
+
+async function get<T>(path: string): Promise<T> {
+  return (await (await send(path)).json()) as T;
+}
+
+async function sendJson<T>(
+  method: string,
+  path: string,
+  body?: unknown,
+  headers: Record<string, string> = {},
+): Promise<T> {
+  const response = await send(path, {
+    method,
+    headers: { 'Content-Type': 'application/json', ...headers },
+    ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+  });
+  return (response.status === 204 ? undefined : await response.json()) as T;
+}
+
+const project = (id: string): string => `/projects/${encodeURIComponent(id)}`;
+const ifMatch = (revision: number) => ({ 'If-Match': `"${revision}"` });
+
+/** The server, as the web application sees it: one function a request. */
+export const api = {
+  session: () => get<{ tokenNeeded: boolean; signedIn: boolean }>('/session'),
+  signIn: (token: string) => sendJson<unknown>('POST', '/session', { token }),
+
+  projects: () => get<ProjectSummary[]>('/projects'),
+  createProject: (name: string) => sendJson<Project>('POST', '/projects', { name }),
+  removeProject: (id: string) => sendJson<void>('DELETE', project(id)),
+  project: (id: string) => get<Project>(project(id)),
+  change: (id: string, revision: number, patch: Patch) =>
+    sendJson<Project>('PATCH', project(id), patch, {
+      'Content-Type': 'application/json-patch+json',
+      ...ifMatch(revision),
+    }),
+  undo: (id: string, revision: number) =>
+    sendJson<Project>('POST', `${project(id)}/undo`, undefined, ifMatch(revision)),
+  redo: (id: string, revision: number) =>
+    sendJson<Project>('POST', `${project(id)}/redo`, undefined, ifMatch(revision)),
+
+  pages: (id: string) => get<PageTitle[]>(`${project(id)}/pages`),
+  fallbacks: (id: string) => get<FallbackTrials>(`${project(id)}/fallbacks`),
+  twins: () => get<Record<string, TwinScript[]>>('/local-fonts'),
+  delivery: (id: string) => get<DeliveryFile[]>(`${project(id)}/delivery`),
+
+  allowFoundry: (id: string, allowedBy: string) =>
+    sendJson<Project>('PUT', `${project(id)}/foundry`, { allowedBy }),
+  withdrawFoundry: (id: string) => sendJson<Project>('DELETE', `${project(id)}/foundry`),
+  library: (id: string) => get<LibraryFamily[]>(`${project(id)}/foundry/families`),
+  take: (id: string, family: string, picks: Picks) =>
+    sendJson<Project>('POST', `${project(id)}/foundry/families/${encodeURIComponent(family)}`, picks),
+
+  async upload(id: string, files: File[]): Promise<UploadResult[]> {
+    const body = new FormData();
+    for (const file of files) body.append('file', file);
+    const response = await send(`${project(id)}/fonts`, { method: 'POST', body });
+    return (await response.json()) as UploadResult[];
+  },
+};
+
+/** Addresses that the page itself loads from. */
+export const urls = {
+  font: (id: string, sha256: string) => `${API}${project(id)}/fonts/${sha256}.woff2`,
+  libraryFont: (id: string, family: string, name: string) =>
+    `${API}${project(id)}/foundry/families/${encodeURIComponent(family)}/files/${encodeURIComponent(name)}`,
+  localFont: (key: string, variant: string, script: string) =>
+    `${API}/local-fonts/${key}/${variant}/${script}.woff2`,
+  page: (id: string, slug: string) => `${API}${project(id)}/pages/${encodeURIComponent(slug)}`,
+  bundle: (id: string) => `${API}${project(id)}/bundle.zip`,
+  events: (id: string) => `${API}${project(id)}/events`,
+};

@@ -1,0 +1,191 @@
+<script setup lang="ts">
+import { marksOf } from '@lettera/core/check';
+import { deliveredFonts } from '@lettera/core/deliver';
+import { candidateError, chosenCandidate, LOCAL_FONTS } from '@lettera/core/fallback';
+import { stepsOf } from '@lettera/core/scale';
+import { computed } from 'vue';
+import { useRoute } from 'vue-router';
+import { caseFont } from '../proof/caseFonts';
+import { useFallbacks } from '../store/fallbacks';
+import { useProject } from '../store/project';
+import { count, kilobytes, percent, plainNumber } from './figures';
+import SaveLine from './SaveLine.vue';
+import { STAGES, type StageKey } from './stages';
+import ThemeSwitch from './ThemeSwitch.vue';
+
+const project = useProject();
+const fallbacks = useFallbacks();
+const route = useRoute();
+
+const marks = computed(() => (project.document ? marksOf(project.document) : []));
+const marksIn = (stage: StageKey) => marks.value.filter((mark) => mark.stage === stage).length;
+
+interface Decision {
+  text: string;
+  font?: string;
+  weight?: number;
+  note?: string;
+}
+
+/** What is decided at each stage now, a line or two each. */
+const decisions = computed<Record<StageKey, Decision[]>>(() => {
+  const document = project.shown;
+  if (!document) return { faces: [], pair: [], scale: [], fallbacks: [], styles: [], deliver: [] };
+  const families = Object.entries(document.case);
+  const { small, large } = document.scale;
+  const seated = Object.entries(document.voices).filter(([, { family }]) => family);
+  const files = deliveredFonts(document);
+  return {
+    faces: [
+      {
+        text: families.length ? families.map(([, { name }]) => name).join(', ') : 'The case is empty',
+      },
+    ],
+    pair: seated.length
+      ? seated.map(([key, voice]) => ({
+          text: document.case[voice.family ?? '']?.name ?? '',
+          font: caseFont(voice.family, voice.generic),
+          weight: key === 'heading' ? 650 : 400,
+          note: voice.name,
+        }))
+      : [{ text: 'Every voice is free' }],
+    scale: [
+      { text: `${plainNumber(small.base)} px × ${plainNumber(small.ratio)} at ${small.width}` },
+      { text: `${plainNumber(large.base)} px × ${plainNumber(large.ratio)} at ${large.width}` },
+    ],
+    fallbacks: seated.flatMap(([key]) => {
+      const candidate = chosenCandidate(document, key, fallbacks.trials);
+      return candidate
+        ? [
+            {
+              text: LOCAL_FONTS[candidate.local]?.name ?? candidate.local,
+              note: `words ±${percent(candidateError(candidate))}`,
+            },
+          ]
+        : [];
+    }),
+    styles: [
+      {
+        text: `${count(Object.keys(document.styles).length, 'style')}, ${count(Object.keys(document.elements).length, 'element')}`,
+      },
+    ],
+    deliver: [
+      {
+        text: `${count(files.length, 'font file')}, ${kilobytes(files.reduce((sum, { file }) => sum + file.bytes, 0))}`,
+        note: `${stepsOf(document.scale).length} sizes`,
+      },
+    ],
+  };
+});
+</script>
+
+<template>
+  <aside class="docket" aria-label="Docket">
+    <div class="head">
+      <RouterLink to="/projects" class="small quiet projects">All projects</RouterLink>
+      <p class="project">{{ project.document?.name }}</p>
+    </div>
+    <nav aria-label="Stages">
+      <RouterLink
+        v-for="stage in STAGES"
+        :key="stage.key"
+        :to="{ name: stage.key, params: { project: route.params['project'] } }"
+        class="entry"
+        active-class="current"
+      >
+        <span class="line spread">
+          <span class="stage">{{ stage.name }}</span>
+          <span v-if="marksIn(stage.key)" class="mark-text small" :title="`${count(marksIn(stage.key), 'mark')}`">
+            {{ marksIn(stage.key) }}<span class="visually-hidden"> marks</span>
+          </span>
+        </span>
+        <span v-for="(decision, i) in decisions[stage.key]" :key="i" class="decision">
+          <span class="what" :style="decision.font ? { fontFamily: decision.font, fontWeight: decision.weight, fontSize: '17px', lineHeight: 1.25, color: 'var(--ink)' } : {}">{{ decision.text }}</span>
+          <span v-if="decision.note" class="note">{{ decision.note }}</span>
+        </span>
+      </RouterLink>
+    </nav>
+    <div class="foot">
+      <SaveLine />
+      <ThemeSwitch />
+    </div>
+  </aside>
+</template>
+
+<style scoped>
+.docket {
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+  overflow-y: auto;
+  border-right: 1px solid var(--rule);
+}
+.head {
+  padding: 10px 12px 10px 16px;
+  border-bottom: 1px solid var(--rule);
+}
+.projects {
+  text-decoration: none;
+}
+.projects:hover {
+  text-decoration: underline;
+}
+.project {
+  font-size: 15px;
+  font-weight: 650;
+  line-height: 1.25;
+  overflow-wrap: anywhere;
+  display: -webkit-box;
+  -webkit-line-clamp: 3;
+  -webkit-box-orient: vertical;
+  overflow: hidden;
+}
+nav {
+  flex: 1;
+}
+.entry {
+  position: relative;
+  display: block;
+  padding: 8px 12px 9px 16px;
+  border-bottom: 1px solid var(--rule);
+  color: var(--ink-2);
+  text-decoration: none;
+  transition: background var(--motion);
+}
+.entry:hover {
+  background: var(--touched);
+}
+.entry.current {
+  background: var(--sheet);
+  margin-right: -1px;
+}
+.stage {
+  color: var(--ink);
+  font-weight: 550;
+}
+.current .stage {
+  color: var(--verdigris);
+  font-weight: 650;
+}
+.decision {
+  display: flex;
+  align-items: baseline;
+  justify-content: space-between;
+  gap: 8px;
+  font-size: 12px;
+}
+.what {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.note {
+  flex: none;
+  font-size: 11px;
+}
+.foot {
+  display: grid;
+  gap: 6px;
+  padding: 8px 12px 8px 16px;
+}
+</style>

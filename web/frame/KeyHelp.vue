@@ -1,0 +1,39 @@
+<script setup lang="ts">
+import Dialog from 'primevue/dialog';
+import { STAGES } from './stages';
+
+const visible = defineModel<boolean>({ required: true });
+
+const KEYS: [keys: string, what: string][] = [
+  ['Ctrl or Cmd Z', 'undo'],
+  ['Shift Ctrl or Cmd Z', 'redo'],
+  ['f', 'web faces or fallback on the proof'],
+  ['w', 'next width of the proof'],
+  ['[ and ]', 'the row before and after'],
+  ['arrow keys', 'step a number, ten at a time with Shift'],
+  ['Escape', 'leave, or give back what was being looked at'],
+  ...STAGES.map(({ letter, name }): [string, string] => [`g ${letter}`, `go to ${name}`]),
+];
+</script>
+
+<template>
+  <Dialog v-model:visible="visible" header="Keys" :style="{ width: '420px' }" dismissable-mask modal>
+    <dl>
+      <template v-for="[keys, what] in KEYS" :key="keys">
+        <dt>{{ keys }}</dt>
+        <dd>{{ what }}</dd>
+      </template>
+    </dl>
+  </Dialog>
+</template>
+
+<style scoped>
+dl {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 4px 16px;
+}
+dt {
+  font-weight: 550;
+}
+</style>

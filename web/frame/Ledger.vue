@@ -1,0 +1,179 @@
+<script setup lang="ts">
+import { marksOf } from '@lettera/core/check';
+import { deliveredFonts, loadTimes, preloadedFonts, STATED_CONNECTION, stylesheet } from '@lettera/core/deliver';
+import { computed, ref } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import { useFallbacks } from '../store/fallbacks';
+import { useProject } from '../store/project';
+import { useProof } from '../store/proof';
+import { count, kilobytes } from './figures';
+
+const project = useProject();
+const proof = useProof();
+const fallbacks = useFallbacks();
+const route = useRoute();
+const router = useRouter();
+const open = ref<'files' | 'time' | 'shift' | 'marks' | null>(null);
+
+const figures = computed(() => {
+  const document = project.shown;
+  if (!document) return null;
+  const fonts = deliveredFonts(document);
+  const firstFonts = fonts.filter(({ file }) => ['latin', 'all'].includes(file.script));
+  const css = new TextEncoder().encode(stylesheet(document, fallbacks.trials)).length;
+  const bytes = (list: typeof fonts) => list.reduce((sum, { file }) => sum + file.bytes, 0);
+  return {
+    faces: new Set(fonts.map(({ face }) => face)).size,
+    fonts,
+    bytes: bytes(fonts),
+    css,
+    firstBytes: bytes(firstFonts),
+    preloaded: preloadedFonts(document),
+    times: loadTimes(STATED_CONNECTION, { stylesheetBytes: css, fontBytes: bytes(firstFonts) }),
+    marks: marksOf(document),
+  };
+});
+
+const seconds = (milliseconds: number): string => `${(milliseconds / 1000).toFixed(2)} s`;
+
+function toggle(panel: typeof open.value): void {
+  open.value = open.value === panel ? null : panel;
+}
+
+function goTo(stage: string, style?: string): void {
+  open.value = null;
+  if (style) proof.style = style;
+  void router.push({ name: stage, params: { project: route.params['project'] } });
+}
+</script>
+
+<template>
+  <footer class="ledger" aria-label="Ledger" @keydown.esc="open = null">
+    <div v-if="open && figures" class="detail">
+      <template v-if="open === 'files'">
+        <h2>What a visitor may load</h2>
+        <table>
+          <tbody>
+            <tr v-for="font in figures.fonts" :key="font.path">
+              <td>{{ font.path.replace('fonts/', '') }}</td>
+              <td class="figure">{{ kilobytes(font.file.bytes) }}</td>
+            </tr>
+          </tbody>
+        </table>
+        <p class="quiet small">Browsers fetch only the scripts that a page has letters of.</p>
+      </template>
+      <template v-else-if="open === 'time'">
+        <h2>Time on {{ STATED_CONNECTION.name }}</h2>
+        <p>
+          {{ STATED_CONNECTION.roundTrip }} ms a round trip, {{ STATED_CONNECTION.bandwidth / 1000 }} Mbit/s. Text
+          shows after {{ seconds(figures.times.firstText) }}, once the {{ kilobytes(figures.css) }} of style sheet are
+          there; the web faces take over after {{ seconds(figures.times.swap) }}, once the
+          {{ kilobytes(figures.firstBytes) }} of Latin faces are.
+        </p>
+        <p class="quiet small">Reckoned for a page that loads nothing else: round trips and bytes, uncompressed.</p>
+      </template>
+      <template v-else-if="open === 'shift'">
+        <h2>Layout shift of the swap</h2>
+        <p v-if="proof.shift !== null">
+          {{ proof.shift.toFixed(3) }} on “{{ project.pages.find(({ slug }) => slug === proof.page)?.title }}” at
+          {{ proof.width }} px, measured from its top by laying the page out in the fallback and in the web faces.
+        </p>
+        <p v-else>It is being measured on the proof.</p>
+        <p class="quiet small">Up to 0.1 counts as good in the field. Other pages and widths shift differently.</p>
+      </template>
+      <template v-else>
+        <h2>{{ count(figures.marks.length, 'mark') }}</h2>
+        <p v-if="figures.marks.length === 0">Nothing that is checked is wrong.</p>
+        <ul v-else>
+          <li v-for="(mark, i) in figures.marks" :key="i">
+            <p>{{ mark.message }}</p>
+            <button type="button" class="plain remedy" @click="goTo(mark.stage, mark.style)">{{ mark.remedy }}</button>
+          </li>
+        </ul>
+      </template>
+    </div>
+    <div v-if="figures" class="entries">
+      <button type="button" class="plain" :aria-expanded="open === 'files'" @click="toggle('files')">
+        <b>{{ count(figures.faces, 'face') }}</b> in {{ count(figures.fonts.length, 'file') }}, <b>{{ kilobytes(figures.bytes) }}</b>
+      </button>
+      <button type="button" class="plain" :aria-expanded="open === 'time'" @click="toggle('time')">
+        Text after <b>{{ seconds(figures.times.firstText) }}</b>, swap after <b>{{ seconds(figures.times.swap) }}</b> on {{ STATED_CONNECTION.name }}
+      </button>
+      <button type="button" class="plain" :aria-expanded="open === 'shift'" @click="toggle('shift')">
+        Shift <b>{{ proof.shift === null ? 'being measured' : proof.shift.toFixed(3) }}</b> at {{ proof.width }} px
+      </button>
+      <button
+        type="button"
+        class="plain"
+        :class="{ 'mark-text': figures.marks.length > 0 }"
+        :aria-expanded="open === 'marks'"
+        @click="toggle('marks')"
+      >
+        <b>{{ count(figures.marks.length, 'mark') }}</b>
+      </button>
+    </div>
+  </footer>
+</template>
+
+<style scoped>
+.ledger {
+  position: relative;
+  border-top: 1px solid var(--rule);
+}
+.entries {
+  display: flex;
+  align-items: stretch;
+  height: 36px;
+  white-space: nowrap;
+  overflow: hidden;
+}
+.entries button {
+  padding: 0 16px;
+  border-right: 1px solid var(--rule);
+  color: var(--ink-2);
+}
+.entries button:not(.mark-text) b {
+  color: var(--ink);
+}
+.entries button:hover,
+.entries button[aria-expanded='true'] {
+  background: var(--sheet);
+}
+b {
+  font-weight: 550;
+}
+.detail {
+  position: absolute;
+  bottom: 100%;
+  left: 216px;
+  z-index: 5;
+  width: 560px;
+  max-height: 60vh;
+  overflow: auto;
+  padding: 16px;
+  background: var(--sheet);
+  border: 1px solid var(--ink-2);
+  border-bottom: 0;
+}
+.detail h2 {
+  margin-bottom: 8px;
+}
+.detail p + p {
+  margin-top: 8px;
+}
+.detail table {
+  width: 100%;
+}
+.detail td {
+  padding: 2px 0;
+  border-bottom: 1px solid var(--rule);
+}
+li {
+  padding: 6px 0;
+  border-bottom: 1px solid var(--rule);
+}
+.remedy {
+  color: var(--verdigris);
+  text-decoration: underline;
+}
+</style>

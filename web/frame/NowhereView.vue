@@ -1,0 +1,19 @@
+<template>
+  <main>
+    <h1>There is nothing at this address</h1>
+    <p><RouterLink to="/projects">Go to the projects</RouterLink></p>
+  </main>
+</template>
+
+<style scoped>
+main {
+  max-width: 480px;
+  margin: 15vh auto 0;
+  padding: 24px;
+  background: var(--sheet);
+  border: 1px solid var(--rule);
+}
+p {
+  margin-top: 8px;
+}
+</style>

@@ -1,0 +1,119 @@
+<script setup lang="ts">
+import InputText from 'primevue/inputtext';
+import { nextTick, ref, watch } from 'vue';
+import { parseMeasure, type MeasureUnit } from './measure';
+
+const props = withDefaults(
+  defineProps<{
+    modelValue: number | null;
+    label: string;
+    min: number;
+    max: number;
+    step: number;
+    /** The unit that the figure stands for; lengths typed in px, rem or pt are converted. */
+    unit?: MeasureUnit;
+    hideLabel?: boolean;
+    width?: string;
+  }>(),
+  { unit: 'none', hideLabel: false, width: '72px' },
+);
+const emit = defineEmits<{ 'update:modelValue': [value: number]; reset: [] }>();
+
+const shownValue = (): string =>
+  props.modelValue === null ? '' : String(Number(props.modelValue.toFixed(4)));
+
+const typed = ref(shownValue());
+const refused = ref('');
+watch(
+  () => props.modelValue,
+  () => {
+    typed.value = shownValue();
+    refused.value = '';
+  },
+);
+
+const range = () => `from ${props.min} to ${props.max}`;
+
+function take(): void {
+  if (typed.value.trim() === shownValue()) {
+    refused.value = '';
+    return;
+  }
+  const value = parseMeasure(typed.value, props.unit);
+  if (value === null || value < props.min || value > props.max) {
+    refused.value =
+      value === null
+        ? `“${typed.value}” is no number. Give one ${range()}.`
+        : `${typed.value} is out of bounds. Give one ${range()}.`;
+    return;
+  }
+  refused.value = '';
+  emit('update:modelValue', value);
+}
+
+async function onKey(event: KeyboardEvent): Promise<void> {
+  const direction = { ArrowUp: 1, ArrowDown: -1 }[event.key];
+  if (event.key === 'Escape') {
+    typed.value = shownValue();
+    refused.value = '';
+  }
+  if (!direction) return;
+  event.preventDefault();
+  const from = parseMeasure(typed.value, props.unit) ?? props.modelValue ?? props.min;
+  const stepped = from + direction * props.step * (event.shiftKey ? 10 : 1);
+  typed.value = String(Number(Math.min(props.max, Math.max(props.min, stepped)).toFixed(4)));
+  await nextTick();
+  take();
+}
+</script>
+
+<template>
+  <span class="field">
+    <label class="line">
+      <span :class="hideLabel ? 'visually-hidden' : 'name'">{{ label }}</span>
+      <InputText
+        v-model="typed"
+        inputmode="decimal"
+        size="small"
+        :style="{ width }"
+        :invalid="refused !== ''"
+        :aria-invalid="refused !== ''"
+        autocomplete="off"
+        @change="take"
+        @keydown="onKey"
+        @keydown.enter="take"
+        @dblclick="emit('reset')"
+      />
+      <span v-if="unit !== 'none'" class="unit">{{ unit }}</span>
+    </label>
+    <span v-if="refused" class="refused" role="alert">{{ refused }}</span>
+  </span>
+</template>
+
+<style scoped>
+.field {
+  position: relative;
+  display: inline-block;
+}
+.line {
+  gap: 6px;
+}
+.unit {
+  color: var(--ink-2);
+}
+.refused {
+  position: absolute;
+  top: 100%;
+  left: 0;
+  z-index: 4;
+  width: max-content;
+  max-width: 260px;
+  padding: 4px 8px;
+  font-size: 12px;
+  background: var(--sheet);
+  border: 1px solid var(--mark);
+}
+:deep(input) {
+  text-align: right;
+}
+</style>

@@ -1,0 +1,190 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue';
+import { useRoute } from 'vue-router';
+import { useCaseFonts } from '../proof/caseFonts';
+import ProofPane from '../proof/ProofPane.vue';
+import { useProject } from '../store/project';
+import { useProof } from '../store/proof';
+import ConflictDialog from './ConflictDialog.vue';
+import Docket from './Docket.vue';
+import DropFonts from './DropFonts.vue';
+import KeyHelp from './KeyHelp.vue';
+import { rememberProject } from './lastProject';
+import Ledger from './Ledger.vue';
+import { isStage, STAGES } from './stages';
+import { useShortcuts } from './useShortcuts';
+
+const project = useProject();
+const proof = useProof();
+const route = useRoute();
+const help = ref(false);
+const failed = ref('');
+
+useCaseFonts();
+useShortcuts(help);
+
+const stage = computed(() => (isStage(route.name) ? route.name : 'faces'));
+
+async function open(): Promise<void> {
+  failed.value = '';
+  const asked = String(route.params['project']);
+  try {
+    await project.open(asked);
+    rememberProject(asked);
+    proof.style = null;
+    const [first] = project.pages;
+    if (first && !project.pages.some(({ slug }) => slug === proof.page)) proof.page = first.slug;
+  } catch (error) {
+    failed.value = (error as Error).message;
+  }
+}
+
+watch(() => route.params['project'], open, { immediate: true });
+watch(
+  [stage, () => project.document?.name],
+  ([key, name]) => {
+    const title = STAGES.find((entry) => entry.key === key)?.name ?? '';
+    document.title = name ? `${title} · ${name} · Lettera` : 'Lettera';
+    project.preview = null;
+  },
+  { immediate: true },
+);
+
+/** Width of the proof beside the workbench, px; dragged by the line between them. */
+const proofWidth = ref(Number(localStorage.getItem('lettera:proof-width')) || 470);
+
+function resize(event: PointerEvent): void {
+  if (event.type === 'pointermove' && event.buttons === 0) return;
+  (event.currentTarget as Element).setPointerCapture(event.pointerId);
+  setProofWidth(window.innerWidth - event.clientX);
+}
+
+function setProofWidth(width: number): void {
+  proofWidth.value = Math.round(Math.min(window.innerWidth - 560, Math.max(280, width)));
+  localStorage.setItem('lettera:proof-width', String(proofWidth.value));
+}
+
+function resizeByKey(event: KeyboardEvent): void {
+  const by = { ArrowLeft: 10, ArrowRight: -10 }[event.key];
+  if (by) setProofWidth(proofWidth.value + by);
+}
+</script>
+
+<template>
+  <main v-if="failed" class="failed">
+    <h1>The project could not be opened</h1>
+    <p>{{ failed }}</p>
+    <p><button type="button" class="plain" @click="open">Try again</button> or go to <RouterLink to="/projects">the projects</RouterLink>.</p>
+  </main>
+  <div
+    v-else-if="project.document"
+    class="room"
+    :class="[stage, { folded: proof.folded }]"
+    :style="{ '--proof-width': `${proofWidth}px` }"
+  >
+    <Docket />
+    <main class="workbench" :aria-label="STAGES.find(({ key }) => key === stage)?.name">
+      <RouterView />
+    </main>
+    <div
+      v-if="stage !== 'styles' && !proof.folded"
+      class="divider"
+      role="separator"
+      aria-orientation="vertical"
+      aria-label="Width of the proof’s column"
+      :aria-valuenow="proofWidth"
+      tabindex="0"
+      @pointerdown="resize"
+      @pointermove="resize"
+      @keydown="resizeByKey"
+    />
+    <ProofPane v-if="!proof.folded" class="pane" />
+    <Ledger class="foot" />
+    <button
+      type="button"
+      class="plain fold small quiet"
+      :aria-expanded="!proof.folded"
+      @click="proof.folded = !proof.folded"
+    >
+      {{ proof.folded ? 'Show the proof' : 'Fold the proof' }}
+    </button>
+    <button type="button" class="plain keys small quiet" @click="help = true">Keys <b>?</b></button>
+    <DropFonts />
+    <ConflictDialog />
+    <KeyHelp v-model="help" />
+  </div>
+  <p v-else class="visually-hidden" role="status">Opening the project …</p>
+</template>
+
+<style scoped>
+.room {
+  display: grid;
+  grid-template: minmax(0, 1fr) auto / 216px minmax(0, 1fr) 5px var(--proof-width);
+  grid-template-areas: 'docket workbench divider proof' 'ledger ledger ledger ledger';
+  height: 100%;
+}
+.room.folded {
+  grid-template: minmax(0, 1fr) auto / 216px minmax(0, 1fr);
+  grid-template-areas: 'docket workbench' 'ledger ledger';
+}
+.room.styles:not(.folded) {
+  grid-template: minmax(0, 1.25fr) minmax(0, 1fr) auto / 216px minmax(0, 1fr);
+  grid-template-areas: 'docket proof' 'docket workbench' 'ledger ledger';
+}
+.room.styles .workbench {
+  border-top: 1px solid var(--rule);
+}
+.docket {
+  grid-area: docket;
+}
+.workbench {
+  grid-area: workbench;
+  min-width: 0;
+  min-height: 0;
+  overflow: auto;
+  background: var(--sheet);
+}
+.divider {
+  grid-area: divider;
+  cursor: col-resize;
+  background: var(--sheet);
+  border-right: 1px solid var(--rule);
+  touch-action: none;
+}
+.divider:hover {
+  background: var(--touched);
+}
+.pane {
+  grid-area: proof;
+}
+.foot {
+  grid-area: ledger;
+}
+.keys,
+.fold {
+  position: fixed;
+  bottom: 0;
+  height: 35px;
+  padding: 0 12px;
+}
+.keys {
+  right: 4px;
+}
+.fold {
+  right: 64px;
+}
+.failed {
+  max-width: 480px;
+  margin: 15vh auto 0;
+  padding: 24px;
+  background: var(--sheet);
+  border: 1px solid var(--rule);
+}
+.failed p {
+  margin-top: 8px;
+}
+.failed button {
+  color: var(--verdigris);
+  text-decoration: underline;
+}
+</style>

@@ -1,0 +1,111 @@
+<script setup lang="ts">
+import Button from 'primevue/button';
+import Dialog from 'primevue/dialog';
+import InputText from 'primevue/inputtext';
+import { onMounted, ref } from 'vue';
+import { useRouter } from 'vue-router';
+import { api, type ProjectSummary } from '../api/client';
+
+const router = useRouter();
+const projects = ref<ProjectSummary[] | null>(null);
+const failed = ref('');
+const name = ref('');
+const refused = ref('');
+const removing = ref<ProjectSummary | null>(null);
+
+async function load(): Promise<void> {
+  failed.value = '';
+  try {
+    projects.value = await api.projects();
+  } catch (error) {
+    failed.value = (error as Error).message;
+  }
+}
+
+async function create(): Promise<void> {
+  try {
+    const { slug } = await api.createProject(name.value);
+    await router.push(`/p/${slug}/faces`);
+  } catch (error) {
+    refused.value = (error as Error).message;
+  }
+}
+
+async function remove(): Promise<void> {
+  if (removing.value) await api.removeProject(removing.value.id);
+  removing.value = null;
+  await load();
+}
+
+const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
+
+onMounted(load);
+</script>
+
+<template>
+  <main>
+    <h1>Projects</h1>
+    <p v-if="failed" role="alert">
+      {{ failed }} <button type="button" class="plain again" @click="load">Try again</button>
+    </p>
+    <ul v-else-if="projects">
+      <li v-for="project in projects" :key="project.id">
+        <RouterLink :to="`/p/${project.slug}/faces`" class="name">{{ project.name }}</RouterLink>
+        <span class="quiet">revision {{ project.revision }}, {{ when.format(new Date(project.updatedAt)) }}</span>
+        <Button label="Remove" size="small" text severity="secondary" :aria-label="`Remove ${project.name}`" @click="removing = project" />
+      </li>
+    </ul>
+    <form @submit.prevent="create">
+      <label for="name">Start a project</label>
+      <div class="line">
+        <InputText id="name" v-model="name" placeholder="Name of the site" maxlength="120" fluid />
+        <Button type="submit" label="Start" />
+      </div>
+      <p v-if="refused" role="alert" class="mark-text">{{ refused }}</p>
+    </form>
+    <Dialog :visible="removing !== null" modal :header="`Remove ${removing?.name}?`" :style="{ width: '420px' }" @update:visible="removing = null">
+      <p>Its document, its history and its pages are deleted. This cannot be undone.</p>
+      <div class="line actions">
+        <Button label="Keep it" @click="removing = null" />
+        <Button label="Remove it" variant="outlined" severity="secondary" @click="remove" />
+      </div>
+    </Dialog>
+  </main>
+</template>
+
+<style scoped>
+main {
+  max-width: 640px;
+  margin: 10vh auto 0;
+  padding: 32px;
+  background: var(--sheet);
+  border: 1px solid var(--rule);
+}
+ul {
+  margin: 16px 0 32px;
+  border-top: 1px solid var(--rule);
+}
+li {
+  display: grid;
+  grid-template-columns: 1fr auto auto;
+  gap: 16px;
+  align-items: center;
+  padding: 6px 0;
+  border-bottom: 1px solid var(--rule);
+}
+.name {
+  font-size: 16px;
+  font-weight: 550;
+}
+form {
+  display: grid;
+  gap: 6px;
+}
+.again {
+  color: var(--verdigris);
+  text-decoration: underline;
+}
+.actions {
+  margin-top: 16px;
+}
+</style>

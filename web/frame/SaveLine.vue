@@ -1,0 +1,65 @@
+<script setup lang="ts">
+import Button from 'primevue/button';
+import { computed } from 'vue';
+import { useProject, type SaveState } from '../store/project';
+
+const project = useProject();
+
+const WORDS: Record<SaveState, string> = {
+  saved: 'Saved',
+  saving: 'Saving …',
+  waiting: 'Not saved yet',
+  conflict: 'Changed elsewhere',
+  refused: 'Refused',
+};
+const words = computed(() => WORDS[project.saveState]);
+</script>
+
+<template>
+  <div class="save">
+    <div class="line">
+      <Button
+        label="Undo"
+        size="small"
+        variant="outlined"
+        severity="secondary"
+        :title="project.stored?.undo ? `Undo: ${project.stored.undo}` : 'There is nothing to undo'"
+        @click="project.undo()"
+      />
+      <Button
+        label="Redo"
+        size="small"
+        variant="outlined"
+        severity="secondary"
+        :title="project.stored?.redo ? `Redo: ${project.stored.redo}` : 'There is nothing to redo'"
+        @click="project.redo()"
+      />
+      <span role="status" class="small" :class="project.saveState === 'saved' ? 'quiet' : 'unsaved'">{{ words }}</span>
+    </div>
+    <p v-if="project.saveState === 'waiting'" class="small">
+      {{ project.message }} Your changes are kept in this browser and will be sent again.
+      <button type="button" class="plain again" @click="project.flush()">Send now</button>
+    </p>
+    <p v-else-if="project.saveState === 'refused'" class="small" role="alert">{{ project.message }}</p>
+    <p v-else-if="project.stored?.undo" class="small quiet last" :title="project.stored.undo">Last: {{ project.stored.undo }}</p>
+  </div>
+</template>
+
+<style scoped>
+.save {
+  display: grid;
+  gap: 4px;
+}
+.unsaved {
+  font-weight: 550;
+}
+.again {
+  color: var(--verdigris);
+  text-decoration: underline;
+}
+.last {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+</style>

@@ -1,0 +1,48 @@
+<script setup lang="ts">
+import Button from 'primevue/button';
+import InputText from 'primevue/inputtext';
+import { ref } from 'vue';
+import { api } from '../api/client';
+
+const emit = defineEmits<{ signedIn: [] }>();
+const token = ref('');
+const refused = ref('');
+
+async function signIn(): Promise<void> {
+  try {
+    await api.signIn(token.value);
+    emit('signedIn');
+  } catch (error) {
+    refused.value = (error as Error).message;
+  }
+}
+</script>
+
+<template>
+  <main>
+    <h1>Access token</h1>
+    <p class="quiet">This Lettera can be reached by others, so it asks for the token it was started with.</p>
+    <form @submit.prevent="signIn">
+      <label for="token">Token</label>
+      <InputText id="token" v-model="token" type="password" autocomplete="current-password" fluid />
+      <p v-if="refused" role="alert" class="mark-text">{{ refused }}</p>
+      <Button type="submit" label="Sign in" />
+    </form>
+  </main>
+</template>
+
+<style scoped>
+main {
+  max-width: 400px;
+  margin: 15vh auto 0;
+  padding: 24px;
+  background: var(--sheet);
+  border: 1px solid var(--rule);
+}
+form {
+  display: grid;
+  gap: 8px;
+  margin-top: 16px;
+  justify-items: start;
+}
+</style>

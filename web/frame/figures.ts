@@ -1,0 +1,24 @@
+/** Figures as the interface writes them: unit and space, one way everywhere. */
+
+const decimals = (value: number, places: number): string =>
+  String(Number(value.toFixed(places)) || 0);
+
+/** A number with at most three decimals. */
+export const plainNumber = (value: number): string => decimals(value, 3);
+
+/** Pixels with one decimal. */
+export const pixels = (value: number): string => `${value.toFixed(1)} px`;
+
+/** A ratio as percent with one decimal: 0.0312 is `3.1 %`. */
+export const percent = (ratio: number, places = 1): string => `${(ratio * 100).toFixed(places)} %`;
+
+/** Bytes in kilobytes of 1000. */
+export const kilobytes = (bytes: number): string =>
+  bytes < 1000 ? `${bytes} B` : `${(bytes / 1000).toFixed(bytes < 100_000 ? 1 : 0)} KB`;
+
+/** A count with its noun: `1 file`, `3 files`. */
+export const count = (number: number, noun: string, plural = nounPlural(noun)): string =>
+  `${number} ${number === 1 ? noun : plural}`;
+
+const nounPlural = (noun: string): string =>
+  noun.endsWith('y') && !/[aeiou]y$/.test(noun) ? `${noun.slice(0, -1)}ies` : `${noun}s`;

@@ -1,0 +1,19 @@
+import '@fontsource-variable/hanken-grotesk/wght.css';
+import './frame/theme.css';
+import { createPinia } from 'pinia';
+import PrimeVue from 'primevue/config';
+import { createApp } from 'vue';
+import App from './App.vue';
+import { preset } from './frame/preset';
+import { router } from './router';
+
+const nonce = document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]')?.content ?? '';
+
+createApp(App)
+  .use(createPinia())
+  .use(router)
+  .use(PrimeVue, {
+    theme: { preset, options: { prefix: 'l', darkModeSelector: 'none' } },
+    csp: { nonce },
+  })
+  .mount('#app');

@@ -1,0 +1,127 @@
+<script setup lang="ts">
+import Select from 'primevue/select';
+import SelectButton from 'primevue/selectbutton';
+import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
+import { useProject } from '../store/project';
+import { STOPS, useProof } from '../store/proof';
+import ProofFrame from './ProofFrame.vue';
+import WidthRuler from './WidthRuler.vue';
+
+const project = useProject();
+const proof = useProof();
+const pointed = ref<string | null>(null);
+const stage = ref<HTMLElement | null>(null);
+const room = ref({ width: 0, height: 0 });
+
+const grounds = [
+  { value: 'light', label: 'Light' },
+  { value: 'dark', label: 'Dark' },
+];
+const fonts = [
+  { value: 'web', label: 'Web' },
+  { value: 'fallback', label: 'Fallback' },
+];
+
+const scaled = computed(() => Math.min(1, room.value.width / proof.width));
+
+const observer = new ResizeObserver(([entry]) => {
+  if (entry) room.value = { width: entry.contentRect.width, height: entry.contentRect.height };
+});
+onMounted(() => stage.value && observer.observe(stage.value));
+onBeforeUnmount(() => observer.disconnect());
+</script>
+
+<template>
+  <section class="proof" aria-label="Proof">
+    <header>
+      <Select
+        v-model="proof.page"
+        :options="project.pages"
+        option-label="title"
+        option-value="slug"
+        aria-label="Page"
+        size="small"
+      />
+      <span class="line stops" role="group" aria-label="Width">
+        <button
+          v-for="stop in STOPS"
+          :key="stop.width"
+          type="button"
+          class="plain stop"
+          :aria-pressed="proof.width === stop.width"
+          @click="proof.setWidth(stop.width)"
+        >
+          {{ stop.name }}
+        </button>
+      </span>
+      <SelectButton
+        v-model="proof.fonts"
+        :options="fonts"
+        option-label="label"
+        option-value="value"
+        :allow-empty="false"
+        size="small"
+        aria-label="Fonts"
+      />
+      <SelectButton
+        v-model="proof.ground"
+        :options="grounds"
+        option-label="label"
+        option-value="value"
+        :allow-empty="false"
+        size="small"
+        aria-label="Ground"
+      />
+    </header>
+    <WidthRuler />
+    <div ref="stage" class="stage">
+      <ProofFrame v-if="project.id && room.width > 0" :room="room" @pointed="pointed = $event" />
+    </div>
+    <footer class="small quiet">
+      <span aria-live="polite">{{ pointed ?? 'Point at text for its style; click to select it' }}</span>
+      <span class="figure">{{ proof.width }} px{{ scaled < 1 ? `, shown at ${Math.round(scaled * 100)} %` : '' }}</span>
+    </footer>
+  </section>
+</template>
+
+<style scoped>
+.proof {
+  display: grid;
+  grid-template-rows: auto auto 1fr auto;
+  min-width: 0;
+  min-height: 0;
+  background: var(--ground);
+}
+header {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 12px;
+  align-items: center;
+  padding: 8px 12px;
+  border-bottom: 1px solid var(--rule);
+}
+.stops {
+  gap: 10px;
+  margin-right: auto;
+}
+.stop {
+  color: var(--ink-2);
+  border-bottom: 2px solid transparent;
+}
+.stop[aria-pressed='true'] {
+  color: var(--ink);
+  border-color: var(--verdigris);
+}
+.stage {
+  position: relative;
+  overflow: hidden;
+  min-height: 0;
+}
+footer {
+  display: flex;
+  justify-content: space-between;
+  gap: 12px;
+  padding: 3px 12px;
+  border-top: 1px solid var(--rule);
+}
+</style>

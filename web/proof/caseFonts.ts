@@ -1,0 +1,57 @@
+import type { Family } from '@lettera/core/document';
+import { onScopeDispose, watch } from 'vue';
+import { urls } from '../api/client';
+import { useProject } from '../store/project';
+
+/** The name by which the workbench sets text in a family of the case. */
+export const caseFontName = (familyKey: string): string => `case ${familyKey}`;
+
+/** `font-family` for a family of the case, quoted for a style binding. */
+export const caseFont = (familyKey: string | null | undefined, generic = 'sans-serif'): string =>
+  familyKey ? `"${caseFontName(familyKey)}", ${generic}` : generic;
+
+function fontFaces(projectId: string, key: string, family: Family): Map<string, FontFace> {
+  const faces = new Map<string, FontFace>();
+  for (const { style, weightMin, weightMax, files } of family.faces) {
+    for (const { sha256, unicodeRange } of files) {
+      const weight = weightMin === weightMax ? `${weightMin}` : `${weightMin} ${weightMax}`;
+      const face = new FontFace(caseFontName(key), `url(${urls.font(projectId, sha256)})`, {
+        style,
+        weight,
+        ...(unicodeRange ? { unicodeRange } : {}),
+      });
+      faces.set([key, sha256, style, weight].join(' '), face);
+    }
+  }
+  return faces;
+}
+
+/** Makes the families of the open project's case available to the workbench, each file once it is used. */
+export function useCaseFonts(): void {
+  const project = useProject();
+  const known = new Map<string, FontFace>();
+
+  watch(
+    () => project.document?.case,
+    (families) => {
+      const wanted = new Map(
+        Object.entries(families ?? {}).flatMap(([key, family]) => [
+          ...fontFaces(project.id, key, family),
+        ]),
+      );
+      for (const [key, face] of known) {
+        if (wanted.has(key)) continue;
+        document.fonts.delete(face);
+        known.delete(key);
+      }
+      for (const [key, face] of wanted) {
+        if (known.has(key)) continue;
+        document.fonts.add(face);
+        known.set(key, face);
+      }
+    },
+    { immediate: true },
+  );
+
+  onScopeDispose(() => known.forEach((face) => document.fonts.delete(face)));
+}

@@ -1,0 +1,116 @@
+import {
+  customProperties,
+  deliveredFonts,
+  elementRules,
+  fallbackFaceRule,
+  fallbackFaces,
+  localSources,
+  webFaceRule,
+  type FallbackFace,
+  type FontsShown,
+} from '@lettera/core/deliver';
+import type { ProjectDocument } from '@lettera/core/document';
+import type { FallbackTrials } from '@lettera/core/fallback';
+import { urls, type TwinScript } from '../api/client';
+
+export interface ProofState {
+  projectId: string;
+  document: ProjectDocument;
+  trials: FallbackTrials;
+  twins: Record<string, TwinScript[]>;
+  fonts: FontsShown;
+  ground: 'light' | 'dark';
+}
+
+/** The outline of the selected style and of what is pointed at; no part of what is delivered. */
+const OUTLINES = `
+[data-lettera-style] { outline: 1.5px solid #0e6656; outline-offset: 3px; }
+[data-lettera-pointed] { outline: 1px dashed #0e6656; outline-offset: 3px; }
+`;
+
+/**
+ * A fallback face on the proof: the local font where this machine has it, else the open font that has
+ * its advance widths, a script at a time.
+ */
+function fallbackRules(face: FallbackFace, twins: TwinScript[]): string {
+  const local = localSources(face.local, face.variant);
+  return twins
+    .map(({ script, unicodeRange }) => {
+      const url = urls.localFont(face.local, face.variant, script);
+      const sources = [...local, `url("${url}") format("woff2")`];
+      return fallbackFaceRule(face, { sources, unicodeRange });
+    })
+    .join('\n');
+}
+
+/** Every `@font-face` of the proof, with files from the project's store in place of the bundle's. */
+function faceRules({ projectId, document, trials, twins }: ProofState): string {
+  const web = deliveredFonts(document).map((font) =>
+    webFaceRule(font, urls.font(projectId, font.file.sha256), 'swap'),
+  );
+  const fallback = fallbackFaces(document, trials).map((face) =>
+    fallbackRules(face, twins[face.local] ?? []),
+  );
+  return [...web, ...fallback].join('\n');
+}
+
+function inLayer(document: ProjectDocument): string {
+  const { layer } = document.delivery;
+  const rules = elementRules(document);
+  return layer ? `@layer ${layer} {\n${rules}}` : rules;
+}
+
+/**
+ * The project's type on a page in a frame, as the delivered style sheet sets it. Style sheets are
+ * rewritten only when faces or rules change; a token that changes is one custom property set.
+ */
+export class ProofSheet {
+  readonly #faces: CSSStyleSheet;
+  readonly #rules: CSSStyleSheet;
+  readonly #tokens: CSSStyleDeclaration;
+  readonly #set = new Map<string, string>();
+  #facesText = '';
+  #rulesText = '';
+
+  /** @param page the document of the frame; sheets are made in its own window, as adoption requires */
+  constructor(page: Document) {
+    const { CSSStyleSheet: Sheet } = page.defaultView as unknown as typeof globalThis;
+    this.#faces = new Sheet();
+    this.#rules = new Sheet();
+    const tokens = new Sheet();
+    tokens.replaceSync(':root {}');
+    const outlines = new Sheet();
+    outlines.replaceSync(OUTLINES);
+    page.adoptedStyleSheets = [this.#faces, tokens, this.#rules, outlines];
+    this.#tokens = (tokens.cssRules[0] as CSSStyleRule).style;
+  }
+
+  /** Brings the page to a state of the project. */
+  update(state: ProofState): void {
+    const faces = faceRules(state);
+    if (faces !== this.#facesText) {
+      this.#faces.replaceSync(faces);
+      this.#facesText = faces;
+    }
+    this.#updateTokens(state);
+    const rules = inLayer(state.document);
+    if (rules !== this.#rulesText) {
+      this.#rules.replaceSync(rules);
+      this.#rulesText = rules;
+    }
+  }
+
+  #updateTokens({ document, trials, fonts, ground }: ProofState): void {
+    const wanted = new Map(customProperties(document, trials, { fonts, ground }));
+    for (const name of this.#set.keys()) {
+      if (wanted.has(name)) continue;
+      this.#tokens.removeProperty(name);
+      this.#set.delete(name);
+    }
+    for (const [name, value] of wanted) {
+      if (this.#set.get(name) === value) continue;
+      this.#tokens.setProperty(name, value);
+      this.#set.set(name, value);
+    }
+  }
+}

@@ -1,0 +1,19 @@
+<script setup lang="ts">
+defineProps<{ title: string }>();
+</script>
+
+<template>
+  <header>
+    <h1>{{ title }}</h1>
+    <p class="quiet"><slot /></p>
+  </header>
+</template>
+
+<style scoped>
+header {
+  padding: 14px 20px 10px;
+}
+p {
+  max-width: 62ch;
+}
+</style>

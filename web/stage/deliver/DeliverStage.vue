@@ -1,0 +1,188 @@
+<script setup lang="ts">
+import { FONT_DISPLAYS } from '@lettera/core/document';
+import Button from 'primevue/button';
+import Select from 'primevue/select';
+import ToggleSwitch from 'primevue/toggleswitch';
+import InputText from 'primevue/inputtext';
+import { computed, ref, shallowRef, watch } from 'vue';
+import { api, urls, type DeliveryFile } from '../../api/client';
+import { count, kilobytes } from '../../frame/figures';
+import { useProject } from '../../store/project';
+import StageHeader from '../StageHeader.vue';
+import CodeView from './CodeView.vue';
+
+const project = useProject();
+const files = shallowRef<DeliveryFile[]>([]);
+const state = ref<'loading' | 'ready' | 'failed'>('loading');
+const message = ref('');
+const path = ref('lettera.css');
+const refused = ref('');
+
+const displays = FONT_DISPLAYS.map((value) => ({
+  value,
+  label: {
+    swap: 'swap: fallback at once, web face whenever it comes',
+    fallback: 'fallback: web face only if it comes within seconds',
+    optional: 'optional: web face only if it is there at once',
+  }[value],
+}));
+
+const total = computed(() => files.value.reduce((sum, { bytes }) => sum + bytes, 0));
+const selected = computed(() => files.value.find((file) => file.path === path.value));
+
+async function load(): Promise<void> {
+  if (!project.stored) return;
+  const { id, revision } = project.stored;
+  try {
+    const plan = await api.delivery(id);
+    if (project.stored?.revision !== revision) return;
+    files.value = plan;
+    state.value = 'ready';
+    if (!plan.some((file) => file.path === path.value)) path.value = plan[0]?.path ?? '';
+  } catch (error) {
+    state.value = 'failed';
+    message.value = (error as Error).message;
+  }
+}
+
+watch(() => project.stored?.revision, load, { immediate: true });
+
+function setLayer(event: Event): void {
+  const value = (event.target as HTMLInputElement).value.trim() || null;
+  refused.value =
+    project.change([{ op: 'replace', path: '/delivery/layer', value }]) === null
+      ? ''
+      : 'A layer’s name is made of letters, digits and hyphens, and begins with a letter.';
+}
+</script>
+
+<template>
+  <StageHeader title="Deliver">
+    Files that a site can use as they are: fonts, one style sheet, tokens for other tools, and a specimen.
+  </StageHeader>
+  <div v-if="project.document" class="choices">
+    <label>
+      <span class="quiet">Cascade layer</span>
+      <InputText :model-value="project.document.delivery.layer ?? ''" size="small" placeholder="none" class="layer" @change="setLayer" />
+    </label>
+    <label>
+      <span class="quiet">While fonts load</span>
+      <Select
+        :model-value="project.document.delivery.display"
+        :options="displays"
+        option-label="label"
+        option-value="value"
+        size="small"
+        class="display"
+        aria-label="While fonts load"
+        @update:model-value="project.change([{ op: 'replace', path: '/delivery/display', value: $event }])"
+      />
+    </label>
+    <label class="line">
+      <ToggleSwitch
+        :model-value="project.document.delivery.dark"
+        aria-label="Deliver the dark colours"
+        @update:model-value="project.change([{ op: 'replace', path: '/delivery/dark', value: $event }])"
+      />
+      <span>Dark colours for visitors who prefer a dark ground</span>
+    </label>
+  </div>
+  <p v-if="refused" class="refused" role="alert">{{ refused }}</p>
+  <p v-if="state === 'failed'" class="refused" role="alert">
+    {{ message }} <button type="button" class="plain again" @click="load">Try again</button>
+  </p>
+  <p v-else-if="state === 'loading'" class="loading quiet" role="status">Working out the files …</p>
+  <template v-else>
+    <div class="line take">
+      <Button as="a" :href="urls.bundle(project.id)" label="Download the bundle" />
+      <span>{{ count(files.length, 'file') }}, <b>{{ kilobytes(total) }}</b> before the text is packed</span>
+    </div>
+    <table>
+      <thead>
+        <tr>
+          <th>File</th>
+          <th>What it is</th>
+          <th class="figure">Bytes</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="file in files" :key="file.path" :class="{ selected: file.path === path }">
+          <td>
+            <button v-if="file.kind === 'text'" type="button" class="plain open" :aria-pressed="file.path === path" @click="path = file.path">{{ file.path }}</button>
+            <template v-else>{{ file.path }}</template>
+          </td>
+          <td class="quiet">{{ file.purpose }}</td>
+          <td class="figure">{{ file.bytes.toLocaleString('en') }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <CodeView v-if="selected?.content !== undefined" :path="selected.path" :code="selected.content" />
+  </template>
+</template>
+
+<style scoped>
+.choices {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 20px;
+  align-items: end;
+  padding: 0 20px 14px;
+}
+.choices label {
+  display: grid;
+  gap: 3px;
+}
+.choices label.line {
+  display: flex;
+}
+.layer {
+  width: 120px;
+}
+.display {
+  width: 300px;
+}
+.take,
+.loading,
+.refused {
+  padding: 0 20px 14px;
+}
+.take {
+  gap: 14px;
+}
+.refused {
+  color: var(--mark);
+}
+table {
+  width: calc(100% - 40px);
+  margin: 0 20px 16px;
+}
+th {
+  padding: 3px 12px 3px 0;
+  font-size: 12px;
+  color: var(--ink-2);
+  border-bottom: 1px solid var(--rule);
+}
+th.figure {
+  text-align: right;
+  padding-right: 0;
+}
+td {
+  padding: 4px 12px 4px 0;
+  border-bottom: 1px solid var(--rule);
+  overflow-wrap: anywhere;
+}
+td.figure {
+  padding-right: 0;
+}
+.open {
+  color: var(--verdigris);
+  text-decoration: underline;
+}
+tr.selected .open {
+  font-weight: 650;
+}
+.again {
+  color: var(--verdigris);
+  text-decoration: underline;
+}
+</style>

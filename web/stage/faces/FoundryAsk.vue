@@ -1,0 +1,49 @@
+<script setup lang="ts">
+import Button from 'primevue/button';
+import InputText from 'primevue/inputtext';
+import { ref } from 'vue';
+import { useLibrary } from '../../store/library';
+
+const library = useLibrary();
+const name = ref('');
+const refused = ref('');
+
+async function allow(): Promise<void> {
+  try {
+    await library.allow(name.value.trim() || 'unnamed');
+  } catch (error) {
+    refused.value = (error as Error).message;
+  }
+}
+</script>
+
+<template>
+  <section>
+    <h2>The foundry’s families are not shown yet</h2>
+    <p>
+      To show them, Lettera’s server asks the foundry for its list and for the files you look at. The foundry
+      learns which families are looked at, and nothing of this project, of you or of its visitors. Families that
+      you take in are stored here; visitors to the site never reach the foundry.
+    </p>
+    <form class="line wrap" @submit.prevent="allow">
+      <label for="allowed-by">Allowed by</label>
+      <InputText id="allowed-by" v-model="name" size="small" placeholder="Your name" maxlength="120" />
+      <Button type="submit" label="Allow the foundry" size="small" />
+    </form>
+    <p class="small quiet">It can be withdrawn at any time; what was taken in stays.</p>
+    <p v-if="refused" role="alert" class="mark-text">{{ refused }}</p>
+  </section>
+</template>
+
+<style scoped>
+section {
+  display: grid;
+  gap: 8px;
+  margin: 0 20px 16px;
+  padding: 16px;
+  border: 1px solid var(--rule);
+}
+p {
+  max-width: 62ch;
+}
+</style>

@@ -1,0 +1,165 @@
+<script setup lang="ts">
+import { CASES, SLANTS, type Patch } from '@lettera/core/document';
+import { stepsOf } from '@lettera/core/scale';
+import { PROPERTIES, type PropertyName, type ResolvedProperty } from '@lettera/core/style';
+import Select from 'primevue/select';
+import { computed } from 'vue';
+import NumberField from '../../frame/NumberField.vue';
+import { useProject } from '../../store/project';
+import { sourceText, traceText, valueText } from './propertyText';
+
+/** One property of one style: its value and where it comes from, and, when selected, the means to change it. */
+const props = defineProps<{
+  styleKey: string;
+  property: PropertyName;
+  resolved: ResolvedProperty;
+  editing: boolean;
+}>();
+
+const project = useProject();
+
+const NUMBERS: Partial<
+  Record<PropertyName, { min: number; max: number; step: number; unit?: 'em' }>
+> = {
+  weight: { min: 1, max: 1000, step: 10 },
+  lineHeight: { min: 0.5, max: 4, step: 0.05 },
+  letterSpacing: { min: -0.5, max: 2, step: 0.005, unit: 'em' },
+};
+
+const number = computed(() => NUMBERS[props.property]);
+const isSet = computed(() => props.resolved.origin === 'set');
+const text = computed(() =>
+  project.shown ? valueText(project.shown, props.property, props.resolved.value) : '',
+);
+const source = computed(() => (project.shown ? sourceText(project.shown, props.resolved) : ''));
+const trace = computed(() =>
+  project.shown ? traceText(project.shown, props.property, props.resolved) : '',
+);
+const swatch = computed(() =>
+  props.property === 'colour' ? project.shown?.colours[String(props.resolved.value)]?.light : null,
+);
+
+const choices = computed<{ value: string | number; label: string }[]>(() => {
+  const document = project.document;
+  if (!document) return [];
+  const named = (values: readonly (string | number)[]) =>
+    values.map((value) => ({ value, label: valueText(document, props.property, value) }));
+  switch (props.property) {
+    case 'voice':
+      return named(Object.keys(document.voices));
+    case 'colour':
+      return named(Object.keys(document.colours));
+    case 'step':
+      return named(
+        stepsOf(document.scale)
+          .reverse()
+          .map((step) => step.number),
+      );
+    case 'slant':
+      return named(SLANTS);
+    case 'case':
+      return named(CASES);
+    default:
+      return [];
+  }
+});
+
+const path = computed(() => `/styles/${props.styleKey}/set/${props.property}`);
+
+const setTo = (value: string | number): Patch => [{ op: 'add', path: path.value, value }];
+
+function look(value: string | number): void {
+  project.preview = value === props.resolved.value ? null : setTo(value);
+}
+
+function follow(): void {
+  if (isSet.value) project.change([{ op: 'remove', path: path.value }]);
+}
+</script>
+
+<template>
+  <td :class="{ set: isSet, editing }" :title="trace">
+    <template v-if="editing">
+      <NumberField
+        v-if="number"
+        :label="PROPERTIES[property].label"
+        hide-label
+        :model-value="Number(resolved.value ?? 0)"
+        v-bind="number"
+        width="60px"
+        @update:model-value="project.change(setTo(property === 'weight' ? Math.round($event) : $event))"
+        @reset="follow"
+      />
+      <Select
+        v-else
+        :model-value="resolved.value"
+        :options="choices"
+        option-label="label"
+        option-value="value"
+        size="small"
+        fluid
+        :aria-label="PROPERTIES[property].label"
+        @update:model-value="project.change(setTo($event))"
+        @hide="project.preview = null"
+      >
+        <template #option="{ option }">
+          <span class="choice" @mouseenter="look(option.value)">{{ option.label }}</span>
+        </template>
+      </Select>
+    </template>
+    <span v-else class="value">
+      <span v-if="swatch" class="swatch" :style="{ background: swatch }" />{{ text }}
+    </span>
+    <button v-if="editing && isSet" type="button" class="plain source follow" :title="`Let it follow again`" @click.stop="follow">follow again</button>
+    <span v-else-if="source" class="source">↳ {{ source }}</span>
+    <span v-else class="source">{{ editing ? '' : 'set here' }}</span>
+  </td>
+</template>
+
+<style scoped>
+td {
+  padding: 4px 10px 4px 0;
+  color: var(--ink-2);
+  vertical-align: top;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+td.editing {
+  overflow: visible;
+}
+td.set {
+  color: var(--ink);
+}
+td.set .value {
+  font-weight: 550;
+}
+.value {
+  display: block;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.source {
+  display: block;
+  font-size: 11px;
+  line-height: 1.3;
+  color: var(--ink-2);
+}
+.follow {
+  color: var(--verdigris);
+  text-decoration: underline;
+}
+.swatch {
+  display: inline-block;
+  width: 9px;
+  height: 9px;
+  margin-right: 5px;
+  border: 1px solid var(--rule);
+}
+.choice {
+  display: block;
+  width: 100%;
+  margin: -5px -8px;
+  padding: 5px 8px;
+}
+</style>

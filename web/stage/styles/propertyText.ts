@@ -1,0 +1,69 @@
+import type { ProjectDocument } from '@lettera/core/document';
+import { stepByNumber } from '@lettera/core/scale';
+import { PROPERTIES, type PropertyName, type ResolvedProperty } from '@lettera/core/style';
+import { plainNumber } from '../../frame/figures';
+
+/** A property's value in a designer's words. */
+export function valueText(
+  document: ProjectDocument,
+  property: PropertyName,
+  value: string | number | null,
+): string {
+  if (value === null) return 'the browser’s';
+  switch (property) {
+    case 'voice':
+      return document.voices[String(value)]?.name ?? String(value);
+    case 'colour':
+      return document.colours[String(value)]?.name ?? String(value);
+    case 'step': {
+      const { name, small, large } = stepByNumber(document.scale, Number(value));
+      return `${name}, ${plainNumber(Number(small.toFixed(1)))} to ${plainNumber(Number(large.toFixed(1)))}`;
+    }
+    case 'letterSpacing':
+      return `${plainNumber(Number(value))} em`;
+    case 'case':
+      return value === 'none' ? 'as typed' : String(value);
+    case 'slant':
+      return value === 'normal' ? 'upright' : String(value);
+    default:
+      return typeof value === 'number' ? plainNumber(value) : value;
+  }
+}
+
+const styleName = (document: ProjectDocument, key: string | null): string =>
+  document.styles[key ?? '']?.name ?? key ?? '';
+
+/** Where a value comes from, in a word or two; empty when it is set here. */
+export function sourceText(
+  document: ProjectDocument,
+  { origin, source }: ResolvedProperty,
+): string {
+  if (origin === 'set') return '';
+  return origin === 'browser' ? 'browser' : styleName(document, source);
+}
+
+/** The whole way to a value, each place looked at in turn. */
+export function traceText(
+  document: ProjectDocument,
+  property: PropertyName,
+  { origin, trace }: ResolvedProperty,
+): string {
+  if (origin === 'set') return `${PROPERTIES[property].label} is set here.`;
+  const steps = trace.map((step, i) => {
+    const last = i === trace.length - 1;
+    const found = last ? ', where it is set' : ', which leaves it open';
+    switch (step.origin) {
+      case 'set':
+        return `${styleName(document, step.style)}${found}`;
+      case 'style':
+        return `the style it follows, ${styleName(document, step.style)}${found}`;
+      case 'parent':
+        return `the text around it, ${document.elements[step.element ?? '']?.name ?? ''}${found}`;
+      case 'body':
+        return `the body${found}`;
+      default:
+        return 'the browser’s own default';
+    }
+  });
+  return `${PROPERTIES[property].label}: ${steps.join('; ')}.`;
+}

@@ -1,0 +1,40 @@
+import {
+  applyChange,
+  patchBetween,
+  patchesTouch,
+  type Patch,
+  type ProjectDocument,
+} from '@lettera/core/document';
+
+/** What the server holds, and what has been done here since and is not stored yet. */
+export interface Unsaved {
+  revision: number;
+  document: ProjectDocument;
+  pending: Patch[];
+}
+
+/** The pending changes, one after another, on a document. */
+export const replay = (document: ProjectDocument, pending: readonly Patch[]): ProjectDocument =>
+  pending.reduce((current, patch) => applyChange(current, patch).document, document);
+
+export type Rebased =
+  | { kind: 'rebased'; state: Unsaved }
+  /** The first of the pending changes touches what has changed elsewhere. */
+  | { kind: 'conflict'; theirs: Patch; mine: Patch };
+
+/**
+ * Moves pending changes onto a newer revision, where none touches what has changed there; otherwise
+ * names the two changes that meet, for the person to decide.
+ */
+export function rebase(
+  state: Unsaved,
+  newer: { revision: number; document: ProjectDocument },
+): Rebased {
+  const theirs = patchBetween(state.document, newer.document);
+  const mine = state.pending.find((patch) => patchesTouch(patch, theirs));
+  if (mine) return { kind: 'conflict', theirs, mine };
+  return {
+    kind: 'rebased',
+    state: { revision: newer.revision, document: newer.document, pending: state.pending },
+  };
+}

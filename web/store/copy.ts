@@ -1,0 +1,29 @@
+import { defineStore } from 'pinia';
+import { ref, watch } from 'vue';
+import { urls } from '../api/client';
+import { useProject } from './project';
+
+/** A heading and a paragraph of the project's own copy, from its first page. */
+export const useCopy = defineStore('copy', () => {
+  const project = useProject();
+  const heading = ref('');
+  const paragraph = ref('');
+
+  async function load(): Promise<void> {
+    const [first] = project.pages;
+    if (!project.id || !first) return;
+    const asked = project.id;
+    const response = await fetch(urls.page(asked, first.slug)).catch(() => null);
+    if (!response?.ok) return;
+    const page = new DOMParser().parseFromString(await response.text(), 'text/html');
+    if (asked !== project.id) return;
+    const textOf = (selector: string) =>
+      page.querySelector(selector)?.textContent?.replace(/\s+/g, ' ').trim() ?? '';
+    heading.value = textOf('h1');
+    paragraph.value = textOf('main > p:not(.lead)') || textOf('p');
+  }
+
+  watch(() => project.id, load, { immediate: true });
+
+  return { heading, paragraph };
+});
