@@ -50,11 +50,7 @@ export function readConfig(flags: ConfigFlags = {}, env: NodeJS.ProcessEnv = pro
     host: flags.host ?? env['LETTERA_HOST'] ?? '127.0.0.1',
     dataFolder: resolve(flags.data ?? env['LETTERA_DATA'] ?? './data'),
     databaseUrl: env['LETTERA_DATABASE_URL'] ?? null,
-    foundryPort: portFrom(
-      flags.foundryPort ?? env['LETTERA_FOUNDRY_PORT'],
-      4381,
-      '--foundry-port',
-    ),
+    foundryPort: portFrom(flags.foundryPort ?? env['LETTERA_FOUNDRY_PORT'], 4381, '--foundry-port'),
     token: flags.token ?? env['LETTERA_TOKEN'] ?? null,
     hostNames: (env['LETTERA_HOST_NAMES'] ?? '').split(',').filter(Boolean),
   };
@@ -65,7 +61,9 @@ export function readConfig(flags: ConfigFlags = {}, env: NodeJS.ProcessEnv = pro
       );
     }
     if (config.token.length < SHORTEST_TOKEN) {
-      throw new ConfigError(`The access token is too short: give at least ${SHORTEST_TOKEN} characters.`);
+      throw new ConfigError(
+        `The access token is too short: give at least ${SHORTEST_TOKEN} characters.`,
+      );
     }
   }
   return config;

@@ -1,4 +1,9 @@
-import { bundleFiles, deliveredFonts, type BundleFile, type LicenceTexts } from '@lettera/core/deliver';
+import {
+  bundleFiles,
+  deliveredFonts,
+  type BundleFile,
+  type LicenceTexts,
+} from '@lettera/core/deliver';
 import type { Services } from './services';
 import type { Project } from './store/projectStore';
 

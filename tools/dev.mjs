@@ -11,7 +11,14 @@ const port = flagValue(args, '--port') ?? process.env.LETTERA_PORT ?? '4380';
 await startProgram('foundry/main.ts', [], { execArgv: ['--import', 'tsx'], quiet: true });
 const server = spawn(
   process.execPath,
-  [join(ROOT, 'node_modules/tsx/dist/cli.mjs'), 'watch', 'cli/main.ts', 'start', '--sample', ...args],
+  [
+    join(ROOT, 'node_modules/tsx/dist/cli.mjs'),
+    'watch',
+    'cli/main.ts',
+    'start',
+    '--sample',
+    ...args,
+  ],
   { cwd: ROOT, stdio: 'inherit' },
 );
 server.on('exit', (code) => process.exit(code ?? 0));

@@ -19,7 +19,11 @@ export const router = createRouter({
           name: 'fallbacks',
           component: () => import('./stage/fallbacks/FallbacksStage.vue'),
         },
-        { path: 'styles', name: 'styles', component: () => import('./stage/styles/StylesStage.vue') },
+        {
+          path: 'styles',
+          name: 'styles',
+          component: () => import('./stage/styles/StylesStage.vue'),
+        },
         {
           path: 'deliver',
           name: 'deliver',

@@ -72,21 +72,23 @@ export function bundleFiles(
   });
   const licensed = [...new Map(fonts.map(({ familyKey, family }) => [familyKey, family]))];
   return [
-    text('lettera.css', 'Faces, fallback faces, tokens and element rules', stylesheet(document, trials)),
+    text(
+      'lettera.css',
+      'Faces, fallback faces, tokens and element rules',
+      stylesheet(document, trials),
+    ),
     text('tokens.json', 'Tokens for other tools', designTokens(document, trials)),
     text('_tokens.scss', 'Tokens as Sass variables', sassTokens(document, trials)),
     text('head.html', 'For the head of each page', headMarkup(document)),
     text('specimen.html', 'Every element and size on one sheet', specimen(document)),
     text('README.md', 'How to put it on the site', readme(document, fonts)),
-    ...fonts.map(
-      (font): BundleFile => ({
-        path: font.path,
-        kind: 'font',
-        purpose: fontPurpose(font),
-        sha256: font.file.sha256,
-        bytes: font.file.bytes,
-      }),
-    ),
+    ...fonts.map((font): BundleFile => ({
+      path: font.path,
+      kind: 'font',
+      purpose: fontPurpose(font),
+      sha256: font.file.sha256,
+      bytes: font.file.bytes,
+    })),
     ...licensed.flatMap(([key, family]) => {
       const licence = licences[key];
       return licence

@@ -33,8 +33,16 @@ function colourValue(css: string): Json {
 
 function styleToken(document: ProjectDocument, key: string): Json {
   const style = document.styles[key];
-  const { voice, weight, slant, step, lineHeight, letterSpacing, case: letterCase, colour } =
-    resolveInUse(document, key);
+  const {
+    voice,
+    weight,
+    slant,
+    step,
+    lineHeight,
+    letterSpacing,
+    case: letterCase,
+    colour,
+  } = resolveInUse(document, key);
   const size = stepByNumber(document.scale, step.value ?? 0);
   return {
     $value: {

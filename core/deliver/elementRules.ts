@@ -6,7 +6,13 @@ import { cssRule } from './css';
 import { colourProperty, styleProperty } from './customProperties';
 
 /** The properties that the `font` shorthand resets. */
-const IN_FONT_SHORTHAND: readonly PropertyName[] = ['voice', 'weight', 'slant', 'step', 'lineHeight'];
+const IN_FONT_SHORTHAND: readonly PropertyName[] = [
+  'voice',
+  'weight',
+  'slant',
+  'step',
+  'lineHeight',
+];
 
 type Declaration = [property: string, value: string];
 

@@ -21,7 +21,8 @@ export function preloadedFonts(document: ProjectDocument): string[] {
     const familyKey = document.voices[voice.value ?? '']?.family;
     const family = document.case[familyKey ?? ''];
     const match =
-      family && matchFace(family.faces, { weight: weight.value ?? 400, slant: slant.value ?? 'normal' });
+      family &&
+      matchFace(family.faces, { weight: weight.value ?? 400, slant: slant.value ?? 'normal' });
     const font = fonts.find(
       ({ face, file }) => face === match?.face && inUnicodeRange(file.unicodeRange, FIRST_LETTER),
     );

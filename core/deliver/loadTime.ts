@@ -27,6 +27,8 @@ export function loadTimes(
   const page = ROUND_TRIPS_TO_PAGE * connection.roundTrip;
   const firstText = page + connection.roundTrip + transfer(connection, stylesheetBytes);
   const swap =
-    fontBytes === 0 ? firstText : firstText + connection.roundTrip + transfer(connection, fontBytes);
+    fontBytes === 0
+      ? firstText
+      : firstText + connection.roundTrip + transfer(connection, fontBytes);
   return { firstText, swap };
 }

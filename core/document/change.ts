@@ -59,8 +59,12 @@ export function applyChange(document: ProjectDocument, patch: unknown): AppliedC
   checkShape(patch);
   let after: ProjectDocument;
   try {
-    after = jsonPatch.applyPatch(document, jsonPatch.deepClone(patch) as Patch, true, false)
-      .newDocument;
+    after = jsonPatch.applyPatch(
+      document,
+      jsonPatch.deepClone(patch) as Patch,
+      true,
+      false,
+    ).newDocument;
   } catch (error) {
     throw refusal(error);
   }
@@ -95,7 +99,6 @@ export function patchesTouch(a: Patch, b: Patch): boolean {
     patch.flatMap((operation) =>
       'from' in operation ? [operation.path, operation.from] : [operation.path],
     );
-  const inside = (outer: string, inner: string) =>
-    inner === outer || inner.startsWith(`${outer}/`);
+  const inside = (outer: string, inner: string) => inner === outer || inner.startsWith(`${outer}/`);
   return touched(a).some((p) => touched(b).some((q) => inside(p, q) || inside(q, p)));
 }

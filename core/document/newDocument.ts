@@ -1,4 +1,9 @@
-import { DOCUMENT_FORMAT, type ProjectDocument, type TextElement, type TextStyle } from './projectDocument';
+import {
+  DOCUMENT_FORMAT,
+  type ProjectDocument,
+  type TextElement,
+  type TextStyle,
+} from './projectDocument';
 
 type Styles = Record<string, TextStyle>;
 type Elements = Record<string, TextElement>;

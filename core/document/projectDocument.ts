@@ -130,7 +130,7 @@ export class Voice {
   @IsIn(GENERICS)
   generic!: Generic;
 
-  /** The local font that the fallback face is made over; null takes the one that fits best. */
+  /** The local font that the fallback face is made over; null takes the first that Lettera offers. */
   @MayBeNull()
   @IsString()
   fallback!: string | null;

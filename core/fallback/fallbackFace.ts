@@ -1,5 +1,5 @@
 import type { ProjectDocument, Slant } from '../document/projectDocument';
-import { LOCAL_FONTS, localCandidates } from './localFonts';
+import { LOCAL_FONTS, localCandidates, mainPlatformsWith } from './localFonts';
 import type { FallbackFit, FallbackTuning } from './tune';
 
 /** A local font tuned for one weight and style of a family. */
@@ -15,7 +15,7 @@ export interface TunedCandidate {
   faces: TunedFace[];
 }
 
-/** Everything tried for each family that the site uses, best first. By the family's key. */
+/** Everything tried for each family that the site uses, first what serves most visitors. By the family's key. */
 export type FallbackTrials = Record<string, TunedCandidate[]>;
 
 /** The mean error of words over all the faces of a candidate, as they were measured. */
@@ -25,13 +25,19 @@ export function candidateError({ faces }: TunedCandidate): number {
   return faces.reduce((sum, face) => sum + face.meanError * face.words, 0) / words;
 }
 
-/** Candidates by fit, the closest words first; equal fits by key, so that the order never changes. */
+/**
+ * Candidates in the order in which they serve visitors: those that more of the main platforms carry
+ * first, and of those the closest in width. Equal ones by key, so that the order never changes.
+ */
 export const orderCandidates = (candidates: TunedCandidate[]): TunedCandidate[] =>
   [...candidates].sort(
-    (a, b) => candidateError(a) - candidateError(b) || a.local.localeCompare(b.local),
+    (a, b) =>
+      mainPlatformsWith(b.local) - mainPlatformsWith(a.local) ||
+      candidateError(a) - candidateError(b) ||
+      a.local.localeCompare(b.local),
   );
 
-/** The candidate that a voice falls back to: the one chosen for it, or the best fit of its class. */
+/** The candidate that a voice falls back to: the one chosen for it, or the first of its class. */
 export function chosenCandidate(
   document: ProjectDocument,
   voiceKey: string,

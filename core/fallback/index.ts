@@ -11,6 +11,7 @@ export {
   LOCAL_FONTS,
   localCandidates,
   localVariant,
+  mainPlatformsWith,
   PLATFORMS,
   type LocalFont,
   type LocalPlatform,

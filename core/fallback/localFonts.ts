@@ -3,6 +3,9 @@ import type { Generic, Slant } from '../document/projectDocument';
 export const PLATFORMS = ['windows', 'macos', 'ios', 'android', 'chromeos', 'linux'] as const;
 export type LocalPlatform = (typeof PLATFORMS)[number];
 
+/** Where most visits come from; a font that more of these carry serves more visitors. */
+export const MAIN_PLATFORMS: readonly LocalPlatform[] = ['windows', 'macos', 'ios', 'android'];
+
 /** The four styles that system text fonts come in. */
 export type LocalVariant = 'regular' | 'bold' | 'italic' | 'boldItalic';
 
@@ -137,6 +140,10 @@ export const LOCAL_FONTS: Record<string, LocalFont> = {
     twin: 'cousine',
   },
 };
+
+/** How many of the main platforms carry a local font as shipped. */
+export const mainPlatformsWith = (local: string): number =>
+  MAIN_PLATFORMS.filter((platform) => LOCAL_FONTS[local]?.platforms.includes(platform)).length;
 
 /** Which of its four styles a local font answers a request with (CSS Fonts 4 §5.2 over 400 and 700). */
 export function localVariant(weight: number, slant: Slant): LocalVariant {

@@ -32,7 +32,5 @@ export function claimedClass({
   const [kind = 0, serif = 0, , proportion = 0] = panose;
   if (fixedPitch || (kind === LATIN_TEXT && proportion === MONOSPACED)) return 'monospace';
   if (kind === LATIN_TEXT && serif >= 2) return serif >= FIRST_SANS_SERIF ? 'sans-serif' : 'serif';
-  return (
-    FAMILY_KIND[kind] ?? NAME_WORDS.find(([words]) => words.test(family))?.[1] ?? 'sans-serif'
-  );
+  return FAMILY_KIND[kind] ?? NAME_WORDS.find(([words]) => words.test(family))?.[1] ?? 'sans-serif';
 }

@@ -34,7 +34,7 @@ export function platformLineMetrics(tables: LineMetricTables): Record<Platform, 
   return {
     mac: hhea,
     windows: useTypoMetrics ? typo : win,
-    linux: useTypoMetrics ? typo : (([hhea, typo].find((m) => !empty(m)) ?? win)),
+    linux: useTypoMetrics ? typo : ([hhea, typo].find((m) => !empty(m)) ?? win),
   };
 }
 

@@ -129,7 +129,8 @@ function believableHeight(table: number | undefined, top: number | null, em: num
 }
 
 /** fontkit names the bits of fsType and drops the rest; the whole field stands at byte 8 of OS/2. */
-const fsTypeOf = ({ sfnt, tables }: UnpackedFont): number => tableAt(sfnt, tables, 'OS/2').getUint16(8);
+const fsTypeOf = ({ sfnt, tables }: UnpackedFont): number =>
+  tableAt(sfnt, tables, 'OS/2').getUint16(8);
 
 function styleOf(font: OpenFont): FaceStyle {
   const { italic, oblique } = font['OS/2'].fsSelection as { italic: boolean; oblique?: boolean };
@@ -165,9 +166,7 @@ export async function readFace(file: Uint8Array): Promise<FaceReading> {
   }
 }
 
-function readTables(
-  font: OpenFont,
-): Omit<FaceReading, 'format' | 'bytes' | 'sha256' | 'fsType'> {
+function readTables(font: OpenFont): Omit<FaceReading, 'format' | 'bytes' | 'sha256' | 'fsType'> {
   const os2 = font['OS/2'];
   const em = font.unitsPerEm;
   if (!(em >= 16 && em <= 16384)) {
@@ -180,8 +179,7 @@ function readTables(
     hhea: { ascent: font.hhea.ascent, descent: font.hhea.descent, lineGap: font.hhea.lineGap },
     typo: { ascent: os2.typoAscender, descent: os2.typoDescender, lineGap: os2.typoLineGap },
     win: { ascent: os2.winAscent, descent: os2.winDescent, lineGap: 0 },
-    useTypoMetrics:
-      (os2.fsSelection as { useTypoMetrics?: boolean }).useTypoMetrics === true,
+    useTypoMetrics: (os2.fsSelection as { useTypoMetrics?: boolean }).useTypoMetrics === true,
   };
   const hasHeights = os2.version >= 2;
   const xHeight = believableHeight(hasHeights ? os2.xHeight : 0, outlineTop(font, 'x'), em);

@@ -29,7 +29,8 @@ export function voiceUses(document: ProjectDocument): Map<string, VoiceUse> {
       voice,
       {
         requests: [...requests.values()].sort(
-          (a, b) => Number(a.slant === 'italic') - Number(b.slant === 'italic') || a.weight - b.weight,
+          (a, b) =>
+            Number(a.slant === 'italic') - Number(b.slant === 'italic') || a.weight - b.weight,
         ),
       },
     ]),

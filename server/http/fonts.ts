@@ -15,8 +15,7 @@ const MOST_FILES = 60;
 
 /** What became of one file of an upload. */
 type Outcome =
-  | { name: string; font: NewFont }
-  | { name: string; refused: { reason: string; detail: string } };
+  { name: string; font: NewFont } | { name: string; refused: { reason: string; detail: string } };
 
 /** The licence that a file itself carries. */
 const ownLicence = ({ licence, licenceUrl, copyright }: FaceReading): string | null =>

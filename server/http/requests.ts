@@ -21,7 +21,10 @@ export function revisionGiven(request: Request): number {
   }
   const match = /^(?:W\/)?"?(\d+)"?$/.exec(header.trim());
   if (!match) {
-    throw new Problem('bad-request', `If-Match holds ${header.slice(0, 80)}, which is no revision.`);
+    throw new Problem(
+      'bad-request',
+      `If-Match holds ${header.slice(0, 80)}, which is no revision.`,
+    );
   }
   return Number(match[1]);
 }
@@ -50,9 +53,13 @@ export const bodyLimit =
 export function stringField(body: unknown, field: string, longest: number): string {
   const value = (body as Record<string, unknown> | undefined)?.[field];
   if (typeof value !== 'string' || value.trim() === '' || value.trim().length > longest) {
-    throw new Problem('invalid-change', `“${field}” must be a text of 1 to ${longest} characters.`, {
-      errors: [{ path: `/${field}`, message: `must be a text of 1 to ${longest} characters` }],
-    });
+    throw new Problem(
+      'invalid-change',
+      `“${field}” must be a text of 1 to ${longest} characters.`,
+      {
+        errors: [{ path: `/${field}`, message: `must be a text of 1 to ${longest} characters` }],
+      },
+    );
   }
   return value.trim();
 }

@@ -23,10 +23,7 @@ export function webApp(folder: string): Router {
     }
     const nonce = newNonce();
     contentSecurity(nonce)(request, response, () => {
-      response
-        .set('Cache-Control', 'no-store')
-        .type('html')
-        .send(page.replace(NONCE_PLACE, nonce));
+      response.set('Cache-Control', 'no-store').type('html').send(page.replace(NONCE_PLACE, nonce));
     });
   });
   return router;

@@ -68,9 +68,9 @@ function openTwin(local: string, variant: LocalVariant): Promise<CompositeShaper
   const known = twinShapers.get(key);
   if (known) return known;
   const files = twinFiles(LOCAL_FONTS[local]?.twin ?? '', variant);
-  const opened = Promise.all(
-    files.map(async ({ path }) => Shaper.open(await readFile(path))),
-  ).then((shapers) => new CompositeShaper(shapers));
+  const opened = Promise.all(files.map(async ({ path }) => Shaper.open(await readFile(path)))).then(
+    (shapers) => new CompositeShaper(shapers),
+  );
   twinShapers.set(key, opened);
   return opened;
 }

@@ -339,8 +339,7 @@ export class ProjectStore {
       undoTop,
       redoTop,
       ...change
-    }: Omit<ChangeRow, 'projectId' | 'revision' | 'at'> &
-      Pick<ProjectRow, 'undoTop' | 'redoTop'>,
+    }: Omit<ChangeRow, 'projectId' | 'revision' | 'at'> & Pick<ProjectRow, 'undoTop' | 'redoTop'>,
     relink?: { revision: number; nextRedo: number | null },
   ): Promise<Project> {
     const revision = row.revision + 1;
@@ -358,9 +357,7 @@ export class ProjectStore {
               this.database
                 .update(changes)
                 .set({ nextRedo: relink.nextRedo })
-                .where(
-                  and(eq(changes.projectId, row.id), eq(changes.revision, relink.revision)),
-                ),
+                .where(and(eq(changes.projectId, row.id), eq(changes.revision, relink.revision))),
             ]
           : []),
       ]);

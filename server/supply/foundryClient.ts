@@ -61,7 +61,9 @@ export class FoundryClient {
   async families(): Promise<LibraryFamily[]> {
     const families: LibraryFamily[] = [];
     for (let page = 1, pages = 1; page <= Math.min(pages, MOST_PAGES); page++) {
-      const answer = await this.#json<IndexPage>(`/v1/families?page=${page}&size=${INDEX_PAGE_SIZE}`);
+      const answer = await this.#json<IndexPage>(
+        `/v1/families?page=${page}&size=${INDEX_PAGE_SIZE}`,
+      );
       pages = answer.pages;
       families.push(...answer.families);
     }
@@ -170,7 +172,9 @@ async function limitedBody(response: Response): Promise<Buffer> {
   const chunks: Uint8Array[] = [];
   let size = 0;
   if (!response.body) return Buffer.alloc(0);
-  for await (const chunk of Readable.fromWeb(response.body as ReadableStream<Uint8Array>) as AsyncIterable<Uint8Array>) {
+  for await (const chunk of Readable.fromWeb(
+    response.body as ReadableStream<Uint8Array>,
+  ) as AsyncIterable<Uint8Array>) {
     size += chunk.length;
     if (size > LARGEST_ANSWER) {
       throw new SupplyError('The foundry’s answer is larger than any font. It was not taken.');

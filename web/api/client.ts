@@ -60,8 +60,7 @@ export interface TwinScript {
 }
 
 export type UploadResult =
-  | ({ file: string } & FaceReading)
-  | { file: string; refused: { reason: string; detail: string } };
+  ({ file: string } & FaceReading) | { file: string; refused: { reason: string; detail: string } };
 
 interface ProblemDetails {
   type?: string;
@@ -157,7 +156,11 @@ export const api = {
   withdrawFoundry: (id: string) => sendJson<Project>('DELETE', `${project(id)}/foundry`),
   library: (id: string) => get<LibraryFamily[]>(`${project(id)}/foundry/families`),
   take: (id: string, family: string, picks: Picks) =>
-    sendJson<Project>('POST', `${project(id)}/foundry/families/${encodeURIComponent(family)}`, picks),
+    sendJson<Project>(
+      'POST',
+      `${project(id)}/foundry/families/${encodeURIComponent(family)}`,
+      picks,
+    ),
 
   async upload(id: string, files: File[]): Promise<UploadResult[]> {
     const body = new FormData();

@@ -21,12 +21,17 @@ const what = computed(() =>
     :style="{ width: '460px' }"
   >
     <p>
-      “{{ what }}” was changed here and, meanwhile, in another window. The other change is stored; the one made
-      here is not.
+      “{{ what }}” was changed here and, meanwhile, in another window. The other change is stored;
+      the one made here is not.
     </p>
     <div class="line actions">
       <Button label="Keep the other change" @click="project.resolveConflict('theirs')" />
-      <Button label="Make mine again" severity="secondary" variant="outlined" @click="project.resolveConflict('mine')" />
+      <Button
+        label="Make mine again"
+        severity="secondary"
+        variant="outlined"
+        @click="project.resolveConflict('mine')"
+      />
     </div>
   </Dialog>
 </template>

@@ -38,7 +38,9 @@ const decisions = computed<Record<StageKey, Decision[]>>(() => {
   return {
     faces: [
       {
-        text: families.length ? families.map(([, { name }]) => name).join(', ') : 'The case is empty',
+        text: families.length
+          ? families.map(([, { name }]) => name).join(', ')
+          : 'The case is empty',
       },
     ],
     pair: seated.length
@@ -95,12 +97,26 @@ const decisions = computed<Record<StageKey, Decision[]>>(() => {
       >
         <span class="line spread">
           <span class="stage">{{ stage.name }}</span>
-          <span v-if="marksIn(stage.key)" class="mark-text small" :title="`${count(marksIn(stage.key), 'mark')}`">
+          <span
+            v-if="marksIn(stage.key)"
+            class="mark-text small"
+            :title="`${count(marksIn(stage.key), 'mark')}`"
+          >
             {{ marksIn(stage.key) }}<span class="visually-hidden"> marks</span>
           </span>
         </span>
-        <span v-for="(decision, i) in decisions[stage.key]" :key="i" class="decision">
-          <span class="what" :style="decision.font ? { fontFamily: decision.font, fontWeight: decision.weight, fontSize: '17px', lineHeight: 1.25, color: 'var(--ink)' } : {}">{{ decision.text }}</span>
+        <span
+          v-for="(decision, i) in decisions[stage.key]"
+          :key="i"
+          class="decision"
+          :class="{ face: decision.font }"
+        >
+          <span
+            class="what"
+            :style="{ fontFamily: decision.font, fontWeight: decision.weight }"
+            :title="decision.text"
+            >{{ decision.text }}</span
+          >
           <span v-if="decision.note" class="note">{{ decision.note }}</span>
         </span>
       </RouterLink>
@@ -178,6 +194,17 @@ nav {
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
+}
+.face {
+  flex-direction: column-reverse;
+  gap: 0;
+  margin-top: 2px;
+}
+.face .what {
+  max-width: 100%;
+  font-size: 18px;
+  line-height: 1.25;
+  color: var(--ink);
 }
 .note {
   flex: none;

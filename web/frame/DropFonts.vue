@@ -41,9 +41,13 @@ onBeforeUnmount(() => {
 <template>
   <div v-if="over" class="over">Drop font files to take them into the case</div>
   <div v-if="upload.state !== 'idle'" class="outcome" role="status">
-    <p v-if="upload.state === 'reading'">Reading {{ upload.names.length }} {{ upload.names.length === 1 ? 'file' : 'files' }} …</p>
+    <p v-if="upload.state === 'reading'">
+      Reading {{ upload.names.length }} {{ upload.names.length === 1 ? 'file' : 'files' }} …
+    </p>
     <template v-else>
-      <p v-for="line in upload.lines" :key="line.text" :class="{ refused: line.refused }">{{ line.text }}</p>
+      <p v-for="line in upload.lines" :key="line.text" :class="{ refused: line.refused }">
+        {{ line.text }}
+      </p>
       <button type="button" class="plain" @click="upload.dismiss()">Close</button>
     </template>
   </div>

@@ -17,7 +17,13 @@ const KEYS: [keys: string, what: string][] = [
 </script>
 
 <template>
-  <Dialog v-model:visible="visible" header="Keys" :style="{ width: '420px' }" dismissable-mask modal>
+  <Dialog
+    v-model:visible="visible"
+    header="Keys"
+    :style="{ width: '420px' }"
+    dismissable-mask
+    modal
+  >
     <dl>
       <template v-for="[keys, what] in KEYS" :key="keys">
         <dt>{{ keys }}</dt>

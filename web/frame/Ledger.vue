@@ -1,6 +1,12 @@
 <script setup lang="ts">
 import { marksOf } from '@lettera/core/check';
-import { deliveredFonts, loadTimes, preloadedFonts, STATED_CONNECTION, stylesheet } from '@lettera/core/deliver';
+import {
+  deliveredFonts,
+  loadTimes,
+  preloadedFonts,
+  STATED_CONNECTION,
+  stylesheet,
+} from '@lettera/core/deliver';
 import { computed, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { useFallbacks } from '../store/fallbacks';
@@ -65,21 +71,28 @@ function goTo(stage: string, style?: string): void {
       <template v-else-if="open === 'time'">
         <h2>Time on {{ STATED_CONNECTION.name }}</h2>
         <p>
-          {{ STATED_CONNECTION.roundTrip }} ms a round trip, {{ STATED_CONNECTION.bandwidth / 1000 }} Mbit/s. Text
-          shows after {{ seconds(figures.times.firstText) }}, once the {{ kilobytes(figures.css) }} of style sheet are
-          there; the web faces take over after {{ seconds(figures.times.swap) }}, once the
+          {{ STATED_CONNECTION.roundTrip }} ms a round trip,
+          {{ STATED_CONNECTION.bandwidth / 1000 }} Mbit/s. Text shows after
+          {{ seconds(figures.times.firstText) }}, once the {{ kilobytes(figures.css) }} of style
+          sheet are there; the web faces take over after {{ seconds(figures.times.swap) }}, once the
           {{ kilobytes(figures.firstBytes) }} of Latin faces are.
         </p>
-        <p class="quiet small">Reckoned for a page that loads nothing else: round trips and bytes, uncompressed.</p>
+        <p class="quiet small">
+          Reckoned for a page that loads nothing else: round trips and bytes, uncompressed.
+        </p>
       </template>
       <template v-else-if="open === 'shift'">
         <h2>Layout shift of the swap</h2>
         <p v-if="proof.shift !== null">
-          {{ proof.shift.toFixed(3) }} on “{{ project.pages.find(({ slug }) => slug === proof.page)?.title }}” at
-          {{ proof.width }} px, measured from its top by laying the page out in the fallback and in the web faces.
+          {{ proof.shift.toFixed(3) }} on “{{
+            project.pages.find(({ slug }) => slug === proof.page)?.title
+          }}” at {{ proof.width }} px, measured from its top by laying the page out in the fallback
+          and in the web faces.
         </p>
         <p v-else>It is being measured on the proof.</p>
-        <p class="quiet small">Up to 0.1 counts as good in the field. Other pages and widths shift differently.</p>
+        <p class="quiet small">
+          Up to 0.1 counts as good in the field. Other pages and widths shift differently.
+        </p>
       </template>
       <template v-else>
         <h2>{{ count(figures.marks.length, 'mark') }}</h2>
@@ -87,20 +100,35 @@ function goTo(stage: string, style?: string): void {
         <ul v-else>
           <li v-for="(mark, i) in figures.marks" :key="i">
             <p>{{ mark.message }}</p>
-            <button type="button" class="plain remedy" @click="goTo(mark.stage, mark.style)">{{ mark.remedy }}</button>
+            <button type="button" class="plain remedy" @click="goTo(mark.stage, mark.style)">
+              {{ mark.remedy }}
+            </button>
           </li>
         </ul>
       </template>
     </div>
     <div v-if="figures" class="entries">
-      <button type="button" class="plain" :aria-expanded="open === 'files'" @click="toggle('files')">
-        <b>{{ count(figures.faces, 'face') }}</b> in {{ count(figures.fonts.length, 'file') }}, <b>{{ kilobytes(figures.bytes) }}</b>
+      <button
+        type="button"
+        class="plain"
+        :aria-expanded="open === 'files'"
+        @click="toggle('files')"
+      >
+        <b>{{ count(figures.faces, 'face') }}</b> in {{ count(figures.fonts.length, 'file') }},
+        <b>{{ kilobytes(figures.bytes) }}</b>
       </button>
       <button type="button" class="plain" :aria-expanded="open === 'time'" @click="toggle('time')">
-        Text after <b>{{ seconds(figures.times.firstText) }}</b>, swap after <b>{{ seconds(figures.times.swap) }}</b> on {{ STATED_CONNECTION.name }}
+        Text after <b>{{ seconds(figures.times.firstText) }}</b>, swap after
+        <b>{{ seconds(figures.times.swap) }}</b> on {{ STATED_CONNECTION.name }}
       </button>
-      <button type="button" class="plain" :aria-expanded="open === 'shift'" @click="toggle('shift')">
-        Shift <b>{{ proof.shift === null ? 'being measured' : proof.shift.toFixed(3) }}</b> at {{ proof.width }} px
+      <button
+        type="button"
+        class="plain"
+        :aria-expanded="open === 'shift'"
+        @click="toggle('shift')"
+      >
+        Shift <b>{{ proof.shift === null ? 'being measured' : proof.shift.toFixed(3) }}</b> at
+        {{ proof.width }} px
       </button>
       <button
         type="button"

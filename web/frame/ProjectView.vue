@@ -74,7 +74,10 @@ function resizeByKey(event: KeyboardEvent): void {
   <main v-if="failed" class="failed">
     <h1>The project could not be opened</h1>
     <p>{{ failed }}</p>
-    <p><button type="button" class="plain" @click="open">Try again</button> or go to <RouterLink to="/projects">the projects</RouterLink>.</p>
+    <p>
+      <button type="button" class="plain" @click="open">Try again</button> or go to
+      <RouterLink to="/projects">the projects</RouterLink>.
+    </p>
   </main>
   <div
     v-else-if="project.document"

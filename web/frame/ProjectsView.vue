@@ -51,8 +51,17 @@ onMounted(load);
     <ul v-else-if="projects">
       <li v-for="project in projects" :key="project.id">
         <RouterLink :to="`/p/${project.slug}/faces`" class="name">{{ project.name }}</RouterLink>
-        <span class="quiet">revision {{ project.revision }}, {{ when.format(new Date(project.updatedAt)) }}</span>
-        <Button label="Remove" size="small" text severity="secondary" :aria-label="`Remove ${project.name}`" @click="removing = project" />
+        <span class="quiet"
+          >revision {{ project.revision }}, {{ when.format(new Date(project.updatedAt)) }}</span
+        >
+        <Button
+          label="Remove"
+          size="small"
+          text
+          severity="secondary"
+          :aria-label="`Remove ${project.name}`"
+          @click="removing = project"
+        />
       </li>
     </ul>
     <form @submit.prevent="create">
@@ -63,7 +72,13 @@ onMounted(load);
       </div>
       <p v-if="refused" role="alert" class="mark-text">{{ refused }}</p>
     </form>
-    <Dialog :visible="removing !== null" modal :header="`Remove ${removing?.name}?`" :style="{ width: '420px' }" @update:visible="removing = null">
+    <Dialog
+      :visible="removing !== null"
+      modal
+      :header="`Remove ${removing?.name}?`"
+      :style="{ width: '420px' }"
+      @update:visible="removing = null"
+    >
       <p>Its document, its history and its pages are deleted. This cannot be undone.</p>
       <div class="line actions">
         <Button label="Keep it" @click="removing = null" />

@@ -34,14 +34,23 @@ const words = computed(() => WORDS[project.saveState]);
         :title="project.stored?.redo ? `Redo: ${project.stored.redo}` : 'There is nothing to redo'"
         @click="project.redo()"
       />
-      <span role="status" class="small" :class="project.saveState === 'saved' ? 'quiet' : 'unsaved'">{{ words }}</span>
+      <span
+        role="status"
+        class="small"
+        :class="project.saveState === 'saved' ? 'quiet' : 'unsaved'"
+        >{{ words }}</span
+      >
     </div>
     <p v-if="project.saveState === 'waiting'" class="small">
       {{ project.message }} Your changes are kept in this browser and will be sent again.
       <button type="button" class="plain again" @click="project.flush()">Send now</button>
     </p>
-    <p v-else-if="project.saveState === 'refused'" class="small" role="alert">{{ project.message }}</p>
-    <p v-else-if="project.stored?.undo" class="small quiet last" :title="project.stored.undo">Last: {{ project.stored.undo }}</p>
+    <p v-else-if="project.saveState === 'refused'" class="small" role="alert">
+      {{ project.message }}
+    </p>
+    <p v-else-if="project.stored?.undo" class="small quiet last" :title="project.stored.undo">
+      Last: {{ project.stored.undo }}
+    </p>
   </div>
 </template>
 

@@ -21,7 +21,9 @@ async function signIn(): Promise<void> {
 <template>
   <main>
     <h1>Access token</h1>
-    <p class="quiet">This Lettera can be reached by others, so it asks for the token it was started with.</p>
+    <p class="quiet">
+      This Lettera can be reached by others, so it asks for the token it was started with.
+    </p>
     <form @submit.prevent="signIn">
       <label for="token">Token</label>
       <InputText id="token" v-model="token" type="password" autocomplete="current-password" fluid />

@@ -1,12 +1,16 @@
 <script setup lang="ts">
 import { ref, watchEffect } from 'vue';
+import ChoiceLine from './ChoiceLine.vue';
 
 const KEY = 'lettera:theme';
-const THEMES = ['system', 'light', 'dark'] as const;
-type Theme = (typeof THEMES)[number];
+const THEMES = [
+  { value: 'system', label: 'as the system' },
+  { value: 'light', label: 'light' },
+  { value: 'dark', label: 'dark' },
+] as const;
 
 const kept = localStorage.getItem(KEY);
-const theme = ref<Theme>(THEMES.find((name) => name === kept) ?? 'system');
+const theme = ref(THEMES.find(({ value }) => value === kept)?.value ?? 'system');
 
 watchEffect(() => {
   localStorage.setItem(KEY, theme.value);
@@ -15,28 +19,5 @@ watchEffect(() => {
 </script>
 
 <template>
-  <div class="line small" role="group" aria-label="Theme">
-    <span class="quiet">Room</span>
-    <button
-      v-for="name in THEMES"
-      :key="name"
-      type="button"
-      class="plain"
-      :aria-pressed="theme === name"
-      @click="theme = name"
-    >
-      {{ name }}
-    </button>
-  </div>
+  <ChoiceLine v-model="theme" label="Light or dark room" :choices="THEMES" class="small" />
 </template>
-
-<style scoped>
-button {
-  color: var(--ink-2);
-  border-bottom: 1px solid transparent;
-}
-button[aria-pressed='true'] {
-  color: var(--ink);
-  border-color: var(--verdigris);
-}
-</style>

@@ -4,8 +4,6 @@ import checkbox from '@primeuix/themes/aura/checkbox';
 import dialog from '@primeuix/themes/aura/dialog';
 import inputtext from '@primeuix/themes/aura/inputtext';
 import select from '@primeuix/themes/aura/select';
-import selectbutton from '@primeuix/themes/aura/selectbutton';
-import togglebutton from '@primeuix/themes/aura/togglebutton';
 import toggleswitch from '@primeuix/themes/aura/toggleswitch';
 import base from '@primeuix/themes/aura/base';
 
@@ -95,13 +93,36 @@ const colourScheme = {
   },
 };
 
+/** A button beside the primary one: ruled, or bare. */
+const quietButton = {
+  hoverBackground: room.touched,
+  activeBackground: room.touched,
+  borderColor: room.rule,
+  color: room.ink,
+};
+const buttonColours = {
+  outlined: { primary: quietButton, secondary: quietButton },
+  text: { primary: quietButton, secondary: { ...quietButton, color: room.ink2 } },
+};
+
+const switchColours = {
+  root: { background: room.rule, hoverBackground: room.rule },
+  handle: { background: room.sheet, hoverBackground: room.sheet },
+};
+
 /** Flat, ruled, 2 px corners: the composing room's look for the components we take from the library. */
 export const preset = definePreset(
-  { ...base, components: { button, checkbox, dialog, inputtext, select, selectbutton, togglebutton, toggleswitch } },
+  { ...base, components: { button, checkbox, dialog, inputtext, select, toggleswitch } },
   {
     semantic: {
       transitionDuration: 'var(--motion)',
-      focusRing: { width: '2px', style: 'solid', color: room.verdigris, offset: '1px', shadow: none },
+      focusRing: {
+        width: '2px',
+        style: 'solid',
+        color: room.verdigris,
+        offset: '1px',
+        shadow: none,
+      },
       formField,
       content: { borderRadius: '2px' },
       list: { padding: '0', gap: '0', option: { padding: '5px 8px', borderRadius: '0' } },
@@ -123,6 +144,7 @@ export const preset = definePreset(
           label: { fontWeight: '550' },
           raisedShadow: none,
         },
+        colorScheme: { light: buttonColours, dark: buttonColours },
       },
       dialog: {
         root: { shadow: none, borderRadius: '2px' },
@@ -130,43 +152,12 @@ export const preset = definePreset(
         title: { fontSize: '16px', fontWeight: '650' },
         content: { padding: '0 16px 16px' },
       },
-      togglebutton: {
-        root: { borderRadius: '2px', padding: '0', gap: '4px', fontWeight: '450' },
-        content: {
-          padding: '3px 10px',
-          borderRadius: '0',
-          checkedShadow: none,
-        },
-        colorScheme: {
-          light: {
-            root: {
-              background: 'transparent',
-              checkedBackground: room.ink,
-              hoverBackground: room.touched,
-              borderColor: room.rule,
-              checkedBorderColor: room.ink,
-              color: room.ink2,
-              hoverColor: room.ink,
-              checkedColor: room.sheet,
-            },
-            content: { checkedBackground: 'transparent' },
-          },
-          dark: {
-            root: {
-              background: 'transparent',
-              checkedBackground: room.ink,
-              hoverBackground: room.touched,
-              borderColor: room.rule,
-              checkedBorderColor: room.ink,
-              color: room.ink2,
-              hoverColor: room.ink,
-              checkedColor: room.sheet,
-            },
-            content: { checkedBackground: 'transparent' },
-          },
-        },
+      select: { dropdown: { width: '20px' } },
+      toggleswitch: {
+        root: { width: '32px', height: '18px' },
+        handle: { size: '12px' },
+        colorScheme: { light: switchColours, dark: switchColours },
       },
-      selectbutton: { root: { borderRadius: '2px' } },
     },
   },
 );

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Select from 'primevue/select';
-import SelectButton from 'primevue/selectbutton';
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
+import ChoiceLine from '../frame/ChoiceLine.vue';
 import { useProject } from '../store/project';
 import { STOPS, useProof } from '../store/proof';
 import ProofFrame from './ProofFrame.vue';
@@ -13,14 +13,15 @@ const pointed = ref<string | null>(null);
 const stage = ref<HTMLElement | null>(null);
 const room = ref({ width: 0, height: 0 });
 
+const stops = STOPS.map(({ name, width }) => ({ value: width as number, label: name }));
 const grounds = [
   { value: 'light', label: 'Light' },
   { value: 'dark', label: 'Dark' },
-];
+] as const;
 const fonts = [
   { value: 'web', label: 'Web' },
   { value: 'fallback', label: 'Fallback' },
-];
+] as const;
 
 const scaled = computed(() => Math.min(1, room.value.width / proof.width));
 
@@ -42,44 +43,29 @@ onBeforeUnmount(() => observer.disconnect());
         aria-label="Page"
         size="small"
       />
-      <span class="line stops" role="group" aria-label="Width">
-        <button
-          v-for="stop in STOPS"
-          :key="stop.width"
-          type="button"
-          class="plain stop"
-          :aria-pressed="proof.width === stop.width"
-          @click="proof.setWidth(stop.width)"
-        >
-          {{ stop.name }}
-        </button>
-      </span>
-      <SelectButton
-        v-model="proof.fonts"
-        :options="fonts"
-        option-label="label"
-        option-value="value"
-        :allow-empty="false"
-        size="small"
-        aria-label="Fonts"
+      <ChoiceLine
+        class="stops"
+        label="Width"
+        :choices="stops"
+        :model-value="proof.width"
+        @update:model-value="proof.setWidth($event)"
       />
-      <SelectButton
-        v-model="proof.ground"
-        :options="grounds"
-        option-label="label"
-        option-value="value"
-        :allow-empty="false"
-        size="small"
-        aria-label="Ground"
-      />
+      <ChoiceLine v-model="proof.fonts" label="Fonts" :choices="fonts" />
+      <ChoiceLine v-model="proof.ground" label="Ground" :choices="grounds" />
     </header>
     <WidthRuler />
     <div ref="stage" class="stage">
       <ProofFrame v-if="project.id && room.width > 0" :room="room" @pointed="pointed = $event" />
     </div>
     <footer class="small quiet">
-      <span aria-live="polite">{{ pointed ?? 'Point at text for its style; click to select it' }}</span>
-      <span class="figure">{{ proof.width }} px{{ scaled < 1 ? `, shown at ${Math.round(scaled * 100)} %` : '' }}</span>
+      <span aria-live="polite">{{
+        pointed ?? 'Point at text for its style; click to select it'
+      }}</span>
+      <span class="figure"
+        >{{ proof.width }} px{{
+          scaled < 1 ? `, shown at ${Math.round(scaled * 100)} %` : ''
+        }}</span
+      >
     </footer>
   </section>
 </template>
@@ -101,16 +87,7 @@ header {
   border-bottom: 1px solid var(--rule);
 }
 .stops {
-  gap: 10px;
   margin-right: auto;
-}
-.stop {
-  color: var(--ink-2);
-  border-bottom: 2px solid transparent;
-}
-.stop[aria-pressed='true'] {
-  color: var(--ink);
-  border-color: var(--verdigris);
 }
 .stage {
   position: relative;

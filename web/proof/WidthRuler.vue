@@ -6,10 +6,9 @@ const proof = useProof();
 const ruler = ref<HTMLElement | null>(null);
 
 const at = (width: number): number => ((width - NARROWEST) / (WIDEST - NARROWEST)) * 100;
-const ticks = Array.from(
-  { length: (WIDEST - 400) / 200 + 1 },
-  (_, i) => 400 + 200 * i,
-).filter((width) => width < WIDEST);
+const ticks = Array.from({ length: (WIDEST - 400) / 200 + 1 }, (_, i) => 400 + 200 * i).filter(
+  (width) => width < WIDEST,
+);
 
 const label = computed(
   () => STOPS.find(({ width }) => width === proof.width)?.name ?? `${proof.width} px`,
@@ -46,7 +45,9 @@ function step(event: KeyboardEvent): void {
     @keydown="step"
   >
     <span class="measured" :style="{ width: `${at(proof.width)}%` }" />
-    <span v-for="width in ticks" :key="width" class="tick" :style="{ left: `${at(width)}%` }">{{ width }}</span>
+    <span v-for="width in ticks" :key="width" class="tick" :style="{ left: `${at(width)}%` }">{{
+      width
+    }}</span>
     <span class="handle" :style="{ left: `${at(proof.width)}%` }" />
   </div>
 </template>

@@ -4,7 +4,10 @@ defineProps<{ title: string }>();
 
 <template>
   <header>
-    <h1>{{ title }}</h1>
+    <div class="line spread">
+      <h1>{{ title }}</h1>
+      <slot name="actions" />
+    </div>
     <p class="quiet"><slot /></p>
   </header>
 </template>

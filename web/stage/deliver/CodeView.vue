@@ -31,14 +31,16 @@ watch(
         <Button label="Copy" size="small" variant="outlined" severity="secondary" @click="copy" />
       </span>
     </figcaption>
-    <pre tabindex="0" :aria-label="path"><code><span v-for="(line, i) in lines" :key="i" class="code-line">{{ line }}
+    <pre
+      tabindex="0"
+      :aria-label="path"
+    ><code><span v-for="(line, i) in lines" :key="i" class="code-line">{{ line }}
 </span></code></pre>
   </figure>
 </template>
 
 <style scoped>
 figure {
-  margin: 0 20px 24px;
   border: 1px solid var(--rule);
 }
 figcaption {
@@ -46,11 +48,14 @@ figcaption {
   border-bottom: 1px solid var(--rule);
 }
 pre {
-  max-height: 480px;
+  max-height: 340px;
   margin: 0;
   padding: 12px 12px 12px 0;
   overflow: auto;
-  font: 12px/1.5 ui-monospace, 'DejaVu Sans Mono', monospace;
+  font:
+    12px/1.5 ui-monospace,
+    'DejaVu Sans Mono',
+    monospace;
   counter-reset: line;
   tab-size: 2;
 }

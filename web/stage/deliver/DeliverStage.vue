@@ -28,7 +28,6 @@ const displays = FONT_DISPLAYS.map((value) => ({
 }));
 
 const total = computed(() => files.value.reduce((sum, { bytes }) => sum + bytes, 0));
-const selected = computed(() => files.value.find((file) => file.path === path.value));
 
 async function load(): Promise<void> {
   if (!project.stored) return;
@@ -38,7 +37,6 @@ async function load(): Promise<void> {
     if (project.stored?.revision !== revision) return;
     files.value = plan;
     state.value = 'ready';
-    if (!plan.some((file) => file.path === path.value)) path.value = plan[0]?.path ?? '';
   } catch (error) {
     state.value = 'failed';
     message.value = (error as Error).message;
@@ -58,12 +56,19 @@ function setLayer(event: Event): void {
 
 <template>
   <StageHeader title="Deliver">
-    Files that a site can use as they are: fonts, one style sheet, tokens for other tools, and a specimen.
+    Files that a site can use as they are: fonts, one style sheet, tokens for other tools, and a
+    specimen.
   </StageHeader>
   <div v-if="project.document" class="choices">
     <label>
       <span class="quiet">Cascade layer</span>
-      <InputText :model-value="project.document.delivery.layer ?? ''" size="small" placeholder="none" class="layer" @change="setLayer" />
+      <InputText
+        :model-value="project.document.delivery.layer ?? ''"
+        size="small"
+        placeholder="none"
+        class="layer"
+        @change="setLayer"
+      />
     </label>
     <label>
       <span class="quiet">While fonts load</span>
@@ -75,14 +80,18 @@ function setLayer(event: Event): void {
         size="small"
         class="display"
         aria-label="While fonts load"
-        @update:model-value="project.change([{ op: 'replace', path: '/delivery/display', value: $event }])"
+        @update:model-value="
+          project.change([{ op: 'replace', path: '/delivery/display', value: $event }])
+        "
       />
     </label>
     <label class="line">
       <ToggleSwitch
         :model-value="project.document.delivery.dark"
         aria-label="Deliver the dark colours"
-        @update:model-value="project.change([{ op: 'replace', path: '/delivery/dark', value: $event }])"
+        @update:model-value="
+          project.change([{ op: 'replace', path: '/delivery/dark', value: $event }])
+        "
       />
       <span>Dark colours for visitors who prefer a dark ground</span>
     </label>
@@ -95,7 +104,10 @@ function setLayer(event: Event): void {
   <template v-else>
     <div class="line take">
       <Button as="a" :href="urls.bundle(project.id)" label="Download the bundle" />
-      <span>{{ count(files.length, 'file') }}, <b>{{ kilobytes(total) }}</b> before the text is packed</span>
+      <span
+        >{{ count(files.length, 'file') }}, <b>{{ kilobytes(total) }}</b> before the text is
+        packed</span
+      >
     </div>
     <table>
       <thead>
@@ -106,17 +118,29 @@ function setLayer(event: Event): void {
         </tr>
       </thead>
       <tbody>
-        <tr v-for="file in files" :key="file.path" :class="{ selected: file.path === path }">
-          <td>
-            <button v-if="file.kind === 'text'" type="button" class="plain open" :aria-pressed="file.path === path" @click="path = file.path">{{ file.path }}</button>
-            <template v-else>{{ file.path }}</template>
-          </td>
-          <td class="quiet">{{ file.purpose }}</td>
-          <td class="figure">{{ file.bytes.toLocaleString('en') }}</td>
-        </tr>
+        <template v-for="file in files" :key="file.path">
+          <tr :class="{ selected: file.path === path }">
+            <td>
+              <button
+                v-if="file.kind === 'text'"
+                type="button"
+                class="plain open"
+                :aria-expanded="file.path === path"
+                @click="path = file.path === path ? '' : file.path"
+              >
+                {{ file.path }}
+              </button>
+              <template v-else>{{ file.path }}</template>
+            </td>
+            <td class="quiet">{{ file.purpose }}</td>
+            <td class="figure">{{ file.bytes.toLocaleString('en') }}</td>
+          </tr>
+          <tr v-if="file.path === path && file.content !== undefined">
+            <td colspan="3" class="code"><CodeView :path="file.path" :code="file.content" /></td>
+          </tr>
+        </template>
       </tbody>
     </table>
-    <CodeView v-if="selected?.content !== undefined" :path="selected.path" :code="selected.content" />
   </template>
 </template>
 
@@ -125,7 +149,7 @@ function setLayer(event: Event): void {
   display: flex;
   flex-wrap: wrap;
   gap: 10px 20px;
-  align-items: end;
+  align-items: center;
   padding: 0 20px 14px;
 }
 .choices label {
@@ -155,6 +179,7 @@ function setLayer(event: Event): void {
 table {
   width: calc(100% - 40px);
   margin: 0 20px 16px;
+  table-layout: fixed;
 }
 th {
   padding: 3px 12px 3px 0;
@@ -166,8 +191,18 @@ th.figure {
   text-align: right;
   padding-right: 0;
 }
+th:nth-child(2) {
+  width: 42%;
+}
+th:nth-child(3) {
+  width: 64px;
+}
+td.code {
+  padding: 0 0 10px;
+}
 td {
   padding: 4px 12px 4px 0;
+  font-size: 12px;
   border-bottom: 1px solid var(--rule);
   overflow-wrap: anywhere;
 }

@@ -10,7 +10,14 @@ import { useUpload } from '../../store/upload';
 import StageHeader from '../StageHeader.vue';
 import FoundryAsk from './FoundryAsk.vue';
 import LineUpRowView from './LineUpRow.vue';
-import { filterRows, rowOfLibrary, sortRows, weightsOf, type LineUpRow, type SortKey } from './lineUp';
+import {
+  filterRows,
+  rowOfLibrary,
+  sortRows,
+  weightsOf,
+  type LineUpRow,
+  type SortKey,
+} from './lineUp';
 import TakeIn from './TakeIn.vue';
 
 const project = useProject();
@@ -134,7 +141,17 @@ watch(
 
 <template>
   <StageHeader title="Faces">
-    Set your own words in every family, and take in only the weights and scripts that the site will use.
+    Set your own words in every family, and take in only the weights and scripts that the site will
+    use.
+    <template #actions>
+      <Button
+        label="Bring font files"
+        size="small"
+        variant="outlined"
+        severity="secondary"
+        @click="files?.click()"
+      />
+    </template>
   </StageHeader>
   <FoundryAsk v-if="!project.stored?.foundry" />
   <div class="bar">
@@ -144,12 +161,25 @@ watch(
     </label>
     <label class="line">
       <span class="quiet">Size</span>
-      <input v-model.number="size" type="range" min="14" max="72" step="1" :aria-valuetext="`${size} px`" />
+      <input
+        v-model.number="size"
+        type="range"
+        min="14"
+        max="72"
+        step="1"
+        :aria-valuetext="`${size} px`"
+      />
       <span class="size">{{ size }} px</span>
     </label>
   </div>
   <div class="bar">
-    <InputText v-model="text" size="small" placeholder="Find a family" aria-label="Find a family" class="find" />
+    <InputText
+      v-model="text"
+      size="small"
+      placeholder="Find a family"
+      aria-label="Find a family"
+      class="find"
+    />
     <span class="line wrap" role="group" aria-label="Class">
       <button
         v-for="name in FACE_CLASSES"
@@ -162,12 +192,25 @@ watch(
         {{ name }}
       </button>
     </span>
-    <span class="quiet count" role="status">{{ shown.length === rows.length ? count(rows.length, 'family') : `${shown.length} of ${count(rows.length, 'family')}` }}</span>
-    <Button label="Bring font files" size="small" variant="outlined" severity="secondary" @click="files?.click()" />
-    <input ref="files" type="file" multiple accept=".ttf,.otf,.woff,.woff2" class="visually-hidden" tabindex="-1" aria-label="Font files" @change="pickFiles" />
+    <span class="quiet count" role="status">{{
+      shown.length === rows.length
+        ? count(rows.length, 'family')
+        : `${shown.length} of ${count(rows.length, 'family')}`
+    }}</span>
+    <input
+      ref="files"
+      type="file"
+      multiple
+      accept=".ttf,.otf,.woff,.woff2"
+      class="visually-hidden"
+      tabindex="-1"
+      aria-label="Font files"
+      @change="pickFiles"
+    />
   </div>
   <p v-if="library.state === 'failed'" class="failed" role="alert">
-    {{ library.message }} <button type="button" class="plain again" @click="library.load()">Try again</button>
+    {{ library.message }}
+    <button type="button" class="plain again" @click="library.load()">Try again</button>
   </p>
   <div class="columns" role="group" aria-label="Sort by">
     <button
@@ -182,11 +225,17 @@ watch(
       {{ column.label }}{{ sort === column.key ? (direction === 1 ? ' ↓' : ' ↑') : '' }}
     </button>
   </div>
-  <p v-if="library.state === 'loading'" class="empty quiet" role="status">Fetching the foundry’s list …</p>
-  <p v-else-if="rows.length === 0" class="empty quiet">The case is empty. Allow the foundry above, or bring font files of your own.</p>
+  <p v-if="library.state === 'loading'" class="empty quiet" role="status">
+    Fetching the foundry’s list …
+  </p>
+  <p v-else-if="rows.length === 0" class="empty quiet">
+    The case is empty. Allow the foundry above, or bring font files of your own.
+  </p>
   <p v-else-if="shown.length === 0" class="empty quiet">
     No family passes these filters.
-    <button type="button" class="plain again" @click="(text = ''), (classes = [])">Clear them</button>
+    <button type="button" class="plain again" @click="((text = ''), (classes = []))">
+      Clear them
+    </button>
   </p>
   <ul>
     <LineUpRowView
@@ -199,16 +248,45 @@ watch(
       @toggle="open = open === row.key ? null : row.key"
     >
       <template #default="{ font }">
-        <TakeIn v-if="row.library" :family="row.library" :case-key="row.caseKey" :font="font" @taken="open = null">
-          <Button v-if="row.caseKey" label="Take out of the case" size="small" variant="text" severity="secondary" @click="remove(row.caseKey)" />
+        <TakeIn
+          v-if="row.library"
+          :family="row.library"
+          :case-key="row.caseKey"
+          :font="font"
+          @taken="open = null"
+        >
+          <Button
+            v-if="row.caseKey"
+            label="Take out of the case"
+            size="small"
+            variant="text"
+            severity="secondary"
+            @click="remove(row.caseKey)"
+          />
         </TakeIn>
         <div v-else-if="row.caseKey" class="own">
           <p v-if="row.licence" class="small quiet">{{ row.licence }}</p>
-          <Button label="Take out of the case" size="small" variant="outlined" severity="secondary" @click="remove(row.caseKey)" />
+          <Button
+            label="Take out of the case"
+            size="small"
+            variant="outlined"
+            severity="secondary"
+            @click="remove(row.caseKey)"
+          />
         </div>
         <p v-if="row.caseKey && seatsOf(row.caseKey).length" class="seats small quiet">
-          Seated in {{ seatsOf(row.caseKey).map(([, { name }]) => name).join(', ') }}; taken out, the text there shows in
-          {{ seatsOf(row.caseKey).map(([, { generic }]) => generic).join(', ') }} until another is seated. Undo brings it back.
+          Seated in
+          {{
+            seatsOf(row.caseKey)
+              .map(([, { name }]) => name)
+              .join(', ')
+          }}; taken out, the text there shows in
+          {{
+            seatsOf(row.caseKey)
+              .map(([, { generic }]) => generic)
+              .join(', ')
+          }}
+          until another is seated. Undo brings it back.
         </p>
       </template>
     </LineUpRowView>

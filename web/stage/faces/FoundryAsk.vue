@@ -21,13 +21,20 @@ async function allow(): Promise<void> {
   <section>
     <h2>The foundry’s families are not shown yet</h2>
     <p>
-      To show them, Lettera’s server asks the foundry for its list and for the files you look at. The foundry
-      learns which families are looked at, and nothing of this project, of you or of its visitors. Families that
-      you take in are stored here; visitors to the site never reach the foundry.
+      To show them, Lettera’s server asks the foundry for its list and for the files you look at.
+      The foundry learns which families are looked at, and nothing of this project, of you or of its
+      visitors. Families that you take in are stored here; visitors to the site never reach the
+      foundry.
     </p>
     <form class="line wrap" @submit.prevent="allow">
       <label for="allowed-by">Allowed by</label>
-      <InputText id="allowed-by" v-model="name" size="small" placeholder="Your name" maxlength="120" />
+      <InputText
+        id="allowed-by"
+        v-model="name"
+        size="small"
+        placeholder="Your name"
+        maxlength="120"
+      />
       <Button type="submit" label="Allow the foundry" size="small" />
     </form>
     <p class="small quiet">It can be withdrawn at any time; what was taken in stays.</p>

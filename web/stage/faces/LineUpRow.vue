@@ -29,11 +29,9 @@ async function show(): Promise<void> {
   }
   state.value = 'loading';
   const { weightMin, weightMax } = file;
-  face = new FontFace(
-    libraryFont,
-    `url(${urls.libraryFont(project.id, library.id, file.name)})`,
-    { weight: weightMin === weightMax ? `${weightMin}` : `${weightMin} ${weightMax}` },
-  );
+  face = new FontFace(libraryFont, `url(${urls.libraryFont(project.id, library.id, file.name)})`, {
+    weight: weightMin === weightMax ? `${weightMin}` : `${weightMin} ${weightMax}`,
+  });
   try {
     document.fonts.add(await face.load());
     state.value = 'shown';
@@ -61,7 +59,9 @@ defineExpose({ focus: () => root.value?.querySelector('button')?.focus() });
   <li ref="root" :class="{ open }">
     <button type="button" class="plain row" :aria-expanded="open" @click="$emit('toggle')">
       <span class="facts">
-        <span class="name">{{ row.name }}<span v-if="row.caseKey" class="taken">in the case</span></span>
+        <span class="name"
+          >{{ row.name }}<span v-if="row.caseKey" class="taken">in the case</span></span
+        >
         <span class="quiet">{{ row.class }}</span>
         <WeightAxis :weights="row.weights" :variable="row.variable" />
         <span class="quiet">{{ row.italic ? 'italic' : '–' }}</span>
@@ -72,7 +72,12 @@ defineExpose({ focus: () => root.value?.querySelector('button')?.focus() });
         class="specimen"
         :class="state"
         :style="{ fontFamily: state === 'shown' ? font : undefined, fontSize: `${size}px` }"
-      >{{ state === 'failed' ? 'The foundry did not send this face. Open the row to try again.' : words }}</span>
+        >{{
+          state === 'failed'
+            ? 'The foundry did not send this face. Open the row to try again.'
+            : words
+        }}</span
+      >
     </button>
     <slot v-if="open" :font="font" />
   </li>

@@ -84,16 +84,26 @@ async function take(): Promise<void> {
       </label>
     </fieldset>
     <p v-if="family.variable" class="small quiet">
-      One file a style carries every weight; it is cut to the range from the lightest to the heaviest picked.
+      One file a style carries every weight; it is cut to the range from the lightest to the
+      heaviest picked.
     </p>
     <div class="line wrap">
       <Button
-        :label="state === 'taking' ? 'Taking in …' : caseKey ? 'Take in what is picked' : 'Take into the case'"
+        :label="
+          state === 'taking'
+            ? 'Taking in …'
+            : caseKey
+              ? 'Take in what is picked'
+              : 'Take into the case'
+        "
         size="small"
         :loading="state === 'taking'"
         @click="take"
       />
-      <span>{{ count(cost.files, 'file') }}, {{ family.variable ? 'at most ' : '' }}{{ kilobytes(cost.bytes) }}</span>
+      <span
+        >{{ count(cost.files, 'file') }}, {{ family.variable ? 'at most ' : ''
+        }}{{ kilobytes(cost.bytes) }}</span
+      >
       <span class="quiet small">{{ family.licence }}</span>
       <slot />
     </div>
@@ -108,17 +118,19 @@ async function take(): Promise<void> {
   padding: 4px 20px 16px;
 }
 fieldset {
+  position: relative;
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 16px;
+  gap: 4px 13px;
+  padding-left: 76px;
 }
 legend {
-  float: left;
-  width: 76px;
+  position: absolute;
+  left: 0;
 }
 .face {
   display: inline-flex;
   align-items: center;
-  gap: 6px;
+  gap: 4px;
 }
 </style>

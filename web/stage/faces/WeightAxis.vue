@@ -11,10 +11,20 @@ const at = (weight: number): number => (weight / 1000) * 88 + 4;
     width="96"
     height="14"
     role="img"
-    :aria-label="variable ? `Weights ${weights[0]} to ${weights.at(-1)}` : `Weights ${weights.join(', ')}`"
+    :aria-label="
+      variable ? `Weights ${weights[0]} to ${weights.at(-1)}` : `Weights ${weights.join(', ')}`
+    "
   >
     <line x1="4" x2="92" y1="10.5" y2="10.5" class="axis" />
-    <line v-for="hundred in 9" :key="hundred" :x1="at(hundred * 100)" :x2="at(hundred * 100)" y1="10.5" y2="12.5" class="axis" />
+    <line
+      v-for="hundred in 9"
+      :key="hundred"
+      :x1="at(hundred * 100)"
+      :x2="at(hundred * 100)"
+      y1="10.5"
+      y2="12.5"
+      class="axis"
+    />
     <rect
       v-if="variable"
       :x="at(weights[0] ?? 0)"

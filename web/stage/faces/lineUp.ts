@@ -102,15 +102,10 @@ const sortValue = (row: LineUpRow, key: SortKey): number | string => {
 };
 
 /** Rows in order of a column; equal ones by name. */
-export function sortRows(
-  rows: readonly LineUpRow[],
-  key: SortKey,
-  direction: 1 | -1,
-): LineUpRow[] {
+export function sortRows(rows: readonly LineUpRow[], key: SortKey, direction: 1 | -1): LineUpRow[] {
   return [...rows].sort((a, b) => {
     const [x, y] = [sortValue(a, key), sortValue(b, key)];
-    const order =
-      typeof x === 'string' ? x.localeCompare(String(y), 'en') : Number(x) - Number(y);
+    const order = typeof x === 'string' ? x.localeCompare(String(y), 'en') : Number(x) - Number(y);
     return order * direction || a.name.localeCompare(b.name, 'en');
   });
 }

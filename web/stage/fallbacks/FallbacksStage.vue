@@ -70,47 +70,59 @@ const untuned = ({ faces }: TunedCandidate): number => {
 const missing = ({ faces }: TunedCandidate): string =>
   [...new Set(faces.flatMap((face) => face.missing))].join(' ');
 
-/** Choosing the best fit leaves the choice open, so that it follows the face. */
-function choose(voice: string, local: string, best: boolean): void {
+/** Choosing the first leaves the choice open, so that it follows the face. */
+function choose(voice: string, local: string, first: boolean): void {
   project.change([
-    { op: 'replace', path: `/voices/${voice}/fallback`, value: best ? null : local },
+    { op: 'replace', path: `/voices/${voice}/fallback`, value: first ? null : local },
   ]);
 }
 </script>
 
 <template>
   <StageHeader title="Fallbacks">
-    What visitors see until a web face arrives, and where it never does: a local font fitted to it in width and
-    height, so that the page does not jump.
+    What visitors see until a web face arrives, and where it never does: a local font fitted to it
+    in width and height, so that the page does not jump.
   </StageHeader>
   <div class="line actions">
     <Button
-      :label="proof.fonts === 'web' ? 'Show the fallback on the proof' : 'Show the web faces on the proof'"
+      :label="
+        proof.fonts === 'web' ? 'Show the fallback on the proof' : 'Show the web faces on the proof'
+      "
       size="small"
       @click="proof.fonts = proof.fonts === 'web' ? 'fallback' : 'web'"
     />
     <span class="small quiet">or press f</span>
   </div>
-  <p v-if="fallbacks.state === 'loading'" class="state quiet" role="status">Fitting local fonts to the web faces …</p>
+  <p v-if="fallbacks.state === 'loading'" class="state quiet" role="status">
+    Fitting local fonts to the web faces …
+  </p>
   <p v-else-if="fallbacks.state === 'failed'" class="state" role="alert">
     The fallbacks could not be worked out. What was decided is kept.
     <button type="button" class="plain again" @click="fallbacks.load()">Try again</button>
   </p>
-  <section v-for="{ key, voice, family, stack, chosen, candidates } in voices" :key="key" :aria-labelledby="`stack-${key}`">
+  <section
+    v-for="{ key, voice, family, stack, chosen, candidates } in voices"
+    :key="key"
+    :aria-labelledby="`stack-${key}`"
+  >
     <h2 :id="`stack-${key}`">{{ voice.name }}</h2>
     <ol class="stack-list">
       <li v-for="(entry, i) in stack" :key="entry.name" :class="entry.kind">
         <span class="order">{{ i + 1 }}</span>
         <span class="entry">{{ entry.name }}</span>
-        <span class="small quiet">{{ KINDS[entry.kind] }}{{ 'local' in entry ? `, ${platforms(entry.local)}` : '' }}</span>
+        <span class="small quiet"
+          >{{ KINDS[entry.kind] }}{{ 'local' in entry ? `, ${platforms(entry.local)}` : '' }}</span
+        >
       </li>
     </ol>
     <p v-if="!family" class="small quiet">
       No family is seated here, so visitors see their own {{ voice.generic }}.
-      <RouterLink :to="{ name: 'pair', params: { project: route.params['project'] } }">Seat one</RouterLink>
+      <RouterLink :to="{ name: 'pair', params: { project: route.params['project'] } }"
+        >Seat one</RouterLink
+      >
     </p>
     <template v-else-if="candidates.length">
-      <h3>Local fonts tried, the closest first</h3>
+      <h3>Local fonts tried: on most platforms first, then the closest</h3>
       <table>
         <thead>
           <tr>
@@ -121,9 +133,19 @@ function choose(voice: string, local: string, best: boolean): void {
           </tr>
         </thead>
         <tbody role="radiogroup" :aria-label="`Fallback of ${voice.name}`">
-          <tr v-for="(candidate, i) in candidates" :key="candidate.local" :class="{ chosen: chosen?.local === candidate.local }">
+          <tr
+            v-for="(candidate, i) in candidates"
+            :key="candidate.local"
+            :class="{ chosen: chosen?.local === candidate.local }"
+          >
             <td>
-              <button type="button" role="radio" class="plain" :aria-checked="chosen?.local === candidate.local" @click="choose(key, candidate.local, i === 0)">
+              <button
+                type="button"
+                role="radio"
+                class="plain"
+                :aria-checked="chosen?.local === candidate.local"
+                @click="choose(key, candidate.local, i === 0)"
+              >
                 {{ LOCAL_FONTS[candidate.local]?.name }}
               </button>
             </td>
@@ -160,16 +182,24 @@ function choose(voice: string, local: string, best: boolean): void {
           </tbody>
         </table>
         <p class="small quiet">
-          Fitted on every other sentence of the project’s pages, both fonts shaped as the browser will, and measured on
-          the {{ chosen.faces[0]?.words.toLocaleString('en') }} words of the rest.
-          {{ missing(chosen) ? `${LOCAL_FONTS[chosen.local]?.name} lacks ${missing(chosen)}.` : '' }}
-          Where this machine has no {{ LOCAL_FONTS[chosen.local]?.name }}, the proof
-          shows {{ twinName(chosen.local) === LOCAL_FONTS[chosen.local]?.name ? 'an open copy of it' : `${twinName(chosen.local)}, which has the same widths` }}.
+          Fitted on every other sentence of the project’s pages, both fonts shaped as the browser
+          will, and measured on the {{ chosen.faces[0]?.words.toLocaleString('en') }} words of the
+          rest.
+          {{
+            missing(chosen) ? `${LOCAL_FONTS[chosen.local]?.name} lacks ${missing(chosen)}.` : ''
+          }}
+          Where this machine has no {{ LOCAL_FONTS[chosen.local]?.name }}, the proof shows
+          {{
+            twinName(chosen.local) === LOCAL_FONTS[chosen.local]?.name
+              ? 'an open copy of it'
+              : `${twinName(chosen.local)}, which has the same widths`
+          }}.
         </p>
       </template>
     </template>
     <p v-else-if="fallbacks.state === 'ready'" class="small quiet">
-      No local font of this class has known widths and a word in common with {{ family.name }}, so none is fitted.
+      No local font of this class has known widths and a word in common with {{ family.name }}, so
+      none is fitted.
     </p>
   </section>
 </template>

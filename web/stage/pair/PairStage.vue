@@ -62,20 +62,25 @@ function take(voice: string, family: string | null): void {
 function answers(voice: string, familyKey: string): string {
   const faces = project.document?.case[familyKey]?.faces ?? [];
   const asked = uses.value.get(voice)?.requests ?? [];
-  const missing = asked.flatMap(({ weight, slant }: { weight: number; slant: 'normal' | 'italic' }) => {
-    const match = matchFace(faces, { weight, slant });
-    if (!match) return [];
-    if (match.fakedItalic) return [`no true italic for ${weight}`];
-    if (match.weight !== weight) return [`${weight} shows as ${match.weight}`];
-    return [];
-  });
+  const missing = asked.flatMap(
+    ({ weight, slant }: { weight: number; slant: 'normal' | 'italic' }) => {
+      const match = matchFace(faces, { weight, slant });
+      if (!match) return [];
+      if (match.fakedItalic) return [`no true italic for ${weight}`];
+      if (match.weight !== weight) return [`${weight} shows as ${match.weight}`];
+      return [];
+    },
+  );
   if (asked.length === 0) return 'No style uses this voice';
   return missing.length ? missing.join(', ') : 'Has every weight and style asked for';
 }
 
 const askedOf = (voice: string): string =>
   (uses.value.get(voice)?.requests ?? [])
-    .map(({ weight, slant }: { weight: number; slant: string }) => `${weight}${slant === 'italic' ? ' italic' : ''}`)
+    .map(
+      ({ weight, slant }: { weight: number; slant: string }) =>
+        `${weight}${slant === 'italic' ? ' italic' : ''}`,
+    )
     .join(', ');
 
 onBeforeUnmount(giveBack);
@@ -83,16 +88,21 @@ onBeforeUnmount(giveBack);
 
 <template>
   <StageHeader title="Pair">
-    Seat a family in each voice. Pointing shows it on the proof, a click takes it, leaving gives back.
+    Seat a family in each voice. Pointing shows it on the proof, a click takes it, leaving gives
+    back.
   </StageHeader>
   <p v-if="families.length === 0" class="empty">
     The case is empty, so there is nothing to seat.
-    <RouterLink :to="{ name: 'faces', params: { project: route.params['project'] } }">Take a family in</RouterLink>
+    <RouterLink :to="{ name: 'faces', params: { project: route.params['project'] } }"
+      >Take a family in</RouterLink
+    >
   </p>
   <section v-for="[key, voice] in voices" :key="key" :aria-labelledby="`voice-${key}`">
-    <header class="line spread">
+    <div class="line spread head">
       <h2 :id="`voice-${key}`">{{ voice.name }}</h2>
-      <span class="small quiet asked">{{ askedOf(key) ? `Asked for: ${askedOf(key)}` : 'No style uses it' }}</span>
+      <span class="small quiet asked">{{
+        askedOf(key) ? `Asked for: ${askedOf(key)}` : 'No style uses it'
+      }}</span>
       <label class="line small quiet">
         ends in
         <Select
@@ -102,11 +112,18 @@ onBeforeUnmount(giveBack);
           option-value="value"
           size="small"
           :aria-label="`Generic family that ends the stack of ${voice.name}`"
-          @update:model-value="project.change([{ op: 'replace', path: `/voices/${key}/generic`, value: $event }])"
+          @update:model-value="
+            project.change([{ op: 'replace', path: `/voices/${key}/generic`, value: $event }])
+          "
         />
       </label>
-    </header>
-    <ul role="radiogroup" :aria-label="`Family of ${voice.name}`" @mouseleave="giveBack" @keydown.esc="giveBack">
+    </div>
+    <ul
+      role="radiogroup"
+      :aria-label="`Family of ${voice.name}`"
+      @mouseleave="giveBack"
+      @keydown.esc="giveBack"
+    >
       <li v-for="[familyKey, family] in families" :key="familyKey">
         <button
           type="button"
@@ -120,13 +137,16 @@ onBeforeUnmount(giveBack);
         >
           <span class="line spread small">
             <span class="name">{{ family.name }}</span>
-            <span class="quiet">{{ isSeated(key, familyKey) ? 'seated · ' : '' }}{{ answers(key, familyKey) }}</span>
+            <span class="quiet"
+              >{{ isSeated(key, familyKey) ? 'seated · ' : '' }}{{ answers(key, familyKey) }}</span
+            >
           </span>
           <span
             class="specimen"
             :class="key === 'heading' ? 'heading' : 'text'"
             :style="{ fontFamily: caseFont(familyKey, voice.generic) }"
-          >{{ key === 'heading' ? copy.heading : copy.paragraph }}</span>
+            >{{ key === 'heading' ? copy.heading : copy.paragraph }}</span
+          >
         </button>
       </li>
       <li>
@@ -142,7 +162,10 @@ onBeforeUnmount(giveBack);
         >
           <span class="line spread small">
             <span class="name">No web face</span>
-            <span class="quiet">{{ isSeated(key, null) ? 'seated · ' : '' }}the visitor’s own {{ voice.generic }}, nothing to load</span>
+            <span class="quiet"
+              >{{ isSeated(key, null) ? 'seated · ' : '' }}the visitor’s own {{ voice.generic }},
+              nothing to load</span
+            >
           </span>
         </button>
       </li>
@@ -157,7 +180,7 @@ section {
 .empty {
   padding: 0 20px 16px;
 }
-header {
+.head {
   padding-bottom: 6px;
   border-bottom: 1px solid var(--rule);
 }

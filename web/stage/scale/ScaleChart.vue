@@ -17,9 +17,7 @@ const FROM = 280;
 const steps = computed(() => stepsOf(props.scale));
 const until = computed(() => Math.max(1440, props.scale.large.width + 120));
 
-const x = computed(() =>
-  scaleLinear([FROM, until.value], [EDGE.left, WIDTH - EDGE.right]),
-);
+const x = computed(() => scaleLinear([FROM, until.value], [EDGE.left, WIDTH - EDGE.right]));
 const y = computed(() => {
   const largest = Math.max(...steps.value.flatMap(({ small, large }) => [small, large]));
   return scaleLinear([0, largest * 1.05], [HEIGHT - EDGE.bottom, EDGE.top]).nice(5);
@@ -58,7 +56,11 @@ const labels = computed(() => {
 
 <template>
   <figure>
-    <svg :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" role="img" aria-label="Size of each step against viewport width; the table below holds the figures">
+    <svg
+      :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
+      role="img"
+      aria-label="Size of each step against viewport width; the table below holds the figures"
+    >
       <g class="grid">
         <template v-for="tick in y.ticks(5)" :key="tick">
           <line :x1="EDGE.left" :x2="WIDTH - EDGE.right" :y1="y(tick)" :y2="y(tick)" />
@@ -69,19 +71,43 @@ const labels = computed(() => {
           <text :x="x(end)" :y="HEIGHT - 8" text-anchor="middle">{{ end }} px</text>
         </template>
       </g>
-      <path v-for="curve in curves" :key="curve.step.number" :d="curve.path" class="curve" :class="{ idle: !curve.used }" />
-      <g v-for="curve in curves" :key="`ends ${curve.step.number}`" class="ends" :class="{ idle: !curve.used }">
+      <path
+        v-for="curve in curves"
+        :key="curve.step.number"
+        :d="curve.path"
+        class="curve"
+        :class="{ idle: !curve.used }"
+      />
+      <g
+        v-for="curve in curves"
+        :key="`ends ${curve.step.number}`"
+        class="ends"
+        :class="{ idle: !curve.used }"
+      >
         <circle :cx="x(scale.small.width)" :cy="y(curve.step.small)" r="2.5" />
         <circle :cx="x(scale.large.width)" :cy="y(curve.step.large)" r="2.5" />
       </g>
-      <text v-for="label in labels" :key="label.name" :x="WIDTH - EDGE.right + 6" :y="label.y + 4" :class="{ idle: !label.used }">{{ label.name }}</text>
+      <text
+        v-for="label in labels"
+        :key="label.name"
+        :x="WIDTH - EDGE.right + 6"
+        :y="label.y + 4"
+        :class="{ idle: !label.used }"
+      >
+        {{ label.name }}
+      </text>
       <g class="here">
-        <line :x1="x(Math.max(FROM, Math.min(until, width)))" :x2="x(Math.max(FROM, Math.min(until, width)))" :y1="EDGE.top" :y2="HEIGHT - EDGE.bottom" />
+        <line
+          :x1="x(Math.max(FROM, Math.min(until, width)))"
+          :x2="x(Math.max(FROM, Math.min(until, width)))"
+          :y1="EDGE.top"
+          :y2="HEIGHT - EDGE.bottom"
+        />
       </g>
     </svg>
     <figcaption class="small quiet">
-      Size in px against viewport width. Dashed curves are steps that no style uses; the upright line is the
-      proof’s width, {{ pixels(width).replace('.0', '') }}.
+      Size in px against viewport width. Dashed curves are steps that no style uses; the upright
+      line is the proof’s width, {{ pixels(width).replace('.0', '') }}.
     </figcaption>
   </figure>
 </template>

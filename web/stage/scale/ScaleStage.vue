@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { MOST_STEPS, ROUNDINGS, type Patch } from '@lettera/core/document';
 import { fluidCss, fluidSizeAt, fluidStep, stepsOf } from '@lettera/core/scale';
-import SelectButton from 'primevue/selectbutton';
 import { computed, ref } from 'vue';
 import { plainNumber } from '../../frame/figures';
+import ChoiceLine from '../../frame/ChoiceLine.vue';
 import NumberField from '../../frame/NumberField.vue';
 import { caseFont } from '../../proof/caseFonts';
 import { useProject } from '../../store/project';
@@ -75,26 +75,70 @@ const headingFont = computed(() => {
 
 <template>
   <StageHeader title="Scale">
-    A base and a ratio at each end of a range of viewport widths. Between the ends every size runs in a line;
-    beyond them it stays.
+    A base and a ratio at each end of a range of viewport widths. Between the ends every size runs
+    in a line; beyond them it stays.
   </StageHeader>
   <template v-if="scale">
     <div class="ends">
       <fieldset v-for="end in ENDS" :key="end.key">
         <legend>{{ end.label }}</legend>
-        <NumberField label="Viewport" :model-value="scale[end.key].width" :min="200" :max="4000" :step="10" unit="px" @update:model-value="set(`${end.key}/width`, Math.round($event))" />
-        <NumberField label="Base" :model-value="scale[end.key].base" :min="8" :max="64" :step="0.5" unit="px" @update:model-value="set(`${end.key}/base`, $event)" />
-        <NumberField label="Ratio" :model-value="scale[end.key].ratio" :min="1" :max="3" :step="0.01" @update:model-value="set(`${end.key}/ratio`, $event)" />
+        <NumberField
+          label="Viewport"
+          :model-value="scale[end.key].width"
+          :min="200"
+          :max="4000"
+          :step="10"
+          unit="px"
+          @update:model-value="set(`${end.key}/width`, Math.round($event))"
+        />
+        <NumberField
+          label="Base"
+          :model-value="scale[end.key].base"
+          :min="8"
+          :max="64"
+          :step="0.5"
+          unit="px"
+          @update:model-value="set(`${end.key}/base`, $event)"
+        />
+        <NumberField
+          label="Ratio"
+          :model-value="scale[end.key].ratio"
+          :min="1"
+          :max="3"
+          :step="0.01"
+          @update:model-value="set(`${end.key}/ratio`, $event)"
+        />
       </fieldset>
       <fieldset>
         <legend>Steps</legend>
-        <NumberField label="Below the base" :model-value="scale.down" :min="0" :max="MOST_STEPS" :step="1" width="48px" @update:model-value="set('down', Math.round($event))" />
-        <NumberField label="Above the base" :model-value="scale.up" :min="0" :max="MOST_STEPS" :step="1" width="48px" @update:model-value="set('up', Math.round($event))" />
+        <NumberField
+          label="Below the base"
+          :model-value="scale.down"
+          :min="0"
+          :max="MOST_STEPS"
+          :step="1"
+          width="48px"
+          @update:model-value="set('down', Math.round($event))"
+        />
+        <NumberField
+          label="Above the base"
+          :model-value="scale.up"
+          :min="0"
+          :max="MOST_STEPS"
+          :step="1"
+          width="48px"
+          @update:model-value="set('up', Math.round($event))"
+        />
       </fieldset>
     </div>
     <div class="line wrap rounding">
       <span class="quiet">Ends rounded</span>
-      <SelectButton :model-value="scale.rounding" :options="roundings" option-label="label" option-value="value" :allow-empty="false" size="small" aria-label="Rounding" @update:model-value="set('rounding', $event)" />
+      <ChoiceLine
+        label="Rounding"
+        :choices="roundings"
+        :model-value="scale.rounding"
+        @update:model-value="set('rounding', $event)"
+      />
     </div>
     <p v-if="refused" class="refused" role="alert">{{ refused }}</p>
     <ScaleChart :scale="scale" :width="proof.width" :used="used" />
@@ -117,8 +161,12 @@ const headingFont = computed(() => {
                 :label="`${step.name} at the ${end.label.toLowerCase()}`"
                 hide-label
                 :class="{ hand: step.setByHand[end.key] }"
-                :title="step.setByHand[end.key] ? 'Set by hand; double-click gives it back to the ratio' : 'From base and ratio'"
-                :model-value="Number(step[end.key].toFixed(3))"
+                :title="
+                  step.setByHand[end.key]
+                    ? 'Set by hand; double-click gives it back to the ratio'
+                    : 'From base and ratio'
+                "
+                :model-value="Number(step[end.key].toFixed(2))"
                 :min="4"
                 :max="800"
                 :step="1"
@@ -128,11 +176,19 @@ const headingFont = computed(() => {
                 @reset="override(step.number, end.key, null)"
               />
             </td>
-            <td class="figure here">{{ plainNumber(Number(sizeHere(step.number).toFixed(2))) }} px</td>
-            <td class="small quiet users">{{ users.get(step.number)?.join(', ') ?? 'no style' }}</td>
+            <td class="figure here">
+              {{ plainNumber(Number(sizeHere(step.number).toFixed(2))) }} px
+            </td>
+            <td class="small quiet users">
+              {{ users.get(step.number)?.join(', ') ?? 'no style' }}
+            </td>
           </tr>
           <tr class="ladder">
-            <td colspan="5"><span :style="{ fontSize: `${sizeHere(step.number)}px`, fontFamily: headingFont }">{{ project.shown?.words }}</span></td>
+            <td colspan="5">
+              <span :style="{ fontSize: `${sizeHere(step.number)}px`, fontFamily: headingFont }">{{
+                project.shown?.words
+              }}</span>
+            </td>
           </tr>
         </template>
       </tbody>

@@ -87,7 +87,9 @@ function follow(): void {
         :model-value="Number(resolved.value ?? 0)"
         v-bind="number"
         width="60px"
-        @update:model-value="project.change(setTo(property === 'weight' ? Math.round($event) : $event))"
+        @update:model-value="
+          project.change(setTo(property === 'weight' ? Math.round($event) : $event))
+        "
         @reset="follow"
       />
       <Select
@@ -110,7 +112,15 @@ function follow(): void {
     <span v-else class="value">
       <span v-if="swatch" class="swatch" :style="{ background: swatch }" />{{ text }}
     </span>
-    <button v-if="editing && isSet" type="button" class="plain source follow" :title="`Let it follow again`" @click.stop="follow">follow again</button>
+    <button
+      v-if="editing && isSet"
+      type="button"
+      class="plain source follow"
+      :title="`Let it follow again`"
+      @click.stop="follow"
+    >
+      follow again
+    </button>
     <span v-else-if="source" class="source">↳ {{ source }}</span>
     <span v-else class="source">{{ editing ? '' : 'set here' }}</span>
   </td>

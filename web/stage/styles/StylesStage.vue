@@ -3,6 +3,7 @@ import { BODY_STYLE } from '@lettera/core/document';
 import { PROPERTIES, PROPERTY_NAMES, resolveInUse } from '@lettera/core/style';
 import Select from 'primevue/select';
 import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue';
+import { count } from '../../frame/figures';
 import { caseFont } from '../../proof/caseFonts';
 import { useProject } from '../../store/project';
 import { useProof } from '../../store/proof';
@@ -24,6 +25,7 @@ const rows = computed(() => {
       style,
       resolved,
       font: caseFont(voice?.family, voice?.generic),
+      followers: Object.values(document.styles).filter(({ follows }) => follows === key).length,
       selectors: Object.values(document.elements)
         .filter((element) => element.style === key)
         .flatMap(({ selectors }) => selectors)
@@ -86,7 +88,9 @@ onBeforeUnmount(() => {
         <tr>
           <th>Style</th>
           <th>Follows</th>
-          <th v-for="property in PROPERTY_NAMES" :key="property">{{ PROPERTIES[property].label }}</th>
+          <th v-for="property in PROPERTY_NAMES" :key="property">
+            {{ PROPERTIES[property].label }}
+          </th>
         </tr>
       </thead>
       <tbody>
@@ -98,8 +102,23 @@ onBeforeUnmount(() => {
           @click="proof.style === row.key || select(row.key)"
         >
           <th scope="row">
-            <button type="button" class="plain name" :aria-pressed="proof.style === row.key" :style="{ fontFamily: row.font, fontWeight: row.resolved.weight.value ?? 400, fontStyle: row.resolved.slant.value ?? 'normal' }" @click.stop="select(row.key)">{{ row.style.name }}</button>
-            <span class="selectors" :title="row.selectors.join(', ')">{{ row.selectors.join(', ') || 'used by nothing' }}</span>
+            <button
+              type="button"
+              class="plain name"
+              :aria-pressed="proof.style === row.key"
+              :style="{
+                fontFamily: row.font,
+                fontWeight: row.resolved.weight.value ?? 400,
+                fontStyle: row.resolved.slant.value ?? 'normal',
+              }"
+              @click.stop="select(row.key)"
+            >
+              {{ row.style.name }}
+            </button>
+            <span class="selectors" :title="row.selectors.join(', ')">{{
+              row.selectors.join(', ') ||
+              (row.followers ? `followed by ${count(row.followers, 'style')}` : 'used by nothing')
+            }}</span>
           </th>
           <td class="follows">
             <Select
@@ -113,7 +132,13 @@ onBeforeUnmount(() => {
               aria-label="Style that it follows"
               @update:model-value="follow(row.key, $event)"
             />
-            <template v-else>{{ row.style.follows ? project.shown?.styles[row.style.follows]?.name : row.key === BODY_STYLE ? 'nothing' : 'the text around it' }}</template>
+            <template v-else>{{
+              row.style.follows
+                ? project.shown?.styles[row.style.follows]?.name
+                : row.key === BODY_STYLE
+                  ? 'nothing'
+                  : 'the text around it'
+            }}</template>
           </td>
           <PropertyCell
             v-for="property in PROPERTY_NAMES"
@@ -150,12 +175,17 @@ col.follows {
   width: 12%;
 }
 col.step {
-  width: 15%;
+  width: 14%;
 }
 col.weight,
-col.lineHeight,
+col.lineHeight {
+  width: 7%;
+}
 col.slant {
-  width: 8%;
+  width: 8.5%;
+}
+col.letterSpacing {
+  width: 10%;
 }
 thead th {
   position: sticky;

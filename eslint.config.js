@@ -1,0 +1,98 @@
+import js from '@eslint/js';
+import globals from 'globals';
+import typescript from 'typescript-eslint';
+import vue from 'eslint-plugin-vue';
+import vueParser from 'vue-eslint-parser';
+
+/** Workspaces that each may import from: web → core ← server, cli → server. Nothing else. */
+const MAY_IMPORT = {
+  core: [],
+  server: ['core'],
+  web: ['core'],
+  sample: ['core'],
+  foundry: [],
+  cli: ['core', 'server', 'sample'],
+  bench: ['core', 'server', 'sample', 'foundry', 'cli', 'e2e'],
+  e2e: ['core', 'server', 'sample', 'foundry', 'cli'],
+};
+
+const forbid = (names, message) => ({
+  group: names.flatMap((name) => [`@lettera/${name}`, `@lettera/${name}/*`, `**/../${name}/*`]),
+  message,
+});
+
+const directions = Object.entries(MAY_IMPORT).map(([workspace, allowed]) => {
+  const others = Object.keys(MAY_IMPORT).filter(
+    (name) => name !== workspace && !allowed.includes(name),
+  );
+  const patterns = [
+    forbid(
+      others,
+      `${workspace} may import from ${allowed.join(', ') || 'no other workspace'} only.`,
+    ),
+  ];
+  if (workspace === 'core') {
+    patterns.push(
+      {
+        group: ['vue', 'vue-router', 'pinia', 'primevue', 'primevue/*', 'express'],
+        message: 'core holds no interface and no server code.',
+      },
+      {
+        group: ['node:fs', 'node:fs/*', 'node:http', 'node:https', 'node:net', 'fs', 'http'],
+        message: 'core has no file or network access.',
+      },
+    );
+  }
+  // Tests stand beside what they test, and may use what the code may not: sample text, font packages.
+  return {
+    files: [`${workspace}/**/*.{ts,vue}`],
+    ignores: ['**/*.test.ts', '**/testing/**'],
+    rules: { 'no-restricted-imports': ['error', { patterns }] },
+  };
+});
+
+export default typescript.config(
+  { ignores: ['**/node_modules/**', 'build/**', 'data/**', 'server/store/migrations/**'] },
+  js.configs.recommended,
+  ...typescript.configs.strict,
+  ...typescript.configs.stylistic,
+  ...vue.configs['flat/recommended'],
+  {
+    languageOptions: { globals: { ...globals.node, ...globals.browser } },
+    rules: {
+      '@typescript-eslint/no-explicit-any': 'error',
+      '@typescript-eslint/consistent-type-imports': 'error',
+      '@typescript-eslint/no-extraneous-class': 'off',
+      '@typescript-eslint/no-invalid-void-type': 'off',
+      '@typescript-eslint/no-dynamic-delete': 'off',
+      // A member that is not there is undefined in our types (noUncheckedIndexedAccess), so `!` says a
+      // definite assignment in validated classes only.
+      '@typescript-eslint/no-non-null-assertion': 'error',
+      'no-undef': 'off',
+    },
+  },
+  {
+    files: ['**/*.vue'],
+    languageOptions: { parser: vueParser, parserOptions: { parser: typescript.parser } },
+    rules: {
+      'vue/multi-word-component-names': 'off',
+      // Layout of templates is Prettier's.
+      'vue/max-attributes-per-line': 'off',
+      'vue/singleline-html-element-content-newline': 'off',
+      'vue/multiline-html-element-content-newline': 'off',
+      'vue/html-self-closing': 'off',
+      'vue/html-indent': 'off',
+      'vue/html-closing-bracket-newline': 'off',
+      'vue/first-attribute-linebreak': 'off',
+      'vue/attributes-order': 'off',
+    },
+  },
+  {
+    files: ['core/**/*.ts'],
+    ignores: ['**/*.test.ts', '**/testing/**'],
+    rules: {
+      'no-restricted-globals': ['error', 'window', 'document', 'localStorage', 'fetch', 'process'],
+    },
+  },
+  ...directions,
+);
