@@ -12,18 +12,29 @@ export interface FieldError {
 
 const escapePointer = (token: string): string => token.replaceAll('~', '~0').replaceAll('/', '~1');
 
+/** What is said of a value of the wrong type; nothing else about it matters then. */
+const TYPE_MESSAGES: Record<string, string> = {
+  isNumber: 'must be a number',
+  isInt: 'must be a whole number',
+  isString: 'must be text',
+  isBoolean: 'must be true or false',
+  isArray: 'must be a list',
+  whitelistValidation: 'is not a property that a project document has',
+};
+
+/** What is wrong with one value: its type, or else each rule that it breaks. */
+function messages({ property, constraints = {} }: ValidationError): string[] {
+  const wrongType = Object.keys(constraints).find((rule) => rule in TYPE_MESSAGES);
+  if (wrongType) return [TYPE_MESSAGES[wrongType] ?? ''];
+  return Object.values(constraints).map((message) =>
+    message.startsWith(`${property} `) ? message.slice(property.length + 1) : message,
+  );
+}
+
 function flatten(errors: ValidationError[], parent: string): FieldError[] {
   return errors.flatMap((error) => {
     const path = `${parent}/${escapePointer(error.property)}`;
-    const own = Object.entries(error.constraints ?? {}).map(([rule, message]) => ({
-      path,
-      message:
-        rule === 'whitelistValidation'
-          ? 'is not a property that a project document has'
-          : message.startsWith(`${error.property} `)
-            ? message.slice(error.property.length + 1)
-            : message,
-    }));
+    const own = messages(error).map((message) => ({ path, message }));
     return [...own, ...flatten(error.children ?? [], path)];
   });
 }

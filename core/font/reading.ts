@@ -109,6 +109,10 @@ function nameOf(records: NameRecords, ...keys: string[]): string | null {
 
 const short = (name: string | null): string => (name ?? '').slice(0, LONGEST_NAME);
 
+/** The characters that lead to a glyph; a `cmap` may also list some, U+FFFF mostly, that lead to none. */
+const mappedCharacters = (font: Font): number[] =>
+  font.characterSet.filter((codePoint) => font.hasGlyphForCodePoint(codePoint));
+
 /** The top of a letter's outline in font units, or null when the face lacks the letter. */
 function outlineTop(font: Font, letter: string): number | null {
   const codePoint = letter.codePointAt(0) ?? 0;
@@ -172,7 +176,8 @@ function readTables(font: OpenFont): Omit<FaceReading, 'format' | 'bytes' | 'sha
   if (!(em >= 16 && em <= 16384)) {
     throw new FontError('damaged', `This font is damaged: it gives its em as ${em} units.`);
   }
-  if (font.characterSet.length === 0) {
+  const characters = mappedCharacters(font);
+  if (characters.length === 0) {
     throw new FontError('no-characters', 'This font maps no characters, so it can set no text.');
   }
   const tables = {
@@ -211,7 +216,7 @@ function readTables(font: OpenFont): Omit<FaceReading, 'format' | 'bytes' | 'sha
     axes: Object.entries(font.variationAxes).flatMap(([tag, axis]) =>
       axis ? [{ tag, min: axis.min, default: axis.default, max: axis.max }] : [],
     ),
-    codePoints: font.characterSet.length,
+    codePoints: characters.length,
     glyphs: font.numGlyphs,
     licence: nameOf(names, 'license'),
     licenceUrl: nameOf(names, 'licenseURL'),

@@ -1,1 +1,457 @@
-export const openApi = {};
+/** The API in OpenAPI 3.1. Routes and this description are held together by a test. */
+
+type Schema = Record<string, unknown>;
+
+const text: Schema = { type: 'string' };
+const integer: Schema = { type: 'integer' };
+const number: Schema = { type: 'number' };
+const boolean: Schema = { type: 'boolean' };
+const nullable = (schema: Schema): Schema => ({ anyOf: [schema, { type: 'null' }] });
+const list = (items: Schema): Schema => ({ type: 'array', items });
+const object = (properties: Record<string, Schema>, required = Object.keys(properties)): Schema => ({
+  type: 'object',
+  properties,
+  required,
+});
+const ref = (name: string): Schema => ({ $ref: `#/components/schemas/${name}` });
+const described = (schema: Schema, description: string): Schema => ({ ...schema, description });
+
+const json = (schema: Schema, type = 'application/json') => ({ [type]: { schema } });
+const answer = (description: string, schema: Schema) => ({ description, content: json(schema) });
+const file = (description: string, type: string) => ({
+  description,
+  content: { [type]: { schema: { type: 'string', format: 'binary' } } },
+});
+const problems = (...statuses: number[]) =>
+  Object.fromEntries(
+    statuses.map((status) => [
+      status,
+      {
+        description: PROBLEMS[status],
+        content: json(ref('Problem'), 'application/problem+json'),
+      },
+    ]),
+  );
+
+const PROBLEMS: Record<number, string> = {
+  400: 'The request could not be read',
+  401: 'An access token is needed',
+  403: 'Not allowed: the request comes from another site, or the foundry has not been allowed',
+  404: 'There is no such thing',
+  409: 'Made on a stale revision (the current state is under `current`), or nothing to undo or redo',
+  413: 'Too large; nothing was changed',
+  415: 'Not the media type expected',
+  422: 'Invalid; nothing was stored',
+  428: 'If-Match is missing',
+  429: 'Too many tries',
+  502: 'The foundry failed',
+};
+
+const inPath = (name: string, description: string) => ({
+  name,
+  in: 'path',
+  required: true,
+  description,
+  schema: text,
+});
+const project = inPath('id', 'Id or short name of a project');
+const ifMatch = {
+  name: 'If-Match',
+  in: 'header',
+  required: true,
+  description: 'The revision that the change is made on, as the ETag of the project',
+  schema: text,
+};
+const family = inPath('family', 'Id of a family of the foundry');
+
+const metrics = object({ ascent: number, descent: number, lineGap: number });
+
+const schemas: Record<string, Schema> = {
+  Problem: described(
+    object(
+      {
+        type: described(text, 'Stable: urn:lettera:problem:<name>'),
+        title: text,
+        status: integer,
+        detail: described(text, 'What was wrong, in plain words'),
+        errors: list(object({ path: described(text, 'JSON Pointer'), message: text })),
+        current: described(object({ revision: integer, document: ref('Document') }), 'With 409'),
+      },
+      ['type', 'title', 'status', 'detail'],
+    ),
+    'Problem details, RFC 9457',
+  ),
+  ProjectSummary: object({
+    id: text,
+    slug: text,
+    name: text,
+    revision: integer,
+    createdAt: text,
+    updatedAt: text,
+  }),
+  Project: {
+    allOf: [
+      ref('ProjectSummary'),
+      object({
+        document: ref('Document'),
+        undo: nullable(described(text, 'What undo would take back')),
+        redo: nullable(described(text, 'What redo would make again')),
+        foundry: nullable(object({ allowedAt: text, allowedBy: text })),
+      }),
+    ],
+  },
+  Document: described(
+    object({
+      format: integer,
+      name: text,
+      languages: list(text),
+      words: text,
+      case: object({}),
+      voices: object({}),
+      scale: object({}),
+      colours: object({}),
+      styles: object({}),
+      elements: object({}),
+      delivery: object({}),
+    }),
+    'Everything a project decides. Parts are kept by key, so that a patch names what it changes.',
+  ),
+  Patch: described(
+    list(object({ op: text, path: text, value: {} }, ['op', 'path'])),
+    'JSON Patch, RFC 6902',
+  ),
+  Reading: object({
+    family: described(text, 'Typographic family, name ID 16, else 1'),
+    subfamily: described(text, 'Name ID 17, else 2'),
+    fullName: text,
+    postScriptName: text,
+    format: { type: 'string', enum: ['ttf', 'otf', 'woff', 'woff2'] },
+    bytes: integer,
+    sha256: text,
+    unitsPerEm: integer,
+    ascent: described(number, 'Font units; typo with USE_TYPO_METRICS, otherwise hhea'),
+    descent: described(number, 'Font units, negative below the baseline'),
+    lineGap: number,
+    hhea: metrics,
+    typo: metrics,
+    win: described(metrics, 'As in the file: descent is positive'),
+    useTypoMetrics: boolean,
+    xHeight: number,
+    xHeightSource: { type: 'string', enum: ['table', 'outline'] },
+    capHeight: number,
+    capHeightSource: { type: 'string', enum: ['table', 'outline'] },
+    italicAngle: number,
+    weight: described(number, '1 to 1000'),
+    width: described(number, 'Percent of normal'),
+    style: { type: 'string', enum: ['normal', 'italic', 'oblique'] },
+    class: described(text, 'The class that the file claims'),
+    axes: list(object({ tag: text, min: number, default: number, max: number })),
+    codePoints: described(integer, 'How many characters it maps'),
+    glyphs: described(integer, 'How many glyphs it holds'),
+    fsType: described(integer, 'Embedding rights, the bit field of OS/2'),
+    licence: nullable(text),
+    licenceUrl: nullable(text),
+    copyright: nullable(text),
+  }),
+  TakenFile: {
+    anyOf: [
+      { allOf: [object({ file: text }), ref('Reading')] },
+      object({ file: text, refused: object({ reason: text, detail: text }) }),
+    ],
+  },
+  TunedFace: object({
+    weight: integer,
+    slant: text,
+    sizeAdjust: described(number, '1 is 100 %, as the overrides'),
+    ascentOverride: number,
+    descentOverride: number,
+    lineGapOverride: number,
+    meanError: described(number, 'Mean relative error of a word’s width, on held-out text'),
+    p95Error: number,
+    untunedError: number,
+    words: integer,
+    missing: list(text),
+  }),
+  LibraryFamily: object({
+    id: text,
+    name: text,
+    class: text,
+    licence: text,
+    scripts: list(text),
+    variable: boolean,
+    files: list(
+      object({
+        name: text,
+        script: text,
+        style: text,
+        weightMin: integer,
+        weightMax: integer,
+        bytes: integer,
+      }),
+    ),
+  }),
+};
+
+const theProject = answer('The project as it stands, its revision as ETag', ref('Project'));
+
+export const openApi = {
+  openapi: '3.1.0',
+  info: {
+    title: 'Lettera',
+    version: '1',
+    description: 'The typography of a site: faces, scale, fallbacks, styles, and what is delivered.',
+    license: { name: 'MIT', identifier: 'MIT' },
+  },
+  servers: [{ url: '/api/v1' }],
+  components: {
+    schemas,
+    securitySchemes: { token: { type: 'http', scheme: 'bearer' } },
+  },
+  security: [{}, { token: [] }],
+  paths: {
+    '/health': {
+      get: { summary: 'Can it serve', responses: { 200: answer('Yes', object({ status: text })) } },
+    },
+    '/openapi.json': {
+      get: { summary: 'This description', responses: { 200: answer('OpenAPI 3.1', object({})) } },
+    },
+    '/session': {
+      get: {
+        summary: 'Whether a token is needed, and given',
+        responses: { 200: answer('So', object({ tokenNeeded: boolean, signedIn: boolean })) },
+      },
+      post: {
+        summary: 'Sign in with the access token',
+        requestBody: { content: json(object({ token: text })) },
+        responses: {
+          200: answer('Signed in, by a cookie', object({ tokenNeeded: boolean, signedIn: boolean })),
+          ...problems(401, 422, 429),
+        },
+      },
+    },
+    '/projects': {
+      get: {
+        summary: 'All projects',
+        responses: { 200: answer('Projects', list(ref('ProjectSummary'))) },
+      },
+      post: {
+        summary: 'Start a project',
+        requestBody: { content: json(object({ name: text })) },
+        responses: { 201: theProject, ...problems(400, 422) },
+      },
+    },
+    '/projects/{id}': {
+      parameters: [project],
+      get: { summary: 'A project', responses: { 200: theProject, ...problems(404) } },
+      patch: {
+        summary: 'Change a project',
+        parameters: [ifMatch],
+        requestBody: { content: json(ref('Patch'), 'application/json-patch+json') },
+        responses: { 200: theProject, ...problems(400, 404, 409, 413, 415, 422, 428) },
+      },
+      delete: {
+        summary: 'Remove a project for good',
+        responses: { 204: { description: 'Removed' }, ...problems(404) },
+      },
+    },
+    '/projects/{id}/undo': {
+      parameters: [project, ifMatch],
+      post: {
+        summary: 'Take back the last change',
+        responses: { 200: theProject, ...problems(404, 409, 428) },
+      },
+    },
+    '/projects/{id}/redo': {
+      parameters: [project, ifMatch],
+      post: {
+        summary: 'Make the change again that was undone last',
+        responses: { 200: theProject, ...problems(404, 409, 428) },
+      },
+    },
+    '/projects/{id}/changes': {
+      parameters: [
+        project,
+        { name: 'before', in: 'query', schema: integer, description: 'Revisions before this one' },
+        { name: 'limit', in: 'query', schema: integer, description: 'At most 200; 50 if left out' },
+      ],
+      get: {
+        summary: 'The history, newest first',
+        responses: {
+          200: answer(
+            'Revisions',
+            list(
+              object({ revision: integer, kind: text, label: text, patch: ref('Patch'), at: text }),
+            ),
+          ),
+          ...problems(400, 404),
+        },
+      },
+    },
+    '/projects/{id}/events': {
+      parameters: [project],
+      get: {
+        summary: 'New revisions as they come about, as server-sent events `hello` and `revision`',
+        responses: { 200: file('The stream', 'text/event-stream'), ...problems(404) },
+      },
+    },
+    '/projects/{id}/fonts': {
+      parameters: [project],
+      get: {
+        summary: 'The readings of the case',
+        responses: { 200: answer('Readings', list(ref('Reading'))), ...problems(404) },
+      },
+      post: {
+        summary: 'Take font files in; a bad file among good ones refuses only itself',
+        requestBody: {
+          content: {
+            'multipart/form-data': {
+              schema: object({ file: list({ type: 'string', format: 'binary' }) }),
+            },
+          },
+        },
+        responses: {
+          201: answer('What became of each file, in their order', list(ref('TakenFile'))),
+          ...problems(400, 404, 413, 422),
+        },
+      },
+    },
+    '/projects/{id}/fonts/{file}': {
+      parameters: [project, inPath('file', 'SHA-256 of a file taken in, with or without .woff2')],
+      get: {
+        summary: 'A font file as WOFF2',
+        responses: { 200: file('WOFF2', 'font/woff2'), ...problems(404) },
+      },
+    },
+    '/projects/{id}/foundry': {
+      parameters: [project],
+      put: {
+        summary: 'Allow the foundry for this project',
+        requestBody: { content: json(object({ allowedBy: text })) },
+        responses: { 200: theProject, ...problems(404, 422) },
+      },
+      delete: {
+        summary: 'Withdraw the permission; what was taken in stays',
+        responses: { 200: theProject, ...problems(404) },
+      },
+    },
+    '/projects/{id}/foundry/families': {
+      parameters: [project],
+      get: {
+        summary: 'Every family of the foundry',
+        responses: {
+          200: answer('Families', list(ref('LibraryFamily'))),
+          ...problems(403, 404, 502),
+        },
+      },
+    },
+    '/projects/{id}/foundry/families/{family}': {
+      parameters: [project, family],
+      get: {
+        summary: 'A family with its files’ checksums, characters and licence',
+        responses: { 200: answer('Family', ref('LibraryFamily')), ...problems(403, 404, 502) },
+      },
+      post: {
+        summary: 'Take faces of a family into the case',
+        requestBody: {
+          content: json(
+            object({ scripts: list(text), faces: list(object({ style: text, weight: integer })) }),
+          ),
+        },
+        responses: { 201: theProject, ...problems(400, 403, 404, 422, 502) },
+      },
+    },
+    '/projects/{id}/foundry/families/{family}/files/{name}': {
+      parameters: [project, family, inPath('name', 'Name of a file of the family')],
+      get: {
+        summary: 'A file of the foundry, to look at',
+        responses: { 200: file('WOFF2', 'font/woff2'), ...problems(403, 404, 502) },
+      },
+    },
+    '/projects/{id}/pages': {
+      parameters: [project],
+      get: {
+        summary: 'The pages that the project is proofed on',
+        responses: {
+          200: answer('Pages', list(object({ slug: text, title: text }))),
+          ...problems(404),
+        },
+      },
+    },
+    '/projects/{id}/pages/{page}': {
+      parameters: [project, inPath('page', 'Short name of a page')],
+      get: {
+        summary: 'A page for the proof, without type',
+        responses: { 200: file('HTML', 'text/html'), ...problems(404) },
+      },
+    },
+    '/projects/{id}/pages/{page}/page.css': {
+      parameters: [project, inPath('page', 'Short name of a page')],
+      get: {
+        summary: 'The layout of a page',
+        responses: { 200: file('CSS', 'text/css'), ...problems(404) },
+      },
+    },
+    '/projects/{id}/fallbacks': {
+      parameters: [project],
+      get: {
+        summary: 'Local fonts tried for each family in use, by the family’s key',
+        responses: {
+          200: answer('Trials', {
+            type: 'object',
+            additionalProperties: list(object({ local: text, faces: list(ref('TunedFace')) })),
+          }),
+          ...problems(404),
+        },
+      },
+    },
+    '/projects/{id}/delivery': {
+      parameters: [project],
+      get: {
+        summary: 'What the bundle holds, file by file, with the text of text files',
+        responses: {
+          200: answer(
+            'Files',
+            list(
+              object({ path: text, kind: text, purpose: text, bytes: integer, content: text }, [
+                'path',
+                'kind',
+                'purpose',
+                'bytes',
+              ]),
+            ),
+          ),
+          ...problems(404),
+        },
+      },
+    },
+    '/projects/{id}/bundle.zip': {
+      parameters: [project],
+      get: {
+        summary: 'The bundle',
+        responses: { 200: file('Zip', 'application/zip'), ...problems(404) },
+      },
+    },
+    '/local-fonts': {
+      get: {
+        summary: 'Scripts that an open font of the same widths has, by local font',
+        responses: {
+          200: answer('Scripts', {
+            type: 'object',
+            additionalProperties: list(object({ script: text, unicodeRange: text })),
+          }),
+        },
+      },
+    },
+    '/local-fonts/{key}/{variant}/{script}': {
+      parameters: [
+        inPath('key', 'Key of a local font'),
+        inPath('variant', 'regular, bold, italic or boldItalic'),
+        inPath('script', 'A script and .woff2'),
+      ],
+      get: {
+        summary: 'The open font that has a local font’s widths',
+        responses: { 200: file('WOFF2', 'font/woff2'), ...problems(404) },
+      },
+    },
+  },
+} as const;

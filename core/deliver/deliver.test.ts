@@ -1,0 +1,209 @@
+import { describe, expect, test } from '@jest/globals';
+import { parse, walk, type CssNode } from 'css-tree';
+import fc from 'fast-check';
+import { face, family, seatedDocument, trials } from '../testing/documents';
+import { bundleFiles } from './bundle';
+import { cssPercent, cssString } from './css';
+import { customProperties, referencedProperties } from './testing/properties';
+import { deliveredFonts } from './delivered';
+import { slug } from './fileName';
+import { headMarkup } from './head';
+import { loadTimes } from './loadTime';
+import { stylesheet } from './stylesheet';
+
+const HOSTILE = `Tarn"holm' <b>;} </style><script>x</script> \\ \u0007`;
+
+/** Parses CSS and fails at the first error. */
+function parsed(css: string): CssNode {
+  return parse(css, {
+    onParseError: (error) => {
+      throw error;
+    },
+  });
+}
+
+function names(css: string, type: 'Atrule' | 'Rule'): string[] {
+  const found: string[] = [];
+  walk(parsed(css), (node) => {
+    if (node.type === 'Atrule' && type === 'Atrule') found.push(node.name);
+  });
+  return found;
+}
+
+describe('CSS strings', () => {
+  test('never end early, whatever is in them', () => {
+    fc.assert(
+      fc.property(fc.string({ unit: 'binary' }), (text) => {
+        const css = `a { font-family: ${cssString(text)}; color: red }`;
+        const declarations: string[] = [];
+        walk(parsed(css), (node) => {
+          if (node.type === 'Declaration') declarations.push(node.property);
+        });
+        expect(declarations).toEqual(['font-family', 'color']);
+        expect(cssString(text)).not.toContain('<');
+      }),
+    );
+  });
+
+  test('percentages have at most two decimals', () => {
+    expect(cssPercent(1.04321)).toBe('104.32%');
+    expect(cssPercent(0)).toBe('0%');
+  });
+});
+
+describe('lettera.css', () => {
+  test('holds faces, fallback faces, tokens and element rules, in that order', () => {
+    const css = stylesheet(seatedDocument(), trials());
+    parsed(css);
+    const at = ['/* Web faces */', '/* Fallback faces', '/* Tokens */', '/* Elements */'].map(
+      (comment) => css.indexOf(comment),
+    );
+    expect(at).toEqual([...at].sort((a, b) => a - b));
+    expect(at[0]).toBeGreaterThan(0);
+    expect(names(css, 'Atrule').filter((name) => name === 'font-face')).toHaveLength(4 + 3);
+  });
+
+  test('names the voice’s stack, the steps and what styles set or follow', () => {
+    const css = stylesheet(seatedDocument(), trials());
+    expect(css).toContain('--font-text: "Literata", "Georgia for Literata", "Georgia", serif;');
+    expect(css).toContain('--size-base: clamp(1rem, 0.9511rem + 0.2174vw, 1.125rem);');
+    expect(css).toContain('--style-heading-2-font-size: var(--size-up-3);');
+    expect(css).toContain('--style-heading-2-font-weight: var(--style-heading-font-weight);');
+    expect(css).not.toContain('--style-lead-font-family');
+    expect(css).toContain('src: local("Georgia");');
+    expect(css).toContain('size-adjust: 104.3%;');
+  });
+
+  test('puts element rules without specificity in a layer, or in none', () => {
+    const document = seatedDocument();
+    expect(stylesheet(document, trials())).toMatch(/@layer lettera \{\n\s+:where\(body\)/);
+    document.delivery.layer = null;
+    expect(stylesheet(document, trials())).not.toContain('@layer');
+  });
+
+  test('inherits expressly what a style leaves to the text around it', () => {
+    const css = stylesheet(seatedDocument(), trials());
+    const strong = /:where\(strong, b\) \{([^}]*)\}/.exec(css)?.[1] ?? '';
+    expect(strong.trim().split(/;\s*/)).toEqual([
+      'font: inherit',
+      'font-weight: var(--style-strong-font-weight)',
+      'letter-spacing: inherit',
+      'text-transform: inherit',
+      'color: inherit',
+      '',
+    ]);
+  });
+
+  test('delivers dark colours only when asked', () => {
+    const document = seatedDocument();
+    expect(stylesheet(document, trials())).not.toContain('prefers-color-scheme');
+    document.delivery.dark = true;
+    const css = stylesheet(document, trials());
+    expect(css).toContain('@media (prefers-color-scheme: dark)');
+    expect(css).toContain('background-color: var(--colour-ground);');
+  });
+
+  test('survives a family with a hostile name, and so do the other files', () => {
+    const document = seatedDocument();
+    document.name = HOSTILE;
+    document.words = HOSTILE;
+    document.case['literata'] = family(HOSTILE, [face('normal', 400)]);
+    const files = bundleFiles(document, trials(), { literata: 'Terms' });
+    const contentOf = (path: string) => {
+      const file = files.find((candidate) => candidate.path === path);
+      return file?.kind === 'text' ? file.content : '';
+    };
+    parsed(contentOf('lettera.css'));
+    expect(names(contentOf('lettera.css'), 'Atrule')).toContain('font-face');
+    expect(contentOf('specimen.html')).not.toContain('<script');
+    expect(JSON.parse(contentOf('tokens.json'))).toMatchObject({
+      font: { text: { $value: expect.arrayContaining([HOSTILE]) as unknown } },
+    });
+    for (const { path } of files) expect(path).toMatch(/^[A-Za-z0-9._/-]+$/);
+    expect(files.some(({ path }) => path.includes('..'))).toBe(false);
+  });
+
+  test('refers only to custom properties that it defines', () => {
+    const css = stylesheet(seatedDocument(), trials());
+    const defined = new Set(customProperties(css));
+    for (const name of referencedProperties(css)) expect(defined).toContain(name);
+  });
+});
+
+describe('the bundle', () => {
+  const files = bundleFiles(seatedDocument(), trials(), { literata: 'Terms', archivo: 'Terms' });
+
+  test('holds the files that others rely on, each path once', () => {
+    const paths = files.map(({ path }) => path);
+    expect(new Set(paths).size).toBe(paths.length);
+    expect(paths).toEqual([
+      'lettera.css',
+      'tokens.json',
+      '_tokens.scss',
+      'head.html',
+      'specimen.html',
+      'README.md',
+      'fonts/archivo-600-normal-latin.woff2',
+      'fonts/archivo-700-normal-latin.woff2',
+      'fonts/literata-200-900-normal-latin.woff2',
+      'fonts/literata-200-900-italic-latin.woff2',
+      'licences/archivo.txt',
+      'licences/literata.txt',
+    ]);
+  });
+
+  test('leaves out a family that no voice in use holds', () => {
+    const document = seatedDocument();
+    document.case['gloock'] = family('Gloock', [face('normal', 400)]);
+    expect(deliveredFonts(document).map(({ familyKey }) => familyKey)).not.toContain('gloock');
+  });
+
+  test('keeps aliases as aliases in the tokens', () => {
+    const tokens = files.find(({ path }) => path === 'tokens.json');
+    const json = JSON.parse(tokens?.kind === 'text' ? tokens.content : '{}') as {
+      style: Record<string, { $value: Record<string, unknown>; $extensions: unknown }>;
+      size: Record<string, unknown>;
+      colour: Record<string, unknown>;
+    };
+    expect(json.style['lead']?.$value).toMatchObject({
+      fontFamily: '{font.text}',
+      fontSize: '{size.up-1}',
+    });
+    expect(json.style['heading-2']?.$extensions).toMatchObject({
+      lettera: { follows: 'heading', setHere: ['step'], selectors: ['h2'] },
+    });
+    expect(json.size).toMatchObject({
+      $type: 'dimension',
+      base: { $value: { value: 1.125, unit: 'rem' } },
+    });
+    expect(json.colour).toMatchObject({
+      $type: 'color',
+      ground: { $value: { components: [1, 1, 1] } },
+    });
+  });
+
+  test('preloads the faces of the body and of the first heading, then links the style sheet', () => {
+    expect(headMarkup(seatedDocument()).trim().split('\n')).toEqual([
+      '<link rel="preload" href="fonts/literata-200-900-normal-latin.woff2" as="font" type="font/woff2" crossorigin>',
+      '<link rel="preload" href="fonts/archivo-700-normal-latin.woff2" as="font" type="font/woff2" crossorigin>',
+      '<link rel="stylesheet" href="lettera.css">',
+    ]);
+  });
+
+  test('makes file names of any script', () => {
+    expect(slug('Þokuljós Ægir 2')).toBe('thokuljos-aegir-2');
+    expect(slug('../../etc/passwd')).toBe('etc-passwd');
+    expect(slug('مرحبا 🌊')).toBe('family');
+  });
+});
+
+test('times are round trips and bytes on the connection stated', () => {
+  const connection = { name: 'test', roundTrip: 100, bandwidth: 8000 };
+  const { firstText, swap } = loadTimes(connection, {
+    stylesheetBytes: 10_000,
+    fontBytes: 100_000,
+  });
+  expect(firstText).toBeCloseTo(500 + 10, 10);
+  expect(swap).toBeCloseTo(510 + 100 + 100, 10);
+  expect(loadTimes(connection, { stylesheetBytes: 0, fontBytes: 0 }).swap).toBe(500);
+});

@@ -1,0 +1,225 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import type { FaceReading } from '../font';
+import { seatedDocument } from '../testing/documents';
+import { applyChange, ChangeError, patchBetween, patchesTouch, type Patch } from './change';
+import { describePatch } from './describe';
+import { newDocument } from './newDocument';
+import { takeFilesIn } from './takeIn';
+import { documentErrors } from './validate';
+
+const replace = (path: string, value: unknown): Patch => [{ op: 'replace', path, value }];
+
+function refusal(patch: unknown): ChangeError {
+  try {
+    applyChange(seatedDocument(), patch);
+  } catch (error) {
+    if (error instanceof ChangeError) return error;
+  }
+  throw new Error('The change was not refused');
+}
+
+describe('a document', () => {
+  test('is valid as it starts, and with families seated', () => {
+    expect(documentErrors(newDocument('Tarnholm'))).toEqual([]);
+    expect(documentErrors(seatedDocument())).toEqual([]);
+  });
+
+  test.each([null, 4, 'text', [], {}])('is not %j', (value) => {
+    expect(documentErrors(value)).not.toEqual([]);
+  });
+
+  test.each<[string, Patch, string, RegExp]>([
+    ['a ratio of 0', replace('/scale/small/ratio', 0), '/scale/small/ratio', /less than 1/],
+    [
+      'a base of a million',
+      replace('/scale/large/base', 1e6),
+      '/scale/large/base',
+      /greater than 64/,
+    ],
+    ['a ratio in words', replace('/scale/small/ratio', 'golden'), '/scale/small/ratio', /number/],
+    ['ends that cross', replace('/scale/small/width', 1400), '/scale/small/width', /1280 px/],
+    [
+      'a family not in the case',
+      replace('/voices/text/family', 'skerry'),
+      '/voices/text/family',
+      /not in the case/,
+    ],
+    [
+      'a step out of the scale',
+      replace('/styles/lead/set/step', 9),
+      '/styles/lead/set/step',
+      /step 9/,
+    ],
+    [
+      'a style that follows itself',
+      replace('/styles/heading/follows', 'heading-2'),
+      '/styles/heading/follows',
+      /itself/,
+    ],
+    [
+      'an unknown property',
+      [{ op: 'add', path: '/styles/lead/set/glow', value: 1 }],
+      '/styles/lead/set/glow',
+      /not a property/,
+    ],
+    [
+      'null for what can only be left out',
+      replace('/styles/lead/set/step', null),
+      '/styles/lead/set/step',
+      /whole number/,
+    ],
+    [
+      'a key that CSS could not name',
+      [{ op: 'add', path: '/colours/Ink 2', value: { name: 'x', light: '#000', dark: '#000' } }],
+      '/colours',
+      /keys match/,
+    ],
+    [
+      'no colour',
+      replace('/colours/ink/light', 'red; } body {'),
+      '/colours/ink/light',
+      /CSS colour/,
+    ],
+    [
+      'a selector that ends the rule',
+      replace('/elements/lead/selectors', ['p { } x']),
+      '/elements/lead/selectors',
+      /selectors/,
+    ],
+    ['a document without its ink', [{ op: 'remove', path: '/colours/ink' }], '/colours', /ink/],
+    [
+      'a hash that is none',
+      replace('/case/literata/faces/0/files/0/sha256', 'x'),
+      '/case/literata/faces/0/files/0/sha256',
+      /SHA-256/,
+    ],
+  ])('refuses %s and names its path', (_what, patch, path, message) => {
+    const { errors } = refusal(patch);
+    expect(errors.map((error) => error.path)).toContain(path);
+    expect(errors.find((error) => error.path === path)?.message).toMatch(message);
+  });
+});
+
+describe('a change', () => {
+  test('leaves the document it was applied to as it was', () => {
+    const document = seatedDocument();
+    const { document: after } = applyChange(document, replace('/name', 'Skerry'));
+    expect(after.name).toBe('Skerry');
+    expect(document).toEqual(seatedDocument());
+  });
+
+  test.each<[string, unknown, RegExp]>([
+    [
+      'a path that is not there',
+      replace('/scale/nothing/base', 4),
+      /nothing at \/scale\/nothing\/base/,
+    ],
+    [
+      'a test that does not hold',
+      [{ op: 'test', path: '/name', value: 'x' }],
+      /not what the patch expects/,
+    ],
+    ['something that is no patch', { op: 'replace' }, /list of operations/],
+    ['an operation that is none', [{ op: 'destroy', path: '/name' }], /Operation 1/],
+    ['a poisoned path', [{ op: 'add', path: '/__proto__/polluted', value: 1 }], /./],
+  ])('is refused for %s', (_what, patch, message) => {
+    expect(() => applyChange(seatedDocument(), patch)).toThrow(message);
+    expect(({} as Record<string, unknown>)['polluted']).toBeUndefined();
+  });
+
+  test('and its inverse lead back to the same document', () => {
+    const changes = fc.constantFrom<Patch>(
+      replace('/scale/small/ratio', 1.4),
+      replace('/voices/heading/family', null),
+      [{ op: 'add', path: '/scale/overrides/2', value: { large: 40 } }],
+      [{ op: 'remove', path: '/styles/quote/set/slant' }],
+      [{ op: 'remove', path: '/elements/code-block' }],
+      replace('/words', 'Ægir'),
+      [{ op: 'copy', from: '/styles/lead', path: '/styles/standfirst' }],
+    );
+    fc.assert(
+      fc.property(fc.array(changes, { maxLength: 6 }), (patches) => {
+        const start = seatedDocument();
+        const inverses: Patch[] = [];
+        let document = start;
+        for (const patch of patches) {
+          try {
+            const applied = applyChange(document, patch);
+            document = applied.document;
+            inverses.unshift(applied.inverse);
+          } catch (error) {
+            expect(error).toBeInstanceOf(ChangeError);
+          }
+        }
+        for (const inverse of inverses) document = applyChange(document, inverse).document;
+        expect(document).toEqual(start);
+      }),
+    );
+  });
+
+  test('is named in a designer’s words', () => {
+    const document = seatedDocument();
+    const named = (patch: Patch) => describePatch(document, patch);
+    expect(named(replace('/scale/large/ratio', 1.3))).toBe('Scale: large end: ratio');
+    expect(named(replace('/voices/heading/family', 'archivo'))).toBe('Voice Heading: family');
+    expect(named(replace('/styles/lead/set/lineHeight', 1.3))).toBe('Style Lead: line height');
+    expect(named([{ op: 'remove', path: '/case/archivo' }])).toBe('Case Archivo removed');
+  });
+
+  test('touches another where one path is the other’s or lies within it', () => {
+    const a = replace('/scale/small/ratio', 1.3);
+    expect(patchesTouch(a, replace('/scale/small', {}))).toBe(true);
+    expect(patchesTouch(a, replace('/scale/small/base', 17))).toBe(false);
+    expect(patchesTouch(a, replace('/scale/small/ratios', 17))).toBe(false);
+    expect(patchBetween(seatedDocument(), seatedDocument())).toEqual([]);
+  });
+});
+
+describe('taking files in', () => {
+  const file = (more: Partial<FaceReading>) => ({
+    reading: {
+      family: 'Tarnholm "Test" <b>; }',
+      weight: 400,
+      style: 'normal',
+      class: 'serif',
+      axes: [],
+      licenceUrl: null,
+      sha256: 'e'.repeat(64),
+      ...more,
+    } as unknown as FaceReading,
+    woff2Bytes: 900,
+  });
+  const key = () => 'tarnholm-test-b';
+
+  test('groups files into one family by its name, light before heavy, upright before italic', () => {
+    const patch = takeFilesIn(
+      seatedDocument(),
+      [file({ weight: 700 }), file({ style: 'italic' }), file({})],
+      key,
+    );
+    const { document } = applyChange(seatedDocument(), patch);
+    const taken = document.case['tarnholm-test-b'];
+    expect(taken?.name).toBe('Tarnholm "Test" <b>; }');
+    expect(taken?.faces.map(({ style, weightMin }) => `${style} ${weightMin}`)).toEqual([
+      'normal 400',
+      'normal 700',
+      'italic 400',
+    ]);
+  });
+
+  test('joins a family that came from files, and never one of the foundry', () => {
+    const first = applyChange(seatedDocument(), takeFilesIn(seatedDocument(), [file({})], key));
+    const second = applyChange(
+      first.document,
+      takeFilesIn(first.document, [file({ weight: 700 })], key),
+    );
+    expect(second.document.case['tarnholm-test-b']?.faces).toHaveLength(2);
+    const literata = takeFilesIn(
+      seatedDocument(),
+      [file({ family: 'Literata' })],
+      () => 'literata',
+    );
+    expect(literata[0]?.path).toBe('/case/literata-2');
+  });
+});

@@ -1,0 +1,138 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { newDocument, type Slant } from '../document';
+import { face, seatedDocument } from '../testing/documents';
+import { elementAt } from './elementAt';
+import { matchFace } from './faceMatch';
+import { resolveElement, resolveInUse, resolveStyle } from './resolve';
+import { familiesInUse, familyRequests, voiceUses } from './usage';
+
+describe('matchFace follows CSS Fonts 4 §5.2', () => {
+  const weights = (...list: number[]) => list.map((weight) => face('normal', weight));
+  const taken = (list: number[], weight: number) =>
+    matchFace(weights(...list), { weight, slant: 'normal' })?.weight;
+
+  test.each([
+    [400, [300, 500, 600], 500],
+    [450, [300, 400, 600], 400],
+    [450, [300, 600], 300],
+    [500, [600, 700], 600],
+    [500, [400, 600], 400],
+    [300, [100, 400], 100],
+    [300, [400, 700], 400],
+    [600, [400, 700, 900], 700],
+    [600, [100, 400, 500], 500],
+    [1000, [100, 900], 900],
+  ])('%i of %j is %i', (weight, list, expected) => {
+    expect(taken(list, weight)).toBe(expected);
+  });
+
+  test('variable ranges give the weight asked for, or their nearest end', () => {
+    const faces = [face('normal', 200, 500), face('normal', 650, 800)];
+    const at = (weight: number) => matchFace(faces, { weight, slant: 'normal' })?.weight;
+    expect([at(340), at(700), at(600), at(100), at(900)]).toEqual([340, 700, 650, 200, 800]);
+  });
+
+  test('style goes before weight, and what is missing is made up', () => {
+    const faces = [face('normal', 400), face('normal', 700), face('italic', 400)];
+    expect(matchFace(faces, { weight: 700, slant: 'italic' })).toMatchObject({
+      weight: 400,
+      fakedBold: true,
+      fakedItalic: false,
+    });
+    expect(matchFace(faces.slice(0, 2), { weight: 700, slant: 'italic' })).toMatchObject({
+      weight: 700,
+      fakedBold: false,
+      fakedItalic: true,
+    });
+    expect(matchFace([], { weight: 400, slant: 'normal' })).toBeNull();
+  });
+
+  test('is total: any family answers any request with one of its faces', () => {
+    const faces = fc.array(
+      fc
+        .tuple(
+          fc.constantFrom<Slant>('normal', 'italic'),
+          fc.integer({ min: 1, max: 1000 }),
+          fc.integer({ min: 0, max: 400 }),
+        )
+        .map(([style, min, span]) => face(style, min, Math.min(1000, min + span))),
+      { minLength: 1, maxLength: 9 },
+    );
+    fc.assert(
+      fc.property(faces, fc.integer({ min: 1, max: 1000 }), (list, weight) => {
+        const match = matchFace(list, { weight, slant: 'normal' });
+        expect(list).toContain(match?.face);
+        expect(match?.weight).toBeGreaterThanOrEqual(match?.face.weightMin ?? 0);
+        expect(match?.weight).toBeLessThanOrEqual(match?.face.weightMax ?? 0);
+      }),
+    );
+  });
+});
+
+describe('following', () => {
+  test('a property is set there, or comes from the style followed, the text around, the body, the browser', () => {
+    const document = seatedDocument();
+    const heading2 = resolveStyle(document, 'heading-2');
+    expect(heading2.step).toMatchObject({ value: 3, origin: 'set', source: 'heading-2' });
+    expect(heading2.weight).toMatchObject({ value: 700, origin: 'style', source: 'heading' });
+    expect(heading2.case).toMatchObject({ value: 'none', origin: 'body', source: 'body' });
+
+    const cell = resolveElement(document, 'table-heading');
+    expect(cell.step).toMatchObject({ value: -1, origin: 'style', source: 'small' });
+    Object.assign(document.styles['table-heading'] ?? {}, { follows: null });
+    expect(resolveElement(document, 'table-heading').step).toMatchObject({
+      value: -1,
+      origin: 'parent',
+      source: 'small',
+    });
+    delete document.styles['body']?.set.case;
+    expect(resolveStyle(document, 'lead').case).toMatchObject({
+      value: 'none',
+      origin: 'browser',
+      source: null,
+    });
+  });
+
+  test('the trace lists each place looked at', () => {
+    const { weight } = resolveStyle(seatedDocument(), 'caption');
+    expect(weight.trace.map(({ origin, style }) => [origin, style])).toEqual([
+      ['set', 'caption'],
+      ['style', 'small'],
+      ['body', 'body'],
+    ]);
+    expect(resolveInUse(seatedDocument(), 'code').step.trace).toHaveLength(1);
+  });
+
+  test('of the last of several elements that match a node, the later has its way', () => {
+    const document = newDocument('X');
+    const node = (...matching: string[]) =>
+      elementAt(document, (selector) => matching.includes(selector));
+    expect(node('code', 'pre code')).toBe('code-block');
+    expect(node('h2')).toBe('h2');
+    expect(node('marquee')).toBeNull();
+  });
+});
+
+describe('what the styles ask for', () => {
+  test('by voice, upright first', () => {
+    const text = voiceUses(seatedDocument()).get('text');
+    expect(text?.requests.map(({ weight, slant }) => `${weight} ${slant}`)).toEqual([
+      '400 normal',
+      '700 normal',
+      '400 italic',
+    ]);
+    expect(text?.requests[2]?.styles).toEqual(['quote', 'emphasis']);
+  });
+
+  test('by family, with bold inside italics counted in', () => {
+    const document = seatedDocument();
+    expect(familiesInUse(document)).toEqual(['archivo', 'literata']);
+    expect(familyRequests(document, 'literata')).toEqual([
+      { weight: 400, slant: 'normal' },
+      { weight: 700, slant: 'normal' },
+      { weight: 400, slant: 'italic' },
+      { weight: 700, slant: 'italic' },
+    ]);
+  });
+});
