@@ -8,7 +8,10 @@ const number: Schema = { type: 'number' };
 const boolean: Schema = { type: 'boolean' };
 const nullable = (schema: Schema): Schema => ({ anyOf: [schema, { type: 'null' }] });
 const list = (items: Schema): Schema => ({ type: 'array', items });
-const object = (properties: Record<string, Schema>, required = Object.keys(properties)): Schema => ({
+const object = (
+  properties: Record<string, Schema>,
+  required = Object.keys(properties),
+): Schema => ({
   type: 'object',
   properties,
   required,
@@ -199,7 +202,8 @@ export const openApi = {
   info: {
     title: 'Lettera',
     version: '1',
-    description: 'The typography of a site: faces, scale, fallbacks, styles, and what is delivered.',
+    description:
+      'The typography of a site: faces, scale, fallbacks, styles, and what is delivered.',
     license: { name: 'MIT', identifier: 'MIT' },
   },
   servers: [{ url: '/api/v1' }],
@@ -224,7 +228,10 @@ export const openApi = {
         summary: 'Sign in with the access token',
         requestBody: { content: json(object({ token: text })) },
         responses: {
-          200: answer('Signed in, by a cookie', object({ tokenNeeded: boolean, signedIn: boolean })),
+          200: answer(
+            'Signed in, by a cookie',
+            object({ tokenNeeded: boolean, signedIn: boolean }),
+          ),
           ...problems(401, 422, 429),
         },
       },

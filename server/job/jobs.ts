@@ -1,9 +1,9 @@
 import { availableParallelism } from 'node:os';
-import { FontError, type FontErrorReason } from '@lettera/core/font';
+import { FontError } from '@lettera/core/font';
 import type { TunedFace } from '@lettera/core/fallback';
 import Piscina from 'piscina';
 import { fromSources } from '../folders';
-import type { NarrowRequest, ReadFont, TuneRequest } from './tasks';
+import type { NarrowRequest, ReadFont, RefusedFont, TuneRequest } from './tasks';
 
 /** A reading that takes longer is ended, milliseconds. */
 const READING_LIMIT = 10_000;
@@ -24,11 +24,14 @@ export class Jobs {
 
   /** Reads a font file. @throws FontError when it is none, or takes more time or memory than it may */
   async readFont(bytes: Uint8Array): Promise<ReadFont> {
+    let result: ReadFont | RefusedFont;
     try {
-      return (await this.#run('readFont', bytes, READING_LIMIT)) as ReadFont;
+      result = (await this.#run('readFont', bytes, READING_LIMIT)) as ReadFont | RefusedFont;
     } catch (error) {
-      throw asFontError(error);
+      throw readingFailed(error);
     }
+    if ('refused' in result) throw new FontError(result.refused.reason, result.refused.message);
+    return result;
   }
 
   narrowWeights(request: NarrowRequest): Promise<Uint8Array> {
@@ -55,10 +58,9 @@ export class Jobs {
   }
 }
 
-/** Errors cross from a worker without their class; a FontError is known by its reason. */
-function asFontError(error: unknown): Error {
-  const { name, message, reason } = error as Error & { reason?: FontErrorReason };
-  if (reason) return new FontError(reason, message);
+/** A worker that ran out of time or memory, or stumbled: the file is to blame in each case. */
+function readingFailed(error: unknown): FontError {
+  const { name } = error as Error;
   if (name === 'AbortError' || name === 'TimeoutError') {
     return new FontError(
       'damaged',

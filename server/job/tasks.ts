@@ -1,7 +1,14 @@
 import { readFile } from 'node:fs/promises';
 import { strToU8, zipSync, type Zippable } from 'fflate';
 import subsetFont from 'subset-font';
-import { packAsWoff2, readFace, Shaper, type FaceReading } from '@lettera/core/font';
+import {
+  FontError,
+  packAsWoff2,
+  readFace,
+  Shaper,
+  type FaceReading,
+  type FontErrorReason,
+} from '@lettera/core/font';
 import {
   CompositeShaper,
   LOCAL_FONTS,
@@ -19,10 +26,20 @@ export interface ReadFont {
   woff2: Uint8Array;
 }
 
-/** Reads a font file and packs it as WOFF2. @throws FontError */
-export async function readFont(bytes: Uint8Array): Promise<ReadFont> {
-  const reading = await readFace(bytes);
-  return { reading, woff2: await packAsWoff2(bytes) };
+/** Why a file is no usable font, as a value: errors lose their class on the way from a worker. */
+export interface RefusedFont {
+  refused: { reason: FontErrorReason; message: string };
+}
+
+/** Reads a font file and packs it as WOFF2. */
+export async function readFont(bytes: Uint8Array): Promise<ReadFont | RefusedFont> {
+  try {
+    const reading = await readFace(bytes);
+    return { reading, woff2: await packAsWoff2(bytes) };
+  } catch (error) {
+    if (!(error instanceof FontError)) throw error;
+    return { refused: { reason: error.reason, message: error.message } };
+  }
 }
 
 export interface NarrowRequest {
@@ -36,7 +53,7 @@ const KEPT_NAME_IDS = [0, 1, 2, 3, 4, 5, 6, 8, 9, 11, 12, 13, 14, 16, 17];
 
 /** Limits a variable font to a range of weights, or to one weight. */
 export function narrowWeights({ bytes, weightMin, weightMax }: NarrowRequest): Promise<Uint8Array> {
-  return subsetFont(bytes, undefined, {
+  return subsetFont(Buffer.from(bytes), undefined, {
     targetFormat: 'woff2',
     keepAllGlyphs: true,
     preserveNameIds: KEPT_NAME_IDS,

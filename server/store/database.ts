@@ -1,5 +1,5 @@
-import { accessSync, constants, mkdirSync, readFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { accessSync, constants, existsSync, mkdirSync, readFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
 import { createClient, type Client } from '@libsql/client';
 import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
@@ -40,9 +40,16 @@ async function refuseNewerDatabase(client: Client): Promise<void> {
   }
 }
 
+/** Makes a folder and those above it, one by one: Node's own recursion never returns where /proc refuses. */
+function makeFolder(path: string): void {
+  if (existsSync(path)) return;
+  makeFolder(dirname(path));
+  mkdirSync(path);
+}
+
 function prepareFolder(dataFolder: string): void {
   try {
-    mkdirSync(dataFolder, { recursive: true });
+    makeFolder(dataFolder);
     accessSync(dataFolder, constants.W_OK | constants.X_OK);
   } catch (error) {
     const { code } = error as NodeJS.ErrnoException;

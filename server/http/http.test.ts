@@ -1,0 +1,500 @@
+import { readFileSync } from 'node:fs';
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import fontverter from 'fontverter';
+import { unzipSync } from 'fflate';
+import request from 'supertest';
+import { withoutTable } from '../../core/font/testing/sfnt';
+import { startTestServer, type TestServer } from '../testing/server';
+import { openApi } from './openapi';
+import type { Project } from '../store/projectStore';
+
+const fontPath = (name: string) =>
+  `node_modules/@fontsource/${name.split('-latin')[0]}/files/${name}.woff2`;
+const SPECTRAL = fontPath('spectral-latin-400-normal');
+const GELASIO = fontPath('gelasio-latin-400-normal');
+const OTF = 'core/font/golden/tarnholm-test.otf';
+const HOSTILE_NAME = 'Tarnholm "Test" <b>; }';
+
+let server: TestServer;
+const api = () => request(server.app);
+
+beforeAll(async () => {
+  server = await startTestServer();
+});
+afterAll(() => server.close());
+
+async function newProject(name = 'Skerry'): Promise<Project> {
+  const { body } = await api().post('/api/v1/projects').send({ name }).expect(201);
+  return body as Project;
+}
+
+const patch = (id: string, revision: number | string, operations: unknown) =>
+  api()
+    .patch(`/api/v1/projects/${id}`)
+    .set('Content-Type', 'application/json-patch+json')
+    .set('If-Match', `"${revision}"`)
+    .send(JSON.stringify(operations));
+
+const rename = (name: string) => [{ op: 'replace', path: '/name', value: name }];
+
+const binary = (response: request.Response, done: (error: null, body: Buffer) => void): void => {
+  const chunks: Buffer[] = [];
+  response.on('data', (chunk: Buffer) => chunks.push(chunk));
+  response.on('end', () => done(null, Buffer.concat(chunks)));
+};
+
+describe('projects', () => {
+  test('are started, listed and found by id and by short name', async () => {
+    const project = await newProject('Þokuljós Ægir');
+    expect(project).toMatchObject({ slug: 'thokuljos-aegir', revision: 1, name: 'Þokuljós Ægir' });
+    const twin = await newProject('Þokuljós Ægir');
+    expect(twin.slug).toBe('thokuljos-aegir-2');
+    const { body, headers } = await api().get('/api/v1/projects/thokuljos-aegir').expect(200);
+    expect((body as Project).id).toBe(project.id);
+    expect(headers['etag']).toBe('"1"');
+    const list = await api().get('/api/v1/projects').expect(200);
+    expect((list.body as Project[]).map(({ id }) => id)).toEqual(
+      expect.arrayContaining([project.id, twin.id]),
+    );
+  });
+
+  test.each([{}, { name: '' }, { name: 4 }, { name: 'x'.repeat(121) }])(
+    'are not started with %j',
+    async (body) => {
+      const { body: problem } = await api().post('/api/v1/projects').send(body).expect(422);
+      expect(problem).toMatchObject({ errors: [{ path: '/name' }] });
+    },
+  );
+
+  test('are removed with their pages and history', async () => {
+    const { id } = await newProject();
+    await patch(id, 1, rename('Gone')).expect(200);
+    await api().delete(`/api/v1/projects/${id}`).expect(204);
+    await api().get(`/api/v1/projects/${id}`).expect(404);
+  });
+
+  test('that are not there are a problem with a stable type', async () => {
+    const { body, headers } = await api().get('/api/v1/projects/nowhere').expect(404);
+    expect(headers['content-type']).toContain('application/problem+json');
+    expect(body).toEqual({
+      type: 'urn:lettera:problem:not-found',
+      title: 'Not found',
+      status: 404,
+      detail: 'There is no project “nowhere”.',
+    });
+  });
+});
+
+describe('changes', () => {
+  test('are stored under the next revision', async () => {
+    const { id } = await newProject();
+    const { body, headers } = await patch(id, 1, rename('Ægir')).expect(200);
+    expect(body).toMatchObject({ revision: 2, name: 'Ægir', undo: 'Project name', redo: null });
+    expect(headers['etag']).toBe('"2"');
+  });
+
+  test('on a stale revision are refused with the current state', async () => {
+    const { id } = await newProject();
+    await patch(id, 1, rename('First')).expect(200);
+    const { body } = await patch(id, 1, rename('Second')).expect(409);
+    expect(body).toMatchObject({
+      type: 'urn:lettera:problem:stale-revision',
+      current: { revision: 2, document: { name: 'First' } },
+    });
+    const { body: after } = await api().get(`/api/v1/projects/${id}`);
+    expect(after).toMatchObject({ revision: 2, name: 'First' });
+  });
+
+  test('need a revision, and it must be one', async () => {
+    const { id } = await newProject();
+    await api()
+      .patch(`/api/v1/projects/${id}`)
+      .set('Content-Type', 'application/json-patch+json')
+      .send(JSON.stringify(rename('x')))
+      .expect(428);
+    await patch(id, 'yesterday', rename('x')).expect(400);
+    await api()
+      .patch(`/api/v1/projects/${id}`)
+      .set('Content-Type', 'text/plain')
+      .set('If-Match', '"1"')
+      .send('[]')
+      .expect(415);
+  });
+
+  test.each<[string, unknown, string]>([
+    ['a path that is not there', [{ op: 'replace', path: '/scale/none', value: 1 }], '/scale/none'],
+    [
+      'a ratio of 0',
+      [{ op: 'replace', path: '/scale/small/ratio', value: 0 }],
+      '/scale/small/ratio',
+    ],
+    [
+      'a base of a million',
+      [{ op: 'replace', path: '/scale/small/base', value: 1e6 }],
+      '/scale/small/base',
+    ],
+  ])('to %s are refused with the path, and nothing is stored', async (_what, operations, path) => {
+    const { id } = await newProject();
+    const { body } = await patch(id, 1, operations).expect(422);
+    expect(body).toMatchObject({
+      type: 'urn:lettera:problem:invalid-change',
+      errors: [{ path }],
+    });
+    expect((body as { detail: string }).detail).toContain('Nothing was changed');
+    const { body: after } = await api().get(`/api/v1/projects/${id}`);
+    expect((after as Project).revision).toBe(1);
+  });
+
+  test('may not name files that were not taken in', async () => {
+    const { id } = await newProject();
+    const family = {
+      name: 'Made up',
+      class: 'serif',
+      source: 'files',
+      licence: null,
+      faces: [
+        {
+          style: 'normal',
+          weightMin: 400,
+          weightMax: 400,
+          files: [{ sha256: 'f'.repeat(64), script: 'all', unicodeRange: null, bytes: 1 }],
+        },
+      ],
+    };
+    const { body } = await patch(id, 1, [
+      { op: 'add', path: '/case/made-up', value: family },
+    ]).expect(422);
+    expect(body).toMatchObject({ errors: [{ path: '/case/made-up/faces/0/files/0/sha256' }] });
+  });
+
+  test('that are not JSON are refused', async () => {
+    const { id } = await newProject();
+    await api()
+      .patch(`/api/v1/projects/${id}`)
+      .set('Content-Type', 'application/json-patch+json')
+      .set('If-Match', '"1"')
+      .send('[{"op":')
+      .expect(400);
+    await patch(id, 1, { op: 'replace' }).expect(422);
+  });
+});
+
+describe('undo and redo', () => {
+  const go = (id: string, direction: 'undo' | 'redo', revision: number) =>
+    api().post(`/api/v1/projects/${id}/${direction}`).set('If-Match', `"${revision}"`);
+
+  test('go back and forth step by step, and a new change ends redo', async () => {
+    const { id } = await newProject('One');
+    await patch(id, 1, rename('Two')).expect(200);
+    await patch(id, 2, rename('Three')).expect(200);
+    const names: string[] = [];
+    const step = async (direction: 'undo' | 'redo', revision: number) => {
+      const { body } = await go(id, direction, revision).expect(200);
+      names.push((body as Project).name);
+      return body as Project;
+    };
+    await step('undo', 3);
+    const bottom = await step('undo', 4);
+    expect(bottom.undo).toBeNull();
+    await step('redo', 5);
+    await step('redo', 6);
+    await step('undo', 7);
+    expect(names).toEqual(['Two', 'One', 'Two', 'Three', 'Two']);
+    const changed = await patch(id, 8, rename('Four')).expect(200);
+    expect((changed.body as Project).redo).toBeNull();
+    const back = await step('undo', 9);
+    expect(back.name).toBe('Two');
+    expect((await step('undo', 10)).name).toBe('One');
+    await go(id, 'undo', 11).expect(409);
+  });
+
+  test('keep the history, and refuse a stale revision', async () => {
+    const { id } = await newProject('One');
+    await patch(id, 1, rename('Two')).expect(200);
+    await go(id, 'undo', 1).expect(409);
+    await go(id, 'undo', 2).expect(200);
+    const { body } = await api().get(`/api/v1/projects/${id}/changes`).expect(200);
+    expect(body).toMatchObject([
+      { revision: 3, kind: 'undo' },
+      { revision: 2, kind: 'change', label: 'Project name' },
+    ]);
+    await api().get(`/api/v1/projects/${id}/changes?limit=none`).expect(400);
+  });
+});
+
+describe('font files', () => {
+  const upload = (id: string, ...files: [Buffer | string, string][]) =>
+    files.reduce(
+      (sending, [file, name]) => sending.attach('file', file, name),
+      api().post(`/api/v1/projects/${id}/fonts`),
+    );
+
+  test('are taken in with their readings, and served as WOFF2', async () => {
+    const { id } = await newProject();
+    const { body } = await upload(id, [SPECTRAL, 'a.woff2'], [OTF, 'b.otf']).expect(201);
+    expect(body).toMatchObject([
+      { file: 'a.woff2', family: 'Spectral', format: 'woff2', weight: 400, unitsPerEm: 1000 },
+      { file: 'b.otf', family: HOSTILE_NAME, format: 'otf' },
+    ]);
+    const readings = await api().get(`/api/v1/projects/${id}/fonts`).expect(200);
+    expect(readings.body).toHaveLength(2);
+    const { body: project } = await api().get(`/api/v1/projects/${id}`);
+    expect(Object.keys((project as Project).document.case)).toEqual([
+      'spectral',
+      'tarnholm-test-b',
+    ]);
+    for (const { sha256 } of readings.body as { sha256: string }[]) {
+      const file = await api()
+        .get(`/api/v1/projects/${id}/fonts/${sha256}.woff2`)
+        .buffer()
+        .parse(binary as never)
+        .expect(200);
+      expect((file.body as Buffer).subarray(0, 4).toString()).toBe('wOF2');
+    }
+    await api()
+      .get(`/api/v1/projects/${id}/fonts/${'0'.repeat(64)}`)
+      .expect(404);
+  });
+
+  test('of another project are not served', async () => {
+    const [mine, other] = [await newProject(), await newProject()];
+    const { body } = await upload(mine.id, [SPECTRAL, 'a.woff2']).expect(201);
+    const [{ sha256 }] = body as [{ sha256: string }];
+    await api().get(`/api/v1/projects/${other.id}/fonts/${sha256}`).expect(404);
+  });
+
+  test('that cannot be used are refused with the reason, the case as it was', async () => {
+    const { id } = await newProject();
+    const sfnt = await fontverter.convert(readFileSync(SPECTRAL), 'sfnt');
+    const bad: [Buffer, string, string][] = [
+      [Buffer.from('Keeper’s log'), 'log.woff2', 'not-a-font'],
+      [readFileSync(SPECTRAL).subarray(0, 9000), 'cut.woff2', 'cut-short'],
+      [Buffer.from(withoutTable(new Uint8Array(sfnt), 'OS/2')), 'no-os2.ttf', 'table-missing'],
+    ];
+    for (const [file, name, reason] of bad) {
+      const { body } = await upload(id, [file, name]).expect(422);
+      expect(body).toMatchObject({
+        type: 'urn:lettera:problem:unusable-font',
+        files: [{ file: name, refused: { reason } }],
+      });
+    }
+    const { body } = await api().get(`/api/v1/projects/${id}`);
+    expect(body).toMatchObject({ revision: 1, document: { case: {} } });
+  });
+
+  test('a bad one among good ones refuses only itself', async () => {
+    const { id } = await newProject();
+    const { body } = await upload(
+      id,
+      [GELASIO, 'good.woff2'],
+      [Buffer.from('no'), 'bad.ttf'],
+    ).expect(201);
+    expect(body).toMatchObject([
+      { file: 'good.woff2', family: 'Gelasio' },
+      { file: 'bad.ttf', refused: { reason: 'not-a-font' } },
+    ]);
+  });
+
+  test('are undone like any change, and come back', async () => {
+    const { id } = await newProject();
+    await upload(id, [SPECTRAL, 'a.woff2']).expect(201);
+    await api().post(`/api/v1/projects/${id}/undo`).set('If-Match', '"2"').expect(200);
+    expect((await api().get(`/api/v1/projects/${id}/fonts`)).body).toEqual([]);
+    await api().post(`/api/v1/projects/${id}/redo`).set('If-Match', '"3"').expect(200);
+    expect((await api().get(`/api/v1/projects/${id}/fonts`)).body).toHaveLength(1);
+  });
+
+  test('of 100 MB are refused without being read', async () => {
+    const { id } = await newProject();
+    const { body } = await upload(id, [Buffer.alloc(100 * 1024 * 1024), 'huge.ttf']).expect(413);
+    expect(body).toMatchObject({ type: 'urn:lettera:problem:too-large' });
+    await api()
+      .post('/api/v1/projects')
+      .send({ name: 'x'.repeat(2_000_000) })
+      .expect(413);
+    await api().get('/api/v1/health').expect(200);
+  });
+
+  test('need a part named “file”', async () => {
+    const { id } = await newProject();
+    await api().post(`/api/v1/projects/${id}/fonts`).attach('font', SPECTRAL).expect(400);
+    await api().post(`/api/v1/projects/${id}/fonts`).expect(400);
+  });
+});
+
+describe('the foundry', () => {
+  const allow = (id: string) =>
+    api().put(`/api/v1/projects/${id}/foundry`).send({ allowedBy: 'Ása' }).expect(200);
+  const take = (id: string, family: string, picks: unknown) =>
+    api()
+      .post(`/api/v1/projects/${id}/foundry/families/${family}`)
+      .send(picks as object);
+  const PICKS = { scripts: ['latin'], faces: [{ style: 'normal', weight: 400 }] };
+
+  test('is asked nothing before it is allowed for the project, nor after it is withdrawn', async () => {
+    const { id } = await newProject();
+    const paths = ['', '/spectral', '/spectral/files/spectral-latin-400-normal.woff2'];
+    const expectAll = async (status: number) => {
+      for (const path of paths) {
+        await api().get(`/api/v1/projects/${id}/foundry/families${path}`).expect(status);
+      }
+    };
+    await expectAll(403);
+    await take(id, 'spectral', PICKS).expect(403);
+    await allow(id);
+    await expectAll(200);
+    await api().delete(`/api/v1/projects/${id}/foundry`).expect(200);
+    await expectAll(403);
+  });
+
+  test('lists every family, paged', async () => {
+    const { id } = await newProject();
+    const { body } = await allow(id);
+    expect(body).toMatchObject({ foundry: { allowedBy: 'Ása' } });
+    const { body: families } = await api().get(`/api/v1/projects/${id}/foundry/families`);
+    expect((families as unknown[]).length).toBe(77);
+  });
+
+  test('gives the faces picked, variable ones cut to the weights picked', async () => {
+    const { id } = await newProject();
+    await allow(id);
+    await take(id, 'spectral', { scripts: ['latin', 'latin-ext'], faces: PICKS.faces }).expect(201);
+    const { body } = await take(id, 'literata', {
+      scripts: ['latin'],
+      faces: [
+        { style: 'normal', weight: 400 },
+        { style: 'normal', weight: 700 },
+        { style: 'italic', weight: 400 },
+      ],
+    }).expect(201);
+    const { case: families } = (body as Project).document;
+    expect(families['spectral']?.faces[0]?.files.map(({ script }) => script)).toEqual([
+      'latin',
+      'latin-ext',
+    ]);
+    expect(
+      families['literata']?.faces.map(({ style, weightMin, weightMax }) => [
+        style,
+        weightMin,
+        weightMax,
+      ]),
+    ).toEqual([
+      ['normal', 400, 700],
+      ['italic', 400, 400],
+    ]);
+    const { body: readings } = await api().get(`/api/v1/projects/${id}/fonts`);
+    const axes = (readings as { family: string; axes: { min: number; max: number }[] }[])
+      .filter(({ family }) => family.startsWith('Literata'))
+      .map((reading) => reading.axes.map(({ min, max }) => [min, max]));
+    expect(axes).toEqual([[[400, 700]], []]);
+  });
+
+  test.each<[string, unknown]>([
+    ['a weight it has not', { scripts: ['latin'], faces: [{ style: 'normal', weight: 250 }] }],
+    ['a script it has not', { scripts: ['greek'], faces: PICKS.faces }],
+    ['nothing', { scripts: [], faces: [] }],
+    ['something that is no pick', { scripts: 'latin' }],
+  ])('refuses %s', async (_what, picks) => {
+    const { id } = await newProject();
+    await allow(id);
+    await take(id, 'spectral', picks).expect(400);
+    expect(((await api().get(`/api/v1/projects/${id}`)).body as Project).revision).toBe(1);
+  });
+
+  test('that lies or fails leaves the case as it was', async () => {
+    const { id } = await newProject();
+    await allow(id);
+    for (const fault of ['cutFilesShort', 'serveWrongFiles'] as const) {
+      server.behaviour[fault] = true;
+      const { body } = await take(id, 'gloock', PICKS).expect(502);
+      expect((body as { detail: string }).detail).toContain('not the one it lists');
+      server.behaviour[fault] = false;
+    }
+    server.behaviour.failures = 99;
+    const { body } = await take(id, 'gloock', PICKS).expect(502);
+    expect((body as { detail: string }).detail).toContain('does not answer');
+    server.behaviour.failures = 2;
+    await take(id, 'gloock', PICKS).expect(201);
+    server.behaviour.failures = 0;
+  });
+});
+
+describe('what is delivered', () => {
+  async function seatedProject(): Promise<string> {
+    const { id } = await newProject('Tarnholm Light Trust');
+    await api().post(`/api/v1/projects/${id}/fonts`).attach('file', SPECTRAL).expect(201);
+    await patch(id, 2, [{ op: 'replace', path: '/voices/text/family', value: 'spectral' }]).expect(
+      200,
+    );
+    return id;
+  }
+
+  test('fallbacks are tried for each family in use', async () => {
+    const id = await seatedProject();
+    const { body } = await api().get(`/api/v1/projects/${id}/fallbacks`).expect(200);
+    const [first] =
+      (body as Record<string, { local: string; faces: unknown[] }[]>)['spectral'] ?? [];
+    expect(['georgia', 'times-new-roman']).toContain(first?.local);
+    expect(first?.faces).toHaveLength(4);
+  });
+
+  test('the bundle holds what the plan lists, byte for byte', async () => {
+    const id = await seatedProject();
+    const { body: plan } = await api().get(`/api/v1/projects/${id}/delivery`).expect(200);
+    const { body, headers } = await api()
+      .get(`/api/v1/projects/${id}/bundle.zip`)
+      .buffer()
+      .parse(binary as never)
+      .expect(200);
+    expect(headers['content-disposition']).toContain('tarnholm-light-trust-type.zip');
+    const files = unzipSync(new Uint8Array(body as Buffer));
+    expect(
+      Object.fromEntries(Object.entries(files).map(([path, { length }]) => [path, length])),
+    ).toEqual(
+      Object.fromEntries(
+        (plan as { path: string; bytes: number }[]).map(({ path, bytes }) => [path, bytes]),
+      ),
+    );
+    const font = files['fonts/spectral-400-normal-all.woff2'];
+    expect(Buffer.from(font ?? []).equals(readFileSync(SPECTRAL))).toBe(true);
+  });
+
+  test('pages come without scripts allowed, and with their layout', async () => {
+    const { id } = await newProject();
+    const { headers, text } = await api().get(`/api/v1/projects/${id}/pages/log`).expect(200);
+    expect(headers['content-security-policy']).toContain("default-src 'none'");
+    expect(headers['content-security-policy']).toContain('sandbox allow-same-origin');
+    expect(text).toContain('Þokuljós');
+    await api().get(`/api/v1/projects/${id}/pages/log/page.css`).expect(200);
+    await api().get(`/api/v1/projects/${id}/pages/none`).expect(404);
+    expect((await api().get(`/api/v1/projects/${id}/pages`)).body).toEqual([
+      { slug: 'log', title: 'Log' },
+    ]);
+  });
+
+  test('local fonts are shown by their open twins', async () => {
+    const { body } = await api().get('/api/v1/local-fonts').expect(200);
+    expect(Object.keys(body as object)).toContain('georgia');
+    await api().get('/api/v1/local-fonts/georgia/bold/latin.woff2').expect(200);
+    await api().get('/api/v1/local-fonts/georgia/bold/..%2f..%2fpackage.json').expect(404);
+    await api().get('/api/v1/local-fonts/constructor/bold/latin.woff2').expect(404);
+  });
+});
+
+describe('the API description', () => {
+  test('is served, and names just the routes that there are', async () => {
+    const { body } = await api().get('/api/v1/openapi.json').expect(200);
+    expect(body).toMatchObject({ openapi: '3.1.0' });
+    const { id } = await newProject();
+    for (const [path, methods] of Object.entries(openApi.paths)) {
+      if (path.endsWith('/events')) continue;
+      const url = `/api/v1${path.replace('{id}', id).replace(/\{\w+\}/g, 'none')}`;
+      for (const method of Object.keys(methods).filter((name) => name !== 'parameters')) {
+        if (method === 'delete' && path === '/projects/{id}') continue;
+        const response = await api()[method as 'get'](url);
+        const detail = (response.body as { detail?: string } | undefined)?.detail ?? '';
+        expect(`${method} ${path}: ${detail}`).not.toContain('There is nothing at');
+      }
+    }
+  });
+});
