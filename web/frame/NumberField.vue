@@ -74,6 +74,8 @@ async function onKey(event: KeyboardEvent): Promise<void> {
       <InputText
         v-model="typed"
         inputmode="decimal"
+        :aria-label="label"
+        :aria-description="unit === 'none' ? undefined : `in ${unit}`"
         size="small"
         :style="{ width }"
         :invalid="refused !== ''"

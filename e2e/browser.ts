@@ -1,0 +1,135 @@
+import { existsSync } from 'node:fs';
+import puppeteer, { type Browser, type CDPSession, type Frame, type Page } from 'puppeteer-core';
+
+const FLAGS = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+];
+
+const EXECUTABLE =
+  process.env['LETTERA_CHROMIUM'] ??
+  ['/usr/bin/chromium', '/usr/bin/chromium-browser'].find((path) => existsSync(path)) ??
+  '';
+
+export const launchBrowser = (): Promise<Browser> =>
+  puppeteer.launch({
+    executablePath: EXECUTABLE,
+    headless: true,
+    args: FLAGS,
+  });
+
+/** A page of the size that Lettera is designed at, which fails the test at any error of a script. */
+export async function newPage(
+  browser: Browser,
+  { width = 1280, height = 800 } = {},
+): Promise<{ page: Page; errors: string[] }> {
+  const page = await browser.newPage();
+  await page.setViewport({ width, height });
+  const errors: string[] = [];
+  page.on('pageerror', (error) => errors.push(String(error)));
+  page.on('console', (message) => {
+    if (message.type() === 'error') errors.push(message.text());
+  });
+  return { page, errors };
+}
+
+/** The frame of the proof, once its page has loaded and been set in type. */
+export async function proofFrame(page: Page): Promise<Frame> {
+  const element = await page.waitForSelector('section.proof iframe.ready');
+  const frame = await element?.contentFrame();
+  if (!frame) throw new Error('The proof has no frame');
+  await frame.evaluate(() => document.fonts.ready.then(() => undefined));
+  return frame;
+}
+
+/** Computed values of an element of a frame or page. */
+export const computed = (
+  frame: Frame | Page,
+  selector: string,
+  properties: string[],
+): Promise<Record<string, string>> =>
+  frame.$eval(
+    selector,
+    (node, names) => {
+      const style = getComputedStyle(node);
+      return Object.fromEntries(names.map((name) => [name, style.getPropertyValue(name)]));
+    },
+    properties,
+  );
+
+interface DomNode {
+  nodeId: number;
+  nodeName: string;
+  contentDocument?: DomNode;
+  children?: DomNode[];
+}
+
+function findFrameDocument(node: DomNode): DomNode | null {
+  if (node.nodeName === 'IFRAME' && node.contentDocument) return node.contentDocument;
+  for (const child of node.children ?? []) {
+    const found = findFrameDocument(child);
+    if (found) return found;
+  }
+  return null;
+}
+
+/**
+ * The families that Chromium really set an element's text in, most glyphs first.
+ * @param inProof whether the element is in the proof's frame or in the page itself
+ */
+export async function fontsUsed(page: Page, selector: string, inProof: boolean): Promise<string[]> {
+  const session: CDPSession = await page.createCDPSession();
+  try {
+    await session.send('DOM.enable');
+    await session.send('CSS.enable');
+    const { root } = await session.send('DOM.getDocument', { depth: -1, pierce: true });
+    const top = inProof ? findFrameDocument(root) : root;
+    if (!top) throw new Error('There is no proof');
+    const { nodeId } = await session.send('DOM.querySelector', { nodeId: top.nodeId, selector });
+    const { fonts } = await session.send('CSS.getPlatformFontsForNode', { nodeId });
+    return fonts.sort((a, b) => b.glyphCount - a.glyphCount).map(({ familyName }) => familyName);
+  } finally {
+    await session.detach();
+  }
+}
+
+/** Waits until a question about the page is answered as expected, or fails with the last answer. */
+export async function eventually<T>(
+  ask: () => Promise<T>,
+  holds: (answer: T) => boolean,
+  limit = 8000,
+): Promise<T> {
+  const until = Date.now() + limit;
+  for (;;) {
+    const answer = await ask();
+    if (holds(answer)) return answer;
+    if (Date.now() > until) throw new Error(`It stayed at ${JSON.stringify(answer)}`);
+    await new Promise((resolve) => setTimeout(resolve, 40));
+  }
+}
+
+/** Clicks the control of that name within a part of the page. */
+export async function press(page: Page, name: string, within = 'body'): Promise<void> {
+  const control = await page.waitForSelector(`${within} ::-p-aria(${name})`);
+  if (!control) throw new Error(`There is no ${name}`);
+  await control.click();
+}
+
+/** Types into the field of that label, over what is there, and leaves it. */
+export async function fill(
+  page: Page,
+  label: string,
+  value: string,
+  within = 'body',
+): Promise<void> {
+  const field = await page.waitForSelector(`${within} ::-p-aria(${label}[role="textbox"])`);
+  if (!field) throw new Error(`There is no field ${label}`);
+  await field.click({ clickCount: 3 });
+  await field.type(value);
+  await page.keyboard.press('Enter');
+}

@@ -1,0 +1,149 @@
+import { createServer, type Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { unzipSync } from 'fflate';
+import type { Browser, Page } from 'puppeteer-core';
+import { computed, fontsUsed, launchBrowser, newPage, press, proofFrame } from './browser';
+import { startLettera, type RunningLettera } from './lettera';
+
+/** A page with nothing but the delivered style sheet. */
+const BARE_PAGE = `<!doctype html><html lang="en"><meta charset="utf-8">
+<meta name="viewport" content="width=device-width, initial-scale=1">
+<link rel="stylesheet" href="lettera.css">
+<main><h1>A light has burned on Tarnholm</h1><h2>What we are for</h2><p class="lead">We are nine.</p>
+<p>Tarnholm lies <em>eleven</em> miles <strong>out</strong>, <code>TH-7</code>. <a href="#">tides</a></p>
+<p class="greek">λμνρσφψ</p>
+<figure><figcaption>Tarnholm from the south-east</figcaption></figure>
+<table><thead><tr><th>Hour</th></tr></thead><tbody><tr><td>12.00</td></tr></tbody></table>
+<form><label>Name</label><input value="x"><button type="button">Send</button></form>
+<blockquote><p>Wind came round at four</p></blockquote></main></html>`;
+
+const SELECTORS = [
+  'h1',
+  'h2',
+  '.lead',
+  'main > p:not(.lead)',
+  'em',
+  'strong',
+  'code',
+  'figcaption',
+  'th',
+  'td',
+  'label',
+  'input',
+  'button',
+  'blockquote p',
+  'main a[href]:not([class])',
+];
+const PROPERTIES = [
+  'font-family',
+  'font-size',
+  'font-weight',
+  'font-style',
+  'line-height',
+  'letter-spacing',
+  'text-transform',
+  'color',
+];
+const WIDTHS = [360, 800, 1280];
+
+let lettera: RunningLettera;
+let browser: Browser;
+let site: Server;
+let bare: Page;
+let proof: Page;
+let files: Record<string, Uint8Array>;
+
+beforeAll(async () => {
+  lettera = await startLettera();
+  browser = await launchBrowser();
+  const bundle = await fetch(`${lettera.url}/api/v1/projects/tarnholm-light/bundle.zip`);
+  files = unzipSync(new Uint8Array(await bundle.arrayBuffer()));
+  site = createServer((request, response) => {
+    const path = (request.url ?? '/').slice(1);
+    const file = files[path];
+    if (path === '') response.setHeader('Content-Type', 'text/html');
+    if (path.endsWith('.css')) response.setHeader('Content-Type', 'text/css');
+    response.statusCode = path === '' || file ? 200 : 404;
+    response.end(path === '' ? BARE_PAGE : file);
+  });
+  await new Promise<void>((resolve) => site.listen(0, '127.0.0.1', resolve));
+  ({ page: bare } = await newPage(browser));
+  await bare.goto(`http://127.0.0.1:${(site.address() as AddressInfo).port}/`);
+  await bare.evaluate(() => document.fonts.ready.then(() => undefined));
+  ({ page: proof } = await newPage(browser));
+  await proof.goto(`${lettera.url}/p/tarnholm-light/styles`);
+  const page = await proof.waitForSelector('section.proof [aria-label="Page"]');
+  await page?.click();
+  const sheet = await proof.waitForSelector('::-p-aria(Every kind of text[role="option"])');
+  await sheet?.click();
+  await proof.waitForFunction(() =>
+    document.querySelector('section.proof iframe.ready')?.getAttribute('src')?.endsWith('/sheet'),
+  );
+});
+afterAll(async () => {
+  await browser?.close();
+  await new Promise((resolve) => site?.close(resolve));
+  await lettera?.close();
+});
+
+describe('a page with nothing but the delivered style sheet', () => {
+  test.each(WIDTHS)('computes at %i px what the proof shows', async (width) => {
+    await bare.setViewport({ width, height: 800 });
+    await press(
+      proof,
+      { 360: 'Phone', 800: 'Tablet', 1280: 'Desktop' }[width] ?? '',
+      'section.proof',
+    );
+    const frame = await proofFrame(proof);
+    await frame.waitForFunction((wanted: number) => window.innerWidth === wanted, {}, width);
+    for (const selector of SELECTORS) {
+      const [onSite, onProof] = await Promise.all([
+        computed(bare, selector, PROPERTIES),
+        computed(frame, selector, PROPERTIES),
+      ]);
+      expect({ selector, ...onSite }).toEqual({ selector, ...onProof });
+    }
+  });
+
+  test.each([
+    ['h1', 'Bricolage Grotesque'],
+    ['.lead', 'Literata'],
+    ['em', 'Literata'],
+    ['button', 'Bricolage Grotesque'],
+  ])('really sets %s in %s, on the site and on the proof', async (selector, family) => {
+    for (const used of [
+      await fontsUsed(bare, selector, false),
+      await fontsUsed(proof, selector, true),
+    ]) {
+      // Chromium names the font file's own family, which may go on with its optical size.
+      expect(used).toEqual([expect.stringMatching(`^${family}`)]);
+    }
+  });
+
+  test('sets Greek in the face’s own file', async () => {
+    expect(await fontsUsed(bare, '.greek', false)).toEqual(['Literata']);
+  });
+
+  test('shows the fallback in the same line box when no web face comes', async () => {
+    const { page } = await newPage(browser, { width: 1280, height: 800 });
+    await page.setRequestInterception(true);
+    page.on('request', (request) => {
+      void (request.url().endsWith('.woff2') ? request.abort() : request.continue());
+    });
+    await page.goto(bare.url());
+    const [without, having] = await Promise.all([
+      computed(page, '.lead', ['height', 'font-family']),
+      computed(bare, '.lead', ['height', 'font-family']),
+    ]);
+    expect(without).toEqual(having);
+    expect(await fontsUsed(page, '.lead', false)).not.toContain('Literata');
+    await page.close();
+  });
+
+  test('comes with what goes into the head, and with the terms of each family', () => {
+    const head = new TextDecoder().decode(files['head.html']);
+    for (const [, path = ''] of head.matchAll(/href="([^"]+)"/g)) expect(files[path]).toBeDefined();
+    expect(new TextDecoder().decode(files['licences/literata.txt'])).toContain('OPEN FONT LICENSE');
+  });
+});

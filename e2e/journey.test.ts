@@ -1,0 +1,301 @@
+import { mkdirSync, mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { dirname, join } from 'node:path';
+import { pathToFileURL } from 'node:url';
+import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import { unzipSync } from 'fflate';
+import type { Browser, Page } from 'puppeteer-core';
+import type { Project } from '@lettera/server';
+import {
+  computed,
+  eventually,
+  fill,
+  fontsUsed,
+  launchBrowser,
+  newPage,
+  press,
+  proofFrame,
+} from './browser';
+import { startLettera, type RunningLettera } from './lettera';
+
+/** Chromium names the font file's own family, which goes on with its optical size. */
+const BRICOLAGE: unknown = expect.stringMatching(/^Bricolage Grotesque/);
+
+let lettera: RunningLettera;
+let browser: Browser;
+let page: Page;
+let errors: string[];
+
+beforeAll(async () => {
+  lettera = await startLettera();
+  browser = await launchBrowser();
+  ({ page, errors } = await newPage(browser));
+});
+afterAll(async () => {
+  await browser?.close();
+  await lettera?.close();
+});
+
+const project = async (slug = 'tarnholm-light'): Promise<Project> =>
+  (await (await fetch(`${lettera.url}/api/v1/projects/${slug}`)).json()) as Project;
+
+const go = (stage: string): Promise<void> =>
+  page.click(`nav[aria-label="Stages"] a[href$="/${stage.toLowerCase()}"]`);
+
+const saved = () =>
+  eventually(
+    () => page.$eval('.docket [role="status"]', (node) => node.textContent?.trim()),
+    (text) => text === 'Saved',
+  );
+
+const proofed = async (selector: string, property: string): Promise<string> => {
+  const values = await computed(await proofFrame(page), selector, [property]);
+  return values[property] ?? '';
+};
+
+/** Chooses an option of the list that a control opens. */
+async function choose(control: string, option: string, within: string): Promise<void> {
+  const list = await page.waitForSelector(`${within} [aria-label="${control}"]`);
+  await list?.click();
+  const choice = await page.waitForSelector(`::-p-aria(${option}[role="option"])`);
+  await choice?.click();
+}
+
+test('a newcomer goes through the whole job, and back', async () => {
+  // The printed address leads to the sample project, proofed in its own faces.
+  await page.goto(lettera.url);
+  await page.waitForFunction(() => location.pathname === '/p/tarnholm-light/faces');
+  await proofFrame(page);
+  expect(await fontsUsed(page, 'h1', true)).toEqual([BRICOLAGE]);
+  expect(await fontsUsed(page, '.lead', true)).toEqual(['Literata']);
+  const start = await project();
+
+  // 1. Faces: every family in the project's words, by class, one taken in with the weights wanted.
+  expect(await page.$$('li button.row')).toHaveLength(2);
+  await page.type('#allowed-by', 'Ása');
+  await press(page, 'Allow the foundry');
+  await eventually(
+    async () => (await page.$$('li button.row')).length,
+    (rows) => rows === 77,
+  );
+  const words = await page.$eval('li .specimen', (node) => node.textContent);
+  expect(words).toBe(start.document.words);
+  await press(page, 'sans-serif', '[aria-label="Class"]');
+  const classes = await page.$$eval('li .facts > :nth-child(2)', (nodes) =>
+    nodes.map((node) => node.textContent),
+  );
+  expect(new Set(classes)).toEqual(new Set(['sans-serif']));
+  await page.type('[aria-label="Find a family"]', 'barlow condensed');
+  await eventually(
+    async () => (await page.$$('li button.row')).length,
+    (rows) => rows === 1,
+  );
+  await page.click('li button.row');
+  for (const weight of ['400', '500', '600']) {
+    await page.evaluate((wanted) => {
+      const labels = [...document.querySelectorAll('.take fieldset:first-child label')];
+      const label = labels.find((node) => node.textContent?.trim() === wanted);
+      label?.querySelector('input')?.click();
+    }, weight);
+  }
+  await press(page, 'Take into the case');
+  await eventually(
+    () => project().then(({ document }) => Object.keys(document.case)),
+    (keys) => keys.includes('barlow-condensed'),
+  );
+  const taken = (await project()).document.case['barlow-condensed'];
+  expect(taken?.faces.map(({ weightMin }) => weightMin)).toEqual([500, 600, 700]);
+
+  // 2. Pair: pointing shows it on the proof, a click takes it.
+  await go('Pair');
+  const seat = await page.waitForSelector(
+    'section[aria-labelledby="voice-heading"] li:nth-child(3) button',
+  );
+  await seat?.hover();
+  await eventually(
+    () => fontsUsed(page, 'h1', true),
+    ([first]) => first === 'Barlow Condensed',
+  );
+  expect((await project()).document.voices['heading']?.family).toBe('bricolage-grotesque');
+  await seat?.click();
+  await saved();
+  expect((await project()).document.voices['heading']?.family).toBe('barlow-condensed');
+
+  // 3. Scale: base, ratio and widths; steps, curves and proof follow.
+  await go('Scale');
+  await page.waitForSelector('path.curve');
+  const curve = () => page.$eval('path.curve:nth-of-type(8)', (node) => node.getAttribute('d'));
+  const before = { size: await proofed('h1', 'font-size'), curve: await curve() };
+  const large = '.ends fieldset:nth-child(2)';
+  await fill(page, 'Base', '20px', large);
+  await fill(page, 'Ratio', '4/3', large);
+  await fill(page, 'Viewport', '1200', large);
+  await fill(page, 'Viewport', '400', '.ends fieldset:nth-child(1)');
+  await saved();
+  const expected = 20 * (4 / 3) ** 5;
+  expect(parseFloat(await proofed('h1', 'font-size'))).toBeCloseTo(expected, 1);
+  expect(await proofed('h1', 'font-size')).not.toBe(before.size);
+  expect(await curve()).not.toBe(before.curve);
+  // A ratio out of bounds is refused with the bounds, and nothing changes.
+  await fill(page, 'Ratio', '0', large);
+  expect(await page.$eval(`${large} [role="alert"]`, (node) => node.textContent)).toContain(
+    'from 1 to 3',
+  );
+  await page.keyboard.press('Escape');
+  expect((await project()).document.scale.large.ratio).toBeCloseTo(4 / 3, 10);
+
+  // 4. Fallbacks: a stack with a fitted fallback face, and the proof in it.
+  await go('Fallbacks');
+  await page.waitForSelector('section[aria-labelledby="stack-heading"] table.tuning');
+  const stack = await page.$$eval(
+    'section[aria-labelledby="stack-heading"] .stack-list .entry',
+    (nodes) => nodes.map((node) => node.textContent),
+  );
+  expect(stack).toEqual(['Barlow Condensed', 'Arial for Barlow Condensed', 'Arial', 'sans-serif']);
+  const boxInWeb = await proofed('h1', 'height');
+  await press(page, 'Show the fallback on the proof');
+  const standIn = await eventually(
+    () => fontsUsed(page, 'h1', true),
+    ([first]) => first !== 'Barlow Condensed',
+  );
+  expect(['Arimo', 'Arial']).toContain(standIn[0]);
+  // The line box stays what the web face makes it: as many lines, of the same height.
+  expect(await proofed('h1', 'height')).toBe(boxInWeb);
+  await page.keyboard.press('f');
+  await eventually(
+    () => fontsUsed(page, 'h1', true),
+    ([first]) => first === 'Barlow Condensed',
+  );
+
+  // 5. Styles: text clicked in the proof, each property changed, what is set and what follows.
+  await go('Styles');
+  const frame = await proofFrame(page);
+  const iframe = await page.$('section.proof iframe');
+  const place = await iframe?.boundingBox();
+  const scale = (place?.width ?? 0) / (await frame.evaluate(() => window.innerWidth));
+  const heading = await frame.$eval('h1', (node) => {
+    const { left, top } = node.getBoundingClientRect();
+    return { left, top };
+  });
+  await page.mouse.click(
+    (place?.x ?? 0) + (heading.left + 30) * scale,
+    (place?.y ?? 0) + (heading.top + 20) * scale,
+  );
+  const row = 'tr[data-style="heading-1"].selected';
+  await page.waitForSelector(row);
+  expect(await frame.$$('[data-lettera-style]')).toHaveLength(1);
+  const cells = await page.$$eval(`${row} td:not(.follows)`, (nodes) =>
+    nodes.map((node) => (node.classList.contains('set') ? 'set' : 'follows')),
+  );
+  expect(cells).toEqual([
+    'follows',
+    'follows',
+    'follows',
+    'set',
+    'set',
+    'set',
+    'follows',
+    'follows',
+  ]);
+  await choose('Voice', 'Text', row);
+  await fill(page, 'Weight', '600', row);
+  await choose('Size', 'up-4, 35.3 to 63.2', row);
+  await fill(page, 'Line height', '1.2', row);
+  await fill(page, 'Letter spacing', '0.05', row);
+  await choose('Case', 'uppercase', row);
+  await choose('Colour', 'Lantern red', row);
+  await saved();
+  const shown = await computed(frame, 'h1', [
+    'font-family',
+    'font-weight',
+    'font-size',
+    'line-height',
+    'letter-spacing',
+    'text-transform',
+    'color',
+  ]);
+  const size = 20 * (4 / 3) ** 4;
+  expect(shown['font-family']).toMatch(/^Literata,/);
+  expect(shown).toMatchObject({
+    'font-weight': '600',
+    'text-transform': 'uppercase',
+    color: 'rgb(156, 47, 31)',
+  });
+  expect(parseFloat(shown['font-size'] ?? '')).toBeCloseTo(size, 1);
+  expect(parseFloat(shown['line-height'] ?? '')).toBeCloseTo(size * 1.2, 0);
+  expect(parseFloat(shown['letter-spacing'] ?? '')).toBeCloseTo(size * 0.05, 1);
+  const again = await page.waitForSelector(`${row} td:nth-of-type(3) .follow`);
+  await again?.click();
+  await saved();
+  expect(await proofed('h1', 'font-weight')).toBe('680');
+
+  // 6. Deliver: the files with their bytes, the code, the bundle, its specimen from disk.
+  await go('Deliver');
+  await page.waitForSelector('td.code pre');
+  const listed = await page.$$eval('table tbody tr:not(:has(td.code))', (rows) =>
+    rows.map((node) => [
+      node.querySelector('td')?.textContent?.trim() ?? '',
+      Number(node.querySelector('.figure')?.textContent?.replaceAll(',', '')),
+    ]),
+  );
+  const href = await page.$eval(
+    'a[href$="bundle.zip"]',
+    (node) => (node as HTMLAnchorElement).href,
+  );
+  const files = unzipSync(new Uint8Array(await (await fetch(href)).arrayBuffer()));
+  expect(Object.fromEntries(listed)).toEqual(
+    Object.fromEntries(Object.entries(files).map(([path, bytes]) => [path, bytes.length])),
+  );
+  expect(await page.$eval('td.code pre', (node) => node.textContent?.trim())).toBe(
+    new TextDecoder().decode(files['lettera.css']).trim(),
+  );
+  const folder = mkdtempSync(join(tmpdir(), 'lettera-bundle-'));
+  for (const [path, bytes] of Object.entries(files)) {
+    mkdirSync(dirname(join(folder, path)), { recursive: true });
+    writeFileSync(join(folder, path), bytes);
+  }
+  const { page: specimen } = await newPage(browser);
+  await specimen.goto(pathToFileURL(join(folder, 'specimen.html')).href);
+  await specimen.evaluate(() => document.fonts.ready.then(() => undefined));
+  expect(await fontsUsed(specimen, 'h1', false)).toEqual(['Literata']);
+  expect(await fontsUsed(specimen, 'h2', false)).toEqual(['Barlow Condensed']);
+  const inSpecimen = await computed(specimen, 'h1', Object.keys(shown));
+  expect(inSpecimen).toEqual({ ...shown, 'font-weight': '680' });
+  await specimen.close();
+
+  // 7. Undo all of it, redo it, reload, and start a second project.
+  const end = await project();
+  let current = end;
+  for (let steps = 0; current.undo && steps < 60; steps++) {
+    const { revision } = current;
+    await press(page, 'Undo', '.docket');
+    current = await eventually(project, (next) => next.revision > revision);
+    await saved();
+  }
+  expect(current.undo).toBeNull();
+  expect(current.document).toEqual(start.document);
+  await eventually(
+    () => fontsUsed(page, 'h1', true),
+    ([first]) => first?.startsWith('Bricolage Grotesque') === true,
+  );
+  for (let steps = 0; current.redo && steps < 60; steps++) {
+    const { revision } = current;
+    await press(page, 'Redo', '.docket');
+    current = await eventually(project, (next) => next.revision > revision);
+    await saved();
+  }
+  expect(current.document).toEqual(end.document);
+  await page.reload();
+  await proofFrame(page);
+  expect(await page.evaluate(() => location.pathname)).toBe('/p/tarnholm-light/deliver');
+  await eventually(
+    () => fontsUsed(page, 'h2', true),
+    ([first]) => first === 'Barlow Condensed',
+  );
+  await press(page, 'All projects');
+  await fill(page, 'Start a project', 'Skerry Ferries');
+  await page.waitForFunction(() => location.pathname === '/p/skerry-ferries/faces');
+  await proofFrame(page);
+  expect((await project('skerry-ferries')).document.case).toEqual({});
+  expect(errors).toEqual([]);
+}, 180_000);

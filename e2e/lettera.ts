@@ -1,0 +1,63 @@
+import { fork, type ChildProcess } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { createServer, type AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
+/** The built application with its foundry and the sample project, on ports and data of its own. */
+export interface RunningLettera {
+  url: string;
+  dataFolder: string;
+  close(): Promise<void>;
+}
+
+const freePort = (): Promise<number> =>
+  new Promise((resolve) => {
+    const server = createServer();
+    server.listen(0, '127.0.0.1', () => {
+      const { port } = server.address() as AddressInfo;
+      server.close(() => resolve(port));
+    });
+  });
+
+function start(script: string, args: string[], env: Record<string, string>): Promise<ChildProcess> {
+  const child = fork(script, args, {
+    env: { ...process.env, ...env },
+    stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
+  });
+  return new Promise((resolve, reject) => {
+    child.once('message', () => resolve(child));
+    child.once('exit', (code) => reject(new Error(`${script} ended with ${code}`)));
+  });
+}
+
+const end = (child: ChildProcess): Promise<void> =>
+  new Promise((resolve) => {
+    if (child.exitCode !== null) {
+      resolve();
+      return;
+    }
+    child.once('exit', () => resolve());
+    child.kill('SIGTERM');
+  });
+
+/** Starts the application as it is built; `dataFolder` is made, and removed at the end, when left out. */
+export async function startLettera(given?: { dataFolder: string }): Promise<RunningLettera> {
+  const dataFolder = given?.dataFolder ?? mkdtempSync(join(tmpdir(), 'lettera-e2e-'));
+  const [port, foundryPort] = [await freePort(), await freePort()];
+  const env = {
+    LETTERA_PORT: String(port),
+    LETTERA_FOUNDRY_PORT: String(foundryPort),
+    LETTERA_DATA: dataFolder,
+  };
+  const foundry = await start('build/foundry.mjs', [], env);
+  const lettera = await start('build/lettera.mjs', ['start', '--sample'], env);
+  return {
+    url: `http://127.0.0.1:${port}`,
+    dataFolder,
+    async close() {
+      await Promise.all([end(lettera), end(foundry)]);
+      if (!given) rmSync(dataFolder, { recursive: true, force: true });
+    },
+  };
+}
