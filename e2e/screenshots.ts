@@ -22,7 +22,7 @@ async function take(name: string): Promise<void> {
       !document.querySelector('.ledger')?.textContent?.includes('being measured') &&
       !document.querySelector('.specimen.loading'),
   );
-  await page.mouse.move(640, 799);
+  await page.mouse.move(100, 640);
   await new Promise((resolve) => setTimeout(resolve, 300));
   await page.screenshot({ path: `${FOLDER}/${name}.png` });
   console.log(`${FOLDER}/${name}.png`);
@@ -31,7 +31,7 @@ async function take(name: string): Promise<void> {
 async function clickRow(target: Page, name: string): Promise<void> {
   for (const row of await target.$$('li button.row')) {
     const text = await row.$eval('.name', (node) => node.textContent ?? '');
-    if (text.startsWith(name)) await row.click();
+    if (text === name) await row.evaluate((node) => (node as HTMLElement).click());
   }
 }
 
@@ -43,7 +43,7 @@ try {
   await press(page, 'Allow the foundry');
   await page.waitForSelector('li .specimen.shown');
   await press(page, 'serif', '[aria-label="Class"]');
-  await clickRow(page, 'Bitter');
+  await clickRow(page, 'Alegreya');
   await page.waitForSelector('.take');
   await take('faces');
 

@@ -27,6 +27,23 @@ interface Decision {
   note?: string;
 }
 
+function fallbackDecisions(voices: string[]): Decision[] {
+  const document = project.shown;
+  if (!document || voices.length === 0) return [{ text: 'No web face to stand in for' }];
+  if (fallbacks.state === 'loading') return [{ text: 'being fitted …' }];
+  return voices.flatMap((key) => {
+    const candidate = chosenCandidate(document, key, fallbacks.trials);
+    return candidate
+      ? [
+          {
+            text: LOCAL_FONTS[candidate.local]?.name ?? candidate.local,
+            note: `words ±${percent(candidateError(candidate))}`,
+          },
+        ]
+      : [];
+  });
+}
+
 /** What is decided at each stage now, a line or two each. */
 const decisions = computed<Record<StageKey, Decision[]>>(() => {
   const document = project.shown;
@@ -55,17 +72,7 @@ const decisions = computed<Record<StageKey, Decision[]>>(() => {
       { text: `${plainNumber(small.base)} px × ${plainNumber(small.ratio)} at ${small.width}` },
       { text: `${plainNumber(large.base)} px × ${plainNumber(large.ratio)} at ${large.width}` },
     ],
-    fallbacks: seated.flatMap(([key]) => {
-      const candidate = chosenCandidate(document, key, fallbacks.trials);
-      return candidate
-        ? [
-            {
-              text: LOCAL_FONTS[candidate.local]?.name ?? candidate.local,
-              note: `words ±${percent(candidateError(candidate))}`,
-            },
-          ]
-        : [];
-    }),
+    fallbacks: fallbackDecisions(seated.map(([key]) => key)),
     styles: [
       {
         text: `${count(Object.keys(document.styles).length, 'style')}, ${count(Object.keys(document.elements).length, 'element')}`,

@@ -118,8 +118,10 @@ function goTo(stage: string, style?: string): void {
         <b>{{ kilobytes(figures.bytes) }}</b>
       </button>
       <button type="button" class="plain" :aria-expanded="open === 'time'" @click="toggle('time')">
-        Text after <b>{{ seconds(figures.times.firstText) }}</b>, swap after
-        <b>{{ seconds(figures.times.swap) }}</b> on {{ STATED_CONNECTION.name }}
+        Text after <b>{{ seconds(figures.times.firstText) }}</b>,
+        {{ figures.fonts.length ? 'swap after' : 'no swap' }}
+        <b v-if="figures.fonts.length">{{ seconds(figures.times.swap) }}</b> on
+        {{ STATED_CONNECTION.name }}
       </button>
       <button
         type="button"
