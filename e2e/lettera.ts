@@ -8,6 +8,9 @@ import { join } from 'node:path';
 export interface RunningLettera {
   url: string;
   dataFolder: string;
+  /** Ends the application as a power cut would, and starts it again on the same address and data. */
+  kill(): Promise<void>;
+  restart(): Promise<void>;
   close(): Promise<void>;
 }
 
@@ -31,14 +34,14 @@ function start(script: string, args: string[], env: Record<string, string>): Pro
   });
 }
 
-const end = (child: ChildProcess): Promise<void> =>
+const end = (child: ChildProcess, signal: NodeJS.Signals = 'SIGTERM'): Promise<void> =>
   new Promise((resolve) => {
-    if (child.exitCode !== null) {
+    if (child.exitCode !== null || child.signalCode !== null) {
       resolve();
       return;
     }
     child.once('exit', () => resolve());
-    child.kill('SIGTERM');
+    child.kill(signal);
   });
 
 /** Starts the application as it is built; `dataFolder` is made, and removed at the end, when left out. */
@@ -50,11 +53,16 @@ export async function startLettera(given?: { dataFolder: string }): Promise<Runn
     LETTERA_FOUNDRY_PORT: String(foundryPort),
     LETTERA_DATA: dataFolder,
   };
+  const startApplication = () => start('build/lettera.mjs', ['start', '--sample'], env);
   const foundry = await start('build/foundry.mjs', [], env);
-  const lettera = await start('build/lettera.mjs', ['start', '--sample'], env);
+  let lettera = await startApplication();
   return {
     url: `http://127.0.0.1:${port}`,
     dataFolder,
+    kill: () => end(lettera, 'SIGKILL'),
+    async restart() {
+      lettera = await startApplication();
+    },
     async close() {
       await Promise.all([end(lettera), end(foundry)]);
       if (!given) rmSync(dataFolder, { recursive: true, force: true });

@@ -124,7 +124,7 @@ onBeforeUnmount(giveBack);
       @mouseleave="giveBack"
       @keydown.esc="giveBack"
     >
-      <li v-for="[familyKey, family] in families" :key="familyKey">
+      <li v-for="[familyKey, family] in families" :key="familyKey" role="presentation">
         <button
           type="button"
           role="radio"
@@ -149,7 +149,7 @@ onBeforeUnmount(giveBack);
           >
         </button>
       </li>
-      <li>
+      <li role="presentation">
         <button
           type="button"
           role="radio"

@@ -156,6 +156,7 @@ td.set .value {
   color: var(--ink-2);
 }
 .follow {
+  min-height: 24px;
   color: var(--verdigris);
   text-decoration: underline;
 }

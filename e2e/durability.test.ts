@@ -1,0 +1,44 @@
+import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import type { Project } from '@lettera/server';
+import { startLettera, type RunningLettera } from './lettera';
+
+let lettera: RunningLettera;
+beforeAll(async () => {
+  lettera = await startLettera();
+});
+afterAll(() => lettera.close());
+
+const address = () => `${lettera.url}/api/v1/projects/tarnholm-light`;
+const project = async () => (await (await fetch(address())).json()) as Project;
+
+const write = (revision: number, words: string) =>
+  fetch(address(), {
+    method: 'PATCH',
+    headers: { 'Content-Type': 'application/json-patch+json', 'If-Match': `"${revision}"` },
+    body: JSON.stringify([{ op: 'replace', path: '/words', value: words }]),
+  });
+
+test('an acknowledged change survives the process being killed in the midst of writes', async () => {
+  for (let round = 1; round <= 8; round++) {
+    let { revision } = await project();
+    const acknowledged: string[] = [];
+    const killing = new Promise((resolve) => setTimeout(resolve, 40 + round * 17)).then(() =>
+      lettera.kill(),
+    );
+    for (let i = 0; ; i++) {
+      const words = `round ${round}, change ${i}`;
+      const response = await write(revision, words).catch(() => null);
+      if (!response?.ok) break;
+      ({ revision } = (await response.json().catch(() => ({ revision }))) as Project);
+      acknowledged.push(words);
+    }
+    await killing;
+    await lettera.restart();
+    const after = await project();
+    expect(acknowledged.length).toBeGreaterThan(0);
+    // What was under way when the process died may be stored too, whole; nothing acknowledged is lost.
+    expect(after.revision - revision).toBeLessThanOrEqual(1);
+    expect(after.revision).toBeGreaterThanOrEqual(revision);
+    if (after.revision === revision) expect(after.document.words).toBe(acknowledged.at(-1));
+  }
+}, 120_000);

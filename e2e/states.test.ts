@@ -1,0 +1,245 @@
+import { readFileSync, writeFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { join } from 'node:path';
+import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
+import type { Browser, Page } from 'puppeteer-core';
+import type { Project } from '@lettera/server';
+import { temporaryFolder } from '../server/testing/server';
+import { computed, eventually, fill, launchBrowser, newPage, press, proofFrame } from './browser';
+import { startLettera, type RunningLettera } from './lettera';
+
+const require = createRequire(import.meta.url);
+const AXE = readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8');
+const STAGES = ['faces', 'pair', 'scale', 'fallbacks', 'styles', 'deliver'];
+const HOSTILE_FONT = 'core/font/golden/tarnholm-test.otf';
+const LARGE_END = '.ends fieldset:nth-child(2)';
+
+let lettera: RunningLettera;
+let browser: Browser;
+let page: Page;
+let slug: string;
+let count = 0;
+
+beforeAll(async () => {
+  lettera = await startLettera();
+  browser = await launchBrowser();
+});
+afterAll(async () => {
+  await browser?.close();
+  await lettera?.close();
+});
+
+const api = async <T>(path: string, init?: RequestInit): Promise<T> =>
+  (await (await fetch(`${lettera.url}/api/v1${path}`, init)).json()) as T;
+const project = () => api<Project>(`/projects/${slug}`);
+
+const open = async (target: Page, stage: string): Promise<void> => {
+  await target.goto(`${lettera.url}/p/${slug}/${stage}`);
+  await proofFrame(target);
+};
+
+const status = (target: Page) =>
+  target.$eval('.docket [role="status"]', (node) => node.textContent?.trim());
+
+/** Every test has a project and a page of its own. */
+beforeEach(async () => {
+  const created = await api<Project>('/projects', {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify({ name: `Skerry ${++count}` }),
+  });
+  ({ slug } = created);
+  ({ page } = await newPage(browser));
+});
+afterEach(() => page.close());
+
+describe('font files brought from disk', () => {
+  const bring = async (...files: string[]) => {
+    const input = await page.waitForSelector('input[type="file"]');
+    await (input as unknown as { uploadFile(...paths: string[]): Promise<void> }).uploadFile(
+      ...files,
+    );
+    return eventually(
+      () =>
+        page.$$eval('.outcome p', (nodes) => nodes.map((node) => node.textContent?.trim() ?? '')),
+      (lines) => lines.length >= files.length && !lines[0]?.startsWith('Reading'),
+    );
+  };
+
+  test('that are no fonts are refused in words, and the case stays as it was', async () => {
+    await open(page, 'faces');
+    const file = join(temporaryFolder(), 'log.woff2');
+    writeFileSync(file, 'Keeper’s log, 14 November');
+    expect((await bring(file))[0]).toContain('log.woff2: This is not a font');
+    expect((await project()).document.case).toEqual({});
+    expect(await page.$$('li button.row')).toHaveLength(0);
+  });
+
+  test('with a hostile name are shown, seated and delivered as that name', async () => {
+    await open(page, 'faces');
+    const name = 'Tarnholm "Test" <b>; }';
+    expect((await bring(HOSTILE_FONT))[0]).toContain(`${name} Regular is in the case`);
+    expect(await page.$eval('li .name', (node) => node.textContent)).toContain(name);
+    await open(page, 'pair');
+    await page.click('section[aria-labelledby="voice-heading"] li button');
+    await eventually(project, ({ document }) => document.voices['heading']?.family !== null);
+    const family = await eventually(
+      async () =>
+        (await computed(await proofFrame(page), 'h1', ['font-family']))['font-family'] ?? '',
+      (value) => value.includes('Tarnholm'),
+    );
+    expect(family).toMatch(/^"Tarnholm \\"Test\\" <b>; }"/);
+  });
+});
+
+describe('changes that cannot be saved at once', () => {
+  test('stay, say so, and are sent again when the server is back', async () => {
+    await open(page, 'scale');
+    await lettera.kill();
+    await fill(page, 'Base', '21', LARGE_END);
+    await eventually(
+      () => status(page),
+      (text) => text === 'Not saved yet',
+    );
+    expect(await page.$eval('.docket', (node) => node.textContent)).toContain(
+      'kept in this browser',
+    );
+    await fill(page, 'Ratio', '1.4', LARGE_END);
+    const shown = await computed(await proofFrame(page), 'body', ['font-size']);
+    expect(parseFloat(shown['font-size'] ?? '')).toBeCloseTo(21, 1);
+    await lettera.restart();
+    await press(page, 'Send now', '.docket');
+    await eventually(
+      () => status(page),
+      (text) => text === 'Saved',
+    );
+    expect((await project()).document.scale.large).toMatchObject({ base: 21, ratio: 1.4 });
+  });
+
+  test('survive the page being closed meanwhile', async () => {
+    await open(page, 'scale');
+    await lettera.kill();
+    await fill(page, 'Base', '22', LARGE_END);
+    await eventually(
+      () => status(page),
+      (text) => text === 'Not saved yet',
+    );
+    await page.close();
+    await lettera.restart();
+    ({ page } = await newPage(browser));
+    await open(page, 'scale');
+    await eventually(project, ({ document }) => document.scale.large.base === 22);
+  });
+});
+
+describe('two windows on one project', () => {
+  test('hear of one another’s changes', async () => {
+    await open(page, 'scale');
+    const { page: other } = await newPage(browser);
+    await open(other, 'scale');
+    await page.bringToFront();
+    await fill(page, 'Base', '23', LARGE_END);
+    await eventually(
+      () =>
+        other.$eval(
+          `${LARGE_END} input[aria-label="Base"]`,
+          (node) => (node as HTMLInputElement).value,
+        ),
+      (value) => value === '23',
+    );
+    await other.close();
+  });
+
+  test('on the same value are put to the person; elsewhere they join', async () => {
+    await open(page, 'scale');
+    await page.setRequestInterception(true);
+    let offline = true;
+    page.on('request', (request) => {
+      const stopped =
+        offline && request.url().includes('/api/') && !request.url().includes('/pages/');
+      void (stopped ? request.abort() : request.continue());
+    });
+    await fill(page, 'Base', '24', LARGE_END);
+    const change = async (path: string, value: number) => {
+      const { revision } = await project();
+      await api(`/projects/${slug}`, {
+        method: 'PATCH',
+        headers: { 'Content-Type': 'application/json-patch+json', 'If-Match': `"${revision}"` },
+        body: JSON.stringify([{ op: 'replace', path, value }]),
+      });
+    };
+    await change('/scale/large/ratio', 1.5);
+    offline = false;
+    await eventually(project, ({ document }) => document.scale.large.base === 24);
+    expect((await project()).document.scale.large.ratio).toBe(1.5);
+
+    offline = true;
+    await fill(page, 'Base', '25', LARGE_END);
+    await eventually(
+      () => status(page),
+      (text) => text === 'Not saved yet',
+    );
+    await change('/scale/large/base', 30);
+    offline = false;
+    await press(page, 'Make mine again');
+    await eventually(project, ({ document }) => document.scale.large.base === 25);
+  });
+});
+
+describe('the keyboard', () => {
+  test('goes to stages, flips the proof, steps numbers, undoes', async () => {
+    await open(page, 'faces');
+    await page.keyboard.press('g');
+    await page.keyboard.press('s');
+    await page.waitForSelector(`${LARGE_END} input[aria-label="Ratio"]`);
+    expect(page.url()).toContain('/scale');
+    await page.focus(`${LARGE_END} input[aria-label="Ratio"]`);
+    await page.keyboard.press('ArrowUp');
+    await eventually(project, ({ document }) => document.scale.large.ratio === 1.26);
+    await eventually(
+      () => status(page),
+      (text) => text === 'Saved',
+    );
+    await page.evaluate(() => (document.activeElement as HTMLElement).blur());
+    await page.keyboard.down('Control');
+    await page.keyboard.press('z');
+    await page.keyboard.up('Control');
+    await eventually(project, ({ document }) => document.scale.large.ratio === 1.25);
+    await page.keyboard.press('f');
+    const fallback = '[aria-label="Fonts"] [aria-checked="true"]';
+    expect(await page.$eval(fallback, (node) => node.textContent?.trim())).toBe('Fallback');
+    await page.keyboard.press('?');
+    await page.waitForSelector('[role="dialog"]');
+  });
+});
+
+describe('every stage', () => {
+  interface AxeResults {
+    violations: { id: string; nodes: { target: string[]; failureSummary: string }[] }[];
+  }
+
+  test.each(['light', 'dark'])(
+    'passes WCAG 2.2 AA in the %s room, as far as axe can tell',
+    async (theme) => {
+      slug = 'tarnholm-light';
+      await page.goto(`${lettera.url}/projects`);
+      await page.evaluate((name) => localStorage.setItem('lettera:theme', name), theme);
+      const found: string[] = [];
+      for (const stage of STAGES) {
+        await open(page, stage);
+        await page.waitForFunction(
+          () => !document.querySelector('.workbench [role="status"]')?.textContent?.includes('…'),
+        );
+        if (stage === 'styles') await page.click('tr[data-style="lead"] .name');
+        await page.evaluate(AXE);
+        const { violations } = (await page.evaluate(
+          `axe.run(document, { iframes: false, runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] })`,
+        )) as AxeResults;
+        for (const { id, nodes } of violations) {
+          found.push(...nodes.map(({ target }) => `${stage}: ${id} at ${target.join(' ')}`));
+        }
+      }
+      expect(found).toEqual([]);
+    },
+  );
+});
