@@ -1,0 +1,23 @@
+import { writeFileSync } from 'node:fs';
+import { cpus } from 'node:os';
+import { makingBundles, readingFaces, savingChanges, startingUp } from './server';
+import { table, type Row } from './timing';
+import { firstLoads, tokenChanges } from './web';
+
+const RESULTS = 'bench/results.json';
+
+const rows: Row[] = [
+  ...(await tokenChanges()),
+  ...(await firstLoads()),
+  await startingUp(),
+  await readingFaces(),
+  await savingChanges(),
+  await makingBundles(),
+];
+
+console.log(table(rows));
+writeFileSync(
+  RESULTS,
+  `${JSON.stringify({ at: new Date().toISOString(), cores: cpus().length, rows }, null, 2)}\n`,
+);
+console.log(`\nAs JSON: ${RESULTS}`);

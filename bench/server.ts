@@ -1,0 +1,146 @@
+import { fork } from 'node:child_process';
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { readFace } from '@lettera/core/font';
+import { openServices, readConfig, type Project } from '@lettera/server';
+import { startLettera, type RunningLettera } from '../e2e/lettera';
+import { summarise, time, type Row } from './timing';
+
+const HISTORY = 10_000;
+
+/** Reads one file of each of many families, none of them twice. */
+export async function readingFaces(): Promise<Row> {
+  const scope = 'node_modules/@fontsource-variable';
+  const files = readdirSync(scope)
+    .map((id) => join(scope, id, 'files', `${id}-latin-wght-normal.woff2`))
+    .map((path) => new Uint8Array(readFileSync(path)));
+  const samples = await time(files.length, (run) => readFace(files[run] ?? new Uint8Array()));
+  return summarise('read a face (its measures come with their stage)', samples, 300);
+}
+
+/** Starts the built application on data that is there, until it answers. */
+export async function startingUp(): Promise<Row> {
+  const first = await startLettera();
+  const { port } = new URL(first.url);
+  await first.kill();
+  const samples = await time(10, async () => {
+    const child = fork('build/lettera.mjs', ['start', '--port', port, '--data', first.dataFolder], {
+      stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
+    });
+    for (;;) {
+      const answer = await fetch(`${first.url}/api/v1/health`).catch(() => null);
+      if (answer?.ok) break;
+      await new Promise((resolve) => setTimeout(resolve, 5));
+    }
+    await new Promise((resolve) => {
+      child.once('exit', resolve);
+      child.kill('SIGKILL');
+    });
+  });
+  await first.close();
+  return summarise('start on existing data until it answers', samples, 1000);
+}
+
+/** Gives a project a history of changes, as if each had been made. */
+async function giveHistory(dataFolder: string, project: Project): Promise<void> {
+  const services = await openServices(readConfig({ data: dataFolder }));
+  const client = services.database.$client;
+  const { id, revision } = project;
+  const at = new Date().toISOString();
+  const patch = JSON.stringify([{ op: 'replace', path: '/words', value: 'Light in order' }]);
+  for (let from = revision + 1; from <= revision + HISTORY; from += 500) {
+    await client.batch(
+      Array.from({ length: 500 }, (_, i) => ({
+        sql: 'INSERT INTO changes (project_id, revision, kind, label, patch, inverse, below, at) VALUES (?, ?, ?, ?, ?, ?, ?, ?)',
+        args: [id, from + i, 'change', 'Words', patch, patch, from + i - 1 || null, at],
+      })),
+      'write',
+    );
+  }
+  await client.execute({
+    sql: 'UPDATE projects SET revision = ?, undo_top = ? WHERE id = ?',
+    args: [revision + HISTORY, revision + HISTORY, id],
+  });
+  await services.close();
+}
+
+/** Saves changes over HTTP behind a long history. */
+export async function savingChanges(): Promise<Row> {
+  const lettera = await startLettera();
+  const address = `${lettera.url}/api/v1/projects/tarnholm-light`;
+  const project = (await (await fetch(address)).json()) as Project;
+  await lettera.kill();
+  await giveHistory(lettera.dataFolder, project);
+  await lettera.restart();
+  let revision = project.revision + HISTORY;
+  const save = async (run: number) => {
+    const response = await fetch(address, {
+      method: 'PATCH',
+      headers: { 'Content-Type': 'application/json-patch+json', 'If-Match': `"${revision}"` },
+      body: JSON.stringify([{ op: 'replace', path: '/words', value: `Change ${run}` }]),
+    });
+    if (!response.ok) throw new Error(await response.text());
+    await response.arrayBuffer();
+    revision++;
+  };
+  await time(20, save);
+  const samples = await time(300, save);
+  await lettera.close();
+  return summarise(`save a change, ${HISTORY.toLocaleString('en')} behind it`, samples, 20);
+}
+
+async function takeEightFaces({ url }: RunningLettera): Promise<string> {
+  const send = async (method: string, path: string, body: unknown, type = 'application/json') => {
+    const response = await fetch(`${url}/api/v1${path}`, {
+      method,
+      headers: { 'Content-Type': type, 'If-Match': '"3"' },
+      body: JSON.stringify(body),
+    });
+    if (!response.ok) throw new Error(await response.text());
+    return (await response.json()) as Project;
+  };
+  const { id } = await send('POST', '/projects', { name: 'Bench' });
+  await send('PUT', `/projects/${id}/foundry`, { allowedBy: 'bench' });
+  const faces = [
+    { style: 'normal', weight: 400 },
+    { style: 'normal', weight: 700 },
+    { style: 'italic', weight: 400 },
+    { style: 'italic', weight: 700 },
+  ];
+  for (const family of ['spectral', 'alegreya-sans']) {
+    await send('POST', `/projects/${id}/foundry/families/${family}`, {
+      scripts: ['latin', 'cyrillic'],
+      faces,
+    });
+  }
+  await send(
+    'PATCH',
+    `/projects/${id}`,
+    [
+      { op: 'replace', path: '/voices/text/family', value: 'spectral' },
+      { op: 'replace', path: '/voices/heading/family', value: 'alegreya-sans' },
+    ],
+    'application/json-patch+json',
+  );
+  return id;
+}
+
+/** Makes a bundle of two families, eight faces, two scripts: fallbacks fitted anew each time. */
+export async function makingBundles(): Promise<Row> {
+  const lettera = await startLettera();
+  const id = await takeEightFaces(lettera);
+  const samples: number[] = [];
+  for (let run = 0; run < 5; run++) {
+    await lettera.kill();
+    await lettera.restart();
+    samples.push(
+      ...(await time(1, async () => {
+        const response = await fetch(`${lettera.url}/api/v1/projects/${id}/bundle.zip`);
+        if (!response.ok) throw new Error(await response.text());
+        await response.arrayBuffer();
+      })),
+    );
+  }
+  await lettera.close();
+  return summarise('make a bundle, two families, eight faces, two scripts', samples, 3000);
+}
