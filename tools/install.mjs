@@ -42,7 +42,8 @@ export function ensurePackages() {
   if (major < 20) stop(`Lettera needs Node 20 or later; this is Node ${process.versions.node}.`);
   if (isInstalled()) return;
   console.log('Installing packages …');
-  run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']);
+  // Not `npm ci`: it fails where a registry lacks the packages for other systems than this one.
+  run('npm', ['install', '--no-save', '--no-audit', '--no-fund', '--loglevel=error']);
 }
 
 const CHROMIUM_PLACES = ['/usr/bin/chromium', '/usr/bin/chromium-browser'];

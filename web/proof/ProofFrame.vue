@@ -92,14 +92,14 @@ async function measureShift(): Promise<void> {
   if (asked !== state.value || !sheet.value) return;
   const measuring = sheet.value;
   const boxesIn = (fonts: 'web' | 'fallback') => {
-    measuring.update({ ...asked, fonts });
+    measuring.updateWhole({ ...asked, fonts });
     return blockBoxes(current);
   };
   const scrolled = current.scrollingElement?.scrollTop ?? 0;
   current.scrollingElement?.scrollTo(0, 0);
   const before = boxesIn('fallback');
   const after = boxesIn('web');
-  measuring.update(asked);
+  measuring.updateWhole(asked);
   current.scrollingElement?.scrollTo(0, scrolled);
   const height = proof.width < 600 ? 800 : 720;
   proof.shift = layoutShift(before, after, { width: proof.width, height });

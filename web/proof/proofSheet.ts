@@ -12,6 +12,7 @@ import {
 import type { ProjectDocument } from '@lettera/core/document';
 import type { FallbackTrials } from '@lettera/core/fallback';
 import { urls, type TwinScript } from '../api/client';
+import { NEAR_FIRST_RULES, NearFirst } from './nearFirst';
 
 export interface ProofState {
   projectId: string;
@@ -68,6 +69,7 @@ export class ProofSheet {
   readonly #faces: CSSStyleSheet;
   readonly #rules: CSSStyleSheet;
   readonly #tokens: CSSStyleDeclaration;
+  readonly #nearFirst: NearFirst;
   readonly #set = new Map<string, string>();
   #facesText = '';
   #rulesText = '';
@@ -80,19 +82,30 @@ export class ProofSheet {
     const tokens = new Sheet();
     tokens.replaceSync(':root {}');
     const outlines = new Sheet();
-    outlines.replaceSync(OUTLINES);
+    outlines.replaceSync(OUTLINES + NEAR_FIRST_RULES);
     page.adoptedStyleSheets = [this.#faces, tokens, this.#rules, outlines];
+    this.#nearFirst = new NearFirst(page);
     this.#tokens = (tokens.cssRules[0] as CSSStyleRule).style;
   }
 
-  /** Brings the page to a state of the project. */
+  /** Brings the page to a state of the project, what is in view first. */
   update(state: ProofState): void {
+    this.#nearFirst.apply(() => this.#write(state));
+  }
+
+  /** Brings the whole page to a state of the project, so that it can be measured. */
+  updateWhole(state: ProofState): void {
+    this.#nearFirst.settle();
+    this.#write(state);
+  }
+
+  #write(state: ProofState): void {
     const faces = faceRules(state);
     if (faces !== this.#facesText) {
       this.#faces.replaceSync(faces);
       this.#facesText = faces;
     }
-    this.#updateTokens(state);
+    this.#writeTokens(state);
     const rules = inLayer(state.document);
     if (rules !== this.#rulesText) {
       this.#rules.replaceSync(rules);
@@ -100,7 +113,7 @@ export class ProofSheet {
     }
   }
 
-  #updateTokens({ document, trials, fonts, ground }: ProofState): void {
+  #writeTokens({ document, trials, fonts, ground }: ProofState): void {
     const wanted = new Map(customProperties(document, trials, { fonts, ground }));
     for (const name of this.#set.keys()) {
       if (wanted.has(name)) continue;
