@@ -89,6 +89,10 @@ function refusal(error: unknown): ChangeError {
   ]);
 }
 
+/** Applies a patch that has been checked before, to the document that it was checked on or one like it. */
+export const reapply = (document: ProjectDocument, patch: Patch): ProjectDocument =>
+  jsonPatch.applyPatch(document, jsonPatch.deepClone(patch) as Patch, false, false).newDocument;
+
 /** The patch that leads from one document to another. */
 export const patchBetween = (before: ProjectDocument, after: ProjectDocument): Patch =>
   jsonPatch.compare(before, after);

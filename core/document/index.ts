@@ -3,6 +3,7 @@ export {
   ChangeError,
   patchBetween,
   patchesTouch,
+  reapply,
   type AppliedChange,
   type Patch,
 } from './change';

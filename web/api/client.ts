@@ -1,6 +1,7 @@
 import type { Patch, ProjectDocument } from '@lettera/core/document';
 import type { FallbackTrials } from '@lettera/core/fallback';
 import type { FaceReading } from '@lettera/core/font';
+import { signedOut } from './session';
 
 export interface ProjectSummary {
   id: string;
@@ -102,6 +103,7 @@ async function send(path: string, init: RequestInit = {}): Promise<Response> {
     throw new OfflineError();
   }
   if (response.ok) return response;
+  if (response.status === 401) signedOut.value = true;
   const problem = (await response.json().catch(() => ({}))) as ProblemDetails;
   throw new ApiError(response.status, problem);
 }
@@ -129,7 +131,6 @@ const ifMatch = (revision: number) => ({ 'If-Match': `"${revision}"` });
 
 /** The server, as the web application sees it: one function a request. */
 export const api = {
-  session: () => get<{ tokenNeeded: boolean; signedIn: boolean }>('/session'),
   signIn: (token: string) => sendJson<unknown>('POST', '/session', { token }),
 
   projects: () => get<ProjectSummary[]>('/projects'),

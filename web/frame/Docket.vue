@@ -5,6 +5,7 @@ import { candidateError, chosenCandidate, LOCAL_FONTS } from '@lettera/core/fall
 import { stepsOf } from '@lettera/core/scale';
 import { computed } from 'vue';
 import { useRoute } from 'vue-router';
+import { afterPaint } from './afterPaint';
 import { caseFont } from '../proof/caseFonts';
 import { useFallbacks } from '../store/fallbacks';
 import { useProject } from '../store/project';
@@ -17,7 +18,8 @@ const project = useProject();
 const fallbacks = useFallbacks();
 const route = useRoute();
 
-const marks = computed(() => (project.document ? marksOf(project.document) : []));
+const shown = afterPaint(() => project.shown);
+const marks = computed(() => (shown.value ? marksOf(shown.value) : []));
 const marksIn = (stage: StageKey) => marks.value.filter((mark) => mark.stage === stage).length;
 
 interface Decision {
@@ -28,7 +30,7 @@ interface Decision {
 }
 
 function fallbackDecisions(voices: string[]): Decision[] {
-  const document = project.shown;
+  const document = shown.value;
   if (!document || voices.length === 0) return [{ text: 'No web face to stand in for' }];
   if (fallbacks.state === 'loading') return [{ text: 'being fitted …' }];
   return voices.flatMap((key) => {
@@ -46,7 +48,7 @@ function fallbackDecisions(voices: string[]): Decision[] {
 
 /** What is decided at each stage now, a line or two each. */
 const decisions = computed<Record<StageKey, Decision[]>>(() => {
-  const document = project.shown;
+  const document = shown.value;
   if (!document) return { faces: [], pair: [], scale: [], fallbacks: [], styles: [], deliver: [] };
   const families = Object.entries(document.case);
   const { small, large } = document.scale;

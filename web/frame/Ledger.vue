@@ -10,6 +10,7 @@ import {
 import { computed, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { useFallbacks } from '../store/fallbacks';
+import { afterPaint } from './afterPaint';
 import { useProject } from '../store/project';
 import { useProof } from '../store/proof';
 import { count, kilobytes } from './figures';
@@ -21,8 +22,10 @@ const route = useRoute();
 const router = useRouter();
 const open = ref<'files' | 'time' | 'shift' | 'marks' | null>(null);
 
+const shown = afterPaint(() => project.shown);
+
 const figures = computed(() => {
-  const document = project.shown;
+  const document = shown.value;
   if (!document) return null;
   const fonts = deliveredFonts(document);
   const firstFonts = fonts.filter(({ file }) => ['latin', 'all'].includes(file.script));

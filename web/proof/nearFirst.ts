@@ -1,7 +1,7 @@
 /** Text nodes in one chunk, at most, where a page's structure allows it. */
 const CHUNK_TEXTS = 40;
 /** Chunks that are laid out in one go once the change has been shown. */
-const CHUNKS_A_FRAME = 2;
+const CHUNKS_A_FRAME = 12;
 
 /** Content-visibility does not apply to what stands inside tables, and inline text has no box of its own. */
 const WHOLE = new Set(['TABLE', 'SVG', 'SELECT', 'P', 'PRE', 'H1', 'H2', 'H3', 'H4', 'H5', 'H6']);

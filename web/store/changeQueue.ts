@@ -1,7 +1,7 @@
 import {
-  applyChange,
   patchBetween,
   patchesTouch,
+  reapply,
   type Patch,
   type ProjectDocument,
 } from '@lettera/core/document';
@@ -15,7 +15,7 @@ export interface Unsaved {
 
 /** The pending changes, one after another, on a document. */
 export const replay = (document: ProjectDocument, pending: readonly Patch[]): ProjectDocument =>
-  pending.reduce((current, patch) => applyChange(current, patch).document, document);
+  pending.reduce(reapply, document);
 
 export type Rebased =
   | { kind: 'rebased'; state: Unsaved }

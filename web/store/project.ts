@@ -97,7 +97,7 @@ export const useProject = defineStore('project', () => {
         conflict.value = { theirs: project.document, mine: result.mine };
         return;
       }
-      replay(project.document, changes);
+      changes.reduce((current, patch) => applyChange(current, patch).document, project.document);
       pending.value = changes;
     } catch {
       localStorage.removeItem(keptKey(project.id));
@@ -106,8 +106,8 @@ export const useProject = defineStore('project', () => {
 
   async function open(idOrSlug: string): Promise<void> {
     close();
-    const project = await api.project(idOrSlug);
-    pages.value = await api.pages(project.id);
+    const [project, titles] = await Promise.all([api.project(idOrSlug), api.pages(idOrSlug)]);
+    pages.value = titles;
     stored.value = project;
     recover(project);
     listen(project.id);

@@ -3,6 +3,7 @@ import { MOST_STEPS, ROUNDINGS, type Patch } from '@lettera/core/document';
 import { fluidCss, fluidSizeAt, fluidStep, stepsOf } from '@lettera/core/scale';
 import { computed, ref } from 'vue';
 import { plainNumber } from '../../frame/figures';
+import { afterPaint } from '../../frame/afterPaint';
 import ChoiceLine from '../../frame/ChoiceLine.vue';
 import NumberField from '../../frame/NumberField.vue';
 import { caseFont } from '../../proof/caseFonts';
@@ -16,7 +17,9 @@ const proof = useProof();
 const refused = ref('');
 
 const scale = computed(() => project.shown?.scale ?? null);
-const steps = computed(() => (scale.value ? stepsOf(scale.value).reverse() : []));
+/** The scale as the ladder shows it, a frame after the proof. */
+const ladderScale = afterPaint(() => scale.value);
+const steps = computed(() => (ladderScale.value ? stepsOf(ladderScale.value).reverse() : []));
 const roundings = ROUNDINGS.map((value) => ({
   value,
   label: value === 'none' ? 'as it falls' : `${value} px`,
@@ -64,7 +67,9 @@ function override(number: number, end: 'small' | 'large', value: number | null):
 
 const sizeHere = (number: number): number => {
   const step = steps.value.find((candidate) => candidate.number === number);
-  return scale.value && step ? fluidSizeAt(fluidStep(scale.value, step), proof.width) : 0;
+  return ladderScale.value && step
+    ? fluidSizeAt(fluidStep(ladderScale.value, step), proof.width)
+    : 0;
 };
 
 const headingFont = computed(() => {
@@ -155,7 +160,9 @@ const headingFont = computed(() => {
       <tbody>
         <template v-for="step in steps" :key="step.number">
           <tr>
-            <td class="name" :title="fluidCss(fluidStep(scale, step))">{{ step.name }}</td>
+            <td class="name" :title="fluidCss(fluidStep(ladderScale ?? scale, step))">
+              {{ step.name }}
+            </td>
             <td v-for="end in ENDS" :key="end.key" class="figure">
               <NumberField
                 :label="`${step.name} at the ${end.label.toLowerCase()}`"
