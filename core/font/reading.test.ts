@@ -9,6 +9,7 @@ const root = process.cwd();
 const golden = JSON.parse(readFileSync(join(root, 'core/font/golden/readings.json'), 'utf8')) as {
   madeWith: string;
   readings: Record<string, Partial<FaceReading>>;
+  points: { file: string; location: Record<string, number>; tops: { x: number; H: number } }[];
 };
 const pathOf = (file: string) => join(root, file.startsWith('@') ? 'node_modules' : '', file);
 const bytesOf = (file: string) => new Uint8Array(readFileSync(pathOf(file)));
@@ -39,6 +40,24 @@ describe('readFace agrees with an independent implementation', () => {
       expect(reading.axes[i]?.default).toBeCloseTo(axis.default, 2);
       expect(reading.axes[i]?.max).toBeCloseTo(axis.max, 2);
     });
+  });
+});
+
+describe('readFace at a point of the axes agrees with an independent implementation', () => {
+  test.each(golden.points)('$file at $location', async ({ file, location, tops }) => {
+    const reading = await readFace(bytesOf(file), location);
+    const em = reading.unitsPerEm;
+    // The table's figure stands for the default; where the outline leaves it, the outline is taken.
+    expect(Math.abs(reading.xHeight - tops.x)).toBeLessThanOrEqual(0.02 * em);
+    expect(Math.abs(reading.capHeight - tops.H)).toBeLessThanOrEqual(0.02 * em);
+    if (reading.xHeightSource === 'outline') expect(reading.xHeight).toBeCloseTo(tops.x, 0);
+    expect(reading.weight).toBe(location['wght']);
+    expect(reading.width).toBe(location['wdth'] ?? 100);
+  });
+
+  test('axes that the face has not are passed over, values beyond an axis taken to its end', async () => {
+    const reading = await readFace(bytesOf(LITERATA), { wght: 2000, wdth: 50 });
+    expect(reading).toMatchObject({ weight: 900, width: 100 });
   });
 });
 

@@ -1,5 +1,6 @@
 import * as fontkit from 'fontkit';
 import type { Font } from 'fontkit';
+import type { Instance } from './shape';
 import { tableAt, unpack, type FontFormat, type UnpackedFont } from './container';
 import { FontError } from './fontError';
 import type { FaceClass } from '../document/projectDocument';
@@ -47,9 +48,9 @@ export interface FaceReading {
   capHeightSource: Height['source'];
   /** Degrees, negative leaning right, from the `post` table. */
   italicAngle: number;
-  /** 1 to 1000, of the default instance. */
+  /** 1 to 1000, at the point read. */
   weight: number;
-  /** Percent of the normal width, of the default instance (CSS Fonts 4 §2.3). */
+  /** Percent of the normal width, at the point read (CSS Fonts 4 §2.3). */
   width: number;
   style: FaceStyle;
   /** The class that the file claims. */
@@ -148,18 +149,20 @@ async function sha256(file: Uint8Array): Promise<string> {
 }
 
 /**
- * Reads a face from a TTF, OTF, WOFF or WOFF2 file, static or variable (its default instance).
+ * Reads a face from a TTF, OTF, WOFF or WOFF2 file, static or variable. A variable face is read at its
+ * default, or at the point of its axes that is given: axes it does not have are passed over, and values
+ * beyond an axis are taken to its end.
  *
  * Line metrics: OS/2 typo when fsSelection bit 7 is set, otherwise hhea. Heights: OS/2 version 2 or
  * later when the outline agrees within 2 % of the em.
  * @throws FontError when the file is not a font that a browser would load
  */
-export async function readFace(file: Uint8Array): Promise<FaceReading> {
+export async function readFace(file: Uint8Array, instance: Instance = {}): Promise<FaceReading> {
   const unpacked = await unpack(file);
   const font = open(unpacked.sfnt);
   try {
     return {
-      ...readTables(font),
+      ...readTables(font, instance),
       format: unpacked.format,
       bytes: file.byteLength,
       sha256: await sha256(file),
@@ -170,7 +173,24 @@ export async function readFace(file: Uint8Array): Promise<FaceReading> {
   }
 }
 
-function readTables(font: OpenFont): Omit<FaceReading, 'format' | 'bytes' | 'sha256' | 'fsType'> {
+const axesOf = (font: Font): Axis[] =>
+  Object.entries(font.variationAxes).flatMap(([tag, axis]) =>
+    axis ? [{ tag, min: axis.min, default: axis.default, max: axis.max }] : [],
+  );
+
+/** The settings of those axes that the font has, within their ends. */
+const settingsOf = (axes: Axis[], instance: Instance): Instance =>
+  Object.fromEntries(
+    axes.flatMap(({ tag, min, max }) => {
+      const value = instance[tag];
+      return value === undefined ? [] : [[tag, Math.min(max, Math.max(min, value))]];
+    }),
+  );
+
+function readTables(
+  font: OpenFont,
+  instance: Instance,
+): Omit<FaceReading, 'format' | 'bytes' | 'sha256' | 'fsType'> {
   const os2 = font['OS/2'];
   const em = font.unitsPerEm;
   if (!(em >= 16 && em <= 16384)) {
@@ -186,9 +206,12 @@ function readTables(font: OpenFont): Omit<FaceReading, 'format' | 'bytes' | 'sha
     win: { ascent: os2.winAscent, descent: os2.winDescent, lineGap: 0 },
     useTypoMetrics: (os2.fsSelection as { useTypoMetrics?: boolean }).useTypoMetrics === true,
   };
+  const axes = axesOf(font);
+  const settings = settingsOf(axes, instance);
+  const drawn = Object.keys(settings).length > 0 ? font.getVariation(settings) : font;
   const hasHeights = os2.version >= 2;
-  const xHeight = believableHeight(hasHeights ? os2.xHeight : 0, outlineTop(font, 'x'), em);
-  const capHeight = believableHeight(hasHeights ? os2.capHeight : 0, outlineTop(font, 'H'), em);
+  const xHeight = believableHeight(hasHeights ? os2.xHeight : 0, outlineTop(drawn, 'x'), em);
+  const capHeight = believableHeight(hasHeights ? os2.capHeight : 0, outlineTop(drawn, 'H'), em);
   const names = font.name.records;
   const family = short(nameOf(names, 'preferredFamily', 'fontFamily')) || 'Unnamed';
   const subfamily = short(nameOf(names, 'preferredSubfamily', 'fontSubfamily')) || 'Regular';
@@ -205,17 +228,15 @@ function readTables(font: OpenFont): Omit<FaceReading, 'format' | 'bytes' | 'sha
     capHeight: capHeight.value,
     capHeightSource: capHeight.source,
     italicAngle: font.italicAngle,
-    weight: Math.min(1000, Math.max(1, os2.usWeightClass)),
-    width: WIDTH_CLASS_PERCENT[os2.usWidthClass - 1] ?? 100,
+    weight: settings['wght'] ?? Math.min(1000, Math.max(1, os2.usWeightClass)),
+    width: settings['wdth'] ?? WIDTH_CLASS_PERCENT[os2.usWidthClass - 1] ?? 100,
     style: styleOf(font),
     class: claimedClass({
       panose: os2.panose,
       fixedPitch: font.post.isFixedPitch !== 0,
       family,
     }),
-    axes: Object.entries(font.variationAxes).flatMap(([tag, axis]) =>
-      axis ? [{ tag, min: axis.min, default: axis.default, max: axis.max }] : [],
-    ),
+    axes,
     codePoints: characters.length,
     glyphs: font.numGlyphs,
     licence: nameOf(names, 'license'),

@@ -10,4 +10,10 @@ export {
   type ResolvedStyle,
   type TraceStep,
 } from './resolve';
-export { familiesInUse, familyRequests, voiceUses, type VoiceUse } from './usage';
+export {
+  familiesInUse,
+  familyRequests,
+  voiceUses,
+  type StyleRequest,
+  type VoiceUse,
+} from './usage';

@@ -48,6 +48,35 @@ describe('matchFace follows CSS Fonts 4 §5.2', () => {
     expect(matchFace([], { weight: 400, slant: 'normal' })).toBeNull();
   });
 
+  test('width goes before style: narrower first up to normal, wider first beyond it', () => {
+    const faces = [75, 90, 110, 150].map((width) => ({
+      ...face('normal', 400),
+      widthMin: width,
+      widthMax: width,
+    }));
+    const at = (width: number) =>
+      matchFace(faces, { weight: 400, slant: 'normal', width })?.face.widthMin;
+    expect([at(100), at(80), at(60), at(105), at(120), at(200)]).toEqual([
+      90, 75, 75, 110, 150, 150,
+    ]);
+    const italic = { ...face('italic', 400), widthMin: 75, widthMax: 75 };
+    expect(
+      matchFace([italic, ...faces.slice(1)], { weight: 400, slant: 'italic' })?.face.style,
+    ).toBe('normal');
+  });
+
+  test('italic and oblique answer for one another before upright does', () => {
+    const oblique = { ...face('normal', 400), style: 'oblique' as const };
+    const faces = [face('normal', 400), oblique];
+    expect(matchFace(faces, { weight: 400, slant: 'italic' })).toMatchObject({
+      face: { style: 'oblique' },
+      fakedItalic: false,
+    });
+    expect(
+      matchFace([oblique, face('italic', 400)], { weight: 400, slant: 'normal' })?.face.style,
+    ).toBe('oblique');
+  });
+
   test('is total: any family answers any request with one of its faces', () => {
     const faces = fc.array(
       fc

@@ -1,24 +1,29 @@
 import type { ProjectDocument, Slant } from '../document/projectDocument';
-import type { FaceRequest } from './faceMatch';
 import { resolveElement } from './resolve';
+
+/** A weight and a slant that styles ask for. */
+export interface StyleRequest {
+  weight: number;
+  slant: Slant;
+}
 
 /** What the styles in use ask of a voice, and which styles ask it. */
 export interface VoiceUse {
-  requests: (FaceRequest & { styles: string[] })[];
+  requests: (StyleRequest & { styles: string[] })[];
 }
 
 const requestKey = (weight: number, slant: Slant) => `${weight} ${slant}`;
 
 /** The weights and slants that the site's elements ask of each voice, lightest upright first. */
 export function voiceUses(document: ProjectDocument): Map<string, VoiceUse> {
-  const uses = new Map<string, Map<string, FaceRequest & { styles: string[] }>>();
+  const uses = new Map<string, Map<string, StyleRequest & { styles: string[] }>>();
   for (const [key, element] of Object.entries(document.elements)) {
     const resolved = resolveElement(document, key);
     const voice = resolved.voice.value;
     const weight = resolved.weight.value;
     const slant = resolved.slant.value;
     if (voice === null || weight === null || slant === null) continue;
-    const requests = uses.get(voice) ?? new Map<string, FaceRequest & { styles: string[] }>();
+    const requests = uses.get(voice) ?? new Map<string, StyleRequest & { styles: string[] }>();
     uses.set(voice, requests);
     const request = requests.get(requestKey(weight, slant)) ?? { weight, slant, styles: [] };
     requests.set(requestKey(weight, slant), request);
@@ -50,7 +55,7 @@ export function familiesInUse(document: ProjectDocument): string[] {
  * The requests that a family must answer with a fallback face each: every weight that its voices use,
  * in every slant they use, since bold inside italic text asks for both.
  */
-export function familyRequests(document: ProjectDocument, familyKey: string): FaceRequest[] {
+export function familyRequests(document: ProjectDocument, familyKey: string): StyleRequest[] {
   const requests = [...voiceUses(document)]
     .filter(([voice]) => document.voices[voice]?.family === familyKey)
     .flatMap(([, use]) => use.requests);

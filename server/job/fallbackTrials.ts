@@ -9,7 +9,7 @@ import {
   type TunedFace,
   type TuningText,
 } from '@lettera/core/fallback';
-import { familiesInUse, familyRequests, matchFace, type FaceRequest } from '@lettera/core/style';
+import { familiesInUse, familyRequests, matchFace, type StyleRequest } from '@lettera/core/style';
 import type { FontStore } from '../store/fontStore';
 import type { PageStore } from '../store/pageStore';
 import type { Jobs } from './jobs';
@@ -75,7 +75,7 @@ export class FallbackTuner {
   async #request(
     document: ProjectDocument,
     familyKey: string,
-    { weight, slant }: FaceRequest,
+    { weight, slant }: StyleRequest,
     locals: string[],
     text: TuningText,
     textKey: string,

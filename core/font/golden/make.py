@@ -33,6 +33,14 @@ FILES = [
     "@fontsource/gelasio/files/gelasio-latin-400-normal.woff2",
 ]
 
+# Points of variable faces, and the letters whose tops are read there.
+POINTS = [
+    (FILES[0], {"wght": 900}),
+    (FILES[3], {"wght": 300}),
+    (FILES[4], {"wght": 700, "wdth": 75}),
+    (FILES[5], {"wght": 650, "opsz": 9, "SOFT": 80, "WONK": 1}),
+]
+
 
 def make_otf(path):
     """A face of our own with CFF outlines: a few letters drawn as boxes."""
@@ -119,10 +127,25 @@ def reading(path):
     }
 
 
+def tops(file, location):
+    font = TTFont(MODULES / file)
+    glyphs, cmap = font.getGlyphSet(location=location), font.getBestCmap()
+    found = {}
+    for letter in "xH":
+        pen = BoundsPen(glyphs)
+        glyphs[cmap[ord(letter)]].draw(pen)
+        found[letter] = pen.bounds[3]
+    return {"file": file, "location": location, "tops": found}
+
+
 otf = HERE / "tarnholm-test.otf"
 make_otf(otf)
 readings = {file: reading(MODULES / file) for file in FILES}
 readings["core/font/golden/tarnholm-test.otf"] = reading(otf)
 (HERE / "readings.json").write_text(
-    json.dumps({"madeWith": f"fontTools {version}", "readings": readings}, indent=2, ensure_ascii=False) + "\n"
+    json.dumps({
+            "madeWith": f"fontTools {version}",
+            "readings": readings,
+            "points": [tops(file, location) for file, location in POINTS],
+        }, indent=2, ensure_ascii=False) + "\n"
 )
