@@ -1,0 +1,103 @@
+import { readFileSync } from 'node:fs';
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import type { Browser } from 'puppeteer-core';
+import { matchFace, type FaceRequest, type MatchableFace } from '@lettera/core/style';
+import { launchBrowser, newPage } from './browser';
+
+/** Fonts that Chromium names apart, each standing for one face of the family under test. */
+const FONTS = ['gloock', 'anton', 'bungee', 'krona-one', 'yeseva-one', 'abril-fatface'].map(
+  (id) => ({
+    name: id.replace(/-/g, ''),
+    data: readFileSync(
+      `node_modules/@fontsource/${id}/files/${id}-latin-400-normal.woff2`,
+    ).toString('base64'),
+  }),
+);
+
+const face = (
+  style: MatchableFace['style'],
+  weightMin: number,
+  weightMax = weightMin,
+  width = 100,
+): MatchableFace => ({ style, weightMin, weightMax, widthMin: width, widthMax: width });
+
+const SETS: Record<string, MatchableFace[]> = {
+  'regular and bold': [face('normal', 400), face('normal', 700)],
+  'light, medium, black': [face('normal', 300), face('normal', 500), face('normal', 900)],
+  'ranges with a gap': [face('normal', 200, 450), face('normal', 600, 800)],
+  'upright in two weights, italic in one': [
+    face('normal', 400),
+    face('normal', 700),
+    face('italic', 500),
+  ],
+  'semibold and thin': [face('normal', 100), face('normal', 600), face('normal', 650)],
+  'three widths': [
+    face('normal', 400, 400, 75),
+    face('normal', 700, 700, 100),
+    face('normal', 400, 400, 125),
+    face('italic', 400, 400, 75),
+  ],
+};
+
+const WEIGHTS = [
+  ...Array.from({ length: 1000 }, (_, i) => i + 1).filter((weight) => weight % 9 === 0),
+  ...[1, 100, 200, 300, 399, 400, 401, 449, 450, 451, 499, 500, 501, 599, 600, 601, 700, 800, 1000],
+];
+const WIDTHS = [50, 75, 90, 100, 110, 125, 200];
+
+let browser: Browser;
+beforeAll(async () => {
+  browser = await launchBrowser();
+});
+afterAll(() => browser?.close());
+
+/** Which face of the family Chromium takes for each request, by its place among the faces. */
+async function facesTaken(faces: MatchableFace[], requests: FaceRequest[]): Promise<number[]> {
+  const { page } = await newPage(browser);
+  const rules = faces.map(
+    ({ style, weightMin, weightMax, widthMin }, i) => `@font-face { font-family: Match;
+      font-style: ${style}; font-weight: ${weightMin} ${weightMax}; font-stretch: ${widthMin}%;
+      src: url(data:font/woff2;base64,${FONTS[i]?.data}) }`,
+  );
+  const spans = requests.map(
+    ({ weight, slant, width = 100 }, i) =>
+      `<i id="r${i}" style="font: ${slant} 20px Match; font-weight: ${weight}; font-stretch: ${width}%">tide</i>`,
+  );
+  await page.setContent(`<style>${rules.join('\n')}</style>${spans.join(' ')}`);
+  await page.evaluate(() => document.fonts.ready.then(() => undefined));
+  const session = await page.createCDPSession();
+  await session.send('DOM.enable');
+  await session.send('CSS.enable');
+  const { root } = await session.send('DOM.getDocument', { depth: -1 });
+  const taken: number[] = [];
+  for (let i = 0; i < requests.length; i++) {
+    const { nodeId } = await session.send('DOM.querySelector', {
+      nodeId: root.nodeId,
+      selector: `#r${i}`,
+    });
+    const { fonts } = await session.send('CSS.getPlatformFontsForNode', { nodeId });
+    const name = (fonts[0]?.familyName ?? '').replace(/\s/g, '').toLowerCase();
+    taken.push(FONTS.findIndex((font) => name.startsWith(font.name)));
+  }
+  await page.close();
+  return taken;
+}
+
+describe('matchFace takes the face that Chromium takes', () => {
+  test.each(Object.entries(SETS))('from %s', async (name, faces) => {
+    const widths = name === 'three widths' ? WIDTHS : [100];
+    const weights = name === 'three widths' ? [300, 400, 500, 700] : WEIGHTS;
+    const requests: FaceRequest[] = widths.flatMap((width) =>
+      (['normal', 'italic', 'oblique'] as const).flatMap((slant) =>
+        weights.map((weight) => ({ weight, slant, width })),
+      ),
+    );
+    const chromium = await facesTaken(faces, requests);
+    const different = requests.filter((request, i) => {
+      const match = matchFace(faces, request);
+      return !match || faces.indexOf(match.face) !== chromium[i];
+    });
+    expect(chromium).not.toContain(-1);
+    expect(different).toEqual([]);
+  });
+});
