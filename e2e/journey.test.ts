@@ -154,11 +154,11 @@ test('a newcomer goes through the whole job, and back', async () => {
   expect(stack).toEqual(['Barlow Condensed', 'Arial for Barlow Condensed', 'Arial', 'sans-serif']);
   const boxInWeb = await proofed('h1', 'height');
   await press(page, 'Show the fallback on the proof');
-  const standIn = await eventually(
+  // Arial where the machine has it, else the open font of the same widths.
+  await eventually(
     () => fontsUsed(page, 'h1', true),
-    ([first]) => first !== 'Barlow Condensed',
+    ([first]) => first === 'Arial' || first === 'Arimo',
   );
-  expect(['Arimo', 'Arial']).toContain(standIn[0]);
   // The line box stays what the web face makes it: as many lines, of the same height.
   expect(await proofed('h1', 'height')).toBe(boxInWeb);
   await page.keyboard.press('f');

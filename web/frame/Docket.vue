@@ -224,4 +224,35 @@ nav {
   gap: 6px;
   padding: 8px 12px 8px 16px;
 }
+
+@media (max-width: 900px) {
+  .docket {
+    border-right: 0;
+    border-bottom: 1px solid var(--rule);
+  }
+  .head {
+    display: flex;
+    align-items: baseline;
+    justify-content: space-between;
+    gap: 12px;
+    padding: 6px 12px;
+  }
+  nav {
+    display: flex;
+    overflow-x: auto;
+  }
+  .entry {
+    padding: 6px 12px;
+    border-right: 1px solid var(--rule);
+  }
+  .decision {
+    display: none;
+  }
+  .foot {
+    display: flex;
+    align-items: center;
+    justify-content: space-between;
+    padding: 6px 12px;
+  }
+}
 </style>

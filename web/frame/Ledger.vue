@@ -110,40 +110,48 @@ function goTo(stage: string, style?: string): void {
         </ul>
       </template>
     </div>
-    <div v-if="figures" class="entries">
-      <button
-        type="button"
-        class="plain"
-        :aria-expanded="open === 'files'"
-        @click="toggle('files')"
-      >
-        <b>{{ count(figures.faces, 'face') }}</b> in {{ count(figures.fonts.length, 'file') }},
-        <b>{{ kilobytes(figures.bytes) }}</b>
-      </button>
-      <button type="button" class="plain" :aria-expanded="open === 'time'" @click="toggle('time')">
-        Text after <b>{{ seconds(figures.times.firstText) }}</b>,
-        {{ figures.fonts.length ? 'swap after' : 'no swap' }}
-        <b v-if="figures.fonts.length">{{ seconds(figures.times.swap) }}</b> on
-        {{ STATED_CONNECTION.name }}
-      </button>
-      <button
-        type="button"
-        class="plain"
-        :aria-expanded="open === 'shift'"
-        @click="toggle('shift')"
-      >
-        Shift <b>{{ proof.shift === null ? 'being measured' : proof.shift.toFixed(3) }}</b> at
-        {{ proof.width }} px
-      </button>
-      <button
-        type="button"
-        class="plain"
-        :class="{ 'mark-text': figures.marks.length > 0 }"
-        :aria-expanded="open === 'marks'"
-        @click="toggle('marks')"
-      >
-        <b>{{ count(figures.marks.length, 'mark') }}</b>
-      </button>
+    <div class="entries">
+      <div v-if="figures" class="figures">
+        <button
+          type="button"
+          class="plain"
+          :aria-expanded="open === 'files'"
+          @click="toggle('files')"
+        >
+          <b>{{ count(figures.faces, 'face') }}</b> in {{ count(figures.fonts.length, 'file') }},
+          <b>{{ kilobytes(figures.bytes) }}</b>
+        </button>
+        <button
+          type="button"
+          class="plain"
+          :aria-expanded="open === 'time'"
+          @click="toggle('time')"
+        >
+          Text after <b>{{ seconds(figures.times.firstText) }}</b>,
+          {{ figures.fonts.length ? 'swap after' : 'no swap' }}
+          <b v-if="figures.fonts.length">{{ seconds(figures.times.swap) }}</b> on
+          {{ STATED_CONNECTION.name }}
+        </button>
+        <button
+          type="button"
+          class="plain"
+          :aria-expanded="open === 'shift'"
+          @click="toggle('shift')"
+        >
+          Shift <b>{{ proof.shift === null ? 'being measured' : proof.shift.toFixed(3) }}</b> at
+          {{ proof.width }} px
+        </button>
+        <button
+          type="button"
+          class="plain"
+          :class="{ 'mark-text': figures.marks.length > 0 }"
+          :aria-expanded="open === 'marks'"
+          @click="toggle('marks')"
+        >
+          <b>{{ count(figures.marks.length, 'mark') }}</b>
+        </button>
+      </div>
+      <slot />
     </div>
   </footer>
 </template>
@@ -153,17 +161,28 @@ function goTo(stage: string, style?: string): void {
   position: relative;
   border-top: 1px solid var(--rule);
 }
-.entries {
+.entries,
+.figures {
   display: flex;
   align-items: stretch;
   height: 36px;
   white-space: nowrap;
-  overflow: hidden;
+}
+.figures {
+  flex: 1;
+  overflow-x: auto;
+  scrollbar-width: none;
 }
 .entries button {
   padding: 0 16px;
-  border-right: 1px solid var(--rule);
   color: var(--ink-2);
+}
+:slotted(button) {
+  padding: 0 12px;
+  color: var(--ink-2);
+}
+.figures button {
+  border-right: 1px solid var(--rule);
 }
 .entries button:not(.mark-text) b {
   color: var(--ink);
@@ -178,9 +197,9 @@ b {
 .detail {
   position: absolute;
   bottom: 100%;
-  left: 216px;
+  left: min(216px, 5vw);
   z-index: 5;
-  width: 560px;
+  width: min(560px, 90vw);
   max-height: 60vh;
   overflow: auto;
   padding: 16px;

@@ -50,8 +50,21 @@ watch(
   { immediate: true },
 );
 
+/** Part of the window that the proof takes until it is dragged, and what docket and workbench need, px. */
+const PROOF_SHARE = 0.367;
+const LEAST_PROOF = 280;
+const LEAST_REST = 560;
+
+function withinRoom(width: number): number {
+  return Math.round(Math.max(LEAST_PROOF, Math.min(window.innerWidth - LEAST_REST, width)));
+}
+
 /** Width of the proof beside the workbench, px; dragged by the line between them. */
-const proofWidth = ref(Number(localStorage.getItem('lettera:proof-width')) || 470);
+const proofWidth = ref(
+  withinRoom(
+    Number(localStorage.getItem('lettera:proof-width')) || window.innerWidth * PROOF_SHARE,
+  ),
+);
 
 function resize(event: PointerEvent): void {
   if (event.type === 'pointermove' && event.buttons === 0) return;
@@ -60,7 +73,7 @@ function resize(event: PointerEvent): void {
 }
 
 function setProofWidth(width: number): void {
-  proofWidth.value = Math.round(Math.min(window.innerWidth - 560, Math.max(280, width)));
+  proofWidth.value = withinRoom(width);
   localStorage.setItem('lettera:proof-width', String(proofWidth.value));
 }
 
@@ -102,16 +115,17 @@ function resizeByKey(event: KeyboardEvent): void {
       @keydown="resizeByKey"
     />
     <ProofPane v-if="!proof.folded" class="pane" />
-    <Ledger class="foot" />
-    <button
-      type="button"
-      class="plain fold small quiet"
-      :aria-expanded="!proof.folded"
-      @click="proof.folded = !proof.folded"
-    >
-      {{ proof.folded ? 'Show the proof' : 'Fold the proof' }}
-    </button>
-    <button type="button" class="plain keys small quiet" @click="help = true">Keys <b>?</b></button>
+    <Ledger class="foot">
+      <button
+        type="button"
+        class="plain"
+        :aria-expanded="!proof.folded"
+        @click="proof.folded = !proof.folded"
+      >
+        {{ proof.folded ? 'Show the proof' : 'Fold the proof' }}
+      </button>
+      <button type="button" class="plain" @click="help = true">Keys <b>?</b></button>
+    </Ledger>
     <DropFonts />
     <ConflictDialog />
     <KeyHelp v-model="help" />
@@ -146,6 +160,7 @@ function resizeByKey(event: KeyboardEvent): void {
   min-height: 0;
   overflow: auto;
   background: var(--sheet);
+  container-type: inline-size;
 }
 .divider {
   grid-area: divider;
@@ -163,18 +178,21 @@ function resizeByKey(event: KeyboardEvent): void {
 .foot {
   grid-area: ledger;
 }
-.keys,
-.fold {
-  position: fixed;
-  bottom: 0;
-  height: 35px;
-  padding: 0 12px;
-}
-.keys {
-  right: 4px;
-}
-.fold {
-  right: 64px;
+/* Narrow: the docket folds to a strip at the top, and the proof takes turns with the workbench. */
+@media (max-width: 900px) {
+  .room,
+  .room.styles:not(.folded) {
+    grid-template: auto minmax(0, 1fr) auto / minmax(0, 1fr);
+    grid-template-areas: 'docket' 'proof' 'ledger';
+  }
+  .room.folded {
+    grid-template: auto minmax(0, 1fr) auto / minmax(0, 1fr);
+    grid-template-areas: 'docket' 'workbench' 'ledger';
+  }
+  .room:not(.folded) .workbench,
+  .divider {
+    display: none;
+  }
 }
 .failed {
   max-width: 480px;

@@ -17,7 +17,8 @@ export const useProof = defineStore('proof', () => {
   const width = ref(1280);
   const ground = ref<'light' | 'dark'>('light');
   const fonts = ref<'web' | 'fallback'>('web');
-  const folded = ref(false);
+  /** On a narrow screen the proof takes turns with the workbench, which goes first. */
+  const folded = ref(window.innerWidth <= 900);
   /** Key of the style that is selected, outlined everywhere on the page. */
   const style = ref<string | null>(null);
   /** Layout shift of the swap at the width and page shown, as measured; null before that. */

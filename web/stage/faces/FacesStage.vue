@@ -367,4 +367,14 @@ input[type='range'] {
   color: var(--verdigris);
   text-decoration: underline;
 }
+@container (max-width: 480px) {
+  .columns {
+    grid-template-columns: minmax(0, 1fr) 96px 62px;
+  }
+  .columns > :nth-child(2),
+  .columns > :nth-child(4),
+  .columns > :nth-child(5) {
+    display: none;
+  }
+}
 </style>

@@ -138,4 +138,14 @@ li.open {
   font-size: 13px !important;
   color: var(--mark);
 }
+@container (max-width: 480px) {
+  .facts {
+    grid-template-columns: minmax(0, 1fr) 96px 62px;
+  }
+  .facts > :nth-child(2),
+  .facts > :nth-child(4),
+  .facts > :nth-child(5) {
+    display: none;
+  }
+}
 </style>

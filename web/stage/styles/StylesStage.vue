@@ -130,6 +130,7 @@ onBeforeUnmount(() => {
               size="small"
               fluid
               aria-label="Style that it follows"
+              placeholder="the text around it"
               @update:model-value="follow(row.key, $event)"
             />
             <template v-else>{{
