@@ -3,7 +3,7 @@ import { createRequire } from 'node:module';
 import { join } from 'node:path';
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
 import type { Browser, Page } from 'puppeteer-core';
-import type { Project } from '@lettera/server';
+import { openServices, readConfig, type Project } from '@lettera/server';
 import { temporaryFolder } from '../server/testing/server';
 import { computed, eventually, fill, launchBrowser, newPage, press, proofFrame } from './browser';
 import { startLettera, type RunningLettera } from './lettera';
@@ -183,6 +183,30 @@ describe('two windows on one project', () => {
     offline = false;
     await press(page, 'Make mine again');
     await eventually(project, ({ document }) => document.scale.large.base === 25);
+  });
+});
+
+describe('a long page', () => {
+  test('shows a change where the eye is first, and everywhere soon after', async () => {
+    const services = await openServices(readConfig({ data: lettera.dataFolder }));
+    await services.database.$client.execute({
+      sql: "UPDATE pages SET html = replace(hex(zeroblob(12)), '0', html) WHERE slug = 'home' AND project_id = ?",
+      args: [(await project()).id],
+    });
+    await services.close();
+    await open(page, 'scale');
+    const frame = await proofFrame(page);
+    const sizes = () =>
+      frame.$$eval('p.lead', (nodes) =>
+        nodes.map((node) => Math.round(parseFloat(getComputedStyle(node).fontSize) * 10) / 10),
+      );
+    const far = () => frame.$$eval('[data-lettera-far]', (nodes) => nodes.length);
+    expect((await sizes()).length).toBeGreaterThan(20);
+    await fill(page, 'Base', '30', LARGE_END);
+    expect(await far()).toBeGreaterThan(50);
+    expect((await sizes())[0]).toBe(37.5);
+    await eventually(far, (count) => count === 0);
+    expect(new Set(await sizes())).toEqual(new Set([37.5]));
   });
 });
 

@@ -7,4 +7,3 @@ export { StoreError } from './store/database';
 export type { NewFont } from './store/fontStore';
 export type { Page } from './store/pageStore';
 export type { Project, ProjectSummary } from './store/projectStore';
-export type { LibraryFamily, LibraryFamilyDetails, LibraryFile } from './supply/foundryClient';

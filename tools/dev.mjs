@@ -2,13 +2,13 @@
 import { spawn } from 'node:child_process';
 import { join } from 'node:path';
 import { ensurePackages, ROOT } from './install.mjs';
-import { flagValue, startProgram } from './processes.mjs';
+import { flagValue, startFoundry } from './processes.mjs';
 
 ensurePackages();
 const args = process.argv.slice(2);
 const port = flagValue(args, '--port') ?? process.env.LETTERA_PORT ?? '4380';
 
-await startProgram('foundry/main.ts', [], { execArgv: ['--import', 'tsx'], quiet: true });
+await startFoundry('foundry/main.ts', args, ['--import', 'tsx']);
 const server = spawn(
   process.execPath,
   [
@@ -26,7 +26,7 @@ server.on('exit', (code) => process.exit(code ?? 0));
 const { createServer } = await import('vite');
 const web = await createServer({
   root: join(ROOT, 'web'),
-  server: { host: '127.0.0.1', proxy: { '/api': { target: `http://127.0.0.1:${port}` } } },
+  server: { host: '127.0.0.1', proxy: { '/api/v1': { target: `http://127.0.0.1:${port}` } } },
 });
 await web.listen();
 web.printUrls();

@@ -36,3 +36,13 @@ export function flagValue(args, name) {
   if (at < 0) return undefined;
   return args[at].includes('=') ? args[at].slice(name.length + 1) : args[at + 1];
 }
+
+/** Starts the foundry, built or from its source, on the port that the arguments name. */
+export function startFoundry(script, args, execArgv = []) {
+  const port = flagValue(args, '--foundry-port');
+  return startProgram(script, [], {
+    execArgv,
+    env: port ? { LETTERA_FOUNDRY_PORT: port } : {},
+    quiet: true,
+  });
+}

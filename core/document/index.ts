@@ -8,6 +8,7 @@ export {
   type Patch,
 } from './change';
 export { describePatch } from './describe';
+export type { LibraryFamily, LibraryFile, Picks } from './libraryFamily';
 export { newDocument } from './newDocument';
 export * from './projectDocument';
 export { faceOf, freeKey, sortFaces, takeFilesIn, type TakenFile } from './takeIn';

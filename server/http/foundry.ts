@@ -1,7 +1,8 @@
+import type { Picks } from '@lettera/core/document';
 import { Router, type Request } from 'express';
 import type { Services } from '../services';
 import type { Project } from '../store/projectStore';
-import { fetchFaces, takeFamilyIn, type Picks } from '../supply/taking';
+import { fetchFaces, takeFamilyIn } from '../supply/taking';
 import { Problem } from './problem';
 import { projectOf, sendProject, stringField } from './requests';
 

@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto';
 import { Readable } from 'node:stream';
 import type { ReadableStream } from 'node:stream/web';
 import { setTimeout as wait } from 'node:timers/promises';
+import type { LibraryFamily, LibraryFile } from '@lettera/core/document';
 import { eq } from 'drizzle-orm';
 import type { Database } from '../store/database';
 import { supplyCache } from '../store/schema';
@@ -11,26 +12,7 @@ export class SupplyError extends Error {
   override readonly name = 'SupplyError';
 }
 
-/** A file as the index lists it. */
-export interface LibraryFile {
-  name: string;
-  script: string;
-  style: 'normal' | 'italic';
-  weightMin: number;
-  weightMax: number;
-  bytes: number;
-}
-
-export interface LibraryFamily {
-  id: string;
-  name: string;
-  class: string;
-  licence: string;
-  scripts: string[];
-  variable: boolean;
-  files: LibraryFile[];
-}
-
+/** A family with what is needed to take it in. */
 export interface LibraryFamilyDetails extends Omit<LibraryFamily, 'files'> {
   version: string;
   licenceText: string;

@@ -6,17 +6,12 @@ import {
   type FaceClass,
   type Family,
   type Patch,
+  type Picks,
   type ProjectDocument,
 } from '@lettera/core/document';
 import type { Jobs } from '../job/jobs';
 import type { NewFont } from '../store/fontStore';
 import type { FoundryClient, LibraryFamilyDetails } from './foundryClient';
-
-/** What is wanted of a family: which scripts, and which weights of each style. */
-export interface Picks {
-  scripts: string[];
-  faces: { style: 'normal' | 'italic'; weight: number }[];
-}
 
 /** The picks name something that the family does not have. */
 export class PickError extends Error {

@@ -1,4 +1,4 @@
-import type { Patch, ProjectDocument } from '@lettera/core/document';
+import type { LibraryFamily, Patch, Picks, ProjectDocument } from '@lettera/core/document';
 import type { FallbackTrials } from '@lettera/core/fallback';
 import type { FaceReading } from '@lettera/core/font';
 import { signedOut } from './session';
@@ -16,30 +16,6 @@ export interface Project extends ProjectSummary {
   undo: string | null;
   redo: string | null;
   foundry: { allowedAt: string; allowedBy: string } | null;
-}
-
-export interface LibraryFile {
-  name: string;
-  script: string;
-  style: 'normal' | 'italic';
-  weightMin: number;
-  weightMax: number;
-  bytes: number;
-}
-
-export interface LibraryFamily {
-  id: string;
-  name: string;
-  class: string;
-  licence: string;
-  scripts: string[];
-  variable: boolean;
-  files: LibraryFile[];
-}
-
-export interface Picks {
-  scripts: string[];
-  faces: { style: 'normal' | 'italic'; weight: number }[];
 }
 
 export interface PageTitle {

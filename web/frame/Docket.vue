@@ -200,9 +200,11 @@ nav {
   font-size: 12px;
 }
 .what {
+  display: -webkit-box;
+  -webkit-line-clamp: 2;
+  -webkit-box-orient: vertical;
   overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
+  overflow-wrap: anywhere;
 }
 .face {
   flex-direction: column-reverse;

@@ -197,7 +197,7 @@ b {
 .detail {
   position: absolute;
   bottom: 100%;
-  left: min(216px, 5vw);
+  left: 216px;
   z-index: 5;
   width: min(560px, 90vw);
   max-height: 60vh;
@@ -219,6 +219,14 @@ b {
 .detail td {
   padding: 2px 0;
   border-bottom: 1px solid var(--rule);
+}
+@media (max-width: 900px) {
+  .detail {
+    left: 4vw;
+  }
+}
+.figures .mark-text {
+  color: var(--mark);
 }
 li {
   padding: 6px 0;

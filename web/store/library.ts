@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia';
 import { ref, shallowRef, watch } from 'vue';
-import { api, type LibraryFamily, type Picks } from '../api/client';
+import type { LibraryFamily, Picks } from '@lettera/core/document';
+import { api } from '../api/client';
 import { useProject } from './project';
 
 /** The foundry's families, once the designer has allowed the foundry for the project. */

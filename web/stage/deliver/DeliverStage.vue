@@ -109,7 +109,7 @@ function setLayer(event: Event): void {
         packed</span
       >
     </div>
-    <table>
+    <table class="figures-table">
       <thead>
         <tr>
           <th>File</th>
@@ -180,16 +180,6 @@ table {
   width: calc(100% - 40px);
   margin: 0 20px 16px;
   table-layout: fixed;
-}
-th {
-  padding: 3px 12px 3px 0;
-  font-size: 12px;
-  color: var(--ink-2);
-  border-bottom: 1px solid var(--rule);
-}
-th.figure {
-  text-align: right;
-  padding-right: 0;
 }
 th:nth-child(2) {
   width: 42%;

@@ -9,6 +9,7 @@ import { useProject } from '../../store/project';
 import { useUpload } from '../../store/upload';
 import StageHeader from '../StageHeader.vue';
 import FoundryAsk from './FoundryAsk.vue';
+import InCase from './InCase.vue';
 import LineUpRowView from './LineUpRow.vue';
 import {
   filterRows,
@@ -96,22 +97,6 @@ function toggleClass(name: string): void {
 function sortBy(key: SortKey): void {
   direction.value = sort.value === key && direction.value === 1 ? -1 : 1;
   sort.value = key;
-}
-
-/** Voices that a family is seated in, and what they fall back to without it. */
-const seatsOf = (caseKey: string) =>
-  Object.entries(project.document?.voices ?? {}).filter(([, { family }]) => family === caseKey);
-
-function remove(caseKey: string): void {
-  project.change([
-    ...seatsOf(caseKey).map(([voice]) => ({
-      op: 'replace' as const,
-      path: `/voices/${voice}/family`,
-      value: null,
-    })),
-    { op: 'remove', path: `/case/${caseKey}` },
-  ]);
-  open.value = null;
 }
 
 function pickFiles(event: Event): void {
@@ -248,52 +233,16 @@ watch(
       @toggle="open = open === row.key ? null : row.key"
     >
       <template #default="{ font }">
-        <TakeIn
-          v-if="row.library"
-          :family="row.library"
-          :case-key="row.caseKey"
-          :font="font"
-          @taken="open = null"
-        >
-          <Button
-            v-if="row.caseKey"
-            label="Take out of the case"
-            size="small"
-            variant="text"
-            severity="secondary"
-            @click="remove(row.caseKey)"
-          />
-        </TakeIn>
-        <div v-else-if="row.caseKey" class="own">
-          <p v-if="row.licence" class="small quiet">{{ row.licence }}</p>
-          <Button
-            label="Take out of the case"
-            size="small"
-            variant="outlined"
-            severity="secondary"
-            @click="remove(row.caseKey)"
-          />
-        </div>
-        <p v-if="row.caseKey && seatsOf(row.caseKey).length" class="seats small quiet">
-          Seated in
-          {{
-            seatsOf(row.caseKey)
-              .map(([, { name }]) => name)
-              .join(', ')
-          }}; taken out, the text there shows in
-          {{
-            seatsOf(row.caseKey)
-              .map(([, { generic }]) => generic)
-              .join(', ')
-          }}
-          until another is seated. Undo brings it back.
-        </p>
+        <TakeIn v-if="row.library" :family="row.library" :case-key="row.caseKey" :font="font" />
+        <InCase v-if="row.caseKey" :case-key="row.caseKey" @removed="open = null" />
       </template>
     </LineUpRowView>
   </ul>
   <p v-if="project.stored?.foundry" class="permission small quiet">
     The foundry was allowed by {{ project.stored.foundry.allowedBy }} on
-    {{ new Date(project.stored.foundry.allowedAt).toLocaleDateString('en-GB') }}.
+    {{
+      new Date(project.stored.foundry.allowedAt).toLocaleDateString('en-GB', { dateStyle: 'long' })
+    }}.
     <button type="button" class="plain again" @click="library.withdraw()">Withdraw it</button>
   </p>
 </template>
@@ -358,10 +307,6 @@ input[type='range'] {
 .failed,
 .permission {
   padding: 16px 20px;
-}
-.own,
-.seats {
-  padding: 0 20px 12px;
 }
 .again {
   color: var(--verdigris);

@@ -2,14 +2,13 @@
 import Button from 'primevue/button';
 import Checkbox from 'primevue/checkbox';
 import { computed, ref } from 'vue';
-import type { LibraryFamily } from '../../api/client';
+import type { LibraryFamily } from '@lettera/core/document';
 import { count, kilobytes } from '../../frame/figures';
 import { useLibrary } from '../../store/library';
 import { useProject } from '../../store/project';
 import { pickableWeights, pickedBytes } from './lineUp';
 
 const props = defineProps<{ family: LibraryFamily; caseKey: string | null; font: string }>();
-const emit = defineEmits<{ taken: [] }>();
 
 const project = useProject();
 const library = useLibrary();
@@ -59,7 +58,6 @@ async function take(): Promise<void> {
   refused.value = '';
   try {
     await library.take(props.family.id, { scripts: scripts.value, faces: picks.value });
-    emit('taken');
   } catch (error) {
     refused.value = (error as Error).message;
   }
@@ -105,7 +103,6 @@ async function take(): Promise<void> {
         }}{{ kilobytes(cost.bytes) }}</span
       >
       <span class="quiet small">{{ family.licence }}</span>
-      <slot />
     </div>
     <p v-if="refused" role="alert" class="mark-text">{{ refused }}</p>
   </div>

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import type { LibraryFamily, LibraryFile } from '../../api/client';
+import type { LibraryFamily, LibraryFile } from '@lettera/core/document';
 import {
   filterRows,
   pickableWeights,

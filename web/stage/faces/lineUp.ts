@@ -1,4 +1,4 @@
-import type { LibraryFamily, LibraryFile } from '../../api/client';
+import type { LibraryFamily, LibraryFile } from '@lettera/core/document';
 
 export type SortKey = 'name' | 'class' | 'weights' | 'italic' | 'scripts' | 'bytes';
 

@@ -123,7 +123,7 @@ function choose(voice: string, local: string, first: boolean): void {
     </p>
     <template v-else-if="candidates.length">
       <h3>Local fonts tried: on most platforms first, then the closest</h3>
-      <table>
+      <table class="figures-table">
         <thead>
           <tr>
             <th>Local font</th>
@@ -157,7 +157,7 @@ function choose(voice: string, local: string, first: boolean): void {
       </table>
       <template v-if="chosen">
         <h3>{{ LOCAL_FONTS[chosen.local]?.name }} for {{ family.name }}</h3>
-        <table class="tuning">
+        <table class="figures-table tuning">
           <thead>
             <tr>
               <th>Weight</th>
@@ -243,22 +243,6 @@ h3 {
   font-weight: 550;
   overflow: hidden;
   text-overflow: ellipsis;
-}
-table {
-  width: 100%;
-}
-th {
-  padding: 3px 8px 3px 0;
-  font-size: 12px;
-  color: var(--ink-2);
-  border-bottom: 1px solid var(--rule);
-}
-th.figure {
-  text-align: right;
-}
-td {
-  padding: 4px 8px 4px 0;
-  border-bottom: 1px solid var(--rule);
 }
 .chosen td:first-child {
   box-shadow: inset 3px 0 var(--verdigris);

@@ -14,6 +14,11 @@ const route = useRoute();
 const copy = useCopy();
 
 const families = computed(() => Object.entries(project.document?.case ?? {}));
+/** What a voice can be seated with: each family of the case, or no web face. */
+const choices = computed<{ key: string | null; name: string }[]>(() => [
+  ...families.value.map(([key, { name }]) => ({ key, name })),
+  { key: null, name: 'No web face' },
+]);
 const voices = computed(() => Object.entries(project.document?.voices ?? {}));
 const uses = computed(() => (project.document ? voiceUses(project.document) : new Map()));
 
@@ -124,49 +129,35 @@ onBeforeUnmount(giveBack);
       @mouseleave="giveBack"
       @keydown.esc="giveBack"
     >
-      <li v-for="[familyKey, family] in families" :key="familyKey" role="presentation">
+      <li v-for="choice in choices" :key="choice.key ?? 'none'" role="presentation">
         <button
           type="button"
           role="radio"
           class="plain"
-          :aria-checked="isSeated(key, familyKey)"
-          @mouseenter="look(key, familyKey)"
-          @focus="look(key, familyKey)"
+          :aria-checked="isSeated(key, choice.key)"
+          @mouseenter="look(key, choice.key)"
+          @focus="look(key, choice.key)"
           @blur="giveBack"
-          @click="take(key, familyKey)"
+          @click="take(key, choice.key)"
         >
           <span class="line spread small">
-            <span class="name">{{ family.name }}</span>
+            <span class="name">{{ choice.name }}</span>
             <span class="quiet"
-              >{{ isSeated(key, familyKey) ? 'seated · ' : '' }}{{ answers(key, familyKey) }}</span
+              >{{ isSeated(key, choice.key) ? 'seated · ' : ''
+              }}{{
+                choice.key
+                  ? answers(key, choice.key)
+                  : `the visitor’s own ${voice.generic}, nothing to load`
+              }}</span
             >
           </span>
           <span
+            v-if="choice.key"
             class="specimen"
             :class="key === 'heading' ? 'heading' : 'text'"
-            :style="{ fontFamily: caseFont(familyKey, voice.generic) }"
+            :style="{ fontFamily: caseFont(choice.key, voice.generic) }"
             >{{ key === 'heading' ? copy.heading : copy.paragraph }}</span
           >
-        </button>
-      </li>
-      <li role="presentation">
-        <button
-          type="button"
-          role="radio"
-          class="plain"
-          :aria-checked="isSeated(key, null)"
-          @mouseenter="look(key, null)"
-          @focus="look(key, null)"
-          @blur="giveBack"
-          @click="take(key, null)"
-        >
-          <span class="line spread small">
-            <span class="name">No web face</span>
-            <span class="quiet"
-              >{{ isSeated(key, null) ? 'seated · ' : '' }}the visitor’s own {{ voice.generic }},
-              nothing to load</span
-            >
-          </span>
         </button>
       </li>
     </ul>

@@ -147,7 +147,7 @@ const headingFont = computed(() => {
     </div>
     <p v-if="refused" class="refused" role="alert">{{ refused }}</p>
     <ScaleChart :scale="scale" :width="proof.width" :used="used" />
-    <table>
+    <table class="figures-table">
       <thead>
         <tr>
           <th>Step</th>
@@ -232,17 +232,8 @@ table {
   margin: 16px 20px 24px;
   table-layout: fixed;
 }
-th {
-  padding: 4px 8px 4px 0;
-  font-size: 12px;
-  color: var(--ink-2);
-  border-bottom: 1px solid var(--rule);
-}
-th.figure {
-  text-align: right;
-}
-td {
-  padding: 6px 8px 0 0;
+tr:not(.ladder) td {
+  border-bottom: 0;
 }
 .name {
   font-weight: 550;
