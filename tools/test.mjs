@@ -33,6 +33,8 @@ function jest(project, env = {}) {
       join(ROOT, 'node_modules/jest/bin/jest.js'),
       '--selectProjects',
       project,
+      // A test that fails half way may leave a server open; the run ends all the same.
+      '--forceExit',
       '--json',
       `--outputFile=${report}`,
       ...(project === 'browser' ? ['--runInBand'] : []),

@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import type { AddressInfo } from 'node:net';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import fontverter from 'fontverter';
 import { unzipSync } from 'fflate';
@@ -219,6 +220,32 @@ describe('undo and redo', () => {
       { revision: 2, kind: 'change', label: 'Project name' },
     ]);
     await api().get(`/api/v1/projects/${id}/changes?limit=none`).expect(400);
+  });
+});
+
+describe('the stream of revisions', () => {
+  test('says where the project stands, then each new revision', async () => {
+    const { id } = await newProject();
+    const listening = server.app.listen(0, '127.0.0.1');
+    await new Promise((resolve) => listening.once('listening', resolve));
+    const { port } = listening.address() as AddressInfo;
+    const abort = new AbortController();
+    try {
+      const stream = await fetch(`http://127.0.0.1:${port}/api/v1/projects/${id}/events`, {
+        signal: abort.signal,
+      });
+      expect(stream.headers.get('content-type')).toContain('text/event-stream');
+      const reader = stream.body?.pipeThrough(new TextDecoderStream()).getReader();
+      expect((await reader?.read())?.value).toBe('event: hello\ndata: {"revision":1}\n\n');
+      await patch(id, 1, rename('Ægir')).expect(200);
+      expect((await reader?.read())?.value).toBe(
+        'event: revision\ndata: {"revision":2,"label":"Project name"}\n\n',
+      );
+    } finally {
+      abort.abort();
+      await new Promise((resolve) => listening.close(resolve));
+    }
+    await api().get('/api/v1/projects/nowhere/events').expect(404);
   });
 });
 

@@ -10,20 +10,20 @@ export const caseFontName = (familyKey: string): string => `case ${familyKey}`;
 export const caseFont = (familyKey: string | null | undefined, generic = 'sans-serif'): string =>
   familyKey ? `"${caseFontName(familyKey)}", ${generic}` : generic;
 
-function fontFaces(projectId: string, key: string, family: Family): Map<string, FontFace> {
-  const faces = new Map<string, FontFace>();
-  for (const { style, weightMin, weightMax, files } of family.faces) {
-    for (const { sha256, unicodeRange } of files) {
+/** How to make each font face of a family, by what tells it from all others. */
+function fontFaces(projectId: string, key: string, family: Family): [string, () => FontFace][] {
+  return family.faces.flatMap(({ style, weightMin, weightMax, files }) =>
+    files.map(({ sha256, unicodeRange }): [string, () => FontFace] => {
       const weight = weightMin === weightMax ? `${weightMin}` : `${weightMin} ${weightMax}`;
-      const face = new FontFace(caseFontName(key), `url(${urls.font(projectId, sha256)})`, {
-        style,
-        weight,
-        ...(unicodeRange ? { unicodeRange } : {}),
-      });
-      faces.set([key, sha256, style, weight].join(' '), face);
-    }
-  }
-  return faces;
+      const make = () =>
+        new FontFace(caseFontName(key), `url(${urls.font(projectId, sha256)})`, {
+          style,
+          weight,
+          ...(unicodeRange ? { unicodeRange } : {}),
+        });
+      return [[key, sha256, style, weight].join(' '), make];
+    }),
+  );
 }
 
 /** Makes the families of the open project's case available to the workbench, each file once it is used. */
@@ -35,17 +35,18 @@ export function useCaseFonts(): void {
     () => project.document?.case,
     (families) => {
       const wanted = new Map(
-        Object.entries(families ?? {}).flatMap(([key, family]) => [
-          ...fontFaces(project.id, key, family),
-        ]),
+        Object.entries(families ?? {}).flatMap(([key, family]) =>
+          fontFaces(project.id, key, family),
+        ),
       );
       for (const [key, face] of known) {
         if (wanted.has(key)) continue;
         document.fonts.delete(face);
         known.delete(key);
       }
-      for (const [key, face] of wanted) {
+      for (const [key, make] of wanted) {
         if (known.has(key)) continue;
+        const face = make();
         document.fonts.add(face);
         known.set(key, face);
       }

@@ -171,8 +171,12 @@ export const useProject = defineStore('project', () => {
     }
     message.value = '';
     pending.value = [...pending.value, patch];
-    keep();
-    void flush();
+    if (saveState.value !== 'waiting' && saveState.value !== 'conflict') saveState.value = 'saving';
+    // In a task of its own, so that the proof shows the change before it is written and sent.
+    setTimeout(() => {
+      keep();
+      void flush();
+    });
     return null;
   }
 
