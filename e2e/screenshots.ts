@@ -28,11 +28,19 @@ async function take(name: string): Promise<void> {
   console.log(`${FOLDER}/${name}.png`);
 }
 
-async function clickRow(target: Page, name: string): Promise<void> {
-  for (const row of await target.$$('li button.row')) {
-    const text = await row.$eval('.name', (node) => node.textContent ?? '');
-    if (text === name) await row.evaluate((node) => (node as HTMLElement).click());
-  }
+/** Opens the row of a family, once the line-up lists it. */
+async function openRow(target: Page, name: string): Promise<void> {
+  await target.waitForFunction(
+    (wanted: string) => {
+      const row = [...document.querySelectorAll<HTMLElement>('li button.row')].find(
+        (node) => node.querySelector('.name')?.textContent?.trim() === wanted,
+      );
+      if (row?.getAttribute('aria-expanded') === 'false') row.click();
+      return document.querySelector('.take') !== null;
+    },
+    {},
+    name,
+  );
 }
 
 mkdirSync(FOLDER, { recursive: true });
@@ -43,8 +51,7 @@ try {
   await press(page, 'Allow the foundry');
   await page.waitForSelector('li .specimen.shown');
   await press(page, 'serif', '[aria-label="Class"]');
-  await clickRow(page, 'Alegreya');
-  await page.waitForSelector('.take');
+  await openRow(page, 'Alegreya');
   await take('faces');
 
   await open('pair');
