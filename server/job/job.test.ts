@@ -1,0 +1,164 @@
+import { readFileSync } from 'node:fs';
+import { afterAll, beforeAll, describe, expect, jest, test } from '@jest/globals';
+import { unzipSync } from 'fflate';
+import { newDocument } from '@lettera/core/document';
+import { LOCAL_FONTS, splitTuningText, type LocalVariant } from '@lettera/core/fallback';
+import { readFace, Shaper } from '@lettera/core/font';
+import { PAGES, startTestServer, type TestServer } from '../testing/server';
+import { pageText } from './pageText';
+import { twinFiles } from './twins';
+
+const LITERATA =
+  'node_modules/@fontsource-variable/literata/files/literata-latin-wght-normal.woff2';
+const GLOOCK = 'node_modules/@fontsource/gloock/files/gloock-latin-400-normal.woff2';
+const VARIANTS: LocalVariant[] = ['regular', 'bold', 'italic', 'boldItalic'];
+
+let server: TestServer;
+beforeAll(async () => {
+  server = await startTestServer();
+});
+afterAll(() => server.close());
+
+const jobs = () => server.services.jobs;
+const bytes = (path: string) => new Uint8Array(readFileSync(path));
+
+describe('work on worker threads', () => {
+  test('reads a font as it would be read here', async () => {
+    const { reading, woff2 } = await jobs().readFont(bytes(GLOOCK));
+    expect(reading).toEqual(await readFace(bytes(GLOOCK)));
+    expect(Buffer.from(woff2).equals(readFileSync(GLOOCK))).toBe(true);
+  });
+
+  test('refuses what is no font with its reason, and goes on', async () => {
+    await expect(jobs().readFont(new Uint8Array([1, 2, 3]))).rejects.toMatchObject({
+      name: 'FontError',
+      reason: 'not-a-font',
+    });
+    await expect(jobs().readFont(bytes(GLOOCK))).resolves.toBeDefined();
+  });
+
+  test('reads several at once', async () => {
+    const readings = await Promise.all(
+      Array.from({ length: 12 }, (_, i) => jobs().readFont(bytes(i % 2 ? GLOOCK : LITERATA))),
+    );
+    expect(readings.map(({ reading }) => reading.family)).toEqual(
+      Array.from({ length: 12 }, (_, i) => (i % 2 ? 'Gloock' : 'Literata')),
+    );
+  });
+
+  test('cuts a variable font to a range of weights, or to one, and it sets text as before', async () => {
+    const whole = bytes(LITERATA);
+    const range = await jobs().narrowWeights({ bytes: whole, weightMin: 400, weightMax: 700 });
+    const one = await jobs().narrowWeights({ bytes: whole, weightMin: 650, weightMax: 650 });
+    expect((await readFace(range)).axes).toMatchObject([{ tag: 'wght', min: 400, max: 700 }]);
+    expect((await readFace(one)).axes).toEqual([]);
+    expect(one.byteLength).toBeLessThan(range.byteLength);
+    const width = async (file: Uint8Array, weight: number) =>
+      (await Shaper.open(file, { wght: weight })).advance('Tarnholm lies eleven miles out');
+    // Cutting rounds each advance to a unit of the em.
+    expect(await width(range, 650)).toBeCloseTo(await width(whole, 650), 1);
+    expect(await width(one, 400)).toBeCloseTo(await width(whole, 650), 1);
+    expect((await readFace(range)).codePoints).toBe((await readFace(whole)).codePoints);
+  });
+
+  test('zips text and fonts so that they come out the same', async () => {
+    const zip = await jobs().zip({ 'lettera.css': 'body {}', 'fonts/a.woff2': bytes(GLOOCK) });
+    const files = unzipSync(zip);
+    expect(new TextDecoder().decode(files['lettera.css'])).toBe('body {}');
+    expect(Buffer.from(files['fonts/a.woff2'] ?? []).equals(readFileSync(GLOOCK))).toBe(true);
+  });
+
+  test('tunes each local font that has a word in common', async () => {
+    const reading = await readFace(bytes(LITERATA));
+    const request = {
+      files: [bytes(LITERATA)],
+      metrics: reading,
+      instanceWeight: 400,
+      weight: 400,
+      slant: 'normal' as const,
+      locals: ['georgia', 'cambria'],
+    };
+    const text = splitTuningText(
+      'The light is in order. The sea is up. The light is out. Wind west.',
+    );
+    const tuned = await jobs().tune({ ...request, text });
+    expect(Object.keys(tuned)).toEqual(['georgia', 'cambria']);
+    expect(tuned['georgia']?.sizeAdjust).toBeGreaterThan(0.8);
+    expect(tuned['georgia']?.sizeAdjust).toBeLessThan(1.2);
+    expect(await jobs().tune({ ...request, text: splitTuningText('光. 海.') })).toEqual({});
+  });
+});
+
+describe('twins', () => {
+  test.each(Object.entries(LOCAL_FONTS))('of %s are there in all four styles', (_key, { twin }) => {
+    for (const variant of VARIANTS) {
+      const files = twinFiles(twin, variant);
+      expect(files.map(({ script }) => script)).toContain('latin');
+      for (const { unicodeRange } of files) expect(unicodeRange).toMatch(/^U\+/);
+    }
+  });
+
+  test('are not looked for outside their packages', () => {
+    expect(twinFiles('../../secrets', 'regular')).toEqual([]);
+  });
+
+  test('of a monospaced font are monospaced', async () => {
+    const [file] = twinFiles('cousine', 'regular');
+    const shaper = await Shaper.open(bytes(file?.path ?? ''));
+    expect(shaper.advance('iii')).toBeCloseTo(shaper.advance('mmm'), 10);
+  });
+});
+
+describe('the text of a page', () => {
+  test('is a line a block, without markup, with inline text run on', () => {
+    expect(
+      pageText(
+        '<h1>The  light</h1><p>It shows where <em>it</em> is,\n and leaves the&nbsp;rest.</p><ul><li>Wool</li><li>Food</li></ul>',
+      ),
+    ).toBe('The light\nIt shows where it is,\nand leaves the\u00a0rest.\nWool\nFood');
+    expect(pageText('')).toBe('');
+  });
+});
+
+describe('fallback trials', () => {
+  test('are worked out once for the same files, text and requests', async () => {
+    const { projects, tuner, fonts } = server.services;
+    const project = await projects.create(newDocument('Trials'), PAGES);
+    const { reading, woff2 } = await jobs().readFont(bytes(GLOOCK));
+    await fonts.add(project.id, [{ bytes: bytes(GLOOCK), woff2, reading, licence: null }]);
+    const { document } = project;
+    document.case['gloock'] = {
+      name: 'Gloock',
+      class: 'serif',
+      source: 'files',
+      licence: null,
+      faces: [
+        {
+          style: 'normal',
+          weightMin: 400,
+          weightMax: 400,
+          files: [
+            { sha256: reading.sha256, script: 'all', unicodeRange: null, bytes: woff2.byteLength },
+          ],
+        },
+      ],
+    };
+    Object.assign(document.voices['text'] ?? {}, { family: 'gloock' });
+    const first = await tuner.trials(project.id, document);
+    expect(first['gloock']?.map(({ local }) => local).sort()).toEqual([
+      'cambria',
+      'georgia',
+      'noto-serif',
+      'times-new-roman',
+    ]);
+    const tuning = jest.spyOn(jobs(), 'tune');
+    expect(await tuner.trials(project.id, document)).toEqual(first);
+    expect(tuning).not.toHaveBeenCalled();
+    Object.assign(document.styles['strong']?.set ?? {}, { weight: 600 });
+    await tuner.trials(project.id, document);
+    expect(tuning.mock.calls.map(([{ weight, slant }]) => `${weight} ${slant}`)).toEqual([
+      '600 normal',
+      '600 italic',
+    ]);
+  });
+});
