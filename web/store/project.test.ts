@@ -1,0 +1,224 @@
+import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
+import { applyChange, newDocument, type Patch, type ProjectDocument } from '@lettera/core/document';
+import { createPinia, setActivePinia } from 'pinia';
+import type { Project } from '../api/client';
+import { useProject } from './project';
+
+/** A server in memory, that answers as the real one does, and can be unreachable. */
+class MemoryServer {
+  revision = 1;
+  document: ProjectDocument = newDocument('Tarnholm');
+  reachable = true;
+  /** Patches that arrived, in order. */
+  readonly arrived: Patch[] = [];
+
+  get project(): Project {
+    return {
+      id: 'p1',
+      slug: 'tarnholm',
+      name: this.document.name,
+      revision: this.revision,
+      updatedAt: '',
+      document: this.document,
+      undo: null,
+      redo: null,
+      foundry: null,
+    };
+  }
+
+  /** A change from another window. */
+  change(patch: Patch): void {
+    this.document = applyChange(this.document, patch).document;
+    this.revision++;
+  }
+
+  fetch = (input: unknown, init: RequestInit = {}): Promise<Response> => {
+    if (!this.reachable) return Promise.reject(new TypeError('unreachable'));
+    const path = String(input);
+    if (path.endsWith('/pages')) return this.#answer(200, []);
+    if (init.method !== 'PATCH') return this.#answer(200, this.project);
+    const given = new Headers(init.headers).get('If-Match');
+    if (given !== `"${this.revision}"`) {
+      return this.#answer(409, { type: 'urn:lettera:problem:stale-revision', detail: 'stale' });
+    }
+    const patch = JSON.parse(String(init.body)) as Patch;
+    this.arrived.push(patch);
+    this.change(patch);
+    return this.#answer(200, this.project);
+  };
+
+  #answer(status: number, body: unknown): Promise<Response> {
+    return Promise.resolve(new Response(JSON.stringify(body), { status }));
+  }
+}
+
+/** The parts of a browser that the store reaches for. */
+function browser(server: MemoryServer): Map<string, string> {
+  const kept = new Map<string, string>();
+  Object.assign(globalThis, {
+    fetch: server.fetch,
+    localStorage: {
+      getItem: (key: string) => kept.get(key) ?? null,
+      setItem: (key: string, value: string) => kept.set(key, value),
+      removeItem: (key: string) => kept.delete(key),
+    },
+    EventSource: class {
+      addEventListener(): void {
+        // These tests tell the store of new revisions by its own requests.
+      }
+      close(): void {
+        // Nothing is open.
+      }
+    },
+  });
+  return kept;
+}
+
+const set = (path: string, value: unknown): Patch => [{ op: 'replace', path, value }];
+const settled = () => jest.advanceTimersByTimeAsync(10);
+
+let server: MemoryServer;
+let kept: Map<string, string>;
+beforeEach(() => {
+  jest.useFakeTimers();
+  server = new MemoryServer();
+  kept = browser(server);
+  setActivePinia(createPinia());
+});
+afterEach(() => {
+  jest.useRealTimers();
+});
+
+async function opened() {
+  const project = useProject();
+  await project.open('tarnholm');
+  return project;
+}
+
+describe('a change', () => {
+  test('shows at once and is then stored', async () => {
+    const project = await opened();
+    expect(project.change(set('/words', 'Ægir'))).toBeNull();
+    expect(project.document?.words).toBe('Ægir');
+    expect(project.saveState).toBe('saving');
+    expect(server.arrived).toEqual([]);
+    await settled();
+    expect(server.arrived).toEqual([set('/words', 'Ægir')]);
+    expect(project.saveState).toBe('saved');
+    expect(project.stored?.revision).toBe(2);
+  });
+
+  test('that is invalid is refused in words, and nothing is sent', async () => {
+    const project = await opened();
+    expect(project.change(set('/scale/small/ratio', 0))).toContain('must not be less than 1');
+    await settled();
+    expect(server.arrived).toEqual([]);
+    expect(project.saveState).toBe('saved');
+  });
+
+  test('goes after those before it, each on the revision that those made', async () => {
+    const project = await opened();
+    project.change(set('/words', 'One'));
+    project.change(set('/words', 'Two'));
+    project.change(set('/name', 'Three'));
+    await settled();
+    expect(server.arrived).toHaveLength(3);
+    expect(server.document).toMatchObject({ words: 'Two', name: 'Three' });
+    expect(project.stored?.revision).toBe(4);
+  });
+});
+
+describe('what is only pointed at', () => {
+  test('is shown and neither stored nor kept', async () => {
+    const project = await opened();
+    project.preview = set('/words', 'Looked at');
+    expect(project.shown?.words).toBe('Looked at');
+    expect(project.document?.words).toBe('Tarnholm');
+    project.preview = null;
+    await settled();
+    expect(project.shown?.words).toBe('Tarnholm');
+    expect(server.arrived).toEqual([]);
+    expect(kept.size).toBe(0);
+  });
+
+  test('that would be invalid shows nothing new', async () => {
+    const project = await opened();
+    project.preview = set('/scale/small/ratio', 0);
+    expect(project.shown).toEqual(project.document);
+  });
+});
+
+describe('while the server is unreachable', () => {
+  test('changes stay, are kept in the browser, and are sent when it is back', async () => {
+    const project = await opened();
+    server.reachable = false;
+    project.change(set('/words', 'Kept'));
+    await settled();
+    expect(project.saveState).toBe('waiting');
+    expect(project.document?.words).toBe('Kept');
+    expect([...kept.keys()]).toEqual(['lettera:unsaved:p1']);
+    server.reachable = true;
+    await jest.advanceTimersByTimeAsync(4000);
+    expect(server.document.words).toBe('Kept');
+    expect(project.saveState).toBe('saved');
+    expect(kept.size).toBe(0);
+  });
+
+  test('what was kept is sent by the page that opens next', async () => {
+    const project = await opened();
+    server.reachable = false;
+    project.change(set('/words', 'Kept'));
+    await settled();
+    project.close();
+    server.reachable = true;
+    setActivePinia(createPinia());
+    const next = await opened();
+    expect(next.document?.words).toBe('Kept');
+    await settled();
+    expect(server.document.words).toBe('Kept');
+  });
+
+  test('what had arrived after all is not sent twice', async () => {
+    const project = await opened();
+    server.reachable = false;
+    project.change(set('/words', 'Kept'));
+    await settled();
+    project.close();
+    server.reachable = true;
+    server.change(set('/words', 'Kept'));
+    setActivePinia(createPinia());
+    const next = await opened();
+    await settled();
+    expect(next.conflict).toBeNull();
+    expect(server.arrived).toEqual([]);
+  });
+});
+
+describe('a change elsewhere meanwhile', () => {
+  test('is joined where the two touch different things', async () => {
+    const project = await opened();
+    server.change(set('/scale/small/base', 18));
+    project.change(set('/words', 'Mine'));
+    await settled();
+    expect(server.document).toMatchObject({ words: 'Mine' });
+    expect(project.document?.scale.small.base).toBe(18);
+    expect(project.conflict).toBeNull();
+  });
+
+  test.each(['theirs', 'mine'] as const)(
+    'at the same place is put to the person: %s',
+    async (choice) => {
+      const project = await opened();
+      server.change(set('/words', 'Theirs'));
+      project.change(set('/words', 'Mine'));
+      await settled();
+      expect(project.saveState).toBe('conflict');
+      expect(project.document?.words).toBe('Theirs');
+      project.resolveConflict(choice);
+      await settled();
+      expect(server.document.words).toBe(choice === 'mine' ? 'Mine' : 'Theirs');
+      expect(project.saveState).toBe('saved');
+      expect(project.conflict).toBeNull();
+    },
+  );
+});
