@@ -186,6 +186,23 @@ describe('two windows on one project', () => {
   });
 });
 
+describe('colours and the name', () => {
+  test('are changed in place; what is no colour is refused, and the colour stays', async () => {
+    await open(page, 'styles');
+    await fill(page, 'Ink on the light ground', 'rgb(34 34 34)');
+    const colour = async () => (await computed(await proofFrame(page), 'body', ['color']))['color'];
+    await eventually(colour, (value) => value === 'rgb(34, 34, 34)');
+    await fill(page, 'Ink on the light ground', 'red; } body {');
+    await page.waitForSelector('[aria-label="Colours"] [role="alert"]');
+    expect(await colour()).toBe('rgb(34, 34, 34)');
+    await fill(page, 'Name of a colour', 'Seaweed');
+    await eventually(project, ({ document }) => document.colours['seaweed']?.name === 'Seaweed');
+    await page.click('.docket .name');
+    await fill(page, 'Name of the project', 'Skerry Ferries');
+    await eventually(project, ({ name }) => name === 'Skerry Ferries');
+  });
+});
+
 describe('a long page', () => {
   test('shows a change where the eye is first, and everywhere soon after', async () => {
     const services = await openServices(readConfig({ data: lettera.dataFolder }));

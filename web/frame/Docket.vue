@@ -10,6 +10,7 @@ import { caseFont } from '../proof/caseFonts';
 import { useFallbacks } from '../store/fallbacks';
 import { useProject } from '../store/project';
 import { count, kilobytes, percent, plainNumber } from './figures';
+import ProjectName from './ProjectName.vue';
 import SaveLine from './SaveLine.vue';
 import { STAGES, type StageKey } from './stages';
 import ThemeSwitch from './ThemeSwitch.vue';
@@ -94,7 +95,7 @@ const decisions = computed<Record<StageKey, Decision[]>>(() => {
   <aside class="docket" aria-label="Docket">
     <div class="head">
       <RouterLink to="/projects" class="small quiet projects">All projects</RouterLink>
-      <p class="project">{{ project.document?.name }}</p>
+      <ProjectName />
     </div>
     <nav aria-label="Stages">
       <RouterLink
@@ -146,24 +147,16 @@ const decisions = computed<Record<StageKey, Decision[]>>(() => {
   border-right: 1px solid var(--rule);
 }
 .head {
-  padding: 10px 12px 10px 16px;
+  padding: 6px 12px 8px 16px;
   border-bottom: 1px solid var(--rule);
 }
 .projects {
+  display: inline-block;
+  line-height: 24px;
   text-decoration: none;
 }
 .projects:hover {
   text-decoration: underline;
-}
-.project {
-  font-size: 15px;
-  font-weight: 650;
-  line-height: 1.25;
-  overflow-wrap: anywhere;
-  display: -webkit-box;
-  -webkit-line-clamp: 3;
-  -webkit-box-orient: vertical;
-  overflow: hidden;
 }
 nav {
   flex: 1;

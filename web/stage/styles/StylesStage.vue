@@ -7,6 +7,7 @@ import { count } from '../../frame/figures';
 import { caseFont } from '../../proof/caseFonts';
 import { useProject } from '../../store/project';
 import { useProof } from '../../store/proof';
+import ColourSheet from './ColourSheet.vue';
 import PropertyCell from './PropertyCell.vue';
 
 const project = useProject();
@@ -78,7 +79,7 @@ onBeforeUnmount(() => {
 <template>
   <div ref="sheet" class="sheet">
     <p v-if="refused" class="refused" role="alert">{{ refused }}</p>
-    <table>
+    <table class="styles-table">
       <colgroup>
         <col class="wide" />
         <col class="follows" />
@@ -152,6 +153,7 @@ onBeforeUnmount(() => {
         </tr>
       </tbody>
     </table>
+    <ColourSheet />
   </div>
 </template>
 
@@ -164,7 +166,7 @@ onBeforeUnmount(() => {
   padding: 6px 16px;
   color: var(--mark);
 }
-table {
+.styles-table {
   width: 100%;
   min-width: 980px;
   table-layout: fixed;
