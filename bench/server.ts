@@ -26,6 +26,8 @@ export async function startingUp(): Promise<Row> {
   const samples = await time(10, async () => {
     const child = fork('build/lettera.mjs', ['start', '--port', port, '--data', first.dataFolder], {
       stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
+      // The built program needs no loader of sources, which this process runs under.
+      execArgv: [],
     });
     for (;;) {
       const answer = await fetch(`${first.url}/api/v1/health`).catch(() => null);

@@ -27,6 +27,8 @@ function start(script: string, args: string[], env: Record<string, string>): Pro
   const child = fork(script, args, {
     env: { ...process.env, ...env },
     stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
+    // The built program needs no loader of sources, which the caller may run under.
+    execArgv: [],
   });
   return new Promise((resolve, reject) => {
     child.once('message', () => resolve(child));
