@@ -5,7 +5,7 @@ import { urls } from '../api/client';
 import { useFallbacks } from '../store/fallbacks';
 import { useProject } from '../store/project';
 import { useProof } from '../store/proof';
-import { blockBoxes, elementsWithStyle, styledElement } from './pageText';
+import { blocksNear, boxesOf, elementsWithStyle, styledElement } from './pageText';
 import { ProofSheet, type ProofState } from './proofSheet';
 
 const props = defineProps<{
@@ -91,15 +91,15 @@ async function measureShift(): Promise<void> {
   await Promise.allSettled([...current.fonts].map((face) => face.load()));
   if (asked !== state.value || !sheet.value) return;
   const measuring = sheet.value;
-  const boxesIn = (fonts: 'web' | 'fallback') => {
-    measuring.updateWhole({ ...asked, fonts });
-    return blockBoxes(current);
-  };
   const scrolled = current.scrollingElement?.scrollTop ?? 0;
   current.scrollingElement?.scrollTo(0, 0);
-  const before = boxesIn('fallback');
-  const after = boxesIn('web');
-  measuring.updateWhole(asked);
+  // What stands below the viewport moves nothing in it, and is left as it is.
+  measuring.update({ ...asked, fonts: 'fallback' });
+  const blocks = blocksNear(current);
+  const before = boxesOf(blocks);
+  measuring.update({ ...asked, fonts: 'web' });
+  const after = boxesOf(blocks);
+  measuring.update(asked);
   current.scrollingElement?.scrollTo(0, scrolled);
   const height = proof.width < 600 ? 800 : 720;
   proof.shift = layoutShift(before, after, { width: proof.width, height });

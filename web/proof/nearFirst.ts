@@ -17,6 +17,9 @@ export const NEAR_FIRST_RULES = `
 [${FAR}] { content-visibility: hidden; }
 `;
 
+/** Whether a node stands in a part of the page that is still to be laid out. */
+export const isFar = (node: Element): boolean => node.closest(`[${FAR}]`) !== null;
+
 function textsIn(element: Element): number {
   const walker = element.ownerDocument.createTreeWalker(element, NodeFilter.SHOW_TEXT);
   let count = 0;

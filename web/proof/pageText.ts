@@ -1,6 +1,7 @@
 import type { ProjectDocument } from '@lettera/core/document';
 import { elementAt } from '@lettera/core/style';
 import type { Box } from '@lettera/core/fallback';
+import { isFar } from './nearFirst';
 
 /** The nearest element around a node that the project styles, and its key; the body at the last. */
 export function styledElement(
@@ -35,9 +36,13 @@ export function elementsWithStyle(
 const TEXT_BLOCKS =
   'h1, h2, h3, h4, p, li, blockquote, figcaption, figure, table, tr, label, button, input, textarea, pre, nav, footer';
 
-/** Where the blocks of a page are, in CSS px of the viewport, in document order. */
-export const blockBoxes = (page: Document): Box[] =>
-  [...page.body.querySelectorAll(TEXT_BLOCKS)].map((node) => {
+/** The blocks of a page whose layout is up to date, in document order; far ones are left aside. */
+export const blocksNear = (page: Document): Element[] =>
+  [...page.body.querySelectorAll(TEXT_BLOCKS)].filter((node) => !isFar(node));
+
+/** Where blocks are, in CSS px of the viewport. */
+export const boxesOf = (blocks: readonly Element[]): Box[] =>
+  blocks.map((node) => {
     const { left, top, width, height } = node.getBoundingClientRect();
     return { left, top, width, height };
   });

@@ -93,12 +93,6 @@ export class ProofSheet {
     this.#nearFirst.apply(() => this.#write(state));
   }
 
-  /** Brings the whole page to a state of the project, so that it can be measured. */
-  updateWhole(state: ProofState): void {
-    this.#nearFirst.settle();
-    this.#write(state);
-  }
-
   #write(state: ProofState): void {
     const faces = faceRules(state);
     if (faces !== this.#facesText) {
