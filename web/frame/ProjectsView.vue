@@ -116,10 +116,6 @@ form {
   display: grid;
   gap: 6px;
 }
-.again {
-  color: var(--verdigris);
-  text-decoration: underline;
-}
 .actions {
   margin-top: 16px;
 }

@@ -62,10 +62,6 @@ const words = computed(() => WORDS[project.saveState]);
 .unsaved {
   font-weight: 550;
 }
-.again {
-  color: var(--verdigris);
-  text-decoration: underline;
-}
 .last {
   overflow: hidden;
   text-overflow: ellipsis;

@@ -206,8 +206,4 @@ td.figure {
 tr.selected .open {
   font-weight: 650;
 }
-.again {
-  color: var(--verdigris);
-  text-decoration: underline;
-}
 </style>

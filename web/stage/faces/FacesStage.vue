@@ -197,7 +197,7 @@ watch(
     {{ library.message }}
     <button type="button" class="plain again" @click="library.load()">Try again</button>
   </p>
-  <div class="columns" role="group" aria-label="Sort by">
+  <div class="columns line-up-columns" role="group" aria-label="Sort by">
     <button
       v-for="column in COLUMNS"
       :key="column.key"
@@ -286,7 +286,6 @@ input[type='range'] {
   top: 0;
   z-index: 2;
   display: grid;
-  grid-template-columns: minmax(0, 1fr) 84px 96px 44px 48px 62px;
   gap: 10px;
   padding: 6px 20px;
   background: var(--sheet);
@@ -307,19 +306,5 @@ input[type='range'] {
 .failed,
 .permission {
   padding: 16px 20px;
-}
-.again {
-  color: var(--verdigris);
-  text-decoration: underline;
-}
-@container (max-width: 480px) {
-  .columns {
-    grid-template-columns: minmax(0, 1fr) 96px 62px;
-  }
-  .columns > :nth-child(2),
-  .columns > :nth-child(4),
-  .columns > :nth-child(5) {
-    display: none;
-  }
 }
 </style>

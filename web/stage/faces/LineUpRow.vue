@@ -58,7 +58,7 @@ defineExpose({ focus: () => root.value?.querySelector('button')?.focus() });
 <template>
   <li ref="root" :class="{ open }">
     <button type="button" class="plain row" :aria-expanded="open" @click="$emit('toggle')">
-      <span class="facts">
+      <span class="facts line-up-columns">
         <span class="name"
           >{{ row.name }}<span v-if="row.caseKey" class="taken">in the case</span></span
         >
@@ -103,7 +103,6 @@ li.open {
 }
 .facts {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) 84px 96px 44px 48px 62px;
   gap: 10px;
   align-items: center;
   font-size: 12px;
@@ -137,15 +136,5 @@ li.open {
 .specimen.failed {
   font-size: 13px !important;
   color: var(--mark);
-}
-@container (max-width: 480px) {
-  .facts {
-    grid-template-columns: minmax(0, 1fr) 96px 62px;
-  }
-  .facts > :nth-child(2),
-  .facts > :nth-child(4),
-  .facts > :nth-child(5) {
-    display: none;
-  }
 }
 </style>

@@ -256,8 +256,4 @@ th:first-child {
 .chosen button {
   font-weight: 650;
 }
-.again {
-  color: var(--verdigris);
-  text-decoration: underline;
-}
 </style>
