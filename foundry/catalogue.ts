@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { readFileSync, statSync } from 'node:fs';
+import { readFileSync } from 'node:fs';
 import { readdir, readFile } from 'node:fs/promises';
 import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
@@ -12,6 +12,7 @@ export interface CatalogueFile {
   weightMin: number;
   weightMax: number;
   bytes: number;
+  sha256: string;
 }
 
 /** A family as the index lists it: enough to show it and to count what it would cost. */
@@ -30,7 +31,7 @@ export interface FamilySummary {
 export interface FamilyDetails extends Omit<FamilySummary, 'files'> {
   version: string;
   licenceText: string;
-  files: (CatalogueFile & { unicodeRange: string; sha256: string })[];
+  files: (CatalogueFile & { unicodeRange: string })[];
 }
 
 interface PackageMetadata {
@@ -70,7 +71,7 @@ function parseFileName(
   id: string,
   name: string,
   metadata: PackageMetadata,
-): Omit<CatalogueFile, 'bytes'> | null {
+): Omit<CatalogueFile, 'bytes' | 'sha256'> | null {
   const match = /^(.+)-(\d+|wght)-(normal|italic)\.woff2$/.exec(name.slice(id.length + 1));
   const [, script = '', weight = '', style = ''] = match ?? [];
   if (!match || !metadata.subsets.includes(script)) return null;
@@ -86,15 +87,29 @@ function parseFileName(
   };
 }
 
+async function withContents(
+  file: Omit<CatalogueFile, 'bytes' | 'sha256'>,
+  path: string,
+): Promise<CatalogueFile> {
+  const bytes = await readFile(path);
+  return {
+    ...file,
+    bytes: bytes.length,
+    sha256: createHash('sha256').update(bytes).digest('hex'),
+  };
+}
+
 async function readSource(packageName: string): Promise<Source> {
   const folder = dirname(require.resolve(`${packageName}/package.json`));
   const id = packageName.slice(packageName.indexOf('/') + 1);
   const metadata = readJson<PackageMetadata>(join(folder, 'metadata.json'));
   const names = (await readdir(join(folder, 'files'))).sort();
-  const files = names.flatMap((name) => {
-    const file = parseFileName(id, name, metadata);
-    return file ? [{ ...file, bytes: statSync(join(folder, 'files', name)).size }] : [];
-  });
+  const files = await Promise.all(
+    names.flatMap((name) => {
+      const file = parseFileName(id, name, metadata);
+      return file ? [withContents(file, join(folder, 'files', name))] : [];
+    }),
+  );
   return {
     folder,
     version: metadata.version,
@@ -110,12 +125,27 @@ async function readSource(packageName: string): Promise<Source> {
   };
 }
 
+/** The families repeated under further names until there are so many: a library as large as a test wants. */
+const repeated = (sources: Source[], count: number): Source[] =>
+  Array.from({ length: Math.max(count, sources.length) }, (_, i) => {
+    const source = sources[i % sources.length] as Source;
+    const round = Math.floor(i / sources.length) + 1;
+    if (round === 1) return source;
+    const { id, name } = source.summary;
+    return {
+      ...source,
+      summary: { ...source.summary, id: `${id}-${round}`, name: `${name} ${round}` },
+    };
+  });
+
 /** Everything the foundry holds, read from the packages that it depends on. */
 export class Catalogue {
   private constructor(private readonly sources: Map<string, Source>) {}
 
-  static async open(): Promise<Catalogue> {
-    const sources = await Promise.all(packageNames().map(readSource));
+  /** @param families how many there are to be at least; further ones repeat those there are */
+  static async open(families = 0): Promise<Catalogue> {
+    const packages = await Promise.all(packageNames().map(readSource));
+    const sources = repeated(packages, families);
     sources.sort((a, b) => a.summary.name.localeCompare(b.summary.name, 'en'));
     return new Catalogue(new Map(sources.map((source) => [source.summary.id, source])));
   }
@@ -130,15 +160,10 @@ export class Catalogue {
     if (!source) return null;
     const { folder, summary, version } = source;
     const ranges = readJson<Record<string, string>>(join(folder, 'unicode.json'));
-    const files = await Promise.all(
-      summary.files.map(async (file) => ({
-        ...file,
-        unicodeRange: ranges[file.script] ?? 'U+0-10FFFF',
-        sha256: createHash('sha256')
-          .update(await readFile(join(folder, 'files', file.name)))
-          .digest('hex'),
-      })),
-    );
+    const files = summary.files.map((file) => ({
+      ...file,
+      unicodeRange: ranges[file.script] ?? 'U+0-10FFFF',
+    }));
     const licenceText = await readFile(join(folder, 'LICENSE'), 'utf8');
     return { ...summary, version, licenceText, files };
   }

@@ -13,6 +13,8 @@ export interface Behaviour {
   cutFilesShort?: boolean;
   /** Serve other bytes than the catalogue promises. */
   serveWrongFiles?: boolean;
+  /** Hold so many families at least, repeating those there are under further names. */
+  families?: number;
 }
 
 const DEFAULT_PAGE_SIZE = 40;
@@ -31,7 +33,7 @@ const within = (value: unknown, fallback: number, most: number): number => {
  * - `GET /v1/families/:id/files/:name`: a WOFF2 file
  */
 export async function createFoundry(behaviour: Behaviour = {}): Promise<Express> {
-  const catalogue = await Catalogue.open();
+  const catalogue = await Catalogue.open(behaviour.families);
   const app = express();
   app.disable('x-powered-by');
   app.set('etag', 'strong');

@@ -4,6 +4,7 @@ import rateLimit from 'express-rate-limit';
 import { pinoHttp } from 'pino-http';
 import { webFolder } from './folders';
 import { deliveryRoutes } from './http/delivery';
+import { familyRoutes } from './http/families';
 import { fontRoutes } from './http/fonts';
 import { foundryRoutes } from './http/foundry';
 import { localFontRoutes } from './http/localFonts';
@@ -71,6 +72,7 @@ export function createApp({ services, startingPages }: AppOptions): Express {
   api.use(onlySignedIn(config));
   api.use(projectRoutes(services, startingPages));
   api.use(fontRoutes(services));
+  api.use(familyRoutes(services));
   api.use(foundryRoutes(services));
   api.use(pageRoutes(services));
   api.use(deliveryRoutes(services));

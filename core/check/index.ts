@@ -1,15 +1,17 @@
 import type { ProjectDocument } from '../document/projectDocument';
+import { embedding } from './embedding';
 import { lowContrast } from './lowContrast';
-import type { Mark, Rule } from './mark';
+import type { Mark, Readings, Rule } from './mark';
 import { missingFace } from './missingFace';
+import { sharedPlace } from './sharedPlace';
 import { unusedFamily } from './unusedFamily';
 
 export { contrastRatio } from './lowContrast';
-export type { Mark } from './mark';
+export type { Mark, Readings } from './mark';
 
 /** Every rule, in the order in which its marks are listed. */
-const RULES: Rule[] = [missingFace, lowContrast, unusedFamily];
+const RULES: Rule[] = [missingFace, sharedPlace, embedding, lowContrast, unusedFamily];
 
-/** All marks on a project as it stands. */
-export const marksOf = (document: ProjectDocument): Mark[] =>
-  RULES.flatMap((rule) => rule(document));
+/** All marks on a project as it stands; those about what files say need their readings. */
+export const marksOf = (document: ProjectDocument, readings: Readings = {}): Mark[] =>
+  RULES.flatMap((rule) => rule(document, readings));

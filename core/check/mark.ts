@@ -1,4 +1,5 @@
 import type { ProjectDocument } from '../document/projectDocument';
+import type { FaceReading } from '../font/reading';
 
 /** A remark on something wrong or doubtful, with its evidence and where it is put right. */
 export interface Mark {
@@ -16,4 +17,7 @@ export interface Mark {
   family?: string;
 }
 
-export type Rule = (document: ProjectDocument) => Mark[];
+/** What rules need of the readings of the case's files, by hash. */
+export type Readings = Readonly<Record<string, Pick<FaceReading, 'fullName' | 'fsType'>>>;
+
+export type Rule = (document: ProjectDocument, readings: Readings) => Mark[];

@@ -1,6 +1,7 @@
+import { siteName } from '../document/familyName';
 import type { ProjectDocument } from '../document/projectDocument';
 import type { FallbackTrials } from '../fallback/fallbackFace';
-import { deliveredFonts, type DeliveredFont } from './delivered';
+import { deliveredFonts, referencedFamilies, type DeliveredFont } from './delivered';
 import { designTokens } from './designTokens';
 import { slug } from './fileName';
 import { headMarkup } from './head';
@@ -18,7 +19,13 @@ export type LicenceTexts = Record<string, string>;
 
 /** What a person who opens the folder needs to know. */
 function readme(document: ProjectDocument, fonts: DeliveredFont[]): string {
-  const families = [...new Set(fonts.map(({ family }) => family.name))];
+  const families = [...new Set(fonts.map(({ family }) => siteName(family)))];
+  const elsewhere = referencedFamilies(document)
+    .map(
+      ({ name, stylesheet: address }) =>
+        `\n${name} is served by ${address}, which lettera.css imports.`,
+    )
+    .join('');
   const { small, large } = document.scale;
   return `# Typography of ${document.name}
 
@@ -28,7 +35,7 @@ Made with Lettera. These files need nothing but a web server.
 2. Paste \`head.html\` into the head of every page, before the site's own style sheets.
 3. Open \`specimen.html\` to see every element and every size.
 
-Families: ${families.join(', ') || 'none'}.
+Families: ${families.join(', ') || 'none'}.${elsewhere}
 Sizes run from a viewport of ${small.width} px to one of ${large.width} px.
 
 | file | what it is |

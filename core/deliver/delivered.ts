@@ -1,8 +1,9 @@
+import { siteName } from '../document/familyName';
 import type { Face, FaceFile, Family, ProjectDocument } from '../document/projectDocument';
 import { familiesInUse } from '../style/usage';
 import { fontFileName } from './fileName';
 
-/** A font file that the site will load. */
+/** A font file that the site will load, or that stands in on the proof for one served elsewhere. */
 export interface DeliveredFont {
   familyKey: string;
   family: Family;
@@ -13,10 +14,11 @@ export interface DeliveredFont {
 }
 
 /**
- * The font files that the site loads: every face taken of each family whose voice is in use. Families
- * in the case that no voice in use holds are left out. Paths are unique.
+ * The font files that the proof shows: every face taken of each family whose voice is in use, stand-ins
+ * of families by reference included. Families in the case that no voice in use holds are left out.
+ * Paths are unique.
  */
-export function deliveredFonts(document: ProjectDocument): DeliveredFont[] {
+export function shownFonts(document: ProjectDocument): DeliveredFont[] {
   const taken = new Map<string, number>();
   const uniquePath = (name: string) => {
     const count = (taken.get(name) ?? 0) + 1;
@@ -37,3 +39,16 @@ export function deliveredFonts(document: ProjectDocument): DeliveredFont[] {
     );
   });
 }
+
+/** The font files that the site loads from the bundle: those shown but for stand-ins. */
+export const deliveredFonts = (document: ProjectDocument): DeliveredFont[] =>
+  shownFonts(document).filter(({ family }) => family.source !== 'reference');
+
+/** The families in use that someone else's style sheet serves. */
+export const referencedFamilies = (
+  document: ProjectDocument,
+): { name: string; stylesheet: string; standIn: string }[] =>
+  familiesInUse(document).flatMap((key) => {
+    const family = document.case[key];
+    return family?.reference ? [{ name: siteName(family), ...family.reference }] : [];
+  });

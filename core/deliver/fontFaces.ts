@@ -1,3 +1,5 @@
+import { siteName } from '../document/familyName';
+import { widthRange } from '../document/takeIn';
 import type { FontDisplay, ProjectDocument } from '../document/projectDocument';
 import {
   chosenCandidate,
@@ -10,19 +12,36 @@ import { voiceUses } from '../style/usage';
 import { cssPercent, cssRule, cssString } from './css';
 import type { DeliveredFont } from './delivered';
 
+/** One value where both ends of a range agree, otherwise both. */
+const cssRange = (least: number | string, most: number | string): string =>
+  least === most ? `${least}` : `${least} ${most}`;
+
 /** The `@font-face` rule of one delivered file. CSS Fonts 4 §4. */
 export function webFaceRule(
   { family, face, file }: DeliveredFont,
   url: string,
   display: FontDisplay,
 ): string {
-  const { weightMin, weightMax } = face;
+  const { weightMin, weightMax, pinned } = face;
+  const [widthMin, widthMax] = widthRange(face);
   return cssRule('@font-face', [
-    ['font-family', cssString(family.name)],
+    ['font-family', cssString(siteName(family))],
     ['font-style', face.style],
-    ['font-weight', weightMin === weightMax ? `${weightMin}` : `${weightMin} ${weightMax}`],
+    ['font-weight', cssRange(weightMin, weightMax)],
+    ...(widthMin === 100 && widthMax === 100
+      ? []
+      : ([
+          ['font-stretch', cssRange(cssPercent(widthMin / 100), cssPercent(widthMax / 100))],
+        ] as const)),
     ['font-display', display],
     ['src', `url(${cssString(url)}) format("woff2")`],
+    ...(pinned
+      ? ([
+          ['ascent-override', cssPercent(pinned.ascent)],
+          ['descent-override', cssPercent(-pinned.descent)],
+          ['line-gap-override', cssPercent(pinned.lineGap)],
+        ] as const)
+      : []),
     ...(file.unicodeRange ? ([['unicode-range', file.unicodeRange]] as const) : []),
   ]);
 }
@@ -42,7 +61,7 @@ export function fallbackFaces(document: ProjectDocument, trials: FallbackTrials)
     const candidate = chosenCandidate(document, voiceKey, trials);
     const family = document.case[document.voices[voiceKey]?.family ?? ''];
     if (!candidate || !family) continue;
-    const name = fallbackFamilyName(candidate.local, family.name);
+    const name = fallbackFamilyName(candidate.local, siteName(family));
     byName.set(
       name,
       candidate.faces.map((face) => ({

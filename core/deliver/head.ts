@@ -3,7 +3,7 @@ import { BODY_STYLE } from '../document/references';
 import { inUnicodeRange } from '../font/unicodeRange';
 import { matchFace } from '../style/faceMatch';
 import { resolveElement, resolveStyle, type ResolvedStyle } from '../style/resolve';
-import { deliveredFonts } from './delivered';
+import { deliveredFonts, referencedFamilies } from './delivered';
 import { escapeHtml } from './html';
 
 /** A letter whose file is the one that the first text needs. */
@@ -37,6 +37,9 @@ export function headMarkup(document: ProjectDocument): string {
     ...preloadedFonts(document).map(
       (path) =>
         `<link rel="preload" href="${escapeHtml(path)}" as="font" type="font/woff2" crossorigin>`,
+    ),
+    ...referencedFamilies(document).map(
+      ({ stylesheet }) => `<link rel="preload" href="${escapeHtml(stylesheet)}" as="style">`,
     ),
     '<link rel="stylesheet" href="lettera.css">',
     '',

@@ -8,7 +8,7 @@ export {
   type CustomProperty,
   type FontsShown,
 } from './customProperties';
-export { deliveredFonts, type DeliveredFont } from './delivered';
+export { deliveredFonts, referencedFamilies, shownFonts, type DeliveredFont } from './delivered';
 export { cssNumber, cssPercent, cssString } from './css';
 export { elementRules } from './elementRules';
 export { slug } from './fileName';

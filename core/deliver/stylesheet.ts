@@ -1,6 +1,6 @@
 import type { ProjectDocument } from '../document/projectDocument';
 import type { FallbackTrials } from '../fallback/fallbackFace';
-import { cssRule, indent } from './css';
+import { cssRule, cssString, indent } from './css';
 import {
   colourProperties,
   sizeProperties,
@@ -8,7 +8,7 @@ import {
   voiceProperties,
   type CustomProperty,
 } from './customProperties';
-import { deliveredFonts } from './delivered';
+import { deliveredFonts, referencedFamilies } from './delivered';
 import { elementRules } from './elementRules';
 import { fallbackFaceRule, fallbackFaces, webFaceRule } from './fontFaces';
 
@@ -44,6 +44,9 @@ export function stylesheet(document: ProjectDocument, trials: FallbackTrials): s
   const rules = elementRules(document);
   const parts = [
     comment(`Typography of ${document.name.replaceAll('*/', '* /')}, made with Lettera.`),
+    referencedFamilies(document)
+      .map(({ stylesheet: address }) => `@import url(${cssString(address)});\n`)
+      .join(''),
     comment('Web faces') +
       deliveredFonts(document)
         .map((font) => webFaceRule(font, font.path, display))
@@ -56,5 +59,5 @@ export function stylesheet(document: ProjectDocument, trials: FallbackTrials): s
     ...(dark ? [darkColours(document)] : []),
     comment('Elements') + (layer ? `@layer ${layer} {\n${indent(rules)}}\n` : rules),
   ];
-  return parts.join('\n');
+  return parts.filter(Boolean).join('\n');
 }

@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import type { FaceReading } from '../font';
@@ -5,7 +6,7 @@ import { seatedDocument } from '../testing/documents';
 import { applyChange, ChangeError, patchBetween, patchesTouch, type Patch } from './change';
 import { describePatch } from './describe';
 import { newDocument } from './newDocument';
-import { takeFilesIn } from './takeIn';
+import { sharedPlaces, takeFilesIn } from './takeIn';
 import { documentErrors } from './validate';
 
 const replace = (path: string, value: unknown): Patch => [{ op: 'replace', path, value }];
@@ -184,8 +185,9 @@ describe('taking files in', () => {
       style: 'normal',
       class: 'serif',
       axes: [],
+      width: 100,
       licenceUrl: null,
-      sha256: 'e'.repeat(64),
+      sha256: createHash('sha256').update(JSON.stringify(more)).digest('hex'),
       ...more,
     } as unknown as FaceReading,
     woff2Bytes: 900,
@@ -215,11 +217,35 @@ describe('taking files in', () => {
       takeFilesIn(first.document, [file({ weight: 700 })], key),
     );
     expect(second.document.case['tarnholm-test-b']?.faces).toHaveLength(2);
+    const again = applyChange(second.document, takeFilesIn(second.document, [file({})], key));
+    expect(again.document).toEqual(second.document);
     const literata = takeFilesIn(
       seatedDocument(),
       [file({ family: 'Literata' })],
       () => 'literata',
     );
     expect(literata[0]?.path).toBe('/case/literata-2');
+  });
+
+  test('reads the width of a face, and keeps two that claim the same place', () => {
+    const wide = { width: 125, fullName: 'Wide' };
+    const patch = takeFilesIn(
+      seatedDocument(),
+      [
+        file({ width: 100 }),
+        file(wide),
+        file({ ...wide, axes: [{ tag: 'wght', min: 300, default: 400, max: 500 }] }),
+      ],
+      key,
+    );
+    const faces = applyChange(seatedDocument(), patch).document.case['tarnholm-test-b']?.faces;
+    expect(
+      faces?.map(({ widthMin, weightMin, weightMax }) => [widthMin, weightMin, weightMax]),
+    ).toEqual([
+      [undefined, 400, 400],
+      [125, 300, 500],
+      [125, 400, 400],
+    ]);
+    expect(sharedPlaces(faces ?? [])).toEqual([[1, 2]]);
   });
 });

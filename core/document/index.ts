@@ -8,9 +8,25 @@ export {
   type Patch,
 } from './change';
 export { describePatch } from './describe';
-export type { LibraryFamily, LibraryFile, Picks } from './libraryFamily';
+export { siteName } from './familyName';
+export {
+  libraryFaces,
+  type LibraryFace,
+  type LibraryFamily,
+  type LibraryFile,
+  type Picks,
+} from './libraryFamily';
 export { newDocument } from './newDocument';
 export * from './projectDocument';
-export { faceOf, freeKey, sortFaces, takeFilesIn, type TakenFile } from './takeIn';
+export {
+  claimSamePlace,
+  faceOf,
+  freeKey,
+  sharedPlaces,
+  sortFaces,
+  takeFilesIn,
+  widthRange,
+  type TakenFile,
+} from './takeIn';
 export { BODY_STYLE, GROUND, INK } from './references';
 export { documentErrors, type FieldError } from './validate';

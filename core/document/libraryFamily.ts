@@ -6,6 +6,7 @@ export interface LibraryFile {
   weightMin: number;
   weightMax: number;
   bytes: number;
+  sha256: string;
 }
 
 /** A family of an outside library: enough to show it and to count what it would cost. */
@@ -24,4 +25,25 @@ export interface LibraryFamily {
 export interface Picks {
   scripts: string[];
   faces: { style: 'normal' | 'italic'; weight: number }[];
+}
+
+/** A face of a library's family with its files, one a script. */
+export interface LibraryFace {
+  style: 'normal' | 'italic';
+  weightMin: number;
+  weightMax: number;
+  files: LibraryFile[];
+}
+
+/** The files of a family as faces, in the order in which they are listed. */
+export function libraryFaces({ files }: Pick<LibraryFamily, 'files'>): LibraryFace[] {
+  const faces = new Map<string, LibraryFace>();
+  for (const file of files) {
+    const { style, weightMin, weightMax } = file;
+    const key = `${style} ${weightMin} ${weightMax}`;
+    const face = faces.get(key) ?? { style, weightMin, weightMax, files: [] };
+    face.files.push(file);
+    faces.set(key, face);
+  }
+  return [...faces.values()];
 }

@@ -1,6 +1,7 @@
 import {
   ArrayMaxSize,
   ArrayMinSize,
+  ArrayUnique,
   Equals,
   IsArray,
   IsBoolean,
@@ -66,7 +67,25 @@ export class FaceFile {
   bytes!: number;
 }
 
-/** A face of a family: one style at one weight, or over a range of weights when variable. */
+/** A line's box that a face is pinned to on every platform, in em; `descent` is negative. */
+export class PinnedLine {
+  @IsNumber()
+  @Min(0)
+  @Max(10)
+  ascent!: number;
+
+  @IsNumber()
+  @Min(-10)
+  @Max(0)
+  descent!: number;
+
+  @IsNumber()
+  @Min(0)
+  @Max(10)
+  lineGap!: number;
+}
+
+/** A face of a family: one style at one weight and width, or over a range of them when variable. */
 export class Face {
   @IsIn(SLANTS)
   style!: Slant;
@@ -81,6 +100,24 @@ export class Face {
   @Max(1000)
   weightMax!: number;
 
+  /** Percent of the normal width; 100 when left out. */
+  @MayBeLeftOut()
+  @IsNumber()
+  @Min(1)
+  @Max(1000)
+  widthMin?: number;
+
+  @MayBeLeftOut()
+  @IsNumber()
+  @Min(1)
+  @Max(1000)
+  widthMax?: number;
+
+  /** Line metrics delivered with the face, where platforms would take different ones from its file. */
+  @MayBeLeftOut()
+  @Part(() => PinnedLine)
+  pinned?: PinnedLine;
+
   @IsArray()
   @ArrayMinSize(1)
   @ArrayMaxSize(40)
@@ -88,20 +125,48 @@ export class Face {
   files!: FaceFile[];
 }
 
+/**
+ * Where a family is served from that may not be hosted here. Its faces hold the files of a look-alike
+ * that stands in for it on the proof; the look-alike is never delivered.
+ */
+export class Reference {
+  /** Address of the style sheet that serves it. */
+  @Matches(/^https:\/\/[^\s"'<>\\]{3,2000}$/, {
+    message: 'must be an address that begins with https://',
+  })
+  stylesheet!: string;
+
+  /** Name of the family that stands in. */
+  @IsString()
+  @Length(1, 300)
+  standIn!: string;
+}
+
 /** A family taken into the case. */
 export class Family {
-  /** The exact name that CSS uses. */
+  /** The name that the family itself goes by. */
   @IsString()
   @Length(1, 300)
   name!: string;
+
+  /** Another name that the site's CSS knows it by, under which it is delivered. */
+  @MayBeLeftOut()
+  @IsString()
+  @Length(1, 300)
+  alias?: string;
 
   /** The class that the library or the file claims. */
   @IsIn(FACE_CLASSES)
   class!: FaceClass;
 
   /** Where it came from. */
-  @IsIn(['foundry', 'files'])
-  source!: 'foundry' | 'files';
+  @IsIn(['foundry', 'files', 'reference'])
+  source!: 'foundry' | 'files' | 'reference';
+
+  /** Of a family by reference: who serves it, and what stands in for it. */
+  @MayBeLeftOut()
+  @Part(() => Reference)
+  reference?: Reference;
 
   /** The licence's short name, where the source tells it. */
   @MayBeNull()
@@ -331,6 +396,17 @@ export class ProjectDocument {
 
   @PartsByKey(() => Family, { most: 60 })
   case!: Record<string, Family>;
+
+  /** Families set aside to be paired: `library/<id>` or `case/<key>`. */
+  @MayBeLeftOut()
+  @IsArray()
+  @ArrayMaxSize(200)
+  @ArrayUnique()
+  @Matches(/^(library|case)\/[a-z0-9][a-z0-9-]{0,79}$/, {
+    each: true,
+    message: 'must be names such as library/literata or case/literata',
+  })
+  shortlist?: string[];
 
   @PartsByKey(() => Voice, { most: 12 })
   voices!: Record<string, Voice>;

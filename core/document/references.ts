@@ -43,7 +43,13 @@ export function referenceErrors(document: ProjectDocument): FieldError[] {
     }
   }
   for (const [key, family] of Object.entries(families)) {
+    if ((family.source === 'reference') !== (family.reference !== undefined)) {
+      refuse(`/case/${key}/reference`, 'must be there for a family by reference, and only for one');
+    }
     family.faces.forEach((face, i) => {
+      if ((face.widthMin ?? 100) > (face.widthMax ?? 100)) {
+        refuse(`/case/${key}/faces/${i}/widthMin`, 'must not be more than widthMax');
+      }
       if (face.weightMin > face.weightMax) {
         refuse(`/case/${key}/faces/${i}/weightMin`, 'must not be more than weightMax');
       }

@@ -9,6 +9,15 @@ export interface TakenFile {
   woff2Bytes: number;
 }
 
+const NORMAL_WIDTH = 100;
+
+/** The width of a face where it is not the normal one; what is left out is normal. */
+const widthOf = ({ axes, width }: FaceReading): Pick<Face, 'widthMin' | 'widthMax'> => {
+  const axis = axes.find(({ tag }) => tag === 'wdth');
+  const [widthMin, widthMax] = axis ? [axis.min, axis.max] : [width, width];
+  return widthMin === NORMAL_WIDTH && widthMax === NORMAL_WIDTH ? {} : { widthMin, widthMax };
+};
+
 /** The face that a file is, by what it says of itself. */
 export function faceOf({ reading, woff2Bytes }: TakenFile): Face {
   const axis = reading.axes.find(({ tag }) => tag === 'wght');
@@ -16,23 +25,57 @@ export function faceOf({ reading, woff2Bytes }: TakenFile): Face {
     style: reading.style === 'normal' ? 'normal' : 'italic',
     weightMin: Math.round(axis?.min ?? reading.weight),
     weightMax: Math.round(axis?.max ?? reading.weight),
+    ...widthOf(reading),
     files: [{ sha256: reading.sha256, script: 'all', unicodeRange: null, bytes: woff2Bytes }],
   };
 }
 
-const samePlace = (a: Face, b: Face): boolean =>
-  a.style === b.style && a.weightMin === b.weightMin && a.weightMax === b.weightMax;
+/** The range of weights or widths, as a face of the document has it. */
+export const widthRange = ({ widthMin, widthMax }: Face): [number, number] => [
+  widthMin ?? NORMAL_WIDTH,
+  widthMax ?? NORMAL_WIDTH,
+];
 
-/** Upright before italic, light before heavy. */
+const overlap = ([a, b]: [number, number], [c, d]: [number, number]): boolean => a <= d && c <= b;
+
+/**
+ * Whether two faces claim the same place in a family: style, width and weight meet, and so do their
+ * characters. A browser then shows the later one, and the earlier is loaded for nothing.
+ */
+export function claimSamePlace(one: Face, other: Face): boolean {
+  return (
+    one.style === other.style &&
+    overlap([one.weightMin, one.weightMax], [other.weightMin, other.weightMax]) &&
+    overlap(widthRange(one), widthRange(other)) &&
+    one.files.some((a) =>
+      other.files.some((b) => a.script === b.script || a.script === 'all' || b.script === 'all'),
+    )
+  );
+}
+
+/** Pairs of faces of a family that claim the same place, by their place in its list. */
+export const sharedPlaces = (faces: readonly Face[]): [number, number][] =>
+  faces.flatMap((one, i) =>
+    faces.flatMap((other, j): [number, number][] =>
+      i < j && claimSamePlace(one, other) ? [[i, j]] : [],
+    ),
+  );
+
+/** Upright before italic, narrow before wide, light before heavy. */
 export const sortFaces = (faces: Face[]): Face[] =>
   [...faces].sort(
     (a, b) =>
-      Number(a.style === 'italic') - Number(b.style === 'italic') || a.weightMin - b.weightMin,
+      Number(a.style === 'italic') - Number(b.style === 'italic') ||
+      widthRange(a)[0] - widthRange(b)[0] ||
+      a.weightMin - b.weightMin,
   );
 
-/** Faces of which a later one takes the place of an earlier one that is the same face. */
+const holds = (faces: Face[], face: Face): boolean =>
+  faces.some(({ files }) => files.some(({ sha256 }) => sha256 === face.files[0]?.sha256));
+
+/** A family's faces with one more. A file that is there already changes nothing. */
 const withFace = (faces: Face[], face: Face): Face[] =>
-  sortFaces([...faces.filter((other) => !samePlace(other, face)), face]);
+  holds(faces, face) ? faces : sortFaces([...faces, face]);
 
 /** A key for a family that no other in the document has. */
 export function freeKey(taken: Iterable<string>, wanted: string): string {

@@ -1,3 +1,4 @@
+import { siteName } from '../document/familyName';
 import type { Generic, ProjectDocument } from '../document/projectDocument';
 import { chosenCandidate, fallbackFamilyName, type FallbackTrials } from './fallbackFace';
 import { LOCAL_FONTS } from './localFonts';
@@ -23,13 +24,14 @@ export function stackOf(
   const generic: StackEntry = { kind: 'generic', name: voice.generic };
   const family = voice.family === null ? undefined : document.case[voice.family];
   if (!family) return [generic];
-  const web: StackEntry = { kind: 'web', name: family.name };
+  const name = siteName(family);
+  const web: StackEntry = { kind: 'web', name };
   const candidate = chosenCandidate(document, voiceKey, trials);
   if (!candidate) return [web, generic];
   const { local } = candidate;
   return [
     web,
-    { kind: 'fallback', name: fallbackFamilyName(local, family.name), local },
+    { kind: 'fallback', name: fallbackFamilyName(local, name), local },
     { kind: 'local', name: LOCAL_FONTS[local]?.name ?? local, local },
     generic,
   ];

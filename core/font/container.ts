@@ -34,7 +34,7 @@ export function detectFormat(file: Uint8Array): FontFormat {
   if (tag === 'ttcf') {
     throw new FontError(
       'collection',
-      'This is a collection of several fonts in one file. Browsers do not load collections; bring each face as a file of its own.',
+      'This is a collection of several fonts in one file, and is read face by face.',
     );
   }
   if (tag === 'typ1' || tag.startsWith('%!') || file[0] === 0x80) {

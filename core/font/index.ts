@@ -1,4 +1,6 @@
+export { fontsIn } from './collection';
 export { detectFormat, packAsWoff2, unpack, type FontFormat, type UnpackedFont } from './container';
+export { embeddingRights, type EmbeddingRights } from './embedding';
 export { FontError, type FontErrorReason } from './fontError';
 export {
   browserLineMetrics,

@@ -4,7 +4,7 @@ import type { Services } from '../services';
 import type { Project } from '../store/projectStore';
 import { fetchFaces, takeFamilyIn } from '../supply/taking';
 import { Problem } from './problem';
-import { projectOf, sendProject, stringField } from './requests';
+import { projectOf, sendProject, stringField, untilGone } from './requests';
 
 const isPicks = (body: unknown): body is Picks => {
   const { scripts, faces } = (body ?? {}) as Partial<Picks>;
@@ -30,7 +30,12 @@ export function foundryRoutes({
   fonts,
   jobs,
   foundry,
-}: Pick<Services, 'projects' | 'fonts' | 'jobs' | 'foundry'>): Router {
+  libraryMeasures,
+  progress,
+}: Pick<
+  Services,
+  'projects' | 'fonts' | 'jobs' | 'foundry' | 'libraryMeasures' | 'progress'
+>): Router {
   const router = Router();
 
   const allowedProject = async (request: Request): Promise<Project> => {
@@ -46,10 +51,10 @@ export function foundryRoutes({
 
   router.put('/projects/:id/foundry', async (request, response) => {
     const { id } = await projectOf(projects, request);
-    sendProject(
-      response,
-      await projects.allowFoundry(id, stringField(request.body, 'allowedBy', 120)),
-    );
+    const allowedBy = stringField(request.body, 'allowedBy', 120);
+    const project = await projects.allowFoundry(id, allowedBy);
+    void libraryMeasures.start(Object.keys(project.document.case));
+    sendProject(response, project);
   });
 
   router.delete('/projects/:id/foundry', async (request, response) => {
@@ -60,6 +65,35 @@ export function foundryRoutes({
   router.get('/projects/:id/foundry/families', async (request, response) => {
     await allowedProject(request);
     response.json(await foundry.families());
+  });
+
+  router.get('/projects/:id/foundry/measures', async (request, response) => {
+    await allowedProject(request);
+    const after = Number(request.query['after'] ?? 0);
+    if (!Number.isInteger(after) || after < 0) {
+      throw new Problem('bad-request', '“after” must be a whole number.');
+    }
+    response.json(libraryMeasures.report(after));
+  });
+
+  router.post('/projects/:id/foundry/measures', async (request, response) => {
+    const { document } = await allowedProject(request);
+    void libraryMeasures.start(Object.keys(document.case));
+    response.status(202).json(libraryMeasures.report());
+  });
+
+  router.delete('/projects/:id/foundry/measures', async (request, response) => {
+    await allowedProject(request);
+    libraryMeasures.stop();
+    response.status(204).end();
+  });
+
+  router.get('/projects/:id/foundry/families/:family/sheet', async (request, response) => {
+    await allowedProject(request);
+    const family = await foundry.family(request.params.family);
+    const sheet = await libraryMeasures.sheet(family, untilGone(response));
+    if (!sheet) throw new Problem('not-found', `${family.name} has no faces.`);
+    response.json(sheet);
   });
 
   router.get('/projects/:id/foundry/families/:family', async (request, response) => {
@@ -85,7 +119,12 @@ export function foundryRoutes({
       );
     }
     const details = await foundry.family(request.params.family);
-    const fetched = await fetchFaces(foundry, jobs, details, picks);
+    const gone = untilGone(response);
+    const fetched = await fetchFaces({ foundry, jobs }, details, picks, {
+      signal: gone,
+      onFile: (done, of) => progress.report({ task: 'taking', done, of }, project.id),
+    });
+    if (gone.aborted) return;
     await fonts.add(project.id, fetched.fonts);
     sendProject(
       response,

@@ -91,7 +91,7 @@ function fromUpload({ code }: multer.MulterError): Problem {
     return new Problem('too-large', kept('A font file may be at most 20 MB.'));
   }
   if (code === 'LIMIT_FILE_COUNT') {
-    return new Problem('too-large', kept('At most 60 files may be sent at once.'));
+    return new Problem('too-large', kept('At most 250 files may be sent at once.'));
   }
   return new Problem('bad-request', kept('The form holds parts other than “file”.'));
 }
@@ -156,6 +156,8 @@ export const notFound: RequestHandler = (request) => {
 
 /** Answers every error as a problem, and logs those that are not the caller's. */
 export const problemHandler: ErrorRequestHandler = (error: unknown, request, response, next) => {
+  // Whoever asked has gone: nobody reads the answer, and giving up was their wish.
+  if (response.destroyed) return;
   const problem = toProblem(error);
   if (problem.status >= 500) request.log.error({ err: error }, problem.detail);
   if (response.headersSent) {

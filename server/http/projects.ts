@@ -12,7 +12,7 @@ const JSON_PATCH = 'application/json-patch+json';
 
 /** Projects, their documents, changes, undo and redo, and the stream of revisions. */
 export function projectRoutes(
-  { projects, fonts }: Pick<Services, 'projects' | 'fonts'>,
+  { projects, fonts, progress }: Pick<Services, 'projects' | 'fonts' | 'progress'>,
   startingPages: () => Promise<Page[]>,
 ): Router {
   const router = Router();
@@ -112,9 +112,11 @@ export function projectRoutes(
     const stop = projects.onRevision(id, ({ revision: reached, label }) =>
       send('revision', { revision: reached, label }),
     );
+    const stopProgress = progress.on(id, (report) => send('progress', report));
     const heartbeat = setInterval(() => response.write(': still here\n\n'), HEARTBEAT);
     request.on('close', () => {
       stop();
+      stopProgress();
       clearInterval(heartbeat);
     });
   });

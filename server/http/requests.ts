@@ -63,3 +63,12 @@ export function stringField(body: unknown, field: string, longest: number): stri
   }
   return value.trim();
 }
+
+/** Aborts when whoever asked goes away before the answer: long work is then given up. */
+export function untilGone(response: Response): AbortSignal {
+  const gone = new AbortController();
+  response.on('close', () => {
+    if (!response.writableFinished) gone.abort();
+  });
+  return gone.signal;
+}

@@ -1,9 +1,17 @@
 import { availableParallelism } from 'node:os';
 import { FontError } from '@lettera/core/font';
 import type { TunedFace } from '@lettera/core/fallback';
+import type { FaceMeasures, FamilySheet } from '@lettera/core/measure';
 import Piscina from 'piscina';
 import { fromSources } from '../folders';
-import type { NarrowRequest, ReadFont, RefusedFont, TuneRequest } from './tasks';
+import type {
+  MeasureRequest,
+  NarrowRequest,
+  ReadFont,
+  RefusedFont,
+  SheetRequest,
+  TuneRequest,
+} from './tasks';
 
 /** A reading that takes longer is ended, milliseconds. */
 const READING_LIMIT = 10_000;
@@ -22,16 +30,30 @@ export class Jobs {
     resourceLimits: { maxOldGenerationSizeMb: MEMORY_LIMIT_MB },
   });
 
-  /** Reads a font file. @throws FontError when it is none, or takes more time or memory than it may */
-  async readFont(bytes: Uint8Array): Promise<ReadFont> {
-    let result: ReadFont | RefusedFont;
-    try {
-      result = (await this.#run('readFont', bytes, READING_LIMIT)) as ReadFont | RefusedFont;
-    } catch (error) {
-      throw readingFailed(error);
-    }
-    if ('refused' in result) throw new FontError(result.refused.reason, result.refused.message);
-    return result;
+  /**
+   * Reads a font file, or each face of a collection; one that is no usable font stands as its reason.
+   * @throws FontError when the file is none, or takes more time or memory than it may
+   */
+  async readFonts(file: Uint8Array): Promise<(ReadFont | FontError)[]> {
+    const read = await this.#onFont<(ReadFont | RefusedFont)[]>('readFonts', file);
+    return read.map((one) => ('refused' in one ? errorOf(one) : one));
+  }
+
+  /** Reads a file that holds one font. @throws FontError */
+  async readFont(file: Uint8Array): Promise<ReadFont> {
+    const [first] = await this.readFonts(file);
+    if (!first || first instanceof FontError) throw first ?? readingFailed(null);
+    return first;
+  }
+
+  /** Measures a face at a point of its axes. @throws FontError */
+  measure(request: MeasureRequest): Promise<FaceMeasures> {
+    return this.#onFont('measure', request);
+  }
+
+  /** Reads and measures a family. @throws FontError */
+  sheet(request: SheetRequest): Promise<FamilySheet> {
+    return this.#onFont('sheet', request);
   }
 
   narrowWeights(request: NarrowRequest): Promise<Uint8Array> {
@@ -50,6 +72,18 @@ export class Jobs {
     await this.#pool.destroy();
   }
 
+  /** A task on a file from outside, within limits. */
+  async #onFont<T extends object>(name: string, task: unknown): Promise<T> {
+    let result: T | RefusedFont;
+    try {
+      result = (await this.#run(name, task, READING_LIMIT)) as T | RefusedFont;
+    } catch (error) {
+      throw readingFailed(error);
+    }
+    if ('refused' in result) throw errorOf(result);
+    return result;
+  }
+
   #run(name: string, task: unknown, limit?: number): Promise<unknown> {
     return this.#pool.run(task, {
       name,
@@ -58,9 +92,12 @@ export class Jobs {
   }
 }
 
+const errorOf = ({ refused }: RefusedFont): FontError =>
+  new FontError(refused.reason, refused.message);
+
 /** A worker that ran out of time or memory, or stumbled: the file is to blame in each case. */
 function readingFailed(error: unknown): FontError {
-  const { name } = error as Error;
+  const name = error instanceof Error ? error.name : '';
   if (name === 'AbortError' || name === 'TimeoutError') {
     return new FontError(
       'damaged',

@@ -3,4 +3,4 @@ import { register } from 'tsx/esm/api';
 
 register();
 
-export const { narrowWeights, readFont, tune, zip } = await import('./worker.ts');
+export const { measure, narrowWeights, readFonts, sheet, tune, zip } = await import('./worker.ts');

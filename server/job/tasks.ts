@@ -3,12 +3,21 @@ import { strToU8, zipSync, type Zippable } from 'fflate';
 import subsetFont from 'subset-font';
 import {
   FontError,
+  fontsIn,
   packAsWoff2,
   readFace,
   Shaper,
   type FaceReading,
   type FontErrorReason,
+  type Instance,
 } from '@lettera/core/font';
+import {
+  familySheet,
+  measureFace,
+  type FaceFiles,
+  type FaceMeasures,
+  type FamilySheet,
+} from '@lettera/core/measure';
 import {
   CompositeShaper,
   LOCAL_FONTS,
@@ -21,7 +30,9 @@ import {
 import type { Slant } from '@lettera/core/document';
 import { twinFiles } from './twins';
 
+/** A font that has been read, with its WOFF2 packing. Of a collection, `bytes` is the one face. */
 export interface ReadFont {
+  bytes: Uint8Array;
   reading: FaceReading;
   woff2: Uint8Array;
 }
@@ -31,16 +42,49 @@ export interface RefusedFont {
   refused: { reason: FontErrorReason; message: string };
 }
 
-/** Reads a font file and packs it as WOFF2. */
-export async function readFont(bytes: Uint8Array): Promise<ReadFont | RefusedFont> {
+/** What a task gives, or why the file it was given is no usable font. */
+async function orRefused<T>(work: () => Promise<T>): Promise<T | RefusedFont> {
   try {
-    const reading = await readFace(bytes);
-    return { reading, woff2: await packAsWoff2(bytes) };
+    return await work();
   } catch (error) {
     if (!(error instanceof FontError)) throw error;
     return { refused: { reason: error.reason, message: error.message } };
   }
 }
+
+async function readOne(bytes: Uint8Array): Promise<ReadFont> {
+  const reading = await readFace(bytes);
+  return { bytes, reading, woff2: await packAsWoff2(bytes) };
+}
+
+/** Reads the font, or each font of a collection, and packs it as WOFF2. A bad one refuses only itself. */
+export async function readFonts(
+  file: Uint8Array,
+): Promise<(ReadFont | RefusedFont)[] | RefusedFont> {
+  return orRefused(async () => {
+    const read: (ReadFont | RefusedFont)[] = [];
+    for (const bytes of fontsIn(file)) read.push(await orRefused(() => readOne(bytes)));
+    return read;
+  });
+}
+
+export interface MeasureRequest {
+  bytes: Uint8Array;
+  instance: Instance;
+}
+
+/** Measures a face at a point of its axes. */
+export const measure = ({ bytes, instance }: MeasureRequest): Promise<FaceMeasures | RefusedFont> =>
+  orRefused(() => measureFace(bytes, instance));
+
+export interface SheetRequest {
+  regular: FaceFiles;
+  italic: FaceFiles | null;
+}
+
+/** Reads and measures a family. */
+export const sheet = ({ regular, italic }: SheetRequest): Promise<FamilySheet | RefusedFont> =>
+  orRefused(() => familySheet(regular, italic));
 
 export interface NarrowRequest {
   bytes: Uint8Array;

@@ -1,2 +1,2 @@
 /** What runs on a worker thread: one function a task, called by name. */
-export { narrowWeights, readFont, tune, zip } from './tasks';
+export { measure, narrowWeights, readFonts, sheet, tune, zip } from './tasks';

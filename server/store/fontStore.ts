@@ -24,7 +24,7 @@ export class FontStore {
         .values({
           sha256: reading.sha256,
           bytes: Buffer.from(bytes),
-          woff2: woff2 === bytes ? null : Buffer.from(woff2),
+          woff2: reading.format === 'woff2' ? null : Buffer.from(woff2),
           reading,
           licence,
         })

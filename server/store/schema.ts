@@ -1,5 +1,6 @@
 import { blob, index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import type { FaceReading } from '@lettera/core/font';
+import type { FamilyMeasures, FamilySheet } from '@lettera/core/measure';
 import type { Patch, ProjectDocument } from '@lettera/core/document';
 
 /** A project as it stands, and where undo and redo would go. */
@@ -65,6 +66,13 @@ export const projectFonts = sqliteTable(
   },
   (table) => [primaryKey({ columns: [table.projectId, table.sha256] })],
 );
+
+/** What was measured of families, by the hashes of the files it was measured on; taken once. */
+export const familyMeasures = sqliteTable('family_measures', {
+  key: text('key').primaryKey(),
+  measures: text('measures', { mode: 'json' }).$type<FamilyMeasures>().notNull(),
+  sheet: text('sheet', { mode: 'json' }).$type<FamilySheet>().notNull(),
+});
 
 /** The pages on which a project is proofed. */
 export const pages = sqliteTable(

@@ -16,7 +16,7 @@ export class SupplyError extends Error {
 export interface LibraryFamilyDetails extends Omit<LibraryFamily, 'files'> {
   version: string;
   licenceText: string;
-  files: (LibraryFile & { unicodeRange: string; sha256: string })[];
+  files: (LibraryFile & { unicodeRange: string })[];
 }
 
 interface IndexPage {
@@ -29,7 +29,7 @@ const TIMEOUT = 8000;
 const TRIES = 3;
 const FIRST_PAUSE = 200;
 const LARGEST_ANSWER = 12 * 1024 * 1024;
-const INDEX_PAGE_SIZE = 50;
+const INDEX_PAGE_SIZE = 200;
 const MOST_PAGES = 200;
 
 /** The client of the foundry: timeouts, tries with growing pauses, size limits, checksums, and a cache. */
@@ -58,7 +58,11 @@ export class FoundryClient {
   }
 
   /** A file whose bytes are what the foundry's own checksum promises. @throws SupplyError */
-  async file(family: LibraryFamilyDetails, name: string): Promise<Buffer> {
+  async file(
+    family: Pick<LibraryFamily, 'id' | 'name' | 'files'>,
+    name: string,
+    signal?: AbortSignal,
+  ): Promise<Buffer> {
     const listed = family.files.find((file) => file.name === name);
     if (!listed) throw new SupplyError(`${family.name} has no file ${name}.`);
     const path = `/v1/families/${encodeURIComponent(family.id)}/files/${encodeURIComponent(name)}`;
@@ -66,7 +70,7 @@ export class FoundryClient {
       createHash('sha256').update(bytes).digest('hex') === listed.sha256;
     const cached = await this.#cached(path);
     if (cached && matches(cached.body)) return cached.body;
-    const { body, etag } = await this.#fetch(path, null);
+    const { body, etag } = await this.#fetch(path, null, signal);
     if (!matches(body)) {
       throw new SupplyError(
         `The foundry sent a file of ${family.name} that is not the one it lists (${name}). Nothing was taken in. Try again later.`,
@@ -94,11 +98,12 @@ export class FoundryClient {
   async #fetch(
     path: string,
     etag: string | null,
+    signal?: AbortSignal,
   ): Promise<{ body: Buffer; etag: string | null; unchanged: boolean }> {
     for (let attempt = 1; ; attempt++) {
       try {
         const response = await fetch(this.baseUrl + path, {
-          signal: AbortSignal.timeout(TIMEOUT),
+          signal: AbortSignal.any([AbortSignal.timeout(TIMEOUT), ...(signal ? [signal] : [])]),
           redirect: 'error',
           headers: etag ? { 'If-None-Match': etag } : {},
         });
@@ -115,7 +120,7 @@ export class FoundryClient {
           unchanged: false,
         };
       } catch (error) {
-        if (error instanceof SupplyError) throw error;
+        if (error instanceof SupplyError || signal?.aborted) throw error;
         if (attempt >= TRIES) {
           throw new SupplyError(
             `The foundry does not answer (${reasonOf(error)}). What is in the case is unaffected. Try again.`,

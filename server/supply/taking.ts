@@ -74,29 +74,40 @@ export interface Fetched {
   fonts: NewFont[];
 }
 
+/** How a long piece of fetching is followed, and ended. */
+export interface Following {
+  signal?: AbortSignal;
+  /** Called after each file, with how many are there and how many there will be. */
+  onFile?: (done: number, of: number) => void;
+}
+
 /**
  * Fetches the faces wanted, limits variable ones to the weights wanted, and reads them. Nothing is
  * stored here, so a failure half way takes in nothing.
  * @throws PickError, SupplyError, FontError
  */
 export async function fetchFaces(
-  foundry: FoundryClient,
-  jobs: Jobs,
+  { foundry, jobs }: { foundry: FoundryClient; jobs: Jobs },
   details: LibraryFamilyDetails,
   picks: Picks,
+  { signal, onFile = () => undefined }: Following = {},
 ): Promise<Fetched> {
   const plans = planFaces(details, picks);
+  const of = plans.reduce((sum, { files }) => sum + files.length, 0);
+  let done = 0;
   const fonts: NewFont[] = [];
   const faces: Face[] = [];
   for (const { files, ...place } of plans) {
     const taken = await Promise.all(
       files.map(async (file) => {
-        const whole = await foundry.file(details, file.name);
+        const whole = await foundry.file(details, file.name, signal);
         const narrower = place.weightMin > file.weightMin || place.weightMax < file.weightMax;
         const bytes = narrower
           ? await jobs.narrowWeights({ bytes: whole, ...place })
           : new Uint8Array(whole);
-        return { file, bytes, ...(await jobs.readFont(bytes)) };
+        const read = await jobs.readFont(bytes);
+        onFile(++done, of);
+        return { ...read, file };
       }),
     );
     for (const { bytes, reading } of taken) {

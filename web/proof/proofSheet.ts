@@ -1,6 +1,6 @@
 import {
   customProperties,
-  deliveredFonts,
+  shownFonts,
   elementRules,
   fallbackFaceRule,
   fallbackFaces,
@@ -46,7 +46,7 @@ function fallbackRules(face: FallbackFace, twins: TwinScript[]): string {
 
 /** Every `@font-face` of the proof, with files from the project's store in place of the bundle's. */
 function faceRules({ projectId, document, trials, twins }: ProofState): string {
-  const web = deliveredFonts(document).map((font) =>
+  const web = shownFonts(document).map((font) =>
     webFaceRule(font, urls.font(projectId, font.file.sha256), 'swap'),
   );
   const fallback = fallbackFaces(document, trials).map((face) =>

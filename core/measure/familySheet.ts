@@ -1,0 +1,57 @@
+import { unpack } from '../font/container';
+import { readFace, type FaceReading } from '../font/reading';
+import { Shaper } from '../font/shape';
+import { formatUnicodeRange } from '../font/unicodeRange';
+import { languagesCovered } from './coverage';
+import type { FamilyMeasures } from './family';
+import { measure } from './measureFace';
+import { italicDifferences, italicKind, type LetterDifference } from './trueItalic';
+
+/** The files of one face, the one with Latin letters first, and the weight to read it at. */
+export interface FaceFiles {
+  files: Uint8Array[];
+  weight: number;
+}
+
+/** Everything read and measured on a family: what its opened row shows. */
+export interface FamilySheet {
+  measures: FamilyMeasures;
+  /** The reading of the regular's first file. */
+  reading: FaceReading;
+  /** Characters of the regular over all its files, as a unicode-range. */
+  characters: string;
+  /** Letters of the italic beside those of the upright slanted, most different first; empty without one. */
+  italicLetters: LetterDifference[];
+}
+
+const openAt = async (file: Uint8Array, weight: number): Promise<Shaper> =>
+  Shaper.over((await unpack(file)).sfnt, { wght: weight });
+
+/**
+ * Reads and measures a family on its regular and, when there is one, its italic.
+ * @throws FontError when a file is not a font, RangeError when the regular has no file
+ */
+export async function familySheet(
+  regular: FaceFiles,
+  italic: FaceFiles | null,
+): Promise<FamilySheet> {
+  const [main] = regular.files;
+  if (!main) throw new RangeError('A family is read on one file at least.');
+  const shapers = await Promise.all(regular.files.map((file) => openAt(file, regular.weight)));
+  const [upright] = shapers as [Shaper];
+  const codePoints = new Set(shapers.flatMap(({ characters }) => [...characters]));
+  const [italicFile] = italic?.files ?? [];
+  const leaning = italic && italicFile ? await openAt(italicFile, italic.weight) : null;
+  const italicLetters = leaning ? italicDifferences(upright, leaning) : [];
+  return {
+    measures: {
+      regular: measure(upright),
+      italic: leaning ? italicKind(italicLetters) : null,
+      languages: languagesCovered((codePoint) => codePoints.has(codePoint)),
+      characters: codePoints.size,
+    },
+    reading: await readFace(main, { wght: regular.weight }),
+    characters: formatUnicodeRange(codePoints),
+    italicLetters,
+  };
+}

@@ -1,0 +1,8 @@
+export {
+  differencesBetween,
+  distanceBetween,
+  lookAlikes,
+  spreadOf,
+  type LookAlike,
+  type Spread,
+} from './lookAlikes';

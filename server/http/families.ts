@@ -1,0 +1,61 @@
+import { Router } from 'express';
+import type { Family } from '@lettera/core/document';
+import type { FamilySheet } from '@lettera/core/measure';
+import type { Services } from '../services';
+import { isWantedReference, takeReference } from '../supply/reference';
+import { Problem } from './problem';
+import { projectOf, sendProject } from './requests';
+
+/** The families of the case: what was read and measured of each, and families by reference. */
+export function familyRoutes(
+  services: Pick<Services, 'projects' | 'fonts' | 'measurer' | 'foundry' | 'jobs'>,
+): Router {
+  const { projects, fonts, measurer } = services;
+  const router = Router();
+
+  const sheetOf = ({ faces }: Family): Promise<FamilySheet | null> =>
+    measurer.sheet(faces, async ({ sha256 }) => {
+      const file = (await fonts.woff2Files([sha256])).get(sha256);
+      if (!file) throw new RangeError('A file of this family is not in the store.');
+      return file;
+    });
+
+  router.get('/projects/:id/case/measures', async (request, response) => {
+    const { document } = await projectOf(projects, request);
+    const measured = await Promise.all(
+      Object.entries(document.case).map(
+        async ([key, family]) => [key, (await sheetOf(family))?.measures ?? null] as const,
+      ),
+    );
+    response.json(Object.fromEntries(measured));
+  });
+
+  router.get('/projects/:id/case/:key/sheet', async (request, response) => {
+    const { document } = await projectOf(projects, request);
+    const { key } = request.params;
+    const family = Object.hasOwn(document.case, key) ? document.case[key] : undefined;
+    const sheet = family && (await sheetOf(family));
+    if (!sheet) throw new Problem('not-found', 'The case has no such family.');
+    response.json(sheet);
+  });
+
+  router.post('/projects/:id/references', async (request, response) => {
+    const project = await projectOf(projects, request);
+    const wanted: unknown = request.body;
+    if (!isWantedReference(wanted)) {
+      throw new Problem(
+        'bad-request',
+        'Give “name”, “stylesheet”, “class”, “standIn” as library/<id> or case/<key>, and “faces” as a list of { style, weight }.',
+      );
+    }
+    if (wanted.standIn.startsWith('library/') && !project.foundry) {
+      throw new Problem(
+        'foundry-not-allowed',
+        'The look-alike is one of the foundry’s, which has not been allowed for this project.',
+      );
+    }
+    sendProject(response, await takeReference(services, project, wanted), 201);
+  });
+
+  return router;
+}

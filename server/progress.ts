@@ -1,0 +1,29 @@
+import { EventEmitter } from 'node:events';
+
+/** How far a long piece of work has come. */
+export interface ProgressReport {
+  task: 'measuring' | 'taking' | 'reading';
+  done: number;
+  of: number;
+}
+
+const EVERYONE = '*';
+
+/** Reports of long work to whoever has a project open. */
+export class Progress {
+  readonly #events = new EventEmitter().setMaxListeners(0);
+
+  /** Tells those who have a project open; all projects when none is named. */
+  report(report: ProgressReport, projectId: string = EVERYONE): void {
+    this.#events.emit(projectId, report);
+  }
+
+  /** @returns how to stop listening */
+  on(projectId: string, listener: (report: ProgressReport) => void): () => void {
+    const names = [projectId, EVERYONE];
+    for (const name of names) this.#events.on(name, listener);
+    return () => {
+      for (const name of names) this.#events.off(name, listener);
+    };
+  }
+}

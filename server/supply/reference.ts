@@ -1,0 +1,126 @@
+import {
+  FACE_CLASSES,
+  freeKey,
+  libraryFaces,
+  sortFaces,
+  type Face,
+  type FaceClass,
+  type Family,
+  type Patch,
+  type Slant,
+} from '@lettera/core/document';
+import { slug } from '@lettera/core/deliver';
+import { matchFace } from '@lettera/core/style';
+import type { Services } from '../services';
+import type { Project } from '../store/projectStore';
+import { fetchFaces, PickError } from './taking';
+
+/** A family that someone else's style sheet serves, and what is to stand in for it. */
+export interface WantedReference {
+  /** The exact name that the style sheet gives it. */
+  name: string;
+  stylesheet: string;
+  class: FaceClass;
+  /** `library/<id>` or `case/<key>`. */
+  standIn: string;
+  faces: { style: Slant; weight: number }[];
+}
+
+const isText = (value: unknown, longest: number): value is string =>
+  typeof value === 'string' && value.trim().length > 0 && value.length <= longest;
+
+export function isWantedReference(body: unknown): body is WantedReference {
+  const {
+    name,
+    stylesheet,
+    class: faceClass,
+    standIn,
+    faces,
+  } = (body ?? {}) as Partial<WantedReference>;
+  return (
+    isText(name, 300) &&
+    isText(stylesheet, 2000) &&
+    FACE_CLASSES.some((known) => known === faceClass) &&
+    isText(standIn, 100) &&
+    /^(library|case)\/[a-z0-9-]+$/.test(standIn) &&
+    Array.isArray(faces) &&
+    faces.length > 0 &&
+    faces.length <= 40 &&
+    faces.every(
+      (face) =>
+        (face?.style === 'normal' || face?.style === 'italic') &&
+        Number.isInteger(face.weight) &&
+        face.weight >= 1 &&
+        face.weight <= 1000,
+    )
+  );
+}
+
+const LATIN = ['latin', 'latin-ext'];
+
+type Needs = Pick<Services, 'projects' | 'fonts' | 'foundry' | 'jobs'>;
+
+/** The faces of the family that stands in, fetched and stored when it is one of the library's. */
+async function standInFaces(
+  services: Needs,
+  project: Project,
+  wanted: WantedReference,
+): Promise<{ name: string; faces: Face[] }> {
+  const [where, key = ''] = wanted.standIn.split('/');
+  if (where === 'case') {
+    const family = project.document.case[key];
+    if (!family) throw new PickError('The look-alike is not in the case.');
+    return { name: family.reference?.standIn ?? family.name, faces: family.faces };
+  }
+  const details = await services.foundry.family(key);
+  const offered = libraryFaces(details);
+  const picks = wanted.faces.flatMap((face) => {
+    const match = matchFace(offered, { weight: face.weight, slant: face.style });
+    return match ? [{ style: match.face.style, weight: match.weight }] : [];
+  });
+  const scripts = details.scripts.filter((script) => LATIN.includes(script));
+  const fetched = await fetchFaces(services, details, {
+    scripts: scripts.length > 0 ? scripts : details.scripts.slice(0, 1),
+    faces: picks,
+  });
+  await services.fonts.add(project.id, fetched.fonts);
+  return { name: details.name, faces: fetched.family.faces };
+}
+
+/**
+ * Takes a family into the case that may not be hosted here: its faces show in the nearest faces of the
+ * look-alike, and what is delivered is its name and the address that serves it.
+ * @throws PickError, SupplyError, FontError, ChangeError
+ */
+export async function takeReference(
+  services: Needs,
+  project: Project,
+  wanted: WantedReference,
+): Promise<Project> {
+  const standIn = await standInFaces(services, project, wanted);
+  const faces = wanted.faces.flatMap(({ style, weight }): Face[] => {
+    const match = matchFace(standIn.faces, { weight, slant: style });
+    return match ? [{ style, weightMin: weight, weightMax: weight, files: match.face.files }] : [];
+  });
+  const name = wanted.name.trim();
+  const family: Family = {
+    name,
+    class: wanted.class,
+    source: 'reference',
+    reference: { stylesheet: wanted.stylesheet.trim(), standIn: standIn.name },
+    licence: null,
+    faces: sortFaces(faces),
+  };
+  return services.projects.change(
+    project.id,
+    null,
+    (document): Patch => [
+      {
+        op: 'add',
+        path: `/case/${freeKey(Object.keys(document.case), slug(name))}`,
+        value: family,
+      },
+    ],
+    { label: `Case: ${name} by reference` },
+  );
+}
