@@ -1,7 +1,7 @@
 import { fork } from 'node:child_process';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { readFace } from '@lettera/core/font';
+import { readFace } from '@lettera/core/font/file';
 import { openServices, readConfig, type Project } from '@lettera/server';
 import { startLettera, type RunningLettera } from '../e2e/lettera';
 import { summarise, time, type Row } from './timing';

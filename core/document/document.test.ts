@@ -183,7 +183,6 @@ describe('taking files in', () => {
       family: 'Tarnholm "Test" <b>; }',
       weight: 400,
       style: 'normal',
-      class: 'serif',
       axes: [],
       width: 100,
       licenceUrl: null,
@@ -191,6 +190,7 @@ describe('taking files in', () => {
       ...more,
     } as unknown as FaceReading,
     woff2Bytes: 900,
+    class: 'serif' as const,
   });
   const key = () => 'tarnholm-test-b';
 

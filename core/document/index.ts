@@ -20,6 +20,9 @@ export { newDocument } from './newDocument';
 export * from './projectDocument';
 export {
   claimSamePlace,
+  correctFacePatch,
+  dropFacePatch,
+  moveFacePatch,
   faceOf,
   freeKey,
   sharedPlaces,

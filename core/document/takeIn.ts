@@ -1,12 +1,14 @@
 import type { FaceReading } from '../font/reading';
 import type { Patch } from './change';
 import { KEY } from './decorators';
-import type { Face, Family, ProjectDocument } from './projectDocument';
+import type { Face, FaceClass, Family, ProjectDocument } from './projectDocument';
 
 /** A file that has been read, with the size of the WOFF2 that will be delivered. */
 export interface TakenFile {
   reading: FaceReading;
   woff2Bytes: number;
+  /** The class that the file claims, or that its outlines show where it claims none. */
+  class: FaceClass;
 }
 
 const NORMAL_WIDTH = 100;
@@ -19,7 +21,7 @@ const widthOf = ({ axes, width }: FaceReading): Pick<Face, 'widthMin' | 'widthMa
 };
 
 /** The face that a file is, by what it says of itself. */
-export function faceOf({ reading, woff2Bytes }: TakenFile): Face {
+export function faceOf({ reading, woff2Bytes }: Omit<TakenFile, 'class'>): Face {
   const axis = reading.axes.find(({ tag }) => tag === 'wght');
   return {
     style: reading.style === 'normal' ? 'normal' : 'italic',
@@ -77,6 +79,69 @@ const holds = (faces: Face[], face: Face): boolean =>
 const withFace = (faces: Face[], face: Face): Face[] =>
   holds(faces, face) ? faces : sortFaces([...faces, face]);
 
+/** The change that corrects a face of a family by hand, its faces sorted anew. */
+export function correctFacePatch(
+  document: ProjectDocument,
+  familyKey: string,
+  index: number,
+  corrected: Face,
+): Patch {
+  const faces = document.case[familyKey]?.faces ?? [];
+  const value = sortFaces(faces.map((face, i) => (i === index ? corrected : face)));
+  return [{ op: 'replace', path: `/case/${familyKey}/faces`, value }];
+}
+
+/** The change that takes one face out of a family; null when it is the last, and the family should go. */
+export function dropFacePatch(
+  document: ProjectDocument,
+  familyKey: string,
+  index: number,
+): Patch | null {
+  const faces = document.case[familyKey]?.faces ?? [];
+  if (faces.length < 2) return null;
+  return [{ op: 'remove', path: `/case/${familyKey}/faces/${index}` }];
+}
+
+/**
+ * The change that moves a face into the family of another name, which is made when the case has none of
+ * that name from files; a family left without faces goes, and its seats to the one moved into.
+ */
+export function moveFacePatch(
+  document: ProjectDocument,
+  familyKey: string,
+  index: number,
+  name: string,
+  keyFor: (name: string) => string,
+): Patch {
+  const family = document.case[familyKey];
+  const face = family?.faces[index];
+  if (!family || !face || family.name === name) return [];
+  const known = Object.entries(document.case).find(
+    ([key, other]) => key !== familyKey && other.name === name && other.source === family.source,
+  );
+  const target = known?.[0] ?? freeKey(Object.keys(document.case), keyFor(name));
+  const { alias: _alias, ...rest } = family;
+  const moved: Family = known
+    ? { ...known[1], faces: withFace(known[1].faces, face) }
+    : { ...rest, name, faces: [face] };
+  const last = family.faces.length === 1;
+  return [
+    { op: 'add', path: `/case/${target}`, value: moved },
+    ...(last
+      ? Object.entries(document.voices)
+          .filter(([, voice]) => voice.family === familyKey)
+          .map(([voice]) => ({
+            op: 'replace' as const,
+            path: `/voices/${voice}/family`,
+            value: target,
+          }))
+      : []),
+    last
+      ? { op: 'remove', path: `/case/${familyKey}` }
+      : { op: 'remove', path: `/case/${familyKey}/faces/${index}` },
+  ];
+}
+
 /** A key for a family that no other in the document has. */
 export function freeKey(taken: Iterable<string>, wanted: string): string {
   const base = (KEY.test(wanted) ? wanted : `family-${wanted}`).slice(0, 60);
@@ -108,7 +173,7 @@ export function takeFilesIn(
         freeKey([...Object.keys(document.case), ...families.keys()], keyFor(reading.family)),
         {
           name: reading.family,
-          class: reading.class,
+          class: file.class,
           source: 'files',
           licence: reading.licenceUrl?.slice(0, 200) ?? null,
           faces: [],

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { beforeAll, describe, expect, test } from '@jest/globals';
-import { readFace, Shaper, type FaceReading } from '../font';
+import { type FaceReading } from '../font';
+import { readFace, Shaper } from '../font/file';
 import { splitTuningText, type TuningText } from './tuningText';
 import { CompositeShaper, tuneFallback } from './tune';
 

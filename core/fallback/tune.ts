@@ -1,4 +1,5 @@
-import type { FaceReading, Shaper } from '../font';
+import type { FaceReading } from '../font';
+import type { Shaper } from '../font/file';
 import type { TuningText, WordCounts } from './tuningText';
 
 /** The descriptors of a fallback face, as ratios: 1 is 100 %. */

@@ -15,7 +15,7 @@ test.each([
     { panose: NONE, fixedPitch: false, family: 'Skerry Sans Serif' },
     'sans-serif',
   ],
-  ['nothing', { panose: NONE, fixedPitch: false, family: 'Skerry' }, 'sans-serif'],
+  ['nothing', { panose: NONE, fixedPitch: false, family: 'Skerry' }, null],
 ] as const)('the class claimed by %s', (_by, claims, expected) => {
   expect(claimedClass(claims)).toBe(expected);
 });

@@ -18,7 +18,7 @@ const NAME_WORDS: [RegExp, FaceClass][] = [
 
 /**
  * The class a file claims for itself: by its PANOSE numbers, else by being fixed in pitch, else by the
- * words in its name. A file that claims nothing is taken for a sans serif.
+ * words in its name; null when it claims none.
  */
 export function claimedClass({
   panose,
@@ -28,9 +28,9 @@ export function claimedClass({
   panose: readonly number[];
   fixedPitch: boolean;
   family: string;
-}): FaceClass {
+}): FaceClass | null {
   const [kind = 0, serif = 0, , proportion = 0] = panose;
   if (fixedPitch || (kind === LATIN_TEXT && proportion === MONOSPACED)) return 'monospace';
   if (kind === LATIN_TEXT && serif >= 2) return serif >= FIRST_SANS_SERIF ? 'sans-serif' : 'serif';
-  return FAMILY_KIND[kind] ?? NAME_WORDS.find(([words]) => words.test(family))?.[1] ?? 'sans-serif';
+  return FAMILY_KIND[kind] ?? NAME_WORDS.find(([words]) => words.test(family))?.[1] ?? null;
 }

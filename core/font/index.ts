@@ -1,5 +1,4 @@
-export { fontsIn } from './collection';
-export { detectFormat, packAsWoff2, unpack, type FontFormat, type UnpackedFont } from './container';
+/** What is said of faces once they have been read. What opens font files stands in `file.ts`. */
 export { embeddingRights, type EmbeddingRights } from './embedding';
 export { FontError, type FontErrorReason } from './fontError';
 export {
@@ -10,6 +9,6 @@ export {
   type LineMetricTables,
   type Platform,
 } from './lineMetrics';
-export { readFace, type Axis, type FaceReading, type FaceStyle, type Height } from './reading';
-export { Shaper, type Instance } from './shape';
+export type { Axis, FaceReading, FaceStyle, Height } from './reading';
+export type { Instance } from './shape';
 export { formatUnicodeRange, inUnicodeRange, parseUnicodeRange } from './unicodeRange';

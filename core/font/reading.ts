@@ -53,8 +53,8 @@ export interface FaceReading {
   /** Percent of the normal width, at the point read (CSS Fonts 4 §2.3). */
   width: number;
   style: FaceStyle;
-  /** The class that the file claims. */
-  class: FaceClass;
+  /** The class that the file claims; null when it claims none. */
+  class: FaceClass | null;
   axes: Axis[];
   /** How many characters it maps, and how many glyphs it holds. */
   codePoints: number;

@@ -32,7 +32,10 @@ const BOLD_FROM = 600;
 export const offWeight = ({ weightMin, weightMax }: ListedFace, wanted: number): number =>
   Math.max(weightMin - wanted, wanted - weightMax, 0);
 
-/** The face of a style that is nearest to a weight; upright and regular unless said. */
+/**
+ * The face of a style that is nearest to a weight; upright and regular unless said. Of two that claim the
+ * same place it is the later one, which is the one that browsers show.
+ */
 export function nearestFace<F extends ListedFace>(
   faces: readonly F[],
   style: Slant = 'normal',
@@ -41,7 +44,7 @@ export function nearestFace<F extends ListedFace>(
   return faces
     .filter((face) => face.style === style)
     .reduce<F | undefined>(
-      (best, face) => (!best || offWeight(face, weight) < offWeight(best, weight) ? face : best),
+      (best, face) => (!best || offWeight(face, weight) <= offWeight(best, weight) ? face : best),
       undefined,
     );
 }

@@ -1,3 +1,4 @@
+/** What follows from measures once they have been taken. What takes them stands in `file.ts`. */
 export {
   charactersByScript,
   LANGUAGE_SOURCE,
@@ -18,15 +19,10 @@ export {
   type FamilyMeasures,
   type ListedFace,
 } from './family';
-export { familySheet, type FaceFiles, type FamilySheet } from './familySheet';
+export type { FaceFiles, FamilySheet } from './familySheet';
 export type { Figures } from './figures';
 export { fitnessOf, fitnessSentence, TEXT_LIMITS, type Fitness, type OnOffer } from './fitness';
 export type { LowerCase } from './letterCase';
-export { classesDisagree, measuredClass, type MeasuredClass } from './measuredClass';
-export { measure, measureFace, MEASURES_VERSION, type FaceMeasures } from './measureFace';
-export {
-  italicDifferences,
-  italicKind,
-  type ItalicKind,
-  type LetterDifference,
-} from './trueItalic';
+export { classDrawn, classesDisagree, measuredClass, type MeasuredClass } from './measuredClass';
+export type { FaceMeasures } from './measureFace';
+export type { ItalicKind, LetterDifference } from './trueItalic';

@@ -18,6 +18,20 @@ export function measuredClass(measures: FaceMeasures): MeasuredClass | null {
   return (footThickness ?? 0) >= SERIF.slabThickness ? 'slab serif' : 'serif';
 }
 
+/** The class that a face with such outlines would claim. */
+const CLASS_AS: Record<MeasuredClass, FaceClass> = {
+  serif: 'serif',
+  'slab serif': 'serif',
+  'sans serif': 'sans-serif',
+  monospaced: 'monospace',
+};
+
+/** The class to list a face under that claims none: the one it is drawn in, else a display face. */
+export function classDrawn(measures: FaceMeasures): FaceClass {
+  const measured = measuredClass(measures);
+  return measured ? CLASS_AS[measured] : 'display';
+}
+
 const SAYS: Partial<Record<FaceClass, MeasuredClass[]>> = {
   serif: ['serif', 'slab serif'],
   'sans-serif': ['sans serif'],

@@ -1,4 +1,12 @@
+export { apparentSizePatch } from './apparentSize';
 export { elementAt } from './elementAt';
+export {
+  namesakes,
+  replaceFamilyPatch,
+  seatsOf,
+  takeOutPatch,
+  type SeatInUse,
+} from './familyInUse';
 export { matchFace, type FaceMatch, type FaceRequest, type MatchableFace } from './faceMatch';
 export { PROPERTIES, PROPERTY_NAMES, type PropertyName, type PropertyValue } from './properties';
 export {

@@ -1,22 +1,23 @@
-import { Router, type Request } from 'express';
+import { Router } from 'express';
 import multer from 'multer';
 import { slug } from '@lettera/core/deliver';
 import { faceOf, sharedPlaces, takeFilesIn, type ProjectDocument } from '@lettera/core/document';
-import { FontError, type FaceReading, type Instance } from '@lettera/core/font';
+import { FontError, type FaceReading } from '@lettera/core/font';
 import type { Services } from '../services';
+import type { ReadFont } from '../job/tasks';
 import type { NewFont } from '../store/fontStore';
 import { Problem } from './problem';
-import { bodyLimit, projectOf, untilGone } from './requests';
+import { bodyLimit, instanceOf, projectOf, untilGone } from './requests';
 
 const MEGABYTE = 1024 * 1024;
 const LARGEST_FILE = 20 * MEGABYTE;
 const LARGEST_UPLOAD = 120 * MEGABYTE;
 const MOST_FILES = 250;
-const AXIS_TAG = /^[A-Za-z0-9 ]{4}$/;
 
 /** What became of one font of an upload. */
 type Outcome =
-  { name: string; font: NewFont } | { name: string; refused: { reason: string; detail: string } };
+  | { name: string; font: NewFont & Pick<ReadFont, 'class'> }
+  | { name: string; refused: { reason: string; detail: string } };
 
 /** The licence that a file itself carries. */
 const ownLicence = ({ licence, licenceUrl, copyright }: FaceReading): string | null =>
@@ -42,19 +43,6 @@ function conflictsOf(
         : [];
     });
   });
-}
-
-/** The point of a variable face's axes that a query gives: `?wght=650&wdth=80`. */
-function instanceOf(query: Request['query']): Instance {
-  return Object.fromEntries(
-    Object.entries(query).map(([tag, value]) => {
-      const number = Number(value);
-      if (!AXIS_TAG.test(tag) || !Number.isFinite(number)) {
-        throw new Problem('bad-request', `“${tag}” must be an axis of four letters with a number.`);
-      }
-      return [tag, number];
-    }),
-  );
 }
 
 /** The font files of a project: taking them in, what they say of themselves, and the files. */
@@ -126,7 +114,11 @@ export function fontRoutes({
         );
       }
       await fonts.add(project.id, usable);
-      const taken = usable.map(({ reading, woff2 }) => ({ reading, woff2Bytes: woff2.byteLength }));
+      const taken = usable.map(({ reading, woff2, class: faceClass }) => ({
+        reading,
+        woff2Bytes: woff2.byteLength,
+        class: faceClass,
+      }));
       const names = [...new Set(usable.map(({ reading }) => reading.family))];
       const { document } = await projects.change(
         project.id,

@@ -4,7 +4,7 @@ import type { Services } from '../services';
 import type { Project } from '../store/projectStore';
 import { fetchFaces, takeFamilyIn } from '../supply/taking';
 import { Problem } from './problem';
-import { projectOf, sendProject, stringField, untilGone } from './requests';
+import { instanceOf, projectOf, sendProject, stringField, untilGone } from './requests';
 
 const isPicks = (body: unknown): body is Picks => {
   const { scripts, faces } = (body ?? {}) as Partial<Picks>;
@@ -108,6 +108,17 @@ export function foundryRoutes({
     response.set('Cache-Control', 'private, max-age=86400');
     response.type('font/woff2').send(file);
   });
+
+  router.get(
+    '/projects/:id/foundry/families/:family/files/:name/measures',
+    async (request, response) => {
+      await allowedProject(request);
+      const family = await foundry.family(request.params.family);
+      const file = await foundry.file(family, request.params.name);
+      const instance = instanceOf(request.query);
+      response.json(await jobs.measure({ bytes: new Uint8Array(file), instance }));
+    },
+  );
 
   router.post('/projects/:id/foundry/families/:family', async (request, response) => {
     const project = await allowedProject(request);

@@ -1,5 +1,6 @@
 import type { Request, RequestHandler, Response } from 'express';
 import type { Project, ProjectStore } from '../store/projectStore';
+import type { Instance } from '@lettera/core/font';
 import { Problem } from './problem';
 
 /** The project that a route's `:id` names, by id or slug. @throws Problem 404 */
@@ -71,4 +72,19 @@ export function untilGone(response: Response): AbortSignal {
     if (!response.writableFinished) gone.abort();
   });
   return gone.signal;
+}
+
+const AXIS_TAG = /^[A-Za-z0-9 ]{4}$/;
+
+/** The point of a variable face's axes that a query gives: `?wght=650&wdth=80`. */
+export function instanceOf(query: Request['query']): Instance {
+  return Object.fromEntries(
+    Object.entries(query).map(([tag, value]) => {
+      const number = Number(value);
+      if (!AXIS_TAG.test(tag) || !Number.isFinite(number)) {
+        throw new Problem('bad-request', `“${tag}” must be an axis of four letters with a number.`);
+      }
+      return [tag, number];
+    }),
+  );
 }

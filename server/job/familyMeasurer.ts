@@ -1,6 +1,5 @@
 import { createHash } from 'node:crypto';
 import {
-  MEASURES_VERSION,
   nearestFace,
   REGULAR_WEIGHT,
   regularFace,
@@ -10,6 +9,7 @@ import {
   type FamilySheet,
   type ListedFace,
 } from '@lettera/core/measure';
+import { MEASURES_VERSION } from '@lettera/core/measure/file';
 import type { MeasureStore } from '../store/measureStore';
 import type { Jobs } from './jobs';
 

@@ -3,7 +3,7 @@ import { afterAll, beforeAll, describe, expect, jest, test } from '@jest/globals
 import { unzipSync } from 'fflate';
 import { newDocument } from '@lettera/core/document';
 import { LOCAL_FONTS, splitTuningText, type LocalVariant } from '@lettera/core/fallback';
-import { readFace, Shaper } from '@lettera/core/font';
+import { readFace, Shaper } from '@lettera/core/font/file';
 import { PAGES, startTestServer, type TestServer } from '../testing/server';
 import { pageText } from './pageText';
 import { twinFiles } from './twins';

@@ -3,21 +3,19 @@ import { strToU8, zipSync, type Zippable } from 'fflate';
 import subsetFont from 'subset-font';
 import {
   FontError,
-  fontsIn,
-  packAsWoff2,
-  readFace,
-  Shaper,
   type FaceReading,
   type FontErrorReason,
   type Instance,
 } from '@lettera/core/font';
+import { fontsIn, packAsWoff2, readFace, Shaper } from '@lettera/core/font/file';
 import {
-  familySheet,
-  measureFace,
+  classDrawn,
+  REGULAR_WEIGHT,
   type FaceFiles,
   type FaceMeasures,
   type FamilySheet,
 } from '@lettera/core/measure';
+import { familySheet, measureFace } from '@lettera/core/measure/file';
 import {
   CompositeShaper,
   LOCAL_FONTS,
@@ -27,13 +25,15 @@ import {
   type TunedFace,
   type TuningText,
 } from '@lettera/core/fallback';
-import type { Slant } from '@lettera/core/document';
+import type { FaceClass, Slant } from '@lettera/core/document';
 import { twinFiles } from './twins';
 
 /** A font that has been read, with its WOFF2 packing. Of a collection, `bytes` is the one face. */
 export interface ReadFont {
   bytes: Uint8Array;
   reading: FaceReading;
+  /** The class it claims, or is drawn in where it claims none. */
+  class: FaceClass;
   woff2: Uint8Array;
 }
 
@@ -54,7 +54,12 @@ async function orRefused<T>(work: () => Promise<T>): Promise<T | RefusedFont> {
 
 async function readOne(bytes: Uint8Array): Promise<ReadFont> {
   const reading = await readFace(bytes);
-  return { bytes, reading, woff2: await packAsWoff2(bytes) };
+  return {
+    bytes,
+    reading,
+    class: reading.class ?? classDrawn(await measureFace(bytes, { wght: REGULAR_WEIGHT })),
+    woff2: await packAsWoff2(bytes),
+  };
 }
 
 /** Reads the font, or each font of a collection, and packs it as WOFF2. A bad one refuses only itself. */

@@ -1,6 +1,16 @@
-import type { LibraryFamily, Patch, Picks, ProjectDocument } from '@lettera/core/document';
+import type {
+  Face,
+  FaceClass,
+  LibraryFamily,
+  LibraryFile,
+  Patch,
+  Picks,
+  ProjectDocument,
+  Slant,
+} from '@lettera/core/document';
 import type { FallbackTrials } from '@lettera/core/fallback';
-import type { FaceReading } from '@lettera/core/font';
+import type { FaceReading, Instance } from '@lettera/core/font';
+import type { FaceMeasures, FamilyMeasures, FamilySheet } from '@lettera/core/measure';
 import { signedOut } from './session';
 
 export interface ProjectSummary {
@@ -37,7 +47,46 @@ export interface TwinScript {
 }
 
 export type UploadResult =
-  ({ file: string } & FaceReading) | { file: string; refused: { reason: string; detail: string } };
+  | ({ file: string; conflicts: string[] } & FaceReading)
+  | { file: string; refused: { reason: string; detail: string } };
+
+/** How far a long piece of the server's work has come. */
+export interface ProgressReport {
+  task: 'measuring' | 'taking' | 'reading';
+  done: number;
+  of: number;
+}
+
+/** What the server has measured of the library, from a number of families on. */
+export interface LibraryProgress {
+  state: 'idle' | 'measuring' | 'stopped' | 'done' | 'failed';
+  done: number;
+  of: number;
+  families: { id: string; measures: FamilyMeasures | null }[];
+}
+
+/** A family with the characters of each of its files. */
+export type LibraryDetails = Omit<LibraryFamily, 'files'> & {
+  licenceText: string;
+  files: (LibraryFile & { unicodeRange: string })[];
+};
+
+/** A family by reference, as it is asked for. */
+export interface WantedReference {
+  name: string;
+  stylesheet: string;
+  class: FaceClass;
+  /** `library/<id>` or `case/<key>`. */
+  standIn: string;
+  faces: { style: Slant; weight: number }[];
+}
+
+/** What was measured on a font that stays where it is. */
+export interface MeasuredFile {
+  family: string;
+  face: Face;
+  measures: FaceMeasures;
+}
 
 interface ProblemDetails {
   type?: string;
@@ -75,7 +124,8 @@ async function send(path: string, init: RequestInit = {}): Promise<Response> {
   let response: Response;
   try {
     response = await fetch(API + path, { credentials: 'same-origin', ...init });
-  } catch {
+  } catch (error) {
+    if (init.signal?.aborted) throw error;
     throw new OfflineError();
   }
   if (response.ok) return response;
@@ -93,9 +143,11 @@ async function sendJson<T>(
   path: string,
   body?: unknown,
   headers: Record<string, string> = {},
+  signal?: AbortSignal,
 ): Promise<T> {
   const response = await send(path, {
     method,
+    signal,
     headers: { 'Content-Type': 'application/json', ...headers },
     ...(body === undefined ? {} : { body: JSON.stringify(body) }),
   });
@@ -103,6 +155,12 @@ async function sendJson<T>(
 }
 
 const project = (id: string): string => `/projects/${encodeURIComponent(id)}`;
+const libraryFamily = (id: string, family: string): string =>
+  `${project(id)}/foundry/families/${encodeURIComponent(family)}`;
+const pointOf = (instance: Instance): string =>
+  new URLSearchParams(
+    Object.entries(instance).map(([tag, value]) => [tag, String(value)]),
+  ).toString();
 const ifMatch = (revision: number) => ({ 'If-Match': `"${revision}"` });
 
 /** The server, as the web application sees it: one function a request. */
@@ -132,18 +190,42 @@ export const api = {
     sendJson<Project>('PUT', `${project(id)}/foundry`, { allowedBy }),
   withdrawFoundry: (id: string) => sendJson<Project>('DELETE', `${project(id)}/foundry`),
   library: (id: string) => get<LibraryFamily[]>(`${project(id)}/foundry/families`),
-  take: (id: string, family: string, picks: Picks) =>
-    sendJson<Project>(
-      'POST',
-      `${project(id)}/foundry/families/${encodeURIComponent(family)}`,
-      picks,
+  take: (id: string, family: string, picks: Picks, signal?: AbortSignal) =>
+    sendJson<Project>('POST', libraryFamily(id, family), picks, {}, signal),
+  libraryDetails: (id: string, family: string) => get<LibraryDetails>(libraryFamily(id, family)),
+  librarySheet: (id: string, family: string) =>
+    get<FamilySheet>(`${libraryFamily(id, family)}/sheet`),
+  libraryFileMeasures: (id: string, family: string, name: string, instance: Instance) =>
+    get<FaceMeasures>(
+      `${libraryFamily(id, family)}/files/${encodeURIComponent(name)}/measures?${pointOf(instance)}`,
     ),
+  libraryMeasures: (id: string, after: number) =>
+    get<LibraryProgress>(`${project(id)}/foundry/measures?after=${after}`),
+  startMeasuring: (id: string) =>
+    sendJson<LibraryProgress>('POST', `${project(id)}/foundry/measures`),
+  stopMeasuring: (id: string) => sendJson<void>('DELETE', `${project(id)}/foundry/measures`),
+  takeReference: (id: string, wanted: WantedReference) =>
+    sendJson<Project>('POST', `${project(id)}/references`, wanted),
 
-  async upload(id: string, files: File[]): Promise<UploadResult[]> {
+  readings: (id: string) => get<FaceReading[]>(`${project(id)}/fonts`),
+  caseMeasures: (id: string) =>
+    get<Record<string, FamilyMeasures | null>>(`${project(id)}/case/measures`),
+  caseSheet: (id: string, key: string) =>
+    get<FamilySheet>(`${project(id)}/case/${encodeURIComponent(key)}/sheet`),
+  fontMeasures: (id: string, sha256: string, instance: Instance) =>
+    get<FaceMeasures>(`${project(id)}/fonts/${sha256}/measures?${pointOf(instance)}`),
+
+  async upload(id: string, files: File[], signal?: AbortSignal): Promise<UploadResult[]> {
     const body = new FormData();
     for (const file of files) body.append('file', file);
-    const response = await send(`${project(id)}/fonts`, { method: 'POST', body });
+    const response = await send(`${project(id)}/fonts`, { method: 'POST', body, signal });
     return (await response.json()) as UploadResult[];
+  },
+  async measureFile(id: string, file: File): Promise<MeasuredFile> {
+    const body = new FormData();
+    body.append('file', file);
+    const response = await send(`${project(id)}/measures`, { method: 'POST', body });
+    return (await response.json()) as MeasuredFile;
   },
 };
 

@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import { marksOf } from '@lettera/core/check';
 import { deliveredFonts } from '@lettera/core/deliver';
+import { siteName } from '@lettera/core/document';
 import { candidateError, chosenCandidate, LOCAL_FONTS } from '@lettera/core/fallback';
 import { stepsOf } from '@lettera/core/scale';
 import { computed } from 'vue';
 import { useRoute } from 'vue-router';
 import { afterPaint } from './afterPaint';
 import { caseFont } from '../proof/caseFonts';
+import { useCaseReadings } from '../store/caseReadings';
 import { useFallbacks } from '../store/fallbacks';
 import { useProject } from '../store/project';
 import { count, kilobytes, percent, plainNumber } from './figures';
@@ -17,10 +19,11 @@ import ThemeSwitch from './ThemeSwitch.vue';
 
 const project = useProject();
 const fallbacks = useFallbacks();
+const caseReadings = useCaseReadings();
 const route = useRoute();
 
 const shown = afterPaint(() => project.shown);
-const marks = computed(() => (shown.value ? marksOf(shown.value) : []));
+const marks = computed(() => (shown.value ? marksOf(shown.value, caseReadings.readings) : []));
 const marksIn = (stage: StageKey) => marks.value.filter((mark) => mark.stage === stage).length;
 
 interface Decision {
@@ -59,7 +62,7 @@ const decisions = computed<Record<StageKey, Decision[]>>(() => {
     faces: [
       {
         text: families.length
-          ? families.map(([, { name }]) => name).join(', ')
+          ? families.map(([, family]) => siteName(family)).join(', ')
           : 'The case is empty',
       },
     ],

@@ -1,10 +1,14 @@
 <script setup lang="ts">
-import { onBeforeUnmount, onMounted, ref } from 'vue';
+import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
+import { useProject } from '../store/project';
 import { useUpload } from '../store/upload';
+import { count } from './figures';
 
 /** Font files dropped anywhere are taken in. */
 const upload = useUpload();
+const project = useProject();
 const over = ref(false);
+const progress = computed(() => project.progress.reading);
 
 const hasFiles = (event: DragEvent): boolean =>
   event.dataTransfer?.types.includes('Files') ?? false;
@@ -41,14 +45,23 @@ onBeforeUnmount(() => {
 <template>
   <div v-if="over" class="over">Drop font files to take them into the case</div>
   <div v-if="upload.state !== 'idle'" class="outcome" role="status">
-    <p v-if="upload.state === 'reading'">
-      Reading {{ upload.names.length }} {{ upload.names.length === 1 ? 'file' : 'files' }} …
+    <p v-if="upload.state === 'reading'" class="line">
+      <progress :value="progress?.done ?? 0" :max="upload.files" />
+      Reading {{ count(upload.files, 'file') }}, {{ progress?.done ?? 0 }} done
+      <button type="button" class="plain again" @click="upload.stop()">Stop</button>
     </p>
     <template v-else>
-      <p v-for="line in upload.lines" :key="line.text" :class="{ refused: line.refused }">
-        {{ line.text }}
+      <button type="button" class="plain again close" @click="upload.dismiss()">Close</button>
+      <p v-if="upload.taken.length">
+        {{ count(upload.taken.length, 'face') }} taken in, as
+        <template v-for="(name, i) in upload.families.slice(0, 5)" :key="name"
+          >{{ i > 0 ? ', ' : '' }}<bdi>{{ name }}</bdi></template
+        >{{ upload.families.length > 5 ? ` and ${upload.families.length - 5} more` : '' }}. Open the
+        family in Faces to correct what a file says of itself.
       </p>
-      <button type="button" class="plain" @click="upload.dismiss()">Close</button>
+      <ul v-if="upload.troubled.length">
+        <li v-for="line in upload.troubled" :key="line.text" class="mark-text">{{ line.text }}</li>
+      </ul>
     </template>
   </div>
 </template>
@@ -71,16 +84,29 @@ onBeforeUnmount(() => {
   bottom: 48px;
   z-index: 10;
   max-width: 520px;
+  max-height: 40vh;
+  overflow: auto;
+  overflow-wrap: anywhere;
   padding: 12px 16px;
   background: var(--sheet);
   border: 1px solid var(--ink-2);
 }
-.refused {
-  color: var(--mark);
-}
 .outcome button {
-  margin-top: 8px;
-  color: var(--verdigris);
-  text-decoration: underline;
+  min-height: 24px;
+}
+.close {
+  float: right;
+  margin-left: 12px;
+}
+bdi {
+  display: inline-block;
+  max-width: 20em;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  vertical-align: bottom;
+  white-space: nowrap;
+}
+li {
+  margin-top: 4px;
 }
 </style>

@@ -10,6 +10,7 @@ const KEYS: [keys: string, what: string][] = [
   ['f', 'web faces or fallback on the proof'],
   ['w', 'next width of the proof'],
   ['[ and ]', 'the row before and after'],
+  ['k', 'put the row on the shortlist, or take it off'],
   ['arrow keys', 'step a number, ten at a time with Shift'],
   ['Escape', 'leave, or give back what was being looked at'],
   ...STAGES.map(({ letter, name }): [string, string] => [`g ${letter}`, `go to ${name}`]),

@@ -9,6 +9,7 @@ import {
 } from '@lettera/core/deliver';
 import { computed, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
+import { useCaseReadings } from '../store/caseReadings';
 import { useFallbacks } from '../store/fallbacks';
 import { afterPaint } from './afterPaint';
 import { useProject } from '../store/project';
@@ -18,6 +19,7 @@ import { count, kilobytes } from './figures';
 const project = useProject();
 const proof = useProof();
 const fallbacks = useFallbacks();
+const caseReadings = useCaseReadings();
 const route = useRoute();
 const router = useRouter();
 const open = ref<'files' | 'time' | 'shift' | 'marks' | null>(null);
@@ -39,7 +41,7 @@ const figures = computed(() => {
     firstBytes: bytes(firstFonts),
     preloaded: preloadedFonts(document),
     times: loadTimes(STATED_CONNECTION, { stylesheetBytes: css, fontBytes: bytes(firstFonts) }),
-    marks: marksOf(document),
+    marks: marksOf(document, caseReadings.readings),
   };
 });
 

@@ -50,8 +50,10 @@ watch(
   { immediate: true },
 );
 
-/** Part of the window that the proof takes until it is dragged, and what docket and workbench need, px. */
+/** Parts of the window that the proof takes until it is dragged: the line-up's columns need room. */
 const PROOF_SHARE = 0.367;
+const PROOF_SHARE_BESIDE_FACES = 0.25;
+/** What the proof, and docket and workbench together, need, px. */
 const LEAST_PROOF = 280;
 const LEAST_REST = 560;
 
@@ -59,12 +61,18 @@ function withinRoom(width: number): number {
   return Math.round(Math.max(LEAST_PROOF, Math.min(window.innerWidth - LEAST_REST, width)));
 }
 
-/** Width of the proof beside the workbench, px; dragged by the line between them. */
-const proofWidth = ref(
+/** Faces keeps a width of its own, since it compares faces and not the page. */
+const beside = computed(() => (stage.value === 'faces' ? 'faces' : 'stages'));
+const widthKey = () => `lettera:proof-width:${beside.value}`;
+const startingWidth = () =>
   withinRoom(
-    Number(localStorage.getItem('lettera:proof-width')) || window.innerWidth * PROOF_SHARE,
-  ),
-);
+    Number(localStorage.getItem(widthKey())) ||
+      window.innerWidth * (beside.value === 'faces' ? PROOF_SHARE_BESIDE_FACES : PROOF_SHARE),
+  );
+
+/** Width of the proof beside the workbench, px; dragged by the line between them. */
+const proofWidth = ref(startingWidth());
+watch(beside, () => (proofWidth.value = startingWidth()));
 
 function resize(event: PointerEvent): void {
   if (event.type === 'pointermove' && event.buttons === 0) return;
@@ -74,7 +82,7 @@ function resize(event: PointerEvent): void {
 
 function setProofWidth(width: number): void {
   proofWidth.value = withinRoom(width);
-  localStorage.setItem('lettera:proof-width', String(proofWidth.value));
+  localStorage.setItem(widthKey(), String(proofWidth.value));
 }
 
 function resizeByKey(event: KeyboardEvent): void {

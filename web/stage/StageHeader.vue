@@ -17,6 +17,6 @@ header {
   padding: 14px 20px 10px;
 }
 p {
-  max-width: 62ch;
+  max-width: 96ch;
 }
 </style>

@@ -7,7 +7,15 @@ import {
 } from '@lettera/core/document';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
-import { api, ApiError, OfflineError, urls, type PageTitle, type Project } from '../api/client';
+import {
+  api,
+  ApiError,
+  OfflineError,
+  urls,
+  type PageTitle,
+  type ProgressReport,
+  type Project,
+} from '../api/client';
 import { rebase, replay } from './changeQueue';
 
 /** What is happening with the changes made here. */
@@ -35,6 +43,7 @@ export const useProject = defineStore('project', () => {
   const saveState = ref<SaveState>('saved');
   const message = ref('');
   const conflict = shallowRef<Conflict | null>(null);
+  const progress = shallowRef<Partial<Record<ProgressReport['task'], ProgressReport>>>({});
 
   let events: EventSource | null = null;
   let sending = false;
@@ -122,6 +131,7 @@ export const useProject = defineStore('project', () => {
     pending.value = [];
     preview.value = null;
     conflict.value = null;
+    progress.value = {};
     saveState.value = 'saved';
     message.value = '';
   }
@@ -134,6 +144,10 @@ export const useProject = defineStore('project', () => {
     };
     events.addEventListener('hello', onRevision);
     events.addEventListener('revision', onRevision);
+    events.addEventListener('progress', (event: MessageEvent<string>) => {
+      const report = JSON.parse(event.data) as ProgressReport;
+      progress.value = { ...progress.value, [report.task]: report };
+    });
   }
 
   /** Takes over what another tab or person has stored. */
@@ -263,6 +277,7 @@ export const useProject = defineStore('project', () => {
     saveState,
     message,
     conflict,
+    progress,
     open,
     close,
     change,

@@ -1,4 +1,4 @@
-"""Makes readings.json and tarnholm-test.otf with fontTools, an implementation independent of Lettera's.
+"""Makes readings.json and the test faces with fontTools, an implementation independent of Lettera's.
 
 Run from the root, with Debian's python3-fonttools and python3-brotli: python3 core/font/golden/make.py
 """
@@ -7,6 +7,7 @@ import json
 from pathlib import Path
 
 from fontTools import version
+from fontTools.feaLib.builder import addOpenTypeFeaturesFromString
 from fontTools.fontBuilder import FontBuilder
 from fontTools.pens.boundsPen import BoundsPen
 from fontTools.pens.t2CharStringPen import T2CharStringPen
@@ -31,6 +32,25 @@ FILES = [
     "@fontsource/cardo/files/cardo-greek-400-normal.woff2",
     "@fontsource/space-mono/files/space-mono-latin-700-normal.woff",
     "@fontsource/gelasio/files/gelasio-latin-400-normal.woff2",
+    *(
+        f"@fontsource/{name}/files/{name}-latin-400-normal.woff2"
+        for name in [
+            "abril-fatface", "alegreya-sans", "anton", "dm-serif-display", "gloock", "instrument-serif",
+            "kalam", "krona-one", "libre-baskerville", "libre-caslon-text", "share-tech-mono",
+            "sorts-mill-goudy", "yeseva-one",
+        ]
+    ),
+    *(
+        f"@fontsource-variable/{name}/files/{name}-latin-wght-normal.woff2"
+        for name in [
+            "alegreya", "bodoni-moda", "caveat", "commissioner", "cormorant", "dancing-script", "inconsolata",
+            "lexend", "martian-mono", "newsreader", "rubik", "source-serif-4", "syne", "unbounded", "vollkorn",
+        ]
+    ),
+    *(
+        f"@fontsource-variable/{name}/files/{name}-latin-wght-italic.woff2"
+        for name in ["archivo", "lora", "public-sans"]
+    ),
 ]
 
 # Points of variable faces, and the letters whose tops are read there.
@@ -69,6 +89,75 @@ def make_otf(path):
     builder.font["head"].created = builder.font["head"].modified = 3800000000
     builder.font.recalcTimestamp = False
     builder.save(path)
+
+
+CFF_NAMES = {"zilla-slab": ("Tarnholm Test Slab", 600), "gloock": ("Tarnholm Test Hairline", 400)}
+
+
+def make_cff(source, path):
+    """The ASCII part of an open-licensed TrueType face with its outlines redrawn as CFF, under another name."""
+    package = source.split("/")[1]
+    name, weight = CFF_NAMES[package]
+    font = TTFont(MODULES / source)
+    cmap = {code: glyph for code, glyph in font.getBestCmap().items() if 0x20 <= code < 0x7F}
+    order = [".notdef", *dict.fromkeys(cmap.values())]
+    glyphs, metrics = font.getGlyphSet(), font["hmtx"]
+    charstrings = {}
+    for glyph in order:
+        pen = T2CharStringPen(metrics[glyph][0], glyphs)
+        glyphs[glyph].draw(pen)
+        charstrings[glyph] = pen.getCharString()
+    os2, hhea = font["OS/2"], font["hhea"]
+    builder = FontBuilder(font["head"].unitsPerEm, isTTF=False)
+    builder.setupGlyphOrder(order)
+    builder.setupCharacterMap(cmap)
+    ps_name = name.replace(" ", "") + "-Regular"
+    builder.setupCFF(ps_name, {"FullName": name}, charstrings, {})
+    builder.setupHorizontalMetrics({glyph: metrics[glyph] for glyph in order})
+    builder.setupHorizontalHeader(ascent=hhea.ascent, descent=hhea.descent, lineGap=hhea.lineGap)
+    builder.setupNameTable(
+        {"familyName": name, "styleName": "Regular", "fullName": name, "psName": ps_name,
+         "licenseDescription": "SIL Open Font License 1.1, see OFL.txt"}
+    )
+    builder.setupOS2(
+        sTypoAscender=os2.sTypoAscender, sTypoDescender=os2.sTypoDescender, sTypoLineGap=os2.sTypoLineGap,
+        usWinAscent=os2.usWinAscent, usWinDescent=os2.usWinDescent, usWeightClass=weight,
+        sxHeight=os2.sxHeight, sCapHeight=os2.sCapHeight,
+    )
+    builder.setupPost()
+    builder.font["head"].created = builder.font["head"].modified = 3800000000
+    builder.font.recalcTimestamp = False
+    builder.save(path)
+
+
+def with_small_caps(source, path):
+    """The test face with the features that its own outlines answer: small capitals and old-style figures."""
+    font = TTFont(source)
+    addOpenTypeFeaturesFromString(font, "feature smcp { sub x by H; } smcp;")
+    font.recalcTimestamp = False
+    font.save(path)
+
+
+def measures(file, location):
+    """Heights and advances of letters at a point, from the glyphs' bounds and widths."""
+    font = TTFont(MODULES / file if file.startswith("@") else file)
+    em = font["head"].unitsPerEm
+    glyphs, cmap = font.getGlyphSet(location=location or None), font.getBestCmap()
+
+    def bounds(letter):
+        pen = BoundsPen(glyphs)
+        glyphs[cmap[ord(letter)]].draw(pen)
+        return pen.bounds
+
+    return {
+        "file": file,
+        "location": location,
+        "xHeight": bounds("x")[3] / em,
+        "capHeight": bounds("H")[3] / em,
+        "ascender": bounds("l")[3] / em,
+        "descender": bounds("p")[1] / em,
+        "advances": {letter: glyphs[cmap[ord(letter)]].width / em for letter in "aemn "},
+    }
 
 
 def reading(path):
@@ -140,12 +229,33 @@ def tops(file, location):
 
 otf = HERE / "tarnholm-test.otf"
 make_otf(otf)
+with_small_caps(otf, HERE / "tarnholm-small-caps.otf")
+cff = {
+    "@fontsource/zilla-slab/files/zilla-slab-latin-600-normal.woff2": HERE / "tarnholm-slab.otf",
+    "@fontsource/gloock/files/gloock-latin-400-normal.woff2": HERE / "tarnholm-hairline.otf",
+}
+for source, path in cff.items():
+    make_cff(source, path)
 readings = {file: reading(MODULES / file) for file in FILES}
-readings["core/font/golden/tarnholm-test.otf"] = reading(otf)
+for path in [otf, *cff.values()]:
+    readings[f"core/font/golden/{path.name}"] = reading(path)
+
+
+def measured_at(file):
+    """Variable faces are measured at the regular, where they have one."""
+    axes = TTFont(MODULES / file)["fvar"].axes if "fvar" in TTFont(MODULES / file) else []
+    return {a.axisTag: min(max(400, a.minValue), a.maxValue) for a in axes if a.axisTag == "wght"}
+
+
+latin = [file for file in FILES if "-latin-" in file and "bungee" not in file]
 (HERE / "readings.json").write_text(
     json.dumps({
             "madeWith": f"fontTools {version}",
             "readings": readings,
             "points": [tops(file, location) for file, location in POINTS],
+            "measures": [
+                *(measures(file, measured_at(file)) for file in latin),
+                *(measures(f"core/font/golden/{path.name}", {}) for path in cff.values()),
+            ],
         }, indent=2, ensure_ascii=False) + "\n"
 )

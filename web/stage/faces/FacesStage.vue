@@ -1,102 +1,111 @@
 <script setup lang="ts">
-import { FACE_CLASSES, type Family } from '@lettera/core/document';
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
-import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
-import { count } from '../../frame/figures';
+import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue';
+import ChoiceLine from '../../frame/ChoiceLine.vue';
+import { useCaseReadings } from '../../store/caseReadings';
 import { useLibrary } from '../../store/library';
+import { useLineUp } from '../../store/lineUp';
 import { useProject } from '../../store/project';
+import { SAMPLES, useSamples } from '../../store/samples';
 import { useUpload } from '../../store/upload';
 import StageHeader from '../StageHeader.vue';
+import FaceMap from './FaceMap.vue';
+import { filterRows } from './filter';
+import FilterSentence from './FilterSentence.vue';
 import FoundryAsk from './FoundryAsk.vue';
-import InCase from './InCase.vue';
-import LineUpRowView from './LineUpRow.vue';
-import {
-  filterRows,
-  rowOfLibrary,
-  sortRows,
-  weightsOf,
-  type LineUpRow,
-  type SortKey,
-} from './lineUp';
-import TakeIn from './TakeIn.vue';
+import { rowOfCase, rowOfLibrary, type LineUpRow } from './lineUp';
+import LineUpList from './LineUpList.vue';
+import MeasuringLine from './MeasuringLine.vue';
+import { measureOf } from './measures';
+import ReferenceForm from './ReferenceForm.vue';
+import { sortRows, type SortKey } from './sort';
 
 const project = useProject();
 const library = useLibrary();
+const lineUp = useLineUp();
 const upload = useUpload();
+const caseReadings = useCaseReadings();
+const { words, texts } = useSamples();
 
-const text = ref('');
-const classes = ref<string[]>([]);
-const sort = ref<SortKey>('name');
-const direction = ref<1 | -1>(1);
-const size = ref(30);
-const open = ref<string | null>(null);
 const files = ref<HTMLInputElement | null>(null);
+const list = ref<InstanceType<typeof LineUpList> | null>(null);
+const referring = ref(false);
 
-const COLUMNS: { key: SortKey; label: string; figure?: boolean }[] = [
-  { key: 'name', label: 'Family' },
-  { key: 'class', label: 'Class' },
-  { key: 'weights', label: 'Weights' },
-  { key: 'italic', label: 'Italic' },
-  { key: 'scripts', label: 'Scripts', figure: true },
-  { key: 'bytes', label: 'Regular', figure: true },
+const COLUMNS: { key: SortKey; label: string; means: string; figure?: boolean }[] = [
+  { key: 'name', label: 'Family', means: 'By name' },
+  ...(['xHeight', 'width', 'contrast'] as const).map((key) => ({
+    key,
+    label: measureOf(key).short,
+    means: measureOf(key).means,
+    figure: true,
+  })),
+  { key: 'weights', label: 'Weights', means: 'Weights on offer, on an axis from 1 to 1000' },
+  { key: 'italic', label: 'Italic', means: 'Drawn as an italic, sloped, or none' },
+  {
+    key: 'languages',
+    label: 'Lang.',
+    means: 'Languages that it has every letter of, of 48',
+    figure: true,
+  },
+  { key: 'bytes', label: 'Regular', means: 'Bytes of the regular in Latin', figure: true },
 ];
 
-const inCase = computed(() => Object.entries(project.document?.case ?? {}));
-
-const rowOfCase = ([key, family]: [string, Family]): LineUpRow => {
-  const upright = family.faces.find(({ style }) => style === 'normal') ?? family.faces[0];
-  return {
-    key: `case ${key}`,
-    name: family.name,
-    class: family.class,
-    weights: weightsOf(family.faces),
-    variable: family.faces.some(({ weightMin, weightMax }) => weightMin < weightMax),
-    italic: family.faces.some(({ style }) => style === 'italic'),
-    scripts: [...new Set(family.faces.flatMap((face) => face.files.map(({ script }) => script)))],
-    bytes: upright?.files[0]?.bytes ?? 0,
-    licence: family.licence ?? '',
-    caseKey: key,
-    library: null,
-  };
-};
+const GROUNDS = [
+  { value: 'room', label: 'sheet' },
+  { value: 'light', label: 'light' },
+  { value: 'dark', label: 'dark' },
+] as const;
+const EQUAL = [
+  { value: 'size', label: 'equal size' },
+  { value: 'xHeight', label: 'equal x-height' },
+] as const;
+const VIEWS = [
+  { value: 'rows', label: 'Rows' },
+  { value: 'map', label: 'Map' },
+] as const;
 
 const rows = computed<LineUpRow[]>(() => {
+  const inCase = Object.entries(project.document?.case ?? {});
   const caseKeyOf = (name: string) =>
-    inCase.value.find(([, family]) => family.source === 'foundry' && family.name === name)?.[0];
+    inCase.find(([, family]) => family.source === 'foundry' && family.name === name)?.[0];
   const listed = library.families.map((family) =>
-    rowOfLibrary(family, caseKeyOf(family.name) ?? null),
+    rowOfLibrary(family, caseKeyOf(family.name) ?? null, library.measures.get(family.id)),
   );
   const covered = new Set(listed.map(({ caseKey }) => caseKey));
-  return [...inCase.value.filter(([key]) => !covered.has(key)).map(rowOfCase), ...listed];
+  const others = inCase
+    .filter(([key]) => !covered.has(key))
+    .map(([key, family]) => rowOfCase(key, family, caseReadings.measures[key]));
+  return [...others, ...listed];
 });
 
+const places = computed(() => ({
+  shortlist: project.document?.shortlist ?? [],
+  recent: lineUp.recent,
+}));
 const shown = computed(() =>
   sortRows(
-    filterRows(rows.value, { text: text.value, classes: classes.value }),
-    sort.value,
-    direction.value,
+    filterRows(rows.value, lineUp.settings.filter, places.value),
+    lineUp.settings.sort,
+    lineUp.settings.direction,
   ),
 );
-
-const words = computed(() => project.document?.words ?? '');
+const recentRows = computed(() =>
+  lineUp.recent.flatMap((key) => rows.value.find((row) => row.key === key) ?? []).slice(0, 6),
+);
+const text = computed(() => texts.value[lineUp.settings.sample]);
 
 function setWords(event: Event): void {
   const value = (event.target as HTMLInputElement).value.trim();
-  if (value && value !== words.value) {
-    project.change([{ op: 'replace', path: '/words', value: value.slice(0, 400) }]);
-  }
-}
-
-function toggleClass(name: string): void {
-  classes.value = classes.value.includes(name)
-    ? classes.value.filter((other) => other !== name)
-    : [...classes.value, name];
+  if (!value || value === words.value) return;
+  lineUp.settings.sample = 'words';
+  project.change([{ op: 'replace', path: '/words', value: value.slice(0, 400) }]);
 }
 
 function sortBy(key: SortKey): void {
-  direction.value = sort.value === key && direction.value === 1 ? -1 : 1;
-  sort.value = key;
+  const { settings } = lineUp;
+  settings.direction = settings.sort === key && settings.direction === 1 ? -1 : 1;
+  settings.sort = key;
 }
 
 function pickFiles(event: Event): void {
@@ -105,15 +114,35 @@ function pickFiles(event: Event): void {
   input.value = '';
 }
 
-const step = (event: KeyboardEvent): void => {
-  if (event.key !== '[' && event.key !== ']') return;
-  if ((event.target as Element | null)?.closest?.('input')) return;
-  const at = shown.value.findIndex(({ key }) => key === open.value);
-  const next = shown.value[at + (event.key === ']' ? 1 : -1)];
-  if (next) open.value = next.key;
-};
-onMounted(() => window.addEventListener('keydown', step));
-onBeforeUnmount(() => window.removeEventListener('keydown', step));
+/** Shows a family in the rows, opened, letting go of a filter that would hide it. */
+async function show(key: string | null): Promise<void> {
+  if (!key) return;
+  lineUp.wanted = null;
+  lineUp.settings.view = 'rows';
+  if (!shown.value.some((row) => row.key === key)) lineUp.clearFilter();
+  await nextTick();
+  list.value?.show(key);
+}
+
+watch(() => lineUp.wanted, show);
+
+const TYPING = 'input, textarea, [role="combobox"], [role="listbox"]';
+
+function onKey(event: KeyboardEvent): void {
+  const target = event.target as Element | null;
+  if (event.ctrlKey || event.metaKey || event.altKey || target?.closest?.(TYPING)) return;
+  if (event.key === 'k') {
+    const key = target?.closest?.<HTMLElement>('[data-row]')?.dataset['row'] ?? lineUp.open;
+    if (key) lineUp.toggleShortlist(key);
+  }
+  if (event.key === '[' || event.key === ']') {
+    const at = shown.value.findIndex(({ key }) => key === lineUp.open);
+    const next = shown.value[at + (event.key === ']' ? 1 : -1)];
+    if (next) list.value?.show(next.key);
+  }
+}
+onMounted(() => window.addEventListener('keydown', onKey));
+onBeforeUnmount(() => window.removeEventListener('keydown', onKey));
 
 watch(
   () => project.stored?.foundry,
@@ -129,115 +158,119 @@ watch(
     Set your own words in every family, and take in only the weights and scripts that the site will
     use.
     <template #actions>
-      <Button
-        label="Bring font files"
-        size="small"
-        variant="outlined"
-        severity="secondary"
-        @click="files?.click()"
-      />
+      <span class="line">
+        <Button
+          label="Refer to a family served elsewhere"
+          size="small"
+          variant="text"
+          severity="secondary"
+          :aria-expanded="referring"
+          @click="referring = !referring"
+        />
+        <Button
+          label="Bring font files"
+          size="small"
+          variant="outlined"
+          severity="secondary"
+          @click="files?.click()"
+        />
+      </span>
     </template>
   </StageHeader>
+  <ReferenceForm v-if="referring" :rows="rows" @done="referring = false" />
   <FoundryAsk v-if="!project.stored?.foundry" />
   <div class="bar">
     <label class="words">
       <span class="visually-hidden">Words set in every family</span>
       <InputText :model-value="words" fluid maxlength="400" @change="setWords" />
     </label>
-    <label class="line">
-      <span class="quiet">Size</span>
-      <input
-        v-model.number="size"
-        type="range"
-        min="14"
-        max="72"
-        step="1"
-        :aria-valuetext="`${size} px`"
-      />
-      <span class="size">{{ size }} px</span>
-    </label>
+    <InputText
+      :model-value="lineUp.settings.filter.name"
+      placeholder="Find by name"
+      aria-label="Find a family by name"
+      class="find"
+      @update:model-value="
+        lineUp.settings.filter = { ...lineUp.settings.filter, name: $event ?? '' }
+      "
+    />
+    <ChoiceLine v-model="lineUp.settings.view" label="View" :choices="VIEWS" />
   </div>
   <div class="bar">
-    <InputText
-      v-model="text"
-      size="small"
-      placeholder="Find a family"
-      aria-label="Find a family"
-      class="find"
-    />
-    <span class="line wrap" role="group" aria-label="Class">
-      <button
-        v-for="name in FACE_CLASSES"
-        :key="name"
-        type="button"
-        class="plain class"
-        :aria-pressed="classes.includes(name)"
-        @click="toggleClass(name)"
-      >
-        {{ name }}
-      </button>
+    <ChoiceLine v-model="lineUp.settings.sample" label="What is set" :choices="SAMPLES" />
+    <label class="line">
+      <span class="visually-hidden">Size</span>
+      <input
+        v-model.number="lineUp.settings.size"
+        type="range"
+        min="12"
+        max="96"
+        step="1"
+        :aria-valuetext="`${lineUp.settings.size} px`"
+      />
+      <span class="size">{{ lineUp.settings.size }} px</span>
+    </label>
+    <ChoiceLine v-model="lineUp.settings.equal" label="Set at" :choices="EQUAL" />
+    <span class="line"
+      ><span class="quiet">on</span>
+      <ChoiceLine v-model="lineUp.settings.ground" label="Ground" :choices="GROUNDS" />
     </span>
-    <span class="quiet count" role="status">{{
-      shown.length === rows.length
-        ? count(rows.length, 'family')
-        : `${shown.length} of ${count(rows.length, 'family')}`
-    }}</span>
-    <input
-      ref="files"
-      type="file"
-      multiple
-      accept=".ttf,.otf,.woff,.woff2"
-      class="visually-hidden"
-      tabindex="-1"
-      aria-label="Font files"
-      @change="pickFiles"
-    />
+    <button type="button" class="plain again" @click="lineUp.reset()">Reset</button>
   </div>
+  <FilterSentence :rows="rows" :shown="shown.length" />
+  <MeasuringLine />
+  <p v-if="recentRows.length" class="recent small quiet">
+    Looked at lately:
+    <template v-for="(row, i) in recentRows" :key="row.key"
+      ><button type="button" class="plain again" @click="lineUp.show(row.key)">
+        <bdi>{{ row.name }}</bdi></button
+      >{{ i < recentRows.length - 1 ? ', ' : '' }}</template
+    >
+  </p>
+  <input
+    ref="files"
+    type="file"
+    multiple
+    accept=".ttf,.otf,.ttc,.otc,.woff,.woff2"
+    class="visually-hidden"
+    tabindex="-1"
+    aria-label="Font files"
+    @change="pickFiles"
+  />
   <p v-if="library.state === 'failed'" class="failed" role="alert">
     {{ library.message }}
     <button type="button" class="plain again" @click="library.load()">Try again</button>
   </p>
-  <div class="columns line-up-columns" role="group" aria-label="Sort by">
-    <button
-      v-for="column in COLUMNS"
-      :key="column.key"
-      type="button"
-      class="plain small"
-      :class="{ figure: column.figure }"
-      :aria-pressed="sort === column.key"
-      @click="sortBy(column.key)"
-    >
-      {{ column.label }}{{ sort === column.key ? (direction === 1 ? ' ↓' : ' ↑') : '' }}
-    </button>
-  </div>
-  <p v-if="library.state === 'loading'" class="empty quiet" role="status">
-    Fetching the foundry’s list …
-  </p>
-  <p v-else-if="rows.length === 0" class="empty quiet">
-    The case is empty. Allow the foundry above, or bring font files of your own.
-  </p>
-  <p v-else-if="shown.length === 0" class="empty quiet">
-    No family passes these filters.
-    <button type="button" class="plain again" @click="((text = ''), (classes = []))">
-      Clear them
-    </button>
-  </p>
-  <ul>
-    <LineUpRowView
-      v-for="row in shown"
-      :key="row.key"
-      :row="row"
-      :words="words"
-      :size="size"
-      :open="open === row.key"
-      @toggle="open = open === row.key ? null : row.key"
-    >
-      <template #default="{ font }">
-        <TakeIn v-if="row.library" :family="row.library" :case-key="row.caseKey" :font="font" />
-        <InCase v-if="row.caseKey" :case-key="row.caseKey" @removed="open = null" />
-      </template>
-    </LineUpRowView>
-  </ul>
+  <FaceMap v-if="lineUp.settings.view === 'map'" :rows="rows" :shown="shown" />
+  <template v-else>
+    <div class="columns line-up-columns" role="group" aria-label="Sort by">
+      <button
+        v-for="column in COLUMNS"
+        :key="column.key"
+        type="button"
+        class="plain small"
+        :class="{ figure: column.figure }"
+        :aria-pressed="lineUp.settings.sort === column.key"
+        :title="column.means"
+        @click="sortBy(column.key)"
+      >
+        {{ column.label
+        }}{{
+          lineUp.settings.sort === column.key ? (lineUp.settings.direction === 1 ? ' ↓' : ' ↑') : ''
+        }}
+      </button>
+    </div>
+    <p v-if="library.state === 'loading'" class="empty quiet" role="status">
+      Fetching the foundry’s list …
+    </p>
+    <p v-else-if="rows.length === 0" class="empty quiet">
+      The case is empty. Allow the foundry above, or bring font files of your own.
+    </p>
+    <p v-else-if="shown.length === 0" class="empty quiet">
+      No family passes this filter.
+      <button type="button" class="plain again" @click="lineUp.clearFilter()">Clear it</button>
+    </p>
+    <LineUpList ref="list" :rows="shown" :all="rows" :words="text" />
+  </template>
   <p v-if="project.stored?.foundry" class="permission small quiet">
     The foundry was allowed by {{ project.stored.foundry.allowedBy }} on
     {{
@@ -251,35 +284,23 @@ watch(
 .bar {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px 16px;
+  gap: 6px 16px;
   align-items: center;
   padding: 0 20px 8px;
+}
+.find {
+  width: 120px;
 }
 .words {
   flex: 1;
   min-width: 220px;
 }
 input[type='range'] {
-  width: 110px;
+  width: 90px;
   accent-color: var(--verdigris);
 }
 .size {
   width: 42px;
-}
-.find {
-  width: 130px;
-}
-.class {
-  color: var(--ink-2);
-  border-bottom: 1px solid transparent;
-}
-.class[aria-pressed='true'] {
-  color: var(--ink);
-  font-weight: 550;
-  border-color: var(--verdigris);
-}
-.count {
-  margin-right: auto;
 }
 .columns {
   position: sticky;
@@ -287,11 +308,12 @@ input[type='range'] {
   z-index: 2;
   display: grid;
   gap: 10px;
-  padding: 6px 20px;
+  padding: 5px 20px 5px 32px;
   background: var(--sheet);
   border-block: 1px solid var(--rule);
 }
 .columns button {
+  min-height: 24px;
   color: var(--ink-2);
   white-space: nowrap;
 }
@@ -301,6 +323,12 @@ input[type='range'] {
 .columns button[aria-pressed='true'] {
   color: var(--ink);
   font-weight: 550;
+}
+.recent {
+  padding: 0 20px 6px;
+}
+.recent button {
+  min-height: 24px;
 }
 .empty,
 .failed,

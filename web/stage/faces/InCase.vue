@@ -1,64 +1,169 @@
 <script setup lang="ts">
+import { siteName } from '@lettera/core/document';
+import { replaceFamilyPatch, seatsOf, takeOutPatch } from '@lettera/core/style';
 import Button from 'primevue/button';
-import { computed } from 'vue';
+import Checkbox from 'primevue/checkbox';
+import InputText from 'primevue/inputtext';
+import Select from 'primevue/select';
+import { computed, ref } from 'vue';
 import { useRoute } from 'vue-router';
+import { percent } from '../../frame/figures';
+import { useCaseReadings } from '../../store/caseReadings';
+import { useLineUp } from '../../store/lineUp';
 import { useProject } from '../../store/project';
+import FaceCorrections from './FaceCorrections.vue';
+import type { LineUpRow } from './lineUp';
 
-/** What a family of the case is seated in, what taking it out would show, and the way on. */
-const props = defineProps<{ caseKey: string }>();
-const emit = defineEmits<{ removed: [] }>();
+/** What a family of the case is seated in, and everything that can be done with it there. */
+const props = defineProps<{ caseKey: string; rows: readonly LineUpRow[] }>();
 
 const project = useProject();
+const lineUp = useLineUp();
+const caseReadings = useCaseReadings();
 const route = useRoute();
 
-const seats = computed(() =>
-  Object.entries(project.document?.voices ?? {}).filter(
-    ([, { family }]) => family === props.caseKey,
-  ),
+const removing = ref(false);
+const keepSize = ref(false);
+const replacement = ref<string | null>(null);
+
+const family = computed(() => project.document?.case[props.caseKey]);
+const seats = computed(() => (project.document ? seatsOf(project.document, props.caseKey) : []));
+const others = computed(() =>
+  Object.entries(project.document?.case ?? {})
+    .filter(([key]) => key !== props.caseKey)
+    .map(([key, other]) => ({ key, name: siteName(other) })),
 );
-const voices = computed(() => seats.value.map(([, { name }]) => name).join(', '));
-const generics = computed(() => seats.value.map(([, { generic }]) => generic).join(', '));
+
+const xHeightOf = (key: string | null): number | null | undefined =>
+  (props.rows.find((row) => row.caseKey === key)?.measures ?? caseReadings.measures[key ?? ''])
+    ?.regular.xHeight;
+
+/** x-height of this family ÷ that of the one to take its place; null where either is unknown. */
+const sizeRatio = computed(() => {
+  const [own, other] = [xHeightOf(props.caseKey), xHeightOf(replacement.value)];
+  return own && other ? own / other : null;
+});
 
 function remove(): void {
-  project.change([
-    ...seats.value.map(([voice]) => ({
-      op: 'replace' as const,
-      path: `/voices/${voice}/family`,
-      value: null,
-    })),
-    { op: 'remove', path: `/case/${props.caseKey}` },
-  ]);
-  emit('removed');
+  if (!project.document) return;
+  project.change(takeOutPatch(project.document, props.caseKey));
+  lineUp.open = null;
+}
+
+function replace(): void {
+  if (!project.document || !replacement.value) return;
+  project.change(
+    replaceFamilyPatch(
+      project.document,
+      props.caseKey,
+      replacement.value,
+      keepSize.value ? sizeRatio.value : null,
+    ),
+  );
+  replacement.value = null;
+  keepSize.value = false;
+}
+
+function setAlias(event: Event): void {
+  if (!family.value) return;
+  const alias = (event.target as HTMLInputElement).value.trim();
+  const path = `/case/${props.caseKey}/alias`;
+  if (alias === (family.value.alias ?? '')) return;
+  if (alias === '' || alias === family.value.name) {
+    if (family.value.alias !== undefined) project.change([{ op: 'remove', path }]);
+    return;
+  }
+  project.change([{ op: 'add', path, value: alias.slice(0, 300) }]);
 }
 </script>
 
 <template>
-  <div class="in-case line wrap">
-    <p v-if="seats.length" class="small quiet">
-      Seated in {{ voices }}; taken out, the text there shows in {{ generics }} until another is
-      seated. Undo brings it back.
+  <section v-if="family" aria-label="In the case">
+    <h3>In the case</h3>
+    <p v-if="family.reference" class="small">
+      Served by
+      <a :href="family.reference.stylesheet" rel="noreferrer">{{ family.reference.stylesheet }}</a>,
+      which lettera.css imports. {{ family.reference.standIn }} stands in for it on the proof and is
+      not delivered.
+    </p>
+    <p v-if="seats.length" class="small">
+      <template v-for="(seat, i) in seats" :key="seat.voice"
+        >{{ i > 0 ? ' ' : '' }}Seated in {{ seat.voiceName }}, which sets
+        {{ seat.elements.length ? seat.elements.join(', ') : 'no element yet' }}.</template
+      >
     </p>
     <p v-else class="small">
-      In the case, and not seated yet.
+      Not seated yet.
       <RouterLink :to="{ name: 'pair', params: { project: route.params['project'] } }">
         Seat it in a voice
       </RouterLink>
     </p>
-    <Button
-      label="Take out of the case"
-      size="small"
-      variant="text"
-      severity="secondary"
-      @click="remove"
-    />
-  </div>
+    <FaceCorrections :case-key="caseKey" />
+    <div class="line wrap">
+      <label class="line small"
+        >Known on the site as
+        <InputText
+          :model-value="family.alias ?? ''"
+          :placeholder="family.name"
+          size="small"
+          maxlength="300"
+          @change="setAlias"
+      /></label>
+      <span class="small quiet"
+        >Another name lets it take the place of one that the site’s CSS uses.</span
+      >
+    </div>
+    <div v-if="seats.length && others.length" class="line wrap">
+      <Select
+        v-model="replacement"
+        :options="others"
+        option-label="name"
+        option-value="key"
+        placeholder="Replace it by …"
+        size="small"
+        aria-label="Family to take its place everywhere"
+      />
+      <template v-if="replacement">
+        <label v-if="sizeRatio && Math.abs(sizeRatio - 1) > 0.005" class="line small">
+          <Checkbox v-model="keepSize" binary size="small" />
+          Keep the apparent size: its x-height is {{ percent(Math.abs(1 / sizeRatio - 1)) }}
+          {{ sizeRatio > 1 ? 'smaller' : 'larger' }}, so sizes go to {{ percent(sizeRatio, 0) }}
+        </label>
+        <Button label="Replace everywhere" size="small" @click="replace" />
+      </template>
+    </div>
+    <div class="line wrap">
+      <Button
+        v-if="!removing"
+        label="Take out of the case"
+        size="small"
+        variant="text"
+        severity="secondary"
+        @click="seats.length ? (removing = true) : remove()"
+      />
+      <template v-else>
+        <span class="small"
+          ><template v-for="seat in seats" :key="seat.voice"
+            >{{ seat.elements.join(', ') || seat.voiceName }} will show in the visitor’s own
+            {{ seat.instead }}. </template
+          >Undo brings it back, files too.</span
+        >
+        <Button
+          label="Take it out"
+          size="small"
+          variant="outlined"
+          severity="secondary"
+          @click="remove"
+        />
+        <button type="button" class="plain again" @click="removing = false">Keep it</button>
+      </template>
+    </div>
+  </section>
 </template>
 
 <style scoped>
-.in-case {
-  padding: 0 20px 12px;
-}
 p {
-  max-width: 56ch;
+  max-width: 72ch;
+  overflow-wrap: anywhere;
 }
 </style>

@@ -1,140 +1,217 @@
 <script setup lang="ts">
-import { onBeforeUnmount, onMounted, ref } from 'vue';
-import { urls } from '../../api/client';
+import { computed, ref } from 'vue';
 import { kilobytes } from '../../frame/figures';
-import { caseFont } from '../../proof/caseFonts';
-import { useProject } from '../../store/project';
-import { specimenFile, type LineUpRow } from './lineUp';
+import type { LineUpRow } from './lineUp';
+import MeasureCell from './MeasureCell.vue';
+import { rowFont, useSpecimenFont } from './specimenFonts';
 import WeightAxis from './WeightAxis.vue';
 
-const props = defineProps<{ row: LineUpRow; words: string; size: number; open: boolean }>();
-defineEmits<{ toggle: [] }>();
+const props = defineProps<{
+  row: LineUpRow;
+  words: string;
+  /** Whether the words run over several lines. */
+  running: boolean;
+  size: number;
+  ground: 'room' | 'light' | 'dark';
+  equal: 'size' | 'xHeight';
+  open: boolean;
+  shortlisted: boolean;
+}>();
+defineEmits<{ toggle: []; shortlist: [] }>();
 
-const project = useProject();
-const root = ref<HTMLElement | null>(null);
-const state = ref<'far' | 'loading' | 'shown' | 'failed'>('far');
+/** The x-height that faces are brought to: at it, the size is the one chosen. */
+const COMMON_X_HEIGHT = 0.5;
 
-const libraryFont = `library ${props.row.library?.id}`;
-const font = props.row.library ? `"${libraryFont}"` : caseFont(props.row.caseKey);
-let face: FontFace | null = null;
+const tried = ref<number | null>(null);
+const { state, again } = useSpecimenFont(props.row.library, () => props.words);
+const font = rowFont(props.row);
 
-/** Fetches the family's specimen face once its row comes near, and lets it go with the row. */
-async function show(): Promise<void> {
-  const { library } = props.row;
-  if (state.value !== 'far') return;
-  const file = library && specimenFile(library);
-  if (!library || !file) {
-    state.value = 'shown';
-    return;
-  }
-  state.value = 'loading';
-  const { weightMin, weightMax } = file;
-  face = new FontFace(libraryFont, `url(${urls.libraryFont(project.id, library.id, file.name)})`, {
-    weight: weightMin === weightMax ? `${weightMin}` : `${weightMin} ${weightMax}`,
-  });
-  try {
-    document.fonts.add(await face.load());
-    state.value = 'shown';
-  } catch {
-    state.value = 'failed';
-  }
-}
-
-const observer = new IntersectionObserver(
-  (entries) => {
-    if (entries.some(({ isIntersecting }) => isIntersecting)) void show();
-  },
-  { rootMargin: '600px' },
-);
-onMounted(() => root.value && observer.observe(root.value));
-onBeforeUnmount(() => {
-  observer.disconnect();
-  if (face) document.fonts.delete(face);
+const shownSize = computed(() => {
+  const xHeight = props.row.measures?.regular.xHeight;
+  return props.equal === 'xHeight' && xHeight
+    ? (props.size * COMMON_X_HEIGHT) / xHeight
+    : props.size;
 });
 
-defineExpose({ focus: () => root.value?.querySelector('button')?.focus() });
+const italicWord = computed(() =>
+  props.row.italic ? (props.row.measures?.italic ?? 'yes') : 'none',
+);
+const fitWord = computed(() =>
+  props.row.fitness ? (props.row.fitness.use === 'text' ? 'fit for text' : 'headings only') : '',
+);
 </script>
 
 <template>
-  <li ref="root" :class="{ open }">
-    <button type="button" class="plain row" :aria-expanded="open" @click="$emit('toggle')">
-      <span class="facts line-up-columns">
-        <span class="name"
-          >{{ row.name }}<span v-if="row.caseKey" class="taken">in the case</span></span
+  <li :class="{ open }" :data-row="row.key">
+    <div class="facts line-up-columns">
+      <div class="who">
+        <button
+          type="button"
+          class="plain flag"
+          :aria-pressed="shortlisted"
+          :aria-label="`${row.name} on the shortlist`"
+          :title="shortlisted ? 'On the shortlist (k)' : 'Put on the shortlist (k)'"
+          @click="$emit('shortlist')"
         >
-        <span class="quiet">{{ row.class }}</span>
-        <WeightAxis :weights="row.weights" :variable="row.variable" />
-        <span class="quiet">{{ row.italic ? 'italic' : '–' }}</span>
-        <span class="quiet figure">{{ row.scripts.length }}</span>
-        <span class="figure">{{ kilobytes(row.bytes) }}</span>
-      </span>
-      <span
-        class="specimen"
-        :class="state"
-        :style="{ fontFamily: state === 'shown' ? font : undefined, fontSize: `${size}px` }"
-        >{{
-          state === 'failed'
-            ? 'The foundry did not send this face. Open the row to try again.'
-            : words
-        }}</span
-      >
-    </button>
-    <slot v-if="open" :font="font" />
+          <svg viewBox="0 0 12 16" width="12" height="16" aria-hidden="true">
+            <path d="M1.5 3.5h6l3 3v7h-9z" />
+          </svg>
+        </button>
+        <button
+          type="button"
+          class="plain row"
+          :aria-expanded="open"
+          :title="row.name"
+          @click="$emit('toggle')"
+        >
+          <bdi class="name">{{ row.name }}</bdi>
+          <span class="about"
+            >{{ row.class
+            }}<template v-if="row.disputed"> claimed, {{ row.measuredClass }} drawn</template
+            ><template v-if="fitWord"> · {{ fitWord }}</template
+            ><span v-if="row.standIn" class="stands"> · by reference</span
+            ><span v-else-if="row.caseKey" class="taken"> · in the case</span></span
+          >
+        </button>
+      </div>
+      <MeasureCell measure="xHeight" :measures="row.measures" />
+      <MeasureCell measure="width" :measures="row.measures" />
+      <MeasureCell measure="contrast" :measures="row.measures" />
+      <WeightAxis
+        v-model="tried"
+        :weights="row.weights"
+        :variable="row.variable"
+        :name="row.name"
+      />
+      <span class="quiet">{{ italicWord }}</span>
+      <span class="quiet figure">{{ row.measures ? row.measures.languages.length : '…' }}</span>
+      <span class="figure">{{ kilobytes(row.bytes) }}</span>
+    </div>
+    <p v-if="state === 'failed'" class="failed">
+      The foundry did not send this face.
+      <button type="button" class="plain again" @click="again">Try again</button>
+    </p>
+    <!-- A second way to open the row, for the pointer; the name is the one for the keyboard. -->
+    <div
+      v-else
+      class="specimen"
+      :class="[state, ground, { running }]"
+      :style="{
+        fontFamily: state === 'shown' ? font : undefined,
+        fontSize: `${shownSize.toFixed(2)}px`,
+        fontWeight: tried ?? 400,
+      }"
+      dir="auto"
+      @click="$emit('toggle')"
+    >
+      {{ words }}
+    </div>
+    <p v-if="row.standIn" class="stand-in small">
+      Served elsewhere and not loaded here: shown in {{ row.standIn }}, which stands in for it.
+    </p>
+    <slot v-if="open" />
   </li>
 </template>
 
 <style scoped>
 li {
   border-bottom: 1px solid var(--rule);
-  content-visibility: auto;
-  contain-intrinsic-size: auto 84px;
 }
 li.open {
-  content-visibility: visible;
-  background: var(--touched);
-}
-.row {
-  display: block;
-  width: 100%;
-  padding: 8px 20px 10px;
-}
-.row:hover {
   background: var(--touched);
 }
 .facts {
   display: grid;
   gap: 10px;
   align-items: center;
+  padding: 6px 20px 0 8px;
   font-size: 12px;
+}
+.who {
+  display: flex;
+  min-width: 0;
+}
+.flag {
+  flex: none;
+  width: 24px;
+  height: 32px;
+  text-align: center;
+}
+.flag path {
+  fill: none;
+  stroke: var(--rule);
+}
+.flag:hover path,
+.flag:focus-visible path {
+  stroke: var(--ink-2);
+}
+.flag[aria-pressed='true'] path {
+  fill: var(--verdigris);
+  stroke: var(--verdigris);
+}
+.row {
+  flex: 1;
+  min-width: 0;
+}
+.row:hover .name {
+  text-decoration: underline;
+  text-decoration-color: var(--verdigris);
+  text-underline-offset: 3px;
+}
+.name,
+.about {
+  display: block;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
 }
 .name {
   font-size: 13px;
   font-weight: 550;
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
+}
+.about {
+  font-size: 11px;
+  color: var(--ink-2);
 }
 .taken {
-  margin-left: 8px;
-  font-size: 11px;
-  font-weight: 450;
   color: var(--verdigris);
 }
+.stands {
+  color: var(--local);
+}
 .specimen {
-  display: block;
-  margin-top: 2px;
+  min-height: 24px;
+  margin: 2px 0 0;
+  padding: 2px 20px 8px 32px;
   line-height: 1.3;
   white-space: nowrap;
   overflow: hidden;
   text-overflow: ellipsis;
+  cursor: pointer;
   transition: opacity var(--motion);
 }
-.specimen.far,
+.specimen.running {
+  white-space: normal;
+  max-width: 75ch;
+  line-height: 1.45;
+}
+.specimen.light {
+  background: #fbfcfb;
+  color: #131a18;
+}
+.specimen.dark {
+  background: #141817;
+  color: #e9eeec;
+}
 .specimen.loading {
   opacity: 0;
 }
-.specimen.failed {
-  font-size: 13px !important;
+.failed {
+  padding: 4px 20px 10px 32px;
   color: var(--mark);
+}
+.stand-in {
+  padding: 0 20px 8px 32px;
+  color: var(--local);
 }
 </style>

@@ -2,25 +2,27 @@
 import Button from 'primevue/button';
 import Checkbox from 'primevue/checkbox';
 import { computed, ref } from 'vue';
-import type { LibraryFamily } from '@lettera/core/document';
+import { libraryFaces, type LibraryFamily } from '@lettera/core/document';
 import { count, kilobytes } from '../../frame/figures';
 import { useLibrary } from '../../store/library';
 import { useProject } from '../../store/project';
-import { pickableWeights, pickedBytes } from './lineUp';
+import { pickableWeights, pickedBytes } from './picks';
 
-const props = defineProps<{ family: LibraryFamily; caseKey: string | null; font: string }>();
+/** Which weights and scripts of a family are taken in, with their bytes counted as they are picked. */
+const props = defineProps<{ family: LibraryFamily; caseKey: string | null }>();
 
 const project = useProject();
 const library = useLibrary();
-const state = ref<'idle' | 'taking'>('idle');
+const taking = ref<AbortController | null>(null);
 const refused = ref('');
 
 const STYLES = ['normal', 'italic'] as const;
 type Style = (typeof STYLES)[number];
 
 const weightsIn = (style: Style) =>
-  pickableWeights(props.family.files.filter((file) => file.style === style));
+  pickableWeights(libraryFaces(props.family).filter((face) => face.style === style));
 const styles = STYLES.filter((style) => weightsIn(style).length > 0);
+const font = `"library ${props.family.id}"`;
 
 /** What is in the case already, else regular and bold upright in Latin. */
 function startingPicks(): { faces: string[]; scripts: string[] } {
@@ -52,26 +54,33 @@ const picks = computed(() =>
   }),
 );
 const cost = computed(() => pickedBytes(props.family, scripts.value, picks.value));
+const progress = computed(() => project.progress.taking);
 
 async function take(): Promise<void> {
-  state.value = 'taking';
+  const abort = new AbortController();
+  taking.value = abort;
   refused.value = '';
   try {
-    await library.take(props.family.id, { scripts: scripts.value, faces: picks.value });
+    const wanted = { scripts: scripts.value, faces: picks.value };
+    await library.take(props.family.id, wanted, abort.signal);
   } catch (error) {
-    refused.value = (error as Error).message;
+    refused.value = abort.signal.aborted
+      ? 'Stopped. Nothing was taken in.'
+      : (error as Error).message;
   }
-  state.value = 'idle';
+  taking.value = null;
 }
 </script>
 
 <template>
-  <div class="take">
+  <section class="take" :aria-label="`Take ${family.name} in`">
     <fieldset v-for="style in styles" :key="style">
       <legend class="quiet">{{ style === 'normal' ? 'Upright' : 'True italic' }}</legend>
       <label v-for="weight in weightsIn(style)" :key="weight" class="face">
         <Checkbox v-model="faces" :value="`${style} ${weight}`" size="small" />
-        <span :style="{ fontFamily: font, fontWeight: weight }">{{ weight }}</span>
+        <span :style="{ fontFamily: font, fontWeight: weight, fontStyle: style }">{{
+          weight
+        }}</span>
       </label>
     </fieldset>
     <fieldset>
@@ -87,32 +96,33 @@ async function take(): Promise<void> {
     </p>
     <div class="line wrap">
       <Button
-        :label="
-          state === 'taking'
-            ? 'Taking in …'
-            : caseKey
-              ? 'Take in what is picked'
-              : 'Take into the case'
-        "
+        :label="caseKey ? 'Take in what is picked' : 'Take into the case'"
         size="small"
-        :loading="state === 'taking'"
+        :loading="taking !== null"
         @click="take"
       />
-      <span
+      <template v-if="taking">
+        <span role="status">{{
+          progress ? `${progress.done} of ${count(progress.of, 'file')}` : 'Asking the foundry …'
+        }}</span>
+        <button type="button" class="plain again" @click="taking?.abort()">Stop</button>
+      </template>
+      <span v-else
         >{{ count(cost.files, 'file') }}, {{ family.variable ? 'at most ' : ''
         }}{{ kilobytes(cost.bytes) }}</span
       >
-      <span class="quiet small">{{ family.licence }}</span>
+      <span class="quiet small"
+        >{{ family.licence }}. Stored here and delivered as WOFF2, which every browser in use
+        reads.</span
+      >
     </div>
     <p v-if="refused" role="alert" class="mark-text">{{ refused }}</p>
-  </div>
+  </section>
 </template>
 
 <style scoped>
-.take {
-  display: grid;
+section.take {
   gap: 10px;
-  padding: 4px 20px 16px;
 }
 fieldset {
   position: relative;

@@ -1,52 +1,121 @@
 <script setup lang="ts">
-/** Weights as ticks on an axis from 1 to 1000; a bar for a variable range. */
-defineProps<{ weights: number[]; variable: boolean }>();
+import { computed } from 'vue';
 
-const at = (weight: number): number => (weight / 1000) * 88 + 4;
+/**
+ * Weights as ticks on an axis from 1 to 1000; a bar for a variable range. Pointing along it, or stepping
+ * with the arrow keys, tries a weight; leaving gives back.
+ */
+const props = defineProps<{ weights: number[]; variable: boolean; name: string }>();
+const tried = defineModel<number | null>({ required: true });
+
+const WIDTH = 96;
+const INSET = 4;
+const SPAN = WIDTH - 2 * INSET;
+const STEP = 10;
+
+const at = (weight: number): number => (weight / 1000) * SPAN + INSET;
+const least = computed(() => props.weights[0] ?? 400);
+const most = computed(() => props.weights.at(-1) ?? 400);
+
+/** The weight on offer that is nearest to one wanted. */
+function nearest(wanted: number): number {
+  if (props.variable) {
+    return Math.round(Math.min(most.value, Math.max(least.value, wanted)) / STEP) * STEP;
+  }
+  return props.weights.reduce((best, weight) =>
+    Math.abs(weight - wanted) < Math.abs(best - wanted) ? weight : best,
+  );
+}
+
+function point(event: PointerEvent): void {
+  const { left, width } = (event.currentTarget as Element).getBoundingClientRect();
+  const x = ((event.clientX - left) / width) * WIDTH;
+  tried.value = nearest(((x - INSET) / SPAN) * 1000);
+}
+
+function step(event: KeyboardEvent): void {
+  const direction = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1 }[event.key];
+  if (event.key === 'Escape') tried.value = null;
+  if (!direction) return;
+  event.preventDefault();
+  const now = tried.value ?? nearest(400);
+  if (props.variable) {
+    tried.value = nearest(now + direction * STEP * (event.shiftKey ? 10 : 1));
+    return;
+  }
+  const next = props.weights.indexOf(now) + direction;
+  tried.value = props.weights[Math.min(props.weights.length - 1, Math.max(0, next))] ?? now;
+}
+
+const spoken = computed(() =>
+  props.variable ? `${least.value} to ${most.value}` : props.weights.join(', '),
+);
 </script>
 
 <template>
-  <svg
-    viewBox="0 0 96 14"
-    width="96"
-    height="14"
-    role="img"
-    :aria-label="
-      variable ? `Weights ${weights[0]} to ${weights.at(-1)}` : `Weights ${weights.join(', ')}`
-    "
+  <span
+    class="axis"
+    role="slider"
+    tabindex="0"
+    :aria-label="`Weight of ${name}, of ${spoken}`"
+    :aria-valuemin="least"
+    :aria-valuemax="most"
+    :aria-valuenow="tried ?? nearest(400)"
+    :title="variable ? `Any weight from ${spoken}` : `Weights ${spoken}`"
+    @pointermove="point"
+    @pointerleave="tried = null"
+    @keydown="step"
+    @blur="tried = null"
   >
-    <line x1="4" x2="92" y1="10.5" y2="10.5" class="axis" />
-    <line
-      v-for="hundred in 9"
-      :key="hundred"
-      :x1="at(hundred * 100)"
-      :x2="at(hundred * 100)"
-      y1="10.5"
-      y2="12.5"
-      class="axis"
-    />
-    <rect
-      v-if="variable"
-      :x="at(weights[0] ?? 0)"
-      y="6"
-      :width="at(weights.at(-1) ?? 0) - at(weights[0] ?? 0)"
-      height="4"
-      class="bar"
-    />
-    <line
-      v-for="weight in variable ? [] : weights"
-      :key="weight"
-      :x1="at(weight)"
-      :x2="at(weight)"
-      y1="2"
-      y2="10.5"
-      class="tick"
-    />
-  </svg>
+    <svg :viewBox="`0 0 ${WIDTH} 24`" :width="WIDTH" height="24" aria-hidden="true">
+      <line :x1="INSET" :x2="WIDTH - INSET" y1="15.5" y2="15.5" class="rule" />
+      <line
+        v-for="hundred in 9"
+        :key="hundred"
+        :x1="at(hundred * 100)"
+        :x2="at(hundred * 100)"
+        y1="15.5"
+        y2="18"
+        class="rule"
+      />
+      <rect
+        v-if="variable"
+        :x="at(least)"
+        y="11"
+        :width="at(most) - at(least)"
+        height="4"
+        class="bar"
+      />
+      <line
+        v-for="weight in variable ? [] : weights"
+        :key="weight"
+        :x1="at(weight)"
+        :x2="at(weight)"
+        y1="7"
+        y2="15.5"
+        class="tick"
+      />
+      <g v-if="tried !== null">
+        <line :x1="at(tried)" :x2="at(tried)" y1="3" y2="18" class="tried" />
+        <text
+          :x="tried > 500 ? at(tried) - 3 : at(tried) + 3"
+          y="8"
+          :text-anchor="tried > 500 ? 'end' : 'start'"
+        >
+          {{ tried }}
+        </text>
+      </g>
+    </svg>
+  </span>
 </template>
 
 <style scoped>
 .axis {
+  display: block;
+  height: 24px;
+  cursor: ew-resize;
+}
+.rule {
   stroke: var(--rule);
 }
 .tick {
@@ -54,6 +123,14 @@ const at = (weight: number): number => (weight / 1000) * 88 + 4;
   stroke-width: 2;
 }
 .bar {
+  fill: var(--ink);
+}
+.tried {
+  stroke: var(--verdigris);
+  stroke-width: 2;
+}
+text {
+  font-size: 10px;
   fill: var(--ink);
 }
 </style>

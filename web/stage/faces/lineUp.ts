@@ -1,13 +1,33 @@
-import type { LibraryFamily, LibraryFile } from '@lettera/core/document';
+import {
+  libraryFaces,
+  type FaceClass,
+  type Family,
+  type LibraryFamily,
+} from '@lettera/core/document';
+import {
+  classesDisagree,
+  fitnessOf,
+  measuredClass,
+  onOffer,
+  regularFace,
+  type FamilyMeasures,
+  type Fitness,
+  type ListedFace,
+  type MeasuredClass,
+} from '@lettera/core/measure';
 
-export type SortKey = 'name' | 'class' | 'weights' | 'italic' | 'scripts' | 'bytes';
-
-/** A family as the line-up lists it, from the foundry or from the designer's files. */
+/** A family as the line-up lists it, from the foundry or from the case. */
 export interface LineUpRow {
+  /** `library/<id>` or `case/<key>`: what the shortlist calls it too. */
   key: string;
   name: string;
-  class: string;
-  /** Weights on offer: the range of a variable family, or each of a static one. */
+  /** The name as it is searched: without capitals, accents, spaces and signs. */
+  plainName: string;
+  /** The class that is claimed for it. */
+  class: FaceClass;
+  /** Its faces, of one script each once. */
+  faces: ListedFace[];
+  /** Weights of the upright on offer: the range of a variable family, or each of a static one. */
   weights: number[];
   variable: boolean;
   italic: boolean;
@@ -17,112 +37,112 @@ export interface LineUpRow {
   licence: string;
   /** Key of the family in the case, when it has been taken in. */
   caseKey: string | null;
-  /** The foundry's own entry; null for a family from files. */
+  /** Name of the family that stands in for it, of a family by reference. */
+  standIn: string | null;
+  /** The foundry's own entry; null for a family of the designer's. */
   library: LibraryFamily | null;
+  /** What was measured; undefined until it has been, null where it could not be. */
+  measures: FamilyMeasures | null | undefined;
+  fitness: Fitness | null;
+  measuredClass: MeasuredClass | null;
+  /** Whether the outlines contradict the class claimed. */
+  disputed: boolean;
 }
 
-const REGULAR = 400;
+/** A name without what people leave out or mistype: capitals, accents, spaces and signs. */
+export const plain = (text: string): string =>
+  text
+    .normalize('NFKD')
+    .toLowerCase()
+    .replace(/[^\p{L}\p{N}]/gu, '');
 
-const offRegular = ({ weightMin, weightMax }: LibraryFile): number =>
-  Math.max(weightMin - REGULAR, REGULAR - weightMax, 0);
-
-/** The file that shows a family in the line-up: Latin, upright, nearest to regular. */
-export function specimenFile({ files }: LibraryFamily): LibraryFile | undefined {
-  return files
-    .filter(({ script, style }) => script === 'latin' && style === 'normal')
-    .sort((a, b) => offRegular(a) - offRegular(b))[0];
-}
-
-/** The distinct weights of a style: both ends of a variable axis, or each static weight. */
-export function weightsOf(files: readonly { weightMin: number; weightMax: number }[]): number[] {
-  return [...new Set(files.flatMap(({ weightMin, weightMax }) => [weightMin, weightMax]))].sort(
+/** The distinct weights of faces: both ends of a variable axis, or each static weight. */
+export function weightsOf(faces: readonly { weightMin: number; weightMax: number }[]): number[] {
+  return [...new Set(faces.flatMap(({ weightMin, weightMax }) => [weightMin, weightMax]))].sort(
     (a, b) => a - b,
   );
 }
 
-/** Weights that can be picked: the hundreds within a variable axis, with its ends, or each static one. */
-export function pickableWeights(
-  files: readonly { weightMin: number; weightMax: number }[],
-): number[] {
-  const weights = new Set<number>();
-  for (const { weightMin, weightMax } of files) {
-    weights.add(weightMin).add(weightMax);
-    for (let w = Math.ceil(weightMin / 100) * 100; w <= weightMax; w += 100) weights.add(w);
-  }
-  return [...weights].sort((a, b) => a - b);
+interface RowSource {
+  key: string;
+  name: string;
+  class: FaceClass;
+  faces: (ListedFace & { files: readonly { script: string; bytes: number }[] })[];
+  licence: string | null;
+  caseKey: string | null;
+  standIn?: string | null;
+  library?: LibraryFamily | null;
+  measures: FamilyMeasures | null | undefined;
 }
 
-export const rowOfLibrary = (family: LibraryFamily, caseKey: string | null): LineUpRow => ({
-  key: `library ${family.id}`,
-  name: family.name,
-  class: family.class,
-  weights: weightsOf(family.files),
-  variable: family.variable,
-  italic: family.files.some(({ style }) => style === 'italic'),
-  scripts: family.scripts,
-  bytes: specimenFile(family)?.bytes ?? 0,
-  licence: family.licence,
-  caseKey,
-  library: family,
-});
-
-const plain = (text: string): string =>
-  text
-    .normalize('NFKD')
-    .toLowerCase()
-    .replace(/[^a-z0-9]/g, '');
-
-export interface LineUpFilter {
-  text: string;
-  classes: string[];
+function rowOf({
+  faces,
+  measures,
+  standIn = null,
+  library = null,
+  ...source
+}: RowSource): LineUpRow {
+  const uprights = faces.filter(({ style }) => style === 'normal');
+  const regular = regularFace(faces);
+  const seen = measures ? measuredClass(measures.regular) : null;
+  return {
+    ...source,
+    licence: source.licence ?? '',
+    standIn,
+    library,
+    measures,
+    faces: faces.map(({ style, weightMin, weightMax }) => ({ style, weightMin, weightMax })),
+    plainName: plain(source.name),
+    weights: weightsOf(uprights.length > 0 ? uprights : faces),
+    variable: faces.some(({ weightMin, weightMax }) => weightMin < weightMax),
+    italic: faces.some(({ style }) => style === 'italic'),
+    scripts: [...new Set(faces.flatMap(({ files }) => files.map(({ script }) => script)))],
+    bytes:
+      (regular?.files.find(({ script }) => script === 'latin') ?? regular?.files[0])?.bytes ?? 0,
+    fitness: measures ? fitnessOf(measures.regular, onOffer(faces)) : null,
+    measuredClass: seen,
+    disputed: classesDisagree(source.class, seen),
+  };
 }
 
-/** Rows that pass a filter; names typed without spaces, capitals or accents are found all the same. */
-export const filterRows = (
-  rows: readonly LineUpRow[],
-  { text, classes }: LineUpFilter,
-): LineUpRow[] =>
-  rows.filter(
-    (row) =>
-      plain(row.name).includes(plain(text)) &&
-      (classes.length === 0 || classes.includes(row.class)),
-  );
+const CLASSES: readonly FaceClass[] = [
+  'serif',
+  'sans-serif',
+  'monospace',
+  'display',
+  'handwriting',
+];
 
-const sortValue = (row: LineUpRow, key: SortKey): number | string => {
-  switch (key) {
-    case 'weights':
-      return (row.weights.at(-1) ?? 0) - (row.weights[0] ?? 0);
-    case 'italic':
-      return row.italic ? 0 : 1;
-    case 'scripts':
-      return -row.scripts.length;
-    default:
-      return row[key];
-  }
-};
-
-/** Rows in order of a column; equal ones by name. */
-export function sortRows(rows: readonly LineUpRow[], key: SortKey, direction: 1 | -1): LineUpRow[] {
-  return [...rows].sort((a, b) => {
-    const [x, y] = [sortValue(a, key), sortValue(b, key)];
-    const order = typeof x === 'string' ? x.localeCompare(String(y), 'en') : Number(x) - Number(y);
-    return order * direction || a.name.localeCompare(b.name, 'en');
-  });
-}
-
-/** Bytes of the files that picks would fetch. A variable file holds all its weights, so it counts once. */
-export function pickedBytes(
+/** The row of a family of the library. */
+export const rowOfLibrary = (
   family: LibraryFamily,
-  scripts: readonly string[],
-  faces: readonly { style: string; weight: number }[],
-): { bytes: number; files: number } {
-  const picked = family.files.filter(
-    (file) =>
-      scripts.includes(file.script) &&
-      faces.some(
-        ({ style, weight }) =>
-          style === file.style && weight >= file.weightMin && weight <= file.weightMax,
-      ),
-  );
-  return { bytes: picked.reduce((sum, { bytes }) => sum + bytes, 0), files: picked.length };
-}
+  caseKey: string | null,
+  measures?: FamilyMeasures | null,
+): LineUpRow =>
+  rowOf({
+    key: `library/${family.id}`,
+    name: family.name,
+    class: CLASSES.find((name) => name === family.class) ?? 'display',
+    faces: libraryFaces(family),
+    licence: family.licence,
+    caseKey,
+    library: family,
+    measures,
+  });
+
+/** The row of a family of the case that the library does not list. */
+export const rowOfCase = (
+  caseKey: string,
+  family: Family,
+  measures?: FamilyMeasures | null,
+): LineUpRow =>
+  rowOf({
+    key: `case/${caseKey}`,
+    name: family.alias ? `${family.alias} (${family.name})` : family.name,
+    class: family.class,
+    faces: family.faces,
+    licence: family.licence,
+    caseKey,
+    standIn: family.reference?.standIn ?? null,
+    measures,
+  });

@@ -1,0 +1,122 @@
+<script setup lang="ts">
+import { parseUnicodeRange } from '@lettera/core/font';
+import {
+  charactersByScript,
+  LANGUAGE_SOURCE,
+  languageOf,
+  missingLetters,
+  type FamilySheet,
+} from '@lettera/core/measure';
+import { computed, ref } from 'vue';
+import { useProject } from '../../store/project';
+import type { LineUpRow } from './lineUp';
+import { rowFont, useSpecimenFont } from './specimenFonts';
+
+/** Every character of the regular by script, and the letters that the project's languages lack. */
+const props = defineProps<{ row: LineUpRow; sheet: FamilySheet }>();
+
+const project = useProject();
+const FIRST = 160;
+
+const codePoints = computed(() => {
+  const all = new Set<number>();
+  for (const [from, to] of parseUnicodeRange(props.sheet.characters)) {
+    for (let codePoint = from; codePoint <= to; codePoint++) all.add(codePoint);
+  }
+  return all;
+});
+const scripts = computed(() => charactersByScript(codePoints.value));
+const chosen = ref('Latin');
+const whole = ref(false);
+const characters = computed(
+  () =>
+    (scripts.value.find(({ name }) => name === chosen.value) ?? scripts.value[0])?.characters ?? [],
+);
+const shown = computed(() => (whole.value ? characters.value : characters.value.slice(0, FIRST)));
+
+const font = rowFont(props.row);
+useSpecimenFont(props.row.library, () => shown.value.join(''));
+
+const languages = computed(() =>
+  (project.document?.languages ?? []).map((tag) => {
+    const language = languageOf(tag);
+    return {
+      tag,
+      name: language?.name ?? tag,
+      missing: language
+        ? missingLetters(language, (codePoint) => codePoints.value.has(codePoint))
+        : null,
+    };
+  }),
+);
+
+const codeOf = (character: string): string =>
+  `U+${(character.codePointAt(0) ?? 0).toString(16).toUpperCase().padStart(4, '0')}`;
+</script>
+
+<template>
+  <section>
+    <h3>Characters, {{ codePoints.size }}</h3>
+    <ul class="small" :title="LANGUAGE_SOURCE">
+      <li v-for="{ tag, name, missing } in languages" :key="tag">
+        <template v-if="missing === null"
+          >{{ name }}: its letters are not in Lettera’s table.</template
+        >
+        <template v-else-if="missing.length === 0">{{ name }}: every letter is there.</template>
+        <template v-else
+          ><span class="mark-text">{{ name }} lacks</span>
+          <span class="missing">{{ missing.join(' ') }}</span></template
+        >
+      </li>
+    </ul>
+    <div class="line wrap" role="group" aria-label="Script">
+      <button
+        v-for="{ name, characters: list } in scripts"
+        :key="name"
+        type="button"
+        class="plain script"
+        :aria-pressed="chosen === name"
+        @click="((chosen = name), (whole = false))"
+      >
+        {{ name }} {{ list.length }}
+      </button>
+    </div>
+    <ul class="grid" :style="{ fontFamily: font }">
+      <li v-for="character in shown" :key="character" :title="codeOf(character)">
+        {{ character }}
+      </li>
+    </ul>
+    <p v-if="shown.length < characters.length">
+      <button type="button" class="plain again" @click="whole = true">
+        Show all {{ characters.length }}
+      </button>
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.missing {
+  font-size: 14px;
+}
+.script {
+  min-height: 24px;
+  color: var(--ink-2);
+}
+.script[aria-pressed='true'] {
+  color: var(--ink);
+  font-weight: 550;
+  border-bottom: 2px solid var(--verdigris);
+}
+.grid {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, 30px);
+  max-height: 240px;
+  overflow: auto;
+}
+.grid li {
+  height: 30px;
+  font-size: 18px;
+  line-height: 30px;
+  text-align: center;
+}
+</style>

@@ -1,0 +1,201 @@
+<script setup lang="ts">
+import { slug } from '@lettera/core/deliver';
+import {
+  correctFacePatch,
+  dropFacePatch,
+  moveFacePatch,
+  sharedPlaces,
+  widthRange,
+  type Face,
+  type Slant,
+} from '@lettera/core/document';
+import { embeddingRights } from '@lettera/core/font';
+import InputText from 'primevue/inputtext';
+import Select from 'primevue/select';
+import { computed, ref } from 'vue';
+import { kilobytes } from '../../frame/figures';
+import NumberField from '../../frame/NumberField.vue';
+import { useCaseReadings } from '../../store/caseReadings';
+import { useProject } from '../../store/project';
+
+/** The faces of a family of the case as their files say, to be corrected where a file lies. */
+const props = defineProps<{ caseKey: string }>();
+
+const project = useProject();
+const caseReadings = useCaseReadings();
+const whole = ref(false);
+const FIRST = 24;
+
+const STYLES: { value: Slant; label: string }[] = [
+  { value: 'normal', label: 'upright' },
+  { value: 'italic', label: 'italic' },
+];
+
+const family = computed(() => project.document?.case[props.caseKey]);
+const editable = computed(() => family.value?.source === 'files');
+
+const faces = computed(() => {
+  const list = family.value?.faces ?? [];
+  const conflicts = sharedPlaces(list);
+  return list.map((face, index) => {
+    const reading = caseReadings.readings[face.files[0]?.sha256 ?? ''];
+    const rivals = conflicts
+      .filter((pair) => pair.includes(index))
+      .flatMap((pair) => pair.filter((other) => other !== index))
+      .map(
+        (other) =>
+          caseReadings.readings[list[other]?.files[0]?.sha256 ?? '']?.fullName ??
+          `face ${other + 1}`,
+      );
+    return {
+      face,
+      index,
+      fullName: reading?.fullName ?? '',
+      rights: reading ? embeddingRights(reading.fsType) : null,
+      rivals,
+      bytes: face.files.reduce((sum, { bytes }) => sum + bytes, 0),
+    };
+  });
+});
+const shown = computed(() => (whole.value ? faces.value : faces.value.slice(0, FIRST)));
+
+const rangeText = (least: number, most: number): string =>
+  least === most ? `${least}` : `${least} to ${most}`;
+
+function correct(index: number, change: Partial<Face>): void {
+  const face = family.value?.faces[index];
+  if (!project.document || !face) return;
+  project.change(correctFacePatch(project.document, props.caseKey, index, { ...face, ...change }));
+}
+
+function move(index: number, event: Event): void {
+  const name = (event.target as HTMLInputElement).value.trim();
+  if (!project.document || !name) return;
+  project.change(moveFacePatch(project.document, props.caseKey, index, name.slice(0, 300), slug));
+}
+
+function drop(index: number): void {
+  const patch = project.document && dropFacePatch(project.document, props.caseKey, index);
+  if (patch) project.change(patch);
+}
+</script>
+
+<template>
+  <table v-if="family" class="figures-table">
+    <thead>
+      <tr>
+        <th>Face, as its file says</th>
+        <th v-if="editable">Family</th>
+        <th>Weight</th>
+        <th>Width</th>
+        <th>Style</th>
+        <th class="figure">WOFF2</th>
+        <th v-if="editable"><span class="visually-hidden">Take out</span></th>
+      </tr>
+    </thead>
+    <tbody>
+      <tr v-for="{ face, index, fullName, rights, rivals, bytes } in shown" :key="index">
+        <td>
+          <bdi class="full">{{ fullName || '…' }}</bdi>
+          <span v-if="rivals.length" class="mark-text small">
+            claims the same place as {{ rivals.join(', ') }}: only the later shows
+          </span>
+          <span v-if="rights?.forbidsWeb || rights?.forbidsSubsetting" class="mark-text small">
+            its file says: {{ rights.says }}
+          </span>
+        </td>
+        <template v-if="editable">
+          <td>
+            <InputText
+              :model-value="family.name"
+              size="small"
+              class="family"
+              :aria-label="`Family of ${fullName}`"
+              maxlength="300"
+              @change="move(index, $event)"
+            />
+          </td>
+          <td>
+            <NumberField
+              v-if="face.weightMin === face.weightMax"
+              :model-value="face.weightMin"
+              :label="`Weight of ${fullName}`"
+              hide-label
+              width="56px"
+              :min="1"
+              :max="1000"
+              :step="100"
+              @update:model-value="
+                correct(index, { weightMin: Math.round($event), weightMax: Math.round($event) })
+              "
+            />
+            <template v-else>{{ rangeText(face.weightMin, face.weightMax) }}</template>
+          </td>
+          <td>
+            <NumberField
+              v-if="widthRange(face)[0] === widthRange(face)[1]"
+              :model-value="widthRange(face)[0]"
+              :label="`Width of ${fullName}, percent`"
+              hide-label
+              width="56px"
+              :min="50"
+              :max="200"
+              :step="12.5"
+              @update:model-value="correct(index, { widthMin: $event, widthMax: $event })"
+            />
+            <template v-else>{{ rangeText(...widthRange(face)) }}</template>
+          </td>
+          <td>
+            <Select
+              :model-value="face.style"
+              :options="STYLES"
+              option-label="label"
+              option-value="value"
+              size="small"
+              :aria-label="`Style of ${fullName}`"
+              @update:model-value="correct(index, { style: $event })"
+            />
+          </td>
+        </template>
+        <template v-else>
+          <td>{{ rangeText(face.weightMin, face.weightMax) }}</td>
+          <td>{{ rangeText(...widthRange(face)) }} %</td>
+          <td>{{ face.style === 'normal' ? 'upright' : 'italic' }}</td>
+        </template>
+        <td class="figure">{{ kilobytes(bytes) }}</td>
+        <td v-if="editable">
+          <button
+            v-if="faces.length > 1"
+            type="button"
+            class="plain again small"
+            :aria-label="`Take ${fullName} out`"
+            @click="drop(index)"
+          >
+            out
+          </button>
+        </td>
+      </tr>
+    </tbody>
+  </table>
+  <p v-if="shown.length < faces.length">
+    <button type="button" class="plain again" @click="whole = true">
+      Show all {{ faces.length }} faces
+    </button>
+  </p>
+</template>
+
+<style scoped>
+.full {
+  overflow-wrap: anywhere;
+}
+.family {
+  width: 110px;
+}
+button {
+  min-width: 24px;
+  min-height: 24px;
+}
+.small {
+  display: block;
+}
+</style>

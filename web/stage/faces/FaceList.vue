@@ -1,0 +1,51 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { LineUpRow } from './lineUp';
+import { pickableWeights } from './picks';
+import { rowFont } from './specimenFonts';
+
+/** Every face of the family in the words of the line-up, light to heavy. */
+const props = defineProps<{ row: LineUpRow; words: string }>();
+
+const font = rowFont(props.row);
+const styles = computed(() =>
+  (['normal', 'italic'] as const).flatMap((style) => {
+    const weights = pickableWeights(props.row.faces.filter((face) => face.style === style));
+    return weights.length > 0
+      ? [{ style, name: style === 'normal' ? 'Upright' : 'Italic', weights }]
+      : [];
+  }),
+);
+</script>
+
+<template>
+  <section v-for="{ style, name, weights } in styles" :key="style">
+    <h3>{{ name }}</h3>
+    <ul>
+      <li v-for="weight in weights" :key="weight">
+        <span class="quiet small">{{ weight }}</span>
+        <span
+          class="set"
+          :style="{ fontFamily: font, fontWeight: weight, fontStyle: style }"
+          dir="auto"
+          >{{ words }}</span
+        >
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+li {
+  display: grid;
+  grid-template-columns: 34px minmax(0, 1fr);
+  align-items: baseline;
+}
+.set {
+  overflow: hidden;
+  font-size: 20px;
+  line-height: 1.4;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+</style>

@@ -1,0 +1,88 @@
+<script setup lang="ts">
+import { embeddingRights } from '@lettera/core/font';
+import { fitnessSentence, languageOf, type FamilySheet } from '@lettera/core/measure';
+import { computed, ref } from 'vue';
+import { useProject } from '../../store/project';
+import type { LineUpRow } from './lineUp';
+
+/** What a family is good for, what it covers, and what its licence allows, a sentence each. */
+const props = defineProps<{ row: LineUpRow; sheet: FamilySheet }>();
+
+const project = useProject();
+const showLicence = ref(false);
+
+const claim = computed(() => {
+  const { row } = props;
+  if (row.measuredClass === null) return `Claimed as ${row.class}.`;
+  return row.disputed
+    ? `Claimed as ${row.class}, but drawn as a ${row.measuredClass}.`
+    : `Claimed as ${row.class}, drawn as ${row.measuredClass}.`;
+});
+
+const languages = computed(() => {
+  const wanted = project.document?.languages ?? [];
+  const has = (tag: string) => props.sheet.measures.languages.includes(tag);
+  const known = wanted.flatMap((tag) => languageOf(tag) ?? []);
+  const lacking = known.filter(({ tag }) => !has(tag)).map(({ name }) => name);
+  const covered = known.filter(({ tag }) => has(tag)).map(({ name }) => name);
+  return [
+    covered.length > 0 && `Every letter of ${covered.join(', ')}.`,
+    lacking.length > 0 && `Letters missing for ${lacking.join(', ')}.`,
+  ]
+    .filter(Boolean)
+    .join(' ');
+});
+
+const rights = computed(() => embeddingRights(props.sheet.reading.fsType));
+const licence = computed(() =>
+  [props.sheet.reading.copyright, props.sheet.reading.licence, props.sheet.reading.licenceUrl]
+    .filter(Boolean)
+    .join('\n\n'),
+);
+</script>
+
+<template>
+  <section>
+    <p>
+      <strong v-if="row.fitness">{{ fitnessSentence(row.fitness) }}</strong>
+      {{ claim }} {{ languages }}
+    </p>
+    <p class="small">
+      Licence: {{ row.licence || 'not stated by its source' }}. The file says: {{ rights.says }}.
+      <button
+        v-if="licence"
+        type="button"
+        class="plain again"
+        :aria-expanded="showLicence"
+        @click="showLicence = !showLicence"
+      >
+        {{ showLicence ? 'Close the licence' : 'Read the licence in the file' }}
+      </button>
+    </p>
+    <p v-if="rights.forbidsWeb" class="mark-text">
+      Its file forbids what a web page does with it. Ask its maker for a web licence, or refer to it
+      where its maker serves it.
+    </p>
+    <p v-else-if="rights.forbidsSubsetting" class="mark-text">
+      Its file forbids cutting it to some of its characters, so it would be delivered whole.
+    </p>
+    <pre v-if="showLicence" tabindex="0">{{ licence }}</pre>
+  </section>
+</template>
+
+<style scoped>
+p {
+  max-width: 68ch;
+}
+pre {
+  max-height: 180px;
+  margin: 0;
+  padding: 8px;
+  overflow: auto;
+  font: inherit;
+  font-size: 12px;
+  white-space: pre-wrap;
+  overflow-wrap: anywhere;
+  border: 1px solid var(--rule);
+}
+</style>

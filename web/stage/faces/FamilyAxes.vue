@@ -1,0 +1,127 @@
+<script setup lang="ts">
+import { libraryFaces } from '@lettera/core/document';
+import { regularFace, type FaceMeasures, type FamilySheet } from '@lettera/core/measure';
+import { computed, onBeforeUnmount, reactive, ref, shallowRef, watch } from 'vue';
+import { api } from '../../api/client';
+import NumberField from '../../frame/NumberField.vue';
+import { useProject } from '../../store/project';
+import type { LineUpRow } from './lineUp';
+import { MEASURES, withUnit } from './measures';
+import { rowFont } from './specimenFonts';
+
+/** The axes of a variable family, to be moved, with its measures at the point they stand at. */
+const props = defineProps<{ row: LineUpRow; sheet: FamilySheet; words: string }>();
+
+const project = useProject();
+const axes = props.sheet.reading.axes;
+const point = reactive<Record<string, number>>(
+  Object.fromEntries(
+    axes.map(({ tag, min, max, default: start }) => [
+      tag,
+      tag === 'wght' ? Math.min(max, Math.max(min, 400)) : start,
+    ]),
+  ),
+);
+const measured = shallowRef<FaceMeasures | null>(null);
+const failed = ref('');
+const font = rowFont(props.row);
+
+/** Registered axes by what they are called (OpenType 1.9, "Design-Variation Axis Tag Registry"). */
+const NAMES: Record<string, string> = {
+  wght: 'Weight',
+  wdth: 'Width',
+  opsz: 'Optical size',
+  slnt: 'Slant',
+  ital: 'Italic',
+};
+
+const settings = computed(() =>
+  Object.entries(point)
+    .map(([tag, value]) => `"${tag}" ${value}`)
+    .join(', '),
+);
+const SHOWN = ['xHeight', 'width', 'contrast', 'colour', 'stem', 'advance'];
+const figures = computed(() => {
+  const { value: regular } = measured;
+  if (!regular) return '';
+  return MEASURES.filter(({ key }) => SHOWN.includes(key))
+    .map((measure) => {
+      const value = measure.value({ ...props.sheet.measures, regular });
+      return `${measure.name} ${withUnit(measure, value)}`;
+    })
+    .join(' · ');
+});
+
+function measureHere(): Promise<FaceMeasures> {
+  const { library, caseKey } = props.row;
+  if (library) {
+    const face = regularFace(libraryFaces(library));
+    const file = face?.files.find(({ script }) => script === 'latin') ?? face?.files[0];
+    return api.libraryFileMeasures(project.id, library.id, file?.name ?? '', { ...point });
+  }
+  const face = regularFace(project.document?.case[caseKey ?? '']?.faces ?? []);
+  return api.fontMeasures(project.id, face?.files[0]?.sha256 ?? '', { ...point });
+}
+
+/** Measures are asked for once the axes have come to rest, milliseconds. */
+const REST = 150;
+let rest: ReturnType<typeof setTimeout> | undefined;
+watch(
+  point,
+  () => {
+    clearTimeout(rest);
+    rest = setTimeout(() => {
+      measureHere().then(
+        (value) => ((measured.value = value), (failed.value = '')),
+        (error: Error) => (failed.value = error.message),
+      );
+    }, REST);
+  },
+  { immediate: true },
+);
+onBeforeUnmount(() => clearTimeout(rest));
+</script>
+
+<template>
+  <section>
+    <h3>Axes</h3>
+    <div v-for="{ tag, min, max } in axes" :key="tag" class="line">
+      <input
+        v-model.number="point[tag]"
+        type="range"
+        :min="min"
+        :max="max"
+        :step="max - min > 20 ? 1 : 0.1"
+        :aria-label="`${NAMES[tag] ?? tag} axis`"
+      />
+      <NumberField
+        :model-value="point[tag] ?? min"
+        :label="NAMES[tag] ?? tag"
+        :min="min"
+        :max="max"
+        :step="max - min > 20 ? 1 : 0.1"
+        @update:model-value="point[tag] = $event"
+      />
+      <span class="small quiet">{{ min }} to {{ max }}</span>
+    </div>
+    <p class="set" :style="{ fontFamily: font, fontVariationSettings: settings }" dir="auto">
+      {{ words }}
+    </p>
+    <p v-if="failed" class="mark-text">{{ failed }}</p>
+    <p v-else class="small" role="status">Here: {{ figures || 'measuring …' }}</p>
+  </section>
+</template>
+
+<style scoped>
+input[type='range'] {
+  width: 200px;
+  accent-color: var(--verdigris);
+}
+.set {
+  overflow: hidden;
+  font-size: 30px;
+  line-height: 1.3;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+</style>

@@ -1,0 +1,323 @@
+<script setup lang="ts">
+import { FACE_CLASSES } from '@lettera/core/document';
+import { LANGUAGES } from '@lettera/core/measure';
+import Select from 'primevue/select';
+import { computed, nextTick, ref } from 'vue';
+import ChoiceLine from '../../frame/ChoiceLine.vue';
+import NumberField from '../../frame/NumberField.vue';
+import ToggleLine from '../../frame/ToggleLine.vue';
+import { useLineUp } from '../../store/lineUp';
+import { useProject } from '../../store/project';
+import { FROM_WORDS, phrasesOf, withoutPart, type FilterPart, type LineUpFilter } from './filter';
+import type { LineUpRow } from './lineUp';
+import { MEASURES, measureOf, type MeasureKey } from './measures';
+
+/**
+ * The line-up's filter as a sentence: each part that is set is a phrase that opens to be changed; the
+ * parts that are not stand behind it to be added.
+ */
+const props = defineProps<{ rows: readonly LineUpRow[]; shown: number }>();
+
+const lineUp = useLineUp();
+const project = useProject();
+const editing = ref<FilterPart | 'measure' | null>(null);
+const editor = ref<HTMLElement | null>(null);
+
+const filter = computed(() => lineUp.settings.filter);
+const set = (change: Partial<LineUpFilter>): void => {
+  lineUp.settings.filter = { ...filter.value, ...change };
+};
+
+const ADDABLE: { part: FilterPart | 'measure'; label: string }[] = [
+  { part: 'classes', label: 'class' },
+  { part: 'weights', label: 'weights' },
+  { part: 'italic', label: 'italic' },
+  { part: 'languages', label: 'languages' },
+  { part: 'scripts', label: 'scripts' },
+  { part: 'figures', label: 'figures' },
+  { part: 'fit', label: 'fitness' },
+  { part: 'mostBytes', label: 'bytes' },
+  { part: 'measure', label: 'a measure' },
+  { part: 'from', label: 'where from' },
+];
+
+const phrases = computed(() => phrasesOf(filter.value).filter(({ part }) => part !== 'name'));
+const addable = computed(() =>
+  ADDABLE.filter(({ part }) => !phrases.value.some((phrase) => phrase.part === part)),
+);
+
+const same = <T extends string | number>(values: readonly T[]) =>
+  values.map((value) => ({ value, label: String(value) }));
+const CLASSES = same(FACE_CLASSES);
+const WEIGHTS = same([100, 200, 300, 400, 500, 600, 700, 800, 900]);
+const FIGURES = same(['tabular', 'proportional', 'lining', 'old-style'] as const);
+const ITALICS = [
+  { value: 'any', label: 'any' },
+  { value: 'italic', label: 'a true italic' },
+  { value: 'drawn', label: 'one of its own drawing' },
+] as const;
+const FITS = [
+  { value: 'any', label: 'either' },
+  { value: 'text', label: 'fit for text' },
+  { value: 'headings', label: 'for headings only' },
+] as const;
+const FROM = Object.entries(FROM_WORDS).map(([value, label]) => ({
+  value: value as LineUpFilter['from'],
+  label,
+}));
+
+const languages = computed(() => {
+  const own = project.document?.languages.map((tag) => tag.split('-')[0]) ?? [];
+  const rank = (tag: string) => (own.includes(tag) ? 0 : 1);
+  return [...LANGUAGES]
+    .sort((a, b) => rank(a.tag) - rank(b.tag))
+    .map(({ tag, name }) => ({ value: tag, label: name }));
+});
+const scripts = computed(() =>
+  same([...new Set(props.rows.flatMap(({ scripts: names }) => names))].sort()),
+);
+
+const measure = computed<MeasureKey | null>(() =>
+  editing.value?.startsWith('range:') ? (editing.value.slice(6) as MeasureKey) : null,
+);
+const measureChoices = MEASURES.map(({ key, name }) => ({ key, name }));
+
+/** From the least to the most that any family measures. */
+function boundsOf(key: MeasureKey): [number, number] {
+  const { value, places } = measureOf(key);
+  const values = props.rows.flatMap(({ measures }) => {
+    const one = measures ? value(measures) : null;
+    return one === null ? [] : [one];
+  });
+  const to = 10 ** places;
+  return values.length === 0
+    ? [0, 1]
+    : [Math.floor(Math.min(...values) * to) / to, Math.ceil(Math.max(...values) * to) / to];
+}
+const bounds = computed(() => (measure.value ? boundsOf(measure.value) : [0, 1]));
+const range = computed(() =>
+  measure.value ? (filter.value.ranges[measure.value] ?? bounds.value) : [0, 1],
+);
+
+function setRange(end: 0 | 1, value: number): void {
+  if (!measure.value) return;
+  const ends: [number, number] = [range.value[0] ?? 0, range.value[1] ?? 0];
+  ends[end] = value;
+  set({ ranges: { ...filter.value.ranges, [measure.value]: ends.sort((a, b) => a - b) } });
+}
+
+async function edit(part: FilterPart | 'measure'): Promise<void> {
+  editing.value = editing.value === part ? null : part;
+  await nextTick();
+  editor.value?.querySelector<HTMLElement>('button, input, [tabindex="0"]')?.focus();
+}
+
+function drop(part: FilterPart): void {
+  lineUp.settings.filter = withoutPart(filter.value, part);
+  if (editing.value === part) editing.value = null;
+}
+</script>
+
+<template>
+  <div class="filter">
+    <p class="sentence">
+      <span class="lead" role="status"
+        >{{
+          shown === rows.length ? `All ${rows.length}` : `${shown} of ${rows.length}`
+        }}
+        families</span
+      >
+      <span v-for="phrase in phrases" :key="phrase.part" class="phrase">
+        <button
+          type="button"
+          class="plain set"
+          :aria-expanded="editing === phrase.part"
+          @click="edit(phrase.part)"
+        >
+          {{ phrase.text }}</button><button
+          type="button"
+          class="plain drop"
+          :aria-label="`Let go: ${phrase.text}`"
+          @click="drop(phrase.part)"
+        >
+          ×
+        </button>
+      </span>
+      <span class="more"
+        >{{ phrases.length === 0 ? 'to narrow by ' : 'also by '
+        }}<template v-for="({ part, label }, i) in addable" :key="part"
+          ><button
+            type="button"
+            class="plain add"
+            :aria-expanded="editing === part"
+            @click="edit(part)"
+          >
+            {{ label }}</button
+          >{{ i < addable.length - 1 ? ', ' : '' }}</template
+        ></span
+      >
+      <button
+        v-if="phrases.length || filter.name"
+        type="button"
+        class="plain again clear"
+        @click="(lineUp.clearFilter(), (editing = null))"
+      >
+        Clear
+      </button>
+    </p>
+    <div v-if="editing" ref="editor" class="editor line wrap" @keydown.esc.stop="editing = null">
+      <ToggleLine
+        v-if="editing === 'classes'"
+        label="Class"
+        :choices="CLASSES"
+        :model-value="filter.classes"
+        @update:model-value="set({ classes: $event })"
+      />
+      <ToggleLine
+        v-else-if="editing === 'weights'"
+        label="Weights needed"
+        :choices="WEIGHTS"
+        :model-value="filter.weights"
+        @update:model-value="set({ weights: [...$event].sort((a, b) => a - b) })"
+      />
+      <ChoiceLine
+        v-else-if="editing === 'italic'"
+        label="Italic"
+        :choices="ITALICS"
+        :model-value="filter.italic"
+        @update:model-value="set({ italic: $event })"
+      />
+      <ToggleLine
+        v-else-if="editing === 'languages'"
+        label="Languages"
+        :choices="languages"
+        :model-value="filter.languages"
+        @update:model-value="set({ languages: $event })"
+      />
+      <ToggleLine
+        v-else-if="editing === 'scripts'"
+        label="Scripts with files of their own"
+        :choices="scripts"
+        :model-value="filter.scripts"
+        @update:model-value="set({ scripts: $event })"
+      />
+      <ToggleLine
+        v-else-if="editing === 'figures'"
+        label="Figures"
+        :choices="FIGURES"
+        :model-value="filter.figures"
+        @update:model-value="set({ figures: $event })"
+      />
+      <ChoiceLine
+        v-else-if="editing === 'fit'"
+        label="Fitness"
+        :choices="FITS"
+        :model-value="filter.fit"
+        @update:model-value="set({ fit: $event })"
+      />
+      <ChoiceLine
+        v-else-if="editing === 'from'"
+        label="Where from"
+        :choices="FROM"
+        :model-value="filter.from"
+        @update:model-value="set({ from: $event })"
+      />
+      <NumberField
+        v-else-if="editing === 'mostBytes'"
+        label="At most, KB a face"
+        :model-value="filter.mostBytes === null ? null : filter.mostBytes / 1000"
+        :min="1"
+        :max="5000"
+        :step="5"
+        @update:model-value="set({ mostBytes: $event * 1000 })"
+      />
+      <Select
+        v-else-if="editing === 'measure'"
+        :model-value="null"
+        :options="measureChoices"
+        option-label="name"
+        option-value="key"
+        placeholder="Choose a measure"
+        size="small"
+        aria-label="Measure to filter by"
+        @update:model-value="edit(`range:${$event as MeasureKey}`)"
+      />
+      <template v-else-if="measure">
+        <span>{{ measureOf(measure).name }}</span>
+        <NumberField
+          label="from"
+          :model-value="range[0] ?? 0"
+          :min="bounds[0] ?? 0"
+          :max="bounds[1] ?? 1"
+          :step="10 ** -measureOf(measure).places"
+          @update:model-value="setRange(0, $event)"
+        />
+        <NumberField
+          label="to"
+          :model-value="range[1] ?? 1"
+          :min="bounds[0] ?? 0"
+          :max="bounds[1] ?? 1"
+          :step="10 ** -measureOf(measure).places"
+          @update:model-value="setRange(1, $event)"
+        />
+        <span class="small quiet">{{ measureOf(measure).means }}</span>
+      </template>
+      <button type="button" class="plain again" @click="editing = null">Done</button>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.filter {
+  padding: 0 20px 8px;
+}
+.sentence {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 6px;
+  align-items: center;
+}
+.lead {
+  font-weight: 550;
+}
+.phrase {
+  display: inline-flex;
+}
+.set {
+  min-height: 24px;
+  border-bottom: 2px solid var(--verdigris);
+}
+.drop {
+  width: 24px;
+  min-height: 24px;
+  color: var(--ink-2);
+  text-align: center;
+}
+.more {
+  color: var(--ink-2);
+}
+.add {
+  min-height: 24px;
+  color: var(--ink-2);
+  text-decoration: underline;
+  text-decoration-color: var(--rule);
+  text-underline-offset: 3px;
+}
+.add:hover,
+.add[aria-expanded='true'] {
+  color: var(--ink);
+  text-decoration-color: var(--verdigris);
+}
+.clear {
+  min-height: 24px;
+}
+.editor {
+  gap: 4px 12px;
+  max-height: 132px;
+  margin-top: 6px;
+  padding: 6px 10px;
+  overflow: auto;
+  border: 1px solid var(--rule);
+  border-left: 3px solid var(--verdigris);
+}
+</style>

@@ -1,0 +1,62 @@
+<script setup lang="ts">
+import { lookAlikes, spreadOf } from '@lettera/core/pairing';
+import { computed } from 'vue';
+import { useLineUp } from '../../store/lineUp';
+import type { LineUpRow } from './lineUp';
+import NameInFace from './NameInFace.vue';
+
+/** The families that look most like one, and what differs. */
+const props = defineProps<{ row: LineUpRow; rows: readonly LineUpRow[] }>();
+
+const lineUp = useLineUp();
+const MOST = 5;
+
+const alike = computed(() => {
+  const own = props.row.measures;
+  if (!own) return [];
+  const measured = props.rows.flatMap((row) =>
+    row.measures ? [{ key: row, measures: row.measures.regular }] : [],
+  );
+  const spread = spreadOf(measured.map(({ measures }) => measures));
+  const others = measured.filter(({ key }) => key.key !== props.row.key);
+  return lookAlikes(own.regular, others, spread, MOST);
+});
+</script>
+
+<template>
+  <section>
+    <h3>More like this</h3>
+    <p v-if="alike.length === 0" class="small quiet">
+      No other family has been measured yet to compare it with.
+    </p>
+    <ul>
+      <li v-for="{ key: other, differences } in alike" :key="other.key">
+        <button type="button" class="plain again name" @click="lineUp.show(other.key)">
+          <NameInFace :row="other" />
+        </button>
+        <span class="small">{{
+          differences.length ? differences.slice(0, 3).join(', ') : 'no difference to be seen'
+        }}</span>
+        <span class="small quiet">{{ other.caseKey ? 'in the case' : other.licence }}</span>
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+li {
+  display: grid;
+  grid-template-columns: minmax(120px, 200px) minmax(0, 1fr) auto;
+  gap: 12px;
+  align-items: baseline;
+  padding: 2px 0;
+  border-bottom: 1px solid var(--rule);
+}
+.name {
+  overflow: hidden;
+  font-size: 19px;
+  text-overflow: ellipsis;
+  text-decoration: none;
+  white-space: nowrap;
+}
+</style>

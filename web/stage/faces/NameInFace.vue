@@ -1,0 +1,15 @@
+<script setup lang="ts">
+import type { LineUpRow } from './lineUp';
+import { rowFont, useSpecimenFont } from './specimenFonts';
+
+/** Text set in a family's own face: its name, unless other words are given. */
+const props = defineProps<{ row: LineUpRow; words?: string }>();
+
+const { state } = useSpecimenFont(props.row.library, () => props.words ?? props.row.name);
+</script>
+
+<template>
+  <bdi :style="{ fontFamily: state === 'shown' ? rowFont(row) : undefined }">{{
+    words ?? row.name
+  }}</bdi>
+</template>

@@ -1,0 +1,230 @@
+<script setup lang="ts">
+import { FACE_CLASSES, type FaceClass, type Slant } from '@lettera/core/document';
+import type { FaceMeasures } from '@lettera/core/measure';
+import { lookAlikes, spreadOf } from '@lettera/core/pairing';
+import Button from 'primevue/button';
+import InputText from 'primevue/inputtext';
+import Select from 'primevue/select';
+import { computed, ref, shallowRef } from 'vue';
+import { api } from '../../api/client';
+import { useLibrary } from '../../store/library';
+import { useProject } from '../../store/project';
+import { plain, type LineUpRow } from './lineUp';
+import NameInFace from './NameInFace.vue';
+
+/**
+ * A family that its licence lets no one host: its style sheet, its name and faces, and the look-alike
+ * that stands in for it on the proof.
+ */
+const props = defineProps<{ rows: readonly LineUpRow[] }>();
+const emit = defineEmits<{ done: [] }>();
+
+const project = useProject();
+const library = useLibrary();
+
+const name = ref('');
+const stylesheet = ref('');
+const faceClass = ref<FaceClass>('sans-serif');
+const faces = ref('400, 700');
+const chosen = ref<string | null>(null);
+const measured = shallowRef<{ name: string; measures: FaceMeasures } | null>(null);
+const refused = ref('');
+const sending = ref(false);
+const file = ref<HTMLInputElement | null>(null);
+
+const classes = FACE_CLASSES.map((value) => ({ value, label: value }));
+const MOST_OFFERED = 12;
+
+/** Weights and italics as they are typed: “400, 400 italic, 700”. Null when a part is neither. */
+const parsed = computed(() => {
+  const parts = faces.value
+    .split(',')
+    .map((part) => part.trim())
+    .filter(Boolean);
+  const list = parts.map((part): { style: Slant; weight: number } | null => {
+    const match = /^(\d{1,4})\s*(italic)?$/i.exec(part);
+    const weight = Number(match?.[1]);
+    return match && weight >= 1 && weight <= 1000
+      ? { style: match[2] ? 'italic' : 'normal', weight }
+      : null;
+  });
+  return list.length > 0 && list.every((face) => face !== null) ? list : null;
+});
+
+/** Rows that can stand in: those with files here, measured. */
+const able = computed(() =>
+  props.rows.flatMap((row) =>
+    row.measures && !row.standIn ? [{ key: row, measures: row.measures.regular }] : [],
+  ),
+);
+
+/** Candidates, the likeliest first: the family itself, those that measure alike, those of its class. */
+const candidates = computed<{ row: LineUpRow; why: string }[]>(() => {
+  const typed = plain(name.value);
+  const itself = able.value.filter(({ key }) => typed !== '' && key.plainName === typed);
+  const found: { row: LineUpRow; why: string }[] = itself.map(({ key }) => ({
+    row: key,
+    why: 'the family of that name itself',
+  }));
+  if (measured.value) {
+    const spread = spreadOf(able.value.map(({ measures }) => measures));
+    for (const { key, differences } of lookAlikes(
+      measured.value.measures,
+      able.value,
+      spread,
+      MOST_OFFERED,
+    )) {
+      found.push({
+        row: key,
+        why: differences.slice(0, 2).join(', ') || 'no difference to be seen',
+      });
+    }
+  } else {
+    const ofClass = able.value.filter(({ key }) => key.class === faceClass.value);
+    for (const { key } of ofClass) found.push({ row: key, why: `a ${faceClass.value}` });
+  }
+  const seen = new Set<string>();
+  return found.filter(({ row }) => !seen.has(row.key) && seen.add(row.key)).slice(0, 60);
+});
+const standIn = computed(
+  () => candidates.value.find(({ row }) => row.key === chosen.value) ?? candidates.value[0],
+);
+
+async function measureFile(event: Event): Promise<void> {
+  const input = event.target as HTMLInputElement;
+  const [given] = input.files ?? [];
+  input.value = '';
+  if (!given) return;
+  refused.value = '';
+  try {
+    const result = await api.measureFile(project.id, given);
+    measured.value = { name: result.family, measures: result.measures };
+    name.value ||= result.family;
+    chosen.value = null;
+  } catch (error) {
+    refused.value = (error as Error).message;
+  }
+}
+
+const missing = computed(() => {
+  if (!name.value.trim()) return 'Give the exact name that its style sheet uses.';
+  if (!/^https:\/\/[^\s"'<>\\]{3,}$/.test(stylesheet.value.trim())) {
+    return 'Give the address of its style sheet, beginning with https://.';
+  }
+  if (!parsed.value)
+    return 'Give its faces as weights, with “italic” behind one: 400, 400 italic, 700.';
+  return standIn.value
+    ? ''
+    : 'Allow the foundry or take a family in: something must stand in for it.';
+});
+
+async function take(): Promise<void> {
+  refused.value = missing.value;
+  if (missing.value || !parsed.value || !standIn.value) return;
+  sending.value = true;
+  try {
+    await library.takeReference({
+      name: name.value.trim(),
+      stylesheet: stylesheet.value.trim(),
+      class: faceClass.value,
+      standIn: standIn.value.row.key,
+      faces: parsed.value,
+    });
+    emit('done');
+  } catch (error) {
+    refused.value = (error as Error).message;
+  }
+  sending.value = false;
+}
+</script>
+
+<template>
+  <form class="reference" aria-label="A family served elsewhere" @submit.prevent="take">
+    <p class="small quiet">
+      For a family whose licence forbids hosting it. Lettera never fetches it: a look-alike stands
+      in on the proof, and its real name and address are delivered.
+    </p>
+    <div class="fields">
+      <label
+        >Exact family name <InputText v-model="name" size="small" fluid maxlength="300"
+      /></label>
+      <label
+        >Address of its style sheet
+        <InputText v-model="stylesheet" size="small" fluid placeholder="https://" maxlength="2000"
+      /></label>
+      <label>Faces <InputText v-model="faces" size="small" fluid maxlength="300" /></label>
+      <label
+        >Class
+        <Select
+          v-model="faceClass"
+          :options="classes"
+          option-label="label"
+          option-value="value"
+          size="small"
+          fluid
+          aria-label="Class of the family"
+      /></label>
+    </div>
+    <div class="line wrap">
+      <span>Stands in:</span>
+      <Select
+        :model-value="standIn?.row.key ?? null"
+        :options="
+          candidates.map(({ row, why }) => ({ key: row.key, label: `${row.name}: ${why}` }))
+        "
+        option-label="label"
+        option-value="key"
+        size="small"
+        aria-label="Look-alike that stands in"
+        @update:model-value="chosen = $event"
+      />
+      <span v-if="standIn" class="sample"
+        ><NameInFace :key="standIn.row.key" :row="standIn.row"
+      /></span>
+    </div>
+    <p class="small">
+      <template v-if="measured"
+        >Chosen by what was measured on your file of {{ measured.name }}.</template
+      >
+      <template v-else>With a file of it at hand, the look-alike is chosen by measure.</template>
+      <button type="button" class="plain again" @click="file?.click()">Measure a file</button>
+      <span class="quiet"> It is measured and not kept.</span>
+      <input
+        ref="file"
+        type="file"
+        accept=".ttf,.otf,.woff,.woff2"
+        class="visually-hidden"
+        tabindex="-1"
+        aria-label="Font file to measure"
+        @change="measureFile"
+      />
+    </p>
+    <div class="line">
+      <Button type="submit" label="Take in by reference" size="small" :loading="sending" />
+      <button type="button" class="plain again" @click="emit('done')">Leave</button>
+    </div>
+    <p v-if="refused" class="mark-text" role="alert">{{ refused }}</p>
+  </form>
+</template>
+
+<style scoped>
+.reference {
+  display: grid;
+  gap: 8px;
+  margin: 0 20px 12px;
+  padding: 12px;
+  border: 1px solid var(--rule);
+  border-left: 3px solid var(--verdigris);
+}
+.fields {
+  display: grid;
+  grid-template-columns: 1fr 1.6fr 1fr 130px;
+  gap: 8px;
+}
+.sample {
+  font-size: 20px;
+}
+button {
+  min-height: 24px;
+}
+</style>

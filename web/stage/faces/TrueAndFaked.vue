@@ -1,0 +1,101 @@
+<script setup lang="ts">
+import { boldFace, type FamilySheet } from '@lettera/core/measure';
+import { computed } from 'vue';
+import type { LineUpRow } from './lineUp';
+import { loneFontName, rowFont, useLoneRegular } from './specimenFonts';
+
+/**
+ * The true italic and bold beside what a browser fakes from the regular where they are not loaded, at
+ * the same size, the letters that differ most marked.
+ */
+const props = defineProps<{ row: LineUpRow; sheet: FamilySheet; words: string }>();
+
+useLoneRegular(props.row);
+
+const own = rowFont(props.row);
+const faked = `"${loneFontName(props.row)}"`;
+/** A letter this far from the slanted upright is seen to differ; no more than so many are marked. */
+const SEEN = 0.3;
+const MOST_MARKED = 8;
+/** As much of the words as leaves room for the letters that tell, which may not be among them. */
+const MOST_SET = 36;
+
+const telling = computed(
+  () =>
+    new Set(
+      props.sheet.italicLetters
+        .filter(({ difference }) => difference >= SEEN)
+        .slice(0, MOST_MARKED)
+        .map(({ letter }) => letter),
+    ),
+);
+const letters = computed(() =>
+  [...props.words.slice(0, MOST_SET), ...(telling.value.size ? '  ' : ''), ...telling.value].map(
+    (letter) => ({ letter, marked: telling.value.has(letter) }),
+  ),
+);
+const bold = computed(() => boldFace(props.row.faces));
+const boldWeight = computed(() =>
+  bold.value ? Math.min(bold.value.weightMax, Math.max(bold.value.weightMin, 700)) : 700,
+);
+const about = computed(() => {
+  const kind = props.sheet.measures.italic;
+  if (kind === null) return 'There is no italic: this is what a browser makes of the upright.';
+  if (kind === 'sloped') return 'The italic is the upright, leaned and adjusted by its maker.';
+  return `Drawn as an italic: ${[...telling.value].join(', ')} differ most.`;
+});
+</script>
+
+<template>
+  <section>
+    <h3>True and faked</h3>
+    <p class="small quiet">{{ about }}</p>
+    <dl>
+      <template v-if="sheet.measures.italic">
+        <dt>True italic</dt>
+        <dd :style="{ fontFamily: own, fontStyle: 'italic' }">
+          <span v-for="({ letter, marked }, i) in letters" :key="i" :class="{ marked }">{{
+            letter
+          }}</span>
+        </dd>
+      </template>
+      <dt>Faked italic</dt>
+      <dd :style="{ fontFamily: faked, fontStyle: 'italic' }">
+        <span v-for="({ letter, marked }, i) in letters" :key="i" :class="{ marked }">{{
+          letter
+        }}</span>
+      </dd>
+      <template v-if="bold">
+        <dt>True bold, {{ boldWeight }}</dt>
+        <dd :style="{ fontFamily: own, fontWeight: boldWeight }">{{ words }}</dd>
+      </template>
+      <dt>Faked bold</dt>
+      <dd :style="{ fontFamily: faked, fontWeight: 700 }">{{ words }}</dd>
+    </dl>
+  </section>
+</template>
+
+<style scoped>
+dl {
+  display: grid;
+  grid-template-columns: 92px minmax(0, 1fr);
+  align-items: baseline;
+}
+dt {
+  font-size: 12px;
+  color: var(--ink-2);
+}
+dd {
+  overflow: hidden;
+  font-size: 24px;
+  line-height: 1.4;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.marked {
+  text-decoration: underline;
+  text-decoration-color: var(--verdigris);
+  text-decoration-thickness: 2px;
+  text-underline-offset: 4px;
+}
+</style>

@@ -1,0 +1,39 @@
+import type { FaceReading } from '@lettera/core/font';
+import type { FamilyMeasures } from '@lettera/core/measure';
+import { defineStore } from 'pinia';
+import { computed, shallowRef, watch } from 'vue';
+import { api } from '../api/client';
+import { useProject } from './project';
+
+/** What was read and measured of the files in the case. Taken anew when files come or go. */
+export const useCaseReadings = defineStore('caseReadings', () => {
+  const project = useProject();
+  /** By the file's hash. */
+  const readings = shallowRef<Record<string, FaceReading>>({});
+  /** By the family's key. */
+  const measures = shallowRef<Record<string, FamilyMeasures | null>>({});
+
+  /** The faces of the stored case: what readings depend on. */
+  const contents = computed(() =>
+    Object.entries(project.stored?.document.case ?? {})
+      .map(([key, { faces }]) => `${key} ${faces.map(({ files }) => files[0]?.sha256).join()}`)
+      .join(';'),
+  );
+
+  async function load(): Promise<void> {
+    const { id } = project;
+    if (!id) return;
+    try {
+      const [list, measured] = await Promise.all([api.readings(id), api.caseMeasures(id)]);
+      if (id !== project.id) return;
+      readings.value = Object.fromEntries(list.map((reading) => [reading.sha256, reading]));
+      measures.value = measured;
+    } catch {
+      // The line-up shows the families without figures; the next change of the case asks again.
+    }
+  }
+
+  watch([() => project.id, contents], load, { immediate: true });
+
+  return { readings, measures };
+});
