@@ -44,4 +44,40 @@ describe('marks', () => {
       1,
     );
   });
+
+  test('name faces that claim one place, by what their files call them', () => {
+    const document = seatedDocument();
+    document.case['archivo'] = family('Archivo', [
+      face('normal', 700, 700, 'c'),
+      face('normal', 700, 700, 'd'),
+    ]);
+    const readings = {
+      ['c'.repeat(64)]: { fullName: 'Archivo Bold', fsType: 0 },
+      ['d'.repeat(64)]: { fullName: 'Archivo Bold, other', fsType: 0 },
+    };
+    const mark = marksOf(document, readings).find(({ rule }) => rule === 'shared-place');
+    expect(mark?.message).toBe(
+      'Archivo 700 upright: only Archivo Bold, other shows, since Archivo Bold claims the same place.',
+    );
+    Object.assign(document.case['archivo'].faces[1] ?? {}, { widthMin: 75, widthMax: 75 });
+    expect(rules(document)).not.toContain('shared-place');
+  });
+
+  test('name a file in use that forbids the web, and leave stand-ins alone', () => {
+    const document = seatedDocument();
+    const readings = { ['c'.repeat(64)]: { fullName: 'Archivo SemiBold', fsType: 2 } };
+    const marks = marksOf(document, readings).filter(({ rule }) => rule === 'embedding');
+    expect(marks.map(({ message }) => message)).toEqual([
+      'Archivo SemiBold would be delivered, though its file says “restricted: no embedding”.',
+    ]);
+    Object.assign(document.case['archivo'] ?? {}, { source: 'reference' });
+    expect(marksOf(document, readings).some(({ rule }) => rule === 'embedding')).toBe(false);
+  });
+
+  test('name two families that the site would call the same', () => {
+    const document = seatedDocument();
+    expect(rules(document)).not.toContain('same-name');
+    Object.assign(document.case['archivo'] ?? {}, { alias: 'Literata' });
+    expect(rules(document)).toContain('same-name');
+  });
 });

@@ -5,7 +5,8 @@ import { face, family, seatedDocument, trials } from '../testing/documents';
 import { bundleFiles } from './bundle';
 import { cssPercent, cssString } from './css';
 import { customProperties, referencedProperties } from './testing/properties';
-import { deliveredFonts } from './delivered';
+import type { Family } from '../document/projectDocument';
+import { deliveredFonts, shownFonts } from './delivered';
 import { slug } from './fileName';
 import { headMarkup } from './head';
 import { loadTimes } from './loadTime';
@@ -206,4 +207,55 @@ test('times are round trips and bytes on the connection stated', () => {
   expect(firstText).toBeCloseTo(500 + 10, 10);
   expect(swap).toBeCloseTo(510 + 100 + 100, 10);
   expect(loadTimes(connection, { stylesheetBytes: 0, fontBytes: 0 }).swap).toBe(500);
+});
+
+describe('what is delivered of a family', () => {
+  const css = (change: (literata: Family) => void): string => {
+    const document = seatedDocument();
+    const literata = document.case['literata'];
+    if (literata) change(literata);
+    return stylesheet(document, trials());
+  };
+
+  test('goes by its alias, in its faces and in every stack', () => {
+    const sheet = css((literata) => (literata.alias = 'Tarnholm Text'));
+    expect(sheet).toContain('font-family: "Tarnholm Text"');
+    expect(sheet).toContain('--font-text: "Tarnholm Text", "Georgia for Tarnholm Text"');
+    expect(sheet).not.toContain('"Literata"');
+  });
+
+  test('carries widths and pinned lines where they are not what goes without saying', () => {
+    expect(css(() => undefined)).not.toMatch(/font-stretch|"Literata";[^}]*ascent-override/);
+    const sheet = css(({ faces: [upright] }) => {
+      Object.assign(upright ?? {}, {
+        widthMin: 75,
+        widthMax: 125,
+        pinned: { ascent: 0.95, descent: -0.25, lineGap: 0.1 },
+      });
+    });
+    expect(sheet).toContain('font-stretch: 75% 125%;');
+    expect(sheet).toContain(
+      'ascent-override: 95%;\n  descent-override: 25%;\n  line-gap-override: 10%;',
+    );
+  });
+
+  test('by reference is its name and its address, and none of the stand-in’s files', () => {
+    const document = seatedDocument();
+    const address = 'https://type.tarnholm.example/s.css';
+    Object.assign(document.case['literata'] ?? {}, {
+      source: 'reference',
+      name: 'Keeper',
+      reference: { stylesheet: address, standIn: 'Literata' },
+    });
+    const sheet = stylesheet(document, trials());
+    const rules = sheet.replace(/\/\*.*?\*\//gs, '').trim();
+    expect(rules.startsWith(`@import url("${address}");`)).toBe(true);
+    expect(sheet).toContain('--font-text: "Keeper"');
+    expect(sheet).not.toMatch(/url\("fonts\/(literata|keeper)/);
+    expect(deliveredFonts(document).every(({ family: { name } }) => name === 'Archivo')).toBe(true);
+    expect(shownFonts(document).some(({ family: { name } }) => name === 'Keeper')).toBe(true);
+    expect(headMarkup(document)).toContain(`<link rel="preload" href="${address}" as="style">`);
+    const readme = bundleFiles(document, trials(), {}).find(({ path }) => path === 'README.md');
+    expect(readme?.kind === 'text' && readme.content).toContain(`Keeper is served by ${address}`);
+  });
 });

@@ -2,11 +2,18 @@ import { createHash } from 'node:crypto';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import type { FaceReading } from '../font';
-import { seatedDocument } from '../testing/documents';
+import { face, family, seatedDocument } from '../testing/documents';
 import { applyChange, ChangeError, patchBetween, patchesTouch, type Patch } from './change';
 import { describePatch } from './describe';
 import { newDocument } from './newDocument';
-import { sharedPlaces, takeFilesIn } from './takeIn';
+import type { Voice } from './projectDocument';
+import {
+  correctFacePatch,
+  dropFacePatch,
+  moveFacePatch,
+  sharedPlaces,
+  takeFilesIn,
+} from './takeIn';
 import { documentErrors } from './validate';
 
 const replace = (path: string, value: unknown): Patch => [{ op: 'replace', path, value }];
@@ -247,5 +254,98 @@ describe('taking files in', () => {
       [125, 400, 400],
     ]);
     expect(sharedPlaces(faces ?? [])).toEqual([[1, 2]]);
+  });
+});
+
+describe('correcting what a file says of itself', () => {
+  const taken = () => {
+    const document = seatedDocument();
+    document.case['skerry'] = family(
+      'Skerry',
+      [face('normal', 400, 400, 'e'), face('normal', 400, 400, 'f')],
+      { source: 'files' },
+    );
+    return document;
+  };
+
+  test('puts a face where it belongs, in order', () => {
+    const document = taken();
+    expect(sharedPlaces(document.case['skerry']?.faces ?? [])).toEqual([[0, 1]]);
+    const bold = { ...face('normal', 700, 700, 'e'), widthMin: 75, widthMax: 75 };
+    const corrected = applyChange(document, correctFacePatch(document, 'skerry', 0, bold)).document;
+    const faces = corrected.case['skerry']?.faces ?? [];
+    expect(faces.map(({ weightMin }) => weightMin)).toEqual([700, 400]);
+    expect(sharedPlaces(faces)).toEqual([]);
+    expect(documentErrors(corrected)).toEqual([]);
+  });
+
+  test('moves a face to a family of another name, new or there already', () => {
+    const document = taken();
+    const key = () => 'skerry-display';
+    const moved = applyChange(
+      document,
+      moveFacePatch(document, 'skerry', 0, 'Skerry Display', key),
+    ).document;
+    expect(moved.case['skerry-display']?.faces).toHaveLength(1);
+    expect(moved.case['skerry']?.faces).toHaveLength(1);
+    moved.voices['text'] = { ...moved.voices['text'], family: 'skerry' } as Voice;
+    const emptied = applyChange(
+      moved,
+      moveFacePatch(moved, 'skerry', 0, 'Skerry Display', key),
+    ).document;
+    expect(emptied.case['skerry']).toBeUndefined();
+    expect(emptied.case['skerry-display']?.faces).toHaveLength(2);
+    expect(emptied.voices['text']?.family).toBe('skerry-display');
+  });
+
+  test('takes a face out, and leaves the last one to its family', () => {
+    const document = taken();
+    const patch = dropFacePatch(document, 'skerry', 1) ?? [];
+    const left = applyChange(document, patch).document;
+    expect(left.case['skerry']?.faces).toHaveLength(1);
+    expect(dropFacePatch(left, 'skerry', 0)).toBeNull();
+  });
+});
+
+describe('a family by reference', () => {
+  const reference = { stylesheet: 'https://type.tarnholm.example/s.css', standIn: 'Literata' };
+  const withReference = (more: object) => {
+    const document = seatedDocument();
+    document.case['skerry'] = family('Skerry', [face('normal', 400)], {
+      source: 'reference',
+      reference,
+      ...more,
+    });
+    return document;
+  };
+
+  test('is valid with its address, and only with it', () => {
+    expect(documentErrors(withReference({}))).toEqual([]);
+    expect(documentErrors(withReference({ reference: undefined }))[0]?.path).toBe(
+      '/case/skerry/reference',
+    );
+    expect(documentErrors(withReference({ source: 'files' }))[0]?.path).toBe(
+      '/case/skerry/reference',
+    );
+  });
+
+  test.each(['http://a.example/x.css', 'javascript:alert(1)', 'https://a"b.example/', ''])(
+    'refuses the address %s',
+    (stylesheet) => {
+      const errors = documentErrors(withReference({ reference: { ...reference, stylesheet } }));
+      expect(errors[0]?.path).toBe('/case/skerry/reference/stylesheet');
+    },
+  );
+});
+
+describe('a shortlist', () => {
+  test('holds each family once, by where it stands', () => {
+    const document = seatedDocument();
+    document.shortlist = ['library/literata', 'case/archivo'];
+    expect(documentErrors(document)).toEqual([]);
+    document.shortlist = ['library/literata', 'library/literata'];
+    expect(documentErrors(document)[0]?.path).toBe('/shortlist');
+    document.shortlist = ['../etc'];
+    expect(documentErrors(document)[0]?.path).toBe('/shortlist');
   });
 });

@@ -1,5 +1,6 @@
 import * as fontkit from 'fontkit';
 import type { Font } from 'fontkit';
+import { Blob, Face } from 'harfbuzzjs';
 import type { Instance } from './shape';
 import { tableAt, unpack, type FontFormat, type UnpackedFont } from './container';
 import { FontError } from './fontError';
@@ -74,12 +75,8 @@ const HEIGHT_TOLERANCE = 0.02;
 
 const LONGEST_NAME = 300;
 
-/** Names that fontkit reads from the `name` table, by its own keys for the name IDs. */
-type NameRecords = Partial<Record<string, Record<string, string>>>;
-
-/** fontkit's typings leave out tables and names that it reads all the same. */
+/** fontkit's typings leave out tables that it reads all the same. */
 type OpenFont = Font & {
-  name: { records: NameRecords };
   head: { macStyle: { italic: boolean } };
   post: { isFixedPitch: number };
 };
@@ -95,20 +92,36 @@ function open(sfnt: Uint8Array): OpenFont {
 const damaged = () =>
   new FontError('damaged', 'This font is damaged: its tables contradict one another.');
 
-/** One name in English, else in the first language there is, without control characters. */
-function nameOf(records: NameRecords, ...keys: string[]): string | null {
-  for (const key of keys) {
-    const languages = records[key];
-    const value = languages && (languages['en'] ?? Object.values(languages)[0]);
-    if (typeof value === 'string' && value.trim()) {
-      // eslint-disable-next-line no-control-regex -- taking control characters out is the point
-      return value.replace(/[\u0000-\u001f\u007f]+/g, ' ').trim();
-    }
+/** Name IDs (OpenType 1.9, "Name IDs"), the typographic family and subfamily before the older ones. */
+const NAME_IDS = {
+  family: [16, 1],
+  subfamily: [17, 2],
+  fullName: [4],
+  postScriptName: [6],
+  copyright: [0],
+  licence: [13],
+  licenceUrl: [14],
+};
+
+/**
+ * One name in English, else in the first language there is, without control characters. HarfBuzz takes
+ * the Windows records before the Macintosh ones, which is what `local()` matches on every platform.
+ */
+function nameOf(face: Face, ids: readonly number[]): string | null {
+  const entries = face.listNames();
+  for (const id of ids) {
+    const languages = entries.filter(({ nameId }) => nameId === id).map(({ language }) => language);
+    const [language] = ['en', ...languages].filter((one) => languages.includes(one));
+    const value = language === undefined ? '' : face.getName(id, language);
+    // eslint-disable-next-line no-control-regex -- taking control characters out is the point
+    if (value.trim()) return value.replace(/[\u0000-\u001f\u007f]+/g, ' ').trim();
   }
   return null;
 }
 
-const short = (name: string | null): string => (name ?? '').slice(0, LONGEST_NAME);
+/** A name cut to what the document and CSS take, whole characters only. */
+const short = (name: string | null): string =>
+  (name ?? '').slice(0, LONGEST_NAME).replace(/[\ud800-\udbff]$/, '');
 
 /** The characters that lead to a glyph; a `cmap` may also list some, U+FFFF mostly, that lead to none. */
 const mappedCharacters = (font: Font): number[] =>
@@ -162,7 +175,7 @@ export async function readFace(file: Uint8Array, instance: Instance = {}): Promi
   const font = open(unpacked.sfnt);
   try {
     return {
-      ...readTables(font, instance),
+      ...readTables(font, new Face(new Blob(unpacked.sfnt)), instance),
       format: unpacked.format,
       bytes: file.byteLength,
       sha256: await sha256(file),
@@ -189,6 +202,7 @@ const settingsOf = (axes: Axis[], instance: Instance): Instance =>
 
 function readTables(
   font: OpenFont,
+  face: Face,
   instance: Instance,
 ): Omit<FaceReading, 'format' | 'bytes' | 'sha256' | 'fsType'> {
   const os2 = font['OS/2'];
@@ -212,14 +226,13 @@ function readTables(
   const hasHeights = os2.version >= 2;
   const xHeight = believableHeight(hasHeights ? os2.xHeight : 0, outlineTop(drawn, 'x'), em);
   const capHeight = believableHeight(hasHeights ? os2.capHeight : 0, outlineTop(drawn, 'H'), em);
-  const names = font.name.records;
-  const family = short(nameOf(names, 'preferredFamily', 'fontFamily')) || 'Unnamed';
-  const subfamily = short(nameOf(names, 'preferredSubfamily', 'fontSubfamily')) || 'Regular';
+  const family = short(nameOf(face, NAME_IDS.family)) || 'Unnamed';
+  const subfamily = short(nameOf(face, NAME_IDS.subfamily)) || 'Regular';
   return {
     family,
     subfamily,
-    fullName: short(nameOf(names, 'fullName')) || `${family} ${subfamily}`,
-    postScriptName: short(nameOf(names, 'postscriptName')),
+    fullName: short(nameOf(face, NAME_IDS.fullName)) || `${family} ${subfamily}`,
+    postScriptName: short(nameOf(face, NAME_IDS.postScriptName)),
     unitsPerEm: em,
     ...browserLineMetrics(tables),
     ...tables,
@@ -239,8 +252,8 @@ function readTables(
     axes,
     codePoints: characters.length,
     glyphs: font.numGlyphs,
-    licence: nameOf(names, 'license'),
-    licenceUrl: nameOf(names, 'licenseURL'),
-    copyright: nameOf(names, 'copyright'),
+    licence: nameOf(face, NAME_IDS.licence),
+    licenceUrl: nameOf(face, NAME_IDS.licenceUrl),
+    copyright: nameOf(face, NAME_IDS.copyright),
   };
 }

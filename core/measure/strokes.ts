@@ -1,6 +1,6 @@
 import type { Outline } from '../font/outline';
 import type { Shaper } from '../font/shape';
-import { inkAcross, isInk, lengthOf } from './scan';
+import { inkAcross, inkUpward, isInk, lengthOf, type Span } from './scan';
 
 /** The thinnest and thickest stroke of a letter, em. */
 export interface StrokeRange {
@@ -85,13 +85,22 @@ function thicknessAlong(
   return null;
 }
 
+/** Whether a white point has ink on all four sides, as in the counter of an `o`. */
+function isEnclosed(outline: Outline, x: number, y: number): boolean {
+  const around = (spans: Span[], at: number) =>
+    spans.some(({ to }) => to < at) && spans.some(({ from }) => from > at);
+  return around(inkAcross(outline, y), x) && around(inkUpward(outline, x), y);
+}
+
 /**
- * The thinnest and thickest stroke of a letter: from points all along its edges the ink is measured
- * straight across. Edges that lie inside the ink, where contours overlap, are passed over.
+ * The thinnest and thickest stroke of a letter: from points all along the edges of its counter, or along
+ * all its edges when it has none, the ink is measured straight across. From outside, near a corner, that
+ * would run along a stroke and not across it. Edges that lie inside the ink, where contours overlap, are
+ * passed over.
  */
 export function strokeRange(outline: Outline): StrokeRange | null {
   const edges = edgesOf(outline);
-  const found: number[] = [];
+  const found: { thickness: number; fromCounter: boolean }[] = [];
   for (const { x, y, dx, dy } of edges) {
     const length = Math.hypot(dx, dy);
     const probes = Math.max(1, Math.round(length / LONGEST_PROBE_GAP));
@@ -104,11 +113,14 @@ export function strokeRange(outline: Outline): StrokeRange | null {
       if (left === right) continue;
       const inward = left ? normal : { x: -normal.x, y: -normal.y };
       const thickness = thicknessAlong(edges, outline, { x: px, y: py }, inward);
-      if (thickness !== null) found.push(thickness);
+      const fromCounter = isEnclosed(outline, px - inward.x * BESIDE, py - inward.y * BESIDE);
+      if (thickness !== null) found.push({ thickness, fromCounter });
     }
   }
-  if (found.length === 0) return null;
-  found.sort((a, b) => a - b);
-  const rank = (part: number) => found[Math.round(part * (found.length - 1))] ?? 0;
+  const inner = found.filter(({ fromCounter }) => fromCounter);
+  const across = (inner.length > 0 ? inner : found).map(({ thickness }) => thickness);
+  if (across.length === 0) return null;
+  across.sort((a, b) => a - b);
+  const rank = (part: number) => across[Math.round(part * (across.length - 1))] ?? 0;
   return { thin: rank(OUTLIERS), thick: rank(1 - OUTLIERS) };
 }

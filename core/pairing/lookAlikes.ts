@@ -127,17 +127,22 @@ const TRAITS: readonly Trait[] = [
   },
 ];
 
-/** How far the faces of a library lie apart in each trait: its standard deviation there. */
+/** How far the faces of a library lie apart in each trait: the middle half of them, from end to end. */
 export type Spread = Readonly<Record<string, number>>;
+
+/** From the first to the third quartile, which a few odd faces do not move. */
+function quartileRange(values: readonly number[]): number {
+  const sorted = [...values].sort((a, b) => a - b);
+  const rank = (part: number) => sorted[Math.round(part * (sorted.length - 1))] ?? 0;
+  return rank(0.75) - rank(0.25);
+}
 
 /** The spread of a library in each trait that faces are compared by. */
 export function spreadOf(library: readonly FaceMeasures[]): Spread {
   return Object.fromEntries(
     TRAITS.map(({ key, value }) => {
       const values = library.map(value).filter((one) => one !== null);
-      const mean = values.reduce((sum, one) => sum + one, 0) / values.length;
-      const variance = values.reduce((sum, one) => sum + (one - mean) ** 2, 0) / values.length;
-      return [key, Math.sqrt(variance) || 1];
+      return [key, quartileRange(values) || 1];
     }),
   );
 }

@@ -10,21 +10,22 @@ const GRAIN = 100;
 
 const rounded = (size: number): number => Math.round(size * GRAIN) / GRAIN;
 
-/** Numbers of the steps that the site's elements use in any of the voices. */
+/** Numbers of the steps that the site's elements use in the voices given, and in no other. */
 function stepsOfVoices(document: ProjectDocument, voices: readonly string[]): number[] {
-  const steps = Object.keys(document.elements).flatMap((key) => {
+  const used = { here: new Set<number>(), elsewhere: new Set<number>() };
+  for (const key of Object.keys(document.elements)) {
     const { voice, step } = resolveElement(document, key);
-    return voice.value !== null && voices.includes(voice.value) && step.value !== null
-      ? [step.value]
-      : [];
-  });
-  return [...new Set(steps)].sort((a, b) => a - b);
+    if (voice.value === null || step.value === null) continue;
+    used[voices.includes(voice.value) ? 'here' : 'elsewhere'].add(step.value);
+  }
+  return [...used.here].filter((step) => !used.elsewhere.has(step)).sort((a, b) => a - b);
 }
 
 /**
  * The change of sizes that keeps text as large to the eye when a voice goes from a face with one
  * x-height to one with another: sizes × `ratio`. With the body's voice the whole scale follows its base;
- * with any other voice the steps that its text uses are set by hand.
+ * with any other voice the steps
+ * that only its text uses are set by hand, and those that it shares stay, since other text would change.
  *
  * @param voices keys of the voices whose face changes
  * @param ratio x-height of the face before ÷ x-height of the face after, both in em

@@ -2,6 +2,7 @@ import { availableParallelism } from 'node:os';
 import { FontError } from '@lettera/core/font';
 import type { TunedFace } from '@lettera/core/fallback';
 import type { FaceMeasures, FamilySheet } from '@lettera/core/measure';
+import pLimit from 'p-limit';
 import Piscina from 'piscina';
 import { fromSources } from '../folders';
 import type {
@@ -16,6 +17,7 @@ import type {
 /** A reading that takes longer is ended, milliseconds. */
 const READING_LIMIT = 10_000;
 const MEMORY_LIMIT_MB = 512;
+const THREADS = Math.max(2, Math.min(4, availableParallelism()));
 
 /**
  * Work on fonts, on worker threads, so that the server answers meanwhile, and so that a hostile file
@@ -25,10 +27,12 @@ export class Jobs {
   readonly #pool = new Piscina({
     filename: new URL(fromSources ? './sourceWorker.mjs' : './worker.mjs', import.meta.url).href,
     minThreads: 1,
-    maxThreads: Math.max(2, Math.min(4, availableParallelism())),
+    maxThreads: THREADS,
     idleTimeout: 30_000,
     resourceLimits: { maxOldGenerationSizeMb: MEMORY_LIMIT_MB },
   });
+  /** Tasks wait here and not in the pool, so that a limit counts from when work on a file begins. */
+  readonly #turn = pLimit(THREADS);
 
   /**
    * Reads a font file, or each face of a collection; one that is no usable font stands as its reason.
@@ -85,10 +89,12 @@ export class Jobs {
   }
 
   #run(name: string, task: unknown, limit?: number): Promise<unknown> {
-    return this.#pool.run(task, {
-      name,
-      ...(limit ? { signal: AbortSignal.timeout(limit) } : {}),
-    });
+    return this.#turn(() =>
+      this.#pool.run(task, {
+        name,
+        ...(limit ? { signal: AbortSignal.timeout(limit) } : {}),
+      }),
+    );
   }
 }
 

@@ -13,3 +13,27 @@ export function withoutTable(sfnt: Uint8Array, tag: string): Uint8Array {
   }
   throw new RangeError(`The font has no table ${tag}`);
 }
+
+/** A collection (OpenType 1.9, "TTC Header", version 1.0) that holds the fonts given, one behind the other. */
+export function collectionOf(fonts: readonly Uint8Array[]): Uint8Array {
+  const header = 12 + 4 * fonts.length;
+  const sizes = fonts.map(({ length }) => Math.ceil(length / 4) * 4);
+  const file = new Uint8Array(header + sizes.reduce((sum, size) => sum + size, 0));
+  const data = new DataView(file.buffer);
+  file.set(new TextEncoder().encode('ttcf'));
+  data.setUint32(4, 0x00010000);
+  data.setUint32(8, fonts.length);
+  let at = header;
+  fonts.forEach((font, i) => {
+    data.setUint32(12 + 4 * i, at);
+    file.set(font, at);
+    const tables = data.getUint16(at + 4);
+    // Offsets in a collection count from the beginning of the file.
+    for (let table = 0; table < tables; table++) {
+      const offset = at + 12 + 16 * table + 8;
+      data.setUint32(offset, data.getUint32(offset) + at);
+    }
+    at += sizes[i] ?? 0;
+  });
+  return file;
+}
