@@ -144,7 +144,7 @@ export function moveFacePatch(
 
 /** A key for a family that no other in the document has. */
 export function freeKey(taken: Iterable<string>, wanted: string): string {
-  const base = (KEY.test(wanted) ? wanted : `family-${wanted}`).slice(0, 60);
+  const base = (KEY.test(wanted) ? wanted : `family-${wanted}`).slice(0, 60).replace(/-+$/, '');
   const keys = new Set(taken);
   if (!keys.has(base)) return base;
   for (let n = 2; ; n++) if (!keys.has(`${base}-${n}`)) return `${base}-${n}`;

@@ -530,4 +530,26 @@ describe('the API description', () => {
       }
     }
   });
+
+  test('describes every route that there is', () => {
+    interface Layer {
+      route?: { path: string; methods: Record<string, boolean> };
+      handle: { stack?: Layer[] };
+    }
+    const routesOf = (stack: Layer[]): string[] =>
+      stack.flatMap(({ route, handle }) =>
+        route
+          ? Object.keys(route.methods).map((method) => `${method} ${route.path}`)
+          : routesOf(handle.stack ?? []),
+      );
+    const { stack } = server.app.router as unknown as { stack: Layer[] };
+    const described = Object.entries(openApi.paths).flatMap(([path, methods]) =>
+      Object.keys(methods).map((method) => `${method} ${path.replace(/\{(\w+)\}/g, ':$1')}`),
+    );
+    const undescribed = routesOf(stack).filter(
+      (route) => route.includes('/projects') && !described.includes(route),
+    );
+    expect(routesOf(stack).length).toBeGreaterThan(20);
+    expect(undescribed).toEqual([]);
+  });
 });

@@ -65,6 +65,14 @@ const ifMatch = {
   description: 'The revision that the change is made on, as the ETag of the project',
   schema: text,
 };
+const axisPoint = {
+  name: 'point',
+  in: 'query',
+  style: 'form',
+  explode: true,
+  description: 'Axes by their tags: wght=650&wdth=80',
+  schema: { type: 'object', additionalProperties: number },
+};
 const family = inPath('family', 'Id of a family of the foundry');
 
 const metrics = object({ ascent: number, descent: number, lineGap: number });
@@ -147,7 +155,7 @@ const schemas: Record<string, Schema> = {
     weight: described(number, '1 to 1000'),
     width: described(number, 'Percent of normal'),
     style: { type: 'string', enum: ['normal', 'italic', 'oblique'] },
-    class: described(text, 'The class that the file claims'),
+    class: nullable(described(text, 'The class that the file claims')),
     axes: list(object({ tag: text, min: number, default: number, max: number })),
     codePoints: described(integer, 'How many characters it maps'),
     glyphs: described(integer, 'How many glyphs it holds'),
@@ -158,10 +166,61 @@ const schemas: Record<string, Schema> = {
   }),
   TakenFile: {
     anyOf: [
-      { allOf: [object({ file: text }), ref('Reading')] },
+      {
+        allOf: [
+          object({
+            file: text,
+            conflicts: described(list(text), 'Full names of faces that claim the same place'),
+          }),
+          ref('Reading'),
+        ],
+      },
       object({ file: text, refused: object({ reason: text, detail: text }) }),
     ],
   },
+  FaceMeasures: described(
+    object({
+      xHeight: nullable(number),
+      capHeight: nullable(number),
+      ascender: nullable(described(number, 'Top of l')),
+      descender: nullable(described(number, 'Foot of p, negative')),
+      advance: nullable(described(number, 'Mean advance of running text')),
+      width: nullable(described(number, 'Mean lower-case advance ÷ x-height')),
+      stem: nullable(number),
+      thin: nullable(number),
+      thick: nullable(number),
+      contrast: nullable(described(number, 'Thickest ÷ thinnest stroke of o')),
+      colour: nullable(described(number, 'Stem ÷ x-height')),
+      slope: described(number, 'Degrees, positive leaning right'),
+      foot: nullable(described(number, 'Ink width of the foot ÷ stem')),
+      footThickness: nullable(number),
+      aperture: nullable(number),
+      squareness: nullable(number),
+      monospaced: boolean,
+      lowerCase: { type: 'string', enum: ['none', 'capitals', 'own'] },
+      figures: nullable(object({ spacing: text, form: text, offers: list(text) })),
+      smallCaps: boolean,
+    }),
+    'Measured on outlines; lengths in em, null where the face lacks the letters',
+  ),
+  FamilyMeasures: object({
+    regular: ref('FaceMeasures'),
+    italic: nullable({ type: 'string', enum: ['drawn', 'sloped'] }),
+    languages: described(list(text), 'BCP 47 tags of those it has every letter of'),
+    characters: integer,
+  }),
+  FamilySheet: object({
+    measures: ref('FamilyMeasures'),
+    reading: ref('Reading'),
+    characters: described(text, 'A unicode-range'),
+    italicLetters: list(object({ letter: text, difference: number })),
+  }),
+  LibraryProgress: object({
+    state: { type: 'string', enum: ['idle', 'measuring', 'stopped', 'done', 'failed'] },
+    done: integer,
+    of: integer,
+    families: list(object({ id: text, measures: nullable(ref('FamilyMeasures')) })),
+  }),
   TunedFace: object({
     weight: integer,
     slant: text,
@@ -190,6 +249,7 @@ const schemas: Record<string, Schema> = {
         weightMin: integer,
         weightMax: integer,
         bytes: integer,
+        sha256: text,
       }),
     ),
   }),
@@ -297,7 +357,8 @@ export const openApi = {
     '/projects/{id}/events': {
       parameters: [project],
       get: {
-        summary: 'New revisions as they come about, as server-sent events `hello` and `revision`',
+        summary:
+          'New revisions and the progress of long work as they come about, as server-sent events `hello`, `revision` and `progress`',
         responses: { 200: file('The stream', 'text/event-stream'), ...problems(404) },
       },
     },
@@ -327,6 +388,100 @@ export const openApi = {
       get: {
         summary: 'A font file as WOFF2',
         responses: { 200: file('WOFF2', 'font/woff2'), ...problems(404) },
+      },
+    },
+    '/projects/{id}/fonts/{sha256}/measures': {
+      parameters: [project, inPath('sha256', 'SHA-256 of a file taken in'), axisPoint],
+      get: {
+        summary: 'A face measured at a point of its axes',
+        responses: { 200: answer('Measures', ref('FaceMeasures')), ...problems(400, 404) },
+      },
+    },
+    '/projects/{id}/measures': {
+      parameters: [project],
+      post: {
+        summary: 'Measure a font file that is not kept',
+        requestBody: {
+          content: {
+            'multipart/form-data': {
+              schema: object({ file: { type: 'string', format: 'binary' } }),
+            },
+          },
+        },
+        responses: {
+          200: answer(
+            'Its family, the face it is, and its measures',
+            object({ family: text, face: object({}), measures: ref('FaceMeasures') }),
+          ),
+          ...problems(400, 404, 413, 422),
+        },
+      },
+    },
+    '/projects/{id}/case/measures': {
+      parameters: [project],
+      get: {
+        summary: 'The measures of the case’s families, by key',
+        responses: { 200: answer('FamilyMeasures by key', object({})), ...problems(404) },
+      },
+    },
+    '/projects/{id}/case/{key}/sheet': {
+      parameters: [project, inPath('key', 'Key of a family of the case')],
+      get: {
+        summary: 'Everything read and measured on a family of the case',
+        responses: { 200: answer('Its sheet', ref('FamilySheet')), ...problems(404) },
+      },
+    },
+    '/projects/{id}/references': {
+      parameters: [project],
+      post: {
+        summary: 'Take a family in by reference, with a look-alike to stand in on the proof',
+        requestBody: {
+          content: json(
+            object({
+              name: text,
+              stylesheet: text,
+              class: text,
+              standIn: described(text, 'library/<id> or case/<key>'),
+              faces: list(object({ style: text, weight: integer })),
+            }),
+          ),
+        },
+        responses: { 201: theProject, ...problems(400, 403, 404, 422, 502) },
+      },
+    },
+    '/projects/{id}/foundry/measures': {
+      parameters: [project],
+      get: {
+        summary: 'What has been measured of the library',
+        parameters: [
+          { name: 'after', in: 'query', schema: integer, description: 'Families known already' },
+        ],
+        responses: { 200: answer('So far', ref('LibraryProgress')), ...problems(400, 403, 404) },
+      },
+      post: {
+        summary: 'Go on measuring the library',
+        responses: { 202: answer('So far', ref('LibraryProgress')), ...problems(403, 404) },
+      },
+      delete: {
+        summary: 'Stop measuring; what was measured stays',
+        responses: { 204: { description: 'Stopped' }, ...problems(403, 404) },
+      },
+    },
+    '/projects/{id}/foundry/families/{family}/sheet': {
+      parameters: [project, family],
+      get: {
+        summary: 'Everything read and measured on a family of the foundry',
+        responses: { 200: answer('Its sheet', ref('FamilySheet')), ...problems(403, 404, 502) },
+      },
+    },
+    '/projects/{id}/foundry/families/{family}/files/{name}/measures': {
+      parameters: [project, family, inPath('name', 'Name of a file of the family'), axisPoint],
+      get: {
+        summary: 'A face of the foundry measured at a point of its axes',
+        responses: {
+          200: answer('Measures', ref('FaceMeasures')),
+          ...problems(400, 403, 404, 502),
+        },
       },
     },
     '/projects/{id}/foundry': {

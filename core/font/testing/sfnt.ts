@@ -37,3 +37,50 @@ export function collectionOf(fonts: readonly Uint8Array[]): Uint8Array {
   });
   return file;
 }
+
+/** Where a table begins in a font, bytes. */
+export function tableOffset(sfnt: Uint8Array, tag: string): number {
+  const data = new DataView(sfnt.buffer, sfnt.byteOffset, sfnt.byteLength);
+  for (let i = 0; i < data.getUint16(4); i++) {
+    const at = 12 + 16 * i;
+    if (String.fromCharCode(...sfnt.subarray(at, at + 4)) === tag.padEnd(4)) {
+      return data.getUint32(at + 8);
+    }
+  }
+  throw new RangeError(`The font has no table ${tag}`);
+}
+
+/**
+ * The same font under another family name. The name table is written anew at the end of the file, in
+ * UTF-16 for Windows (OpenType 1.9, "name").
+ */
+export function renamed(sfnt: Uint8Array, family: string): Uint8Array {
+  const text = new Uint8Array(2 * family.length);
+  const letters = new DataView(text.buffer);
+  for (let i = 0; i < family.length; i++) letters.setUint16(2 * i, family.charCodeAt(i));
+  const ids = [1, 4, 6, 16];
+  const header = 6 + 12 * ids.length;
+  const table = new Uint8Array(header + text.length);
+  const data = new DataView(table.buffer);
+  data.setUint16(2, ids.length);
+  data.setUint16(4, header);
+  ids.forEach((id, i) => {
+    // Platform 3 (Windows), encoding 1 (Unicode), language 0x409 (English).
+    [3, 1, 0x409, id, text.length, 0].forEach((value, field) =>
+      data.setUint16(6 + 12 * i + 2 * field, value),
+    );
+  });
+  table.set(text, header);
+  const at = Math.ceil(sfnt.length / 4) * 4;
+  const file = new Uint8Array(at + table.length);
+  file.set(sfnt);
+  file.set(table, at);
+  const whole = new DataView(file.buffer);
+  for (let i = 0; i < whole.getUint16(4); i++) {
+    const record = 12 + 16 * i;
+    if (String.fromCharCode(...file.subarray(record, record + 4)) !== 'name') continue;
+    whole.setUint32(record + 8, at);
+    whole.setUint32(record + 12, table.length);
+  }
+  return file;
+}
