@@ -1,14 +1,14 @@
-import { describe, expect, test } from '@jest/globals';
+import { beforeAll, describe, expect, test } from '@jest/globals';
 import type { LibraryFamily, LibraryFile } from '@lettera/core/document';
-import {
-  filterRows,
-  pickableWeights,
-  pickedBytes,
-  rowOfLibrary,
-  sortRows,
-  specimenFile,
-  weightsOf,
-} from './lineUp';
+import type { FamilyMeasures } from '@lettera/core/measure';
+import { measured, variable } from '../../../core/measure/testing/faces';
+import { family as familyOf, face } from '../../../core/testing/documents';
+import { namesMatch } from './carelessName';
+import { filterRows, NO_FILTER, phrasesOf, withoutPart, type LineUpFilter } from './filter';
+import { plain, rowOfCase, rowOfLibrary, weightsOf, type LineUpRow } from './lineUp';
+import { figureOf, MEASURES, measureOf, withUnit } from './measures';
+import { pickableWeights, pickedBytes } from './picks';
+import { sortRows, type SortKey } from './sort';
 
 const file = (
   script: string,
@@ -22,10 +22,15 @@ const file = (
   weightMin,
   weightMax,
   bytes: 1000 + weightMin,
+  sha256: '0'.repeat(64),
 });
 
-const family = (name: string, files: LibraryFile[], more: Partial<LibraryFamily> = {}) => ({
-  id: name.toLowerCase(),
+const family = (
+  name: string,
+  files: LibraryFile[],
+  more: Partial<LibraryFamily> = {},
+): LibraryFamily => ({
+  id: name.toLowerCase().replace(' ', '-'),
   name,
   class: 'serif',
   licence: 'OFL-1.1',
@@ -45,39 +50,157 @@ const VARIABLE = family('Hanken Grotesk', [file('latin', 'normal', 250, 900)], {
   variable: true,
   class: 'sans-serif',
 });
+const LITERATA = family('Literata', [
+  file('latin', 'normal', 200, 900),
+  file('latin', 'italic', 200, 900),
+]);
 
-describe('the line-up', () => {
-  test('shows a family in its Latin upright nearest to regular', () => {
-    expect(specimenFile(STATIC)?.weightMin).toBe(300);
-    expect(specimenFile(family('X', [file('greek', 'normal', 400)]))).toBeUndefined();
+let measures: FamilyMeasures;
+let rows: LineUpRow[];
+beforeAll(async () => {
+  const regular = await measured(variable('literata'), { wght: 400 });
+  measures = { regular, italic: 'drawn', languages: ['en', 'is'], characters: 300 };
+  rows = [
+    rowOfLibrary(STATIC, null, null),
+    rowOfLibrary(VARIABLE, 'hanken-grotesk', undefined),
+    rowOfLibrary(LITERATA, null, measures),
+  ];
+});
+
+const names = (filter: Partial<LineUpFilter>): string[] =>
+  filterRows(rows, { ...NO_FILTER, ...filter }).map(({ name }) => name);
+
+describe('a row', () => {
+  test('says what the family offers, from the library or from the case', () => {
+    expect(rows[0]).toMatchObject({ weights: [300, 400, 700], italic: true, variable: false });
+    expect(rows[0]?.bytes).toBe(1400);
+    expect(rows[1]).toMatchObject({ weights: [250, 900], caseKey: 'hanken-grotesk' });
+    const own = familyOf('Skerry', [face('normal', 400)], {
+      source: 'reference',
+      reference: { stylesheet: 'https://a.example', standIn: 'Literata' },
+    });
+    expect(rowOfCase('skerry', { ...own, alias: 'Site' }, measures)).toMatchObject({
+      key: 'case/skerry',
+      name: 'Site (Skerry)',
+      standIn: 'Literata',
+      measuredClass: 'serif',
+      disputed: false,
+    });
   });
 
-  test('lists the weights there are, and those that can be picked', () => {
+  test('is judged only once it has been measured', () => {
+    expect(rows.map(({ fitness }) => fitness?.use)).toEqual([undefined, undefined, 'text']);
+  });
+
+  test('lists weights once each', () => {
     expect(weightsOf(STATIC.files)).toEqual([300, 400, 700]);
+  });
+});
+
+describe('a filter', () => {
+  test.each<[string, Partial<LineUpFilter>, string[]]>([
+    ['class', { classes: ['sans-serif'] }, ['Hanken Grotesk']],
+    ['weights needed', { weights: [300, 800] }, ['Hanken Grotesk', 'Literata']],
+    ['a static weight', { weights: [700] }, ['Spectral', 'Hanken Grotesk', 'Literata']],
+    ['an italic', { italic: 'italic' }, ['Spectral', 'Literata']],
+    ['a drawn italic, which must be known', { italic: 'drawn' }, ['Literata']],
+    ['languages', { languages: ['is'] }, ['Literata']],
+    ['languages it has not', { languages: ['is', 'el'] }, []],
+    ['figures', { figures: ['tabular'] }, ['Literata']],
+    ['fitness', { fit: 'text' }, ['Literata']],
+    ['bytes', { mostBytes: 1300 }, ['Hanken Grotesk', 'Literata']],
+    ['a measure', { ranges: { xHeight: [0.5, 0.52] } }, ['Literata']],
+    ['a measure out of range', { ranges: { xHeight: [0.52, 0.6] } }, []],
+    ['where it stands', { from: 'case' }, ['Hanken Grotesk']],
+  ])('by %s', (_what, filter, expected) => {
+    expect(names(filter)).toEqual(expected);
+  });
+
+  test('by the shortlist and by what was looked at', () => {
+    const places = { shortlist: ['library/literata'], recent: ['library/spectral'] };
+    const of = (from: LineUpFilter['from']) =>
+      filterRows(rows, { ...NO_FILTER, from }, places).map(({ name }) => name);
+    expect([of('shortlist'), of('recent')]).toEqual([['Literata'], ['Spectral']]);
+  });
+
+  test('reads as a sentence, part for part, each of which can be let go', () => {
+    const filter: LineUpFilter = {
+      ...NO_FILTER,
+      classes: ['serif', 'sans-serif'],
+      name: 'lit',
+      weights: [400, 700],
+      italic: 'italic',
+      languages: ['is', 'el'],
+      figures: ['old-style'],
+      fit: 'text',
+      mostBytes: 30_000,
+      ranges: { xHeight: [0.48, 0.55] },
+      from: 'shortlist',
+    };
+    expect(phrasesOf(filter).map(({ text }) => text)).toEqual([
+      'serif or sans-serif',
+      'named like “lit”',
+      'on the shortlist',
+      'with 400 and 700',
+      'with a true italic',
+      'for Icelandic and Greek',
+      'with old-style figures',
+      'fit for text',
+      'of at most 30.0 KB a face',
+      'x-height 0.48 em to 0.55 em',
+    ]);
+    const cleared = phrasesOf(filter).reduce((left, { part }) => withoutPart(left, part), filter);
+    expect(cleared).toEqual(NO_FILTER);
+  });
+});
+
+describe('names', () => {
+  test.each([
+    ['hankengro', 'Hanken Grotesk', true],
+    ['  SPECTRÁL', 'Spectral', true],
+    ['litrata', 'Literata', true],
+    ['bricolge grotesk', 'Bricolage Grotesque', true],
+    ['sourceserif', 'Source Serif 4', true],
+    ['xyz', 'Literata', false],
+    ['lato', 'Literata', false],
+    ['', 'Literata', true],
+  ])('“%s” for %s: %s', (typed, name, found) => {
+    expect(namesMatch(plain(typed), plain(name))).toBe(found);
+  });
+});
+
+describe('sorting', () => {
+  const order = (key: SortKey, direction: 1 | -1 = 1) =>
+    sortRows(rows, key, direction).map(({ name }) => name[0]);
+  test('by any column, both ways, those without a figure last', () => {
+    expect(order('name').join('')).toBe('HLS');
+    expect(order('name', -1).join('')).toBe('SLH');
+    expect(order('xHeight').join('')).toBe('LHS');
+    expect(order('xHeight', -1).join('')).toBe('LHS');
+    expect(order('weights').join('')).toBe('LHS');
+    expect(order('bytes', -1)[0]).toBe('S');
+    expect(order('italic')[0]).toBe('L');
+    expect(order('fit')[0]).toBe('L');
+    for (const { key } of MEASURES) expect(order(key)).toHaveLength(3);
+  });
+});
+
+describe('figures of measures', () => {
+  test('carry their unit, a dash where there is none, and a minus that is one', () => {
+    expect(withUnit(measureOf('xHeight'), 0.5071)).toBe('0.51 em');
+    expect(withUnit(measureOf('slope'), -0.04)).toBe('0.0°');
+    expect(figureOf(measureOf('squareness'), -0.52)).toBe('−0.52');
+    expect(withUnit(measureOf('width'), null)).toBe('–');
+  });
+});
+
+describe('picks', () => {
+  test('can be made at each static weight, and along an axis at the hundreds and its ends', () => {
     expect(pickableWeights(VARIABLE.files)).toEqual([250, 300, 400, 500, 600, 700, 800, 900]);
     expect(pickableWeights(STATIC.files.filter(({ style }) => style === 'italic'))).toEqual([400]);
   });
 
-  test('finds names typed carelessly, and filters by class', () => {
-    const rows = [rowOfLibrary(STATIC, null), rowOfLibrary(VARIABLE, 'hanken-grotesk')];
-    const names = (text: string, classes: string[] = []) =>
-      filterRows(rows, { text, classes }).map(({ name }) => name);
-    expect(names('hankengro')).toEqual(['Hanken Grotesk']);
-    expect(names('  SPECTRÁL')).toEqual(['Spectral']);
-    expect(names('', ['sans-serif'])).toEqual(['Hanken Grotesk']);
-    expect(names('spectral', ['sans-serif'])).toEqual([]);
-  });
-
-  test('sorts by any column, both ways', () => {
-    const rows = [rowOfLibrary(STATIC, null), rowOfLibrary(VARIABLE, null)];
-    const first = (key: 'name' | 'bytes' | 'weights', direction: 1 | -1) =>
-      sortRows(rows, key, direction)[0]?.name;
-    expect([first('name', 1), first('name', -1)]).toEqual(['Hanken Grotesk', 'Spectral']);
-    expect(first('weights', -1)).toBe('Hanken Grotesk');
-    expect(first('bytes', -1)).toBe('Spectral');
-  });
-
-  test('counts the bytes of what is picked, a variable file once', () => {
+  test('count the bytes of what is picked, a variable file once', () => {
     const faces = [
       { style: 'normal', weight: 400 },
       { style: 'normal', weight: 700 },
