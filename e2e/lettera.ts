@@ -46,14 +46,21 @@ const end = (child: ChildProcess, signal: NodeJS.Signals = 'SIGTERM'): Promise<v
     child.kill(signal);
   });
 
-/** Starts the application as it is built; `dataFolder` is made, and removed at the end, when left out. */
-export async function startLettera(given?: { dataFolder: string }): Promise<RunningLettera> {
+/**
+ * Starts the application as it is built; `dataFolder` is made, and removed at the end, when left out.
+ * @param families how many families the foundry holds at least
+ */
+export async function startLettera(
+  given?: { dataFolder: string },
+  { families = 0 }: { families?: number } = {},
+): Promise<RunningLettera> {
   const dataFolder = given?.dataFolder ?? mkdtempSync(join(tmpdir(), 'lettera-e2e-'));
   const [port, foundryPort] = [await freePort(), await freePort()];
   const env = {
     LETTERA_PORT: String(port),
     LETTERA_FOUNDRY_PORT: String(foundryPort),
     LETTERA_DATA: dataFolder,
+    LETTERA_FOUNDRY_FAMILIES: String(families),
   };
   const startApplication = () => start('build/lettera.mjs', ['start', '--sample'], env);
   const foundry = await start('build/foundry.mjs', [], env);

@@ -1,7 +1,9 @@
 import { createFoundry } from './service';
 
 const port = Number(process.env['LETTERA_FOUNDRY_PORT'] ?? 4381);
-const app = await createFoundry();
+/** For benchmarks: how many families there are to be at least. */
+const families = Number(process.env['LETTERA_FOUNDRY_FAMILIES'] ?? 0);
+const app = await createFoundry({ families });
 
 const server = app.listen(port, '127.0.0.1', (error) => {
   if (error) {

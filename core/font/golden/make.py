@@ -122,7 +122,7 @@ def make_cff(source, path):
     builder.setupOS2(
         sTypoAscender=os2.sTypoAscender, sTypoDescender=os2.sTypoDescender, sTypoLineGap=os2.sTypoLineGap,
         usWinAscent=os2.usWinAscent, usWinDescent=os2.usWinDescent, usWeightClass=weight,
-        sxHeight=os2.sxHeight, sCapHeight=os2.sCapHeight,
+        sxHeight=os2.sxHeight, sCapHeight=os2.sCapHeight, fsType=0,
     )
     builder.setupPost()
     builder.font["head"].created = builder.font["head"].modified = 3800000000

@@ -94,7 +94,10 @@ function drop(index: number): void {
       </tr>
     </thead>
     <tbody>
-      <tr v-for="{ face, index, fullName, rights, rivals, bytes } in shown" :key="index">
+      <tr
+        v-for="{ face, index, fullName, rights, rivals, bytes } in shown"
+        :key="face.files[0]?.sha256"
+      >
         <td>
           <bdi class="full">{{ fullName || '…' }}</bdi>
           <span v-if="rivals.length" class="mark-text small">

@@ -81,11 +81,12 @@ defineExpose({ show });
 <template>
   <ul ref="list" :style="{ height: `${virtualizer.getTotalSize()}px` }" aria-label="Families">
     <template v-for="item in near" :key="String(item.key)">
-      <div
+      <li
         v-if="rows[item.index]"
         :ref="measureRow"
         class="place"
-        role="presentation"
+        :aria-setsize="rows.length"
+        :aria-posinset="item.index + 1"
         :data-index="item.index"
         :style="{ transform: `translateY(${item.start - margin}px)` }"
       >
@@ -103,7 +104,7 @@ defineExpose({ show });
         >
           <FamilyPanel :row="rows[item.index]!" :rows="all" :words="words" />
         </LineUpRowView>
-      </div>
+      </li>
     </template>
   </ul>
 </template>

@@ -42,7 +42,7 @@ const fitWord = computed(() =>
 </script>
 
 <template>
-  <li :class="{ open }" :data-row="row.key">
+  <div class="family" :class="{ open }" :data-row="row.key">
     <div class="facts line-up-columns">
       <div class="who">
         <button
@@ -110,14 +110,14 @@ const fitWord = computed(() =>
       Served elsewhere and not loaded here: shown in {{ row.standIn }}, which stands in for it.
     </p>
     <slot v-if="open" />
-  </li>
+  </div>
 </template>
 
 <style scoped>
-li {
+.family {
   border-bottom: 1px solid var(--rule);
 }
-li.open {
+.family.open {
   background: var(--touched);
 }
 .facts {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { FACE_CLASSES, type FaceClass, type Slant } from '@lettera/core/document';
-import type { FaceMeasures } from '@lettera/core/measure';
+import { REGULAR_WEIGHT, type FaceMeasures } from '@lettera/core/measure';
 import { lookAlikes, spreadOf } from '@lettera/core/pairing';
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
@@ -27,7 +27,7 @@ const stylesheet = ref('');
 const faceClass = ref<FaceClass>('sans-serif');
 const faces = ref('400, 700');
 const chosen = ref<string | null>(null);
-const measured = shallowRef<{ name: string; measures: FaceMeasures } | null>(null);
+const measured = shallowRef<{ name: string; weight: number; measures: FaceMeasures } | null>(null);
 const refused = ref('');
 const sending = ref(false);
 const file = ref<HTMLInputElement | null>(null);
@@ -98,8 +98,10 @@ async function measureFile(event: Event): Promise<void> {
   refused.value = '';
   try {
     const result = await api.measureFile(project.id, given);
-    measured.value = { name: result.family, measures: result.measures };
-    name.value ||= result.family;
+    const { family, face, measures } = result;
+    const weight = Math.min(face.weightMax, Math.max(face.weightMin, REGULAR_WEIGHT));
+    measured.value = { name: family, weight, measures };
+    name.value ||= family;
     chosen.value = null;
   } catch (error) {
     refused.value = (error as Error).message;
@@ -184,9 +186,14 @@ async function take(): Promise<void> {
     </div>
     <p class="small">
       <template v-if="measured"
-        >Chosen by what was measured on your file of {{ measured.name }}.</template
-      >
-      <template v-else>With a file of it at hand, the look-alike is chosen by measure.</template>
+        >Chosen by what was measured on your file of {{ measured.name
+        }}{{
+          Math.abs(measured.weight - REGULAR_WEIGHT) > 100
+            ? `, a ${measured.weight} looked for among regulars: its regular finds a nearer one`
+            : ''
+        }}.
+      </template>
+      <template v-else>With a file of it at hand, the look-alike is chosen by measure. </template>
       <button type="button" class="plain again" @click="file?.click()">Measure a file</button>
       <span class="quiet"> It is measured and not kept.</span>
       <input

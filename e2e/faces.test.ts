@@ -1,0 +1,435 @@
+import { resolve } from 'node:path';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
+import type { Browser, Page } from 'puppeteer-core';
+import type { FamilyMeasures } from '@lettera/core/measure';
+import type { Project } from '@lettera/server';
+import { renamed } from '../core/font/testing/sfnt';
+import {
+  computed,
+  eventually,
+  fill,
+  fontsUsed,
+  launchBrowser,
+  newPage,
+  press,
+  proofFrame,
+} from './browser';
+import { startLettera, type RunningLettera } from './lettera';
+
+const FAMILIES = 400;
+const SLAB = resolve('core/font/golden/tarnholm-slab.otf');
+const HAIRLINE = resolve('core/font/golden/tarnholm-hairline.otf');
+
+let lettera: RunningLettera;
+let browser: Browser;
+let page: Page;
+let errors: string[];
+let slug: string;
+let count = 0;
+
+const api = async <T>(path: string, init: RequestInit = {}): Promise<T> =>
+  (await (await fetch(`${lettera.url}/api/v1${path}`, init)).json()) as T;
+const send = <T>(method: string, path: string, body: unknown) =>
+  api<T>(path, {
+    method,
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify(body),
+  });
+const project = () => api<Project>(`/projects/${slug}`);
+
+beforeAll(async () => {
+  lettera = await startLettera(undefined, { families: FAMILIES });
+  browser = await launchBrowser();
+});
+afterAll(async () => {
+  await browser?.close();
+  await lettera?.close();
+});
+
+/** A project of its own with the foundry allowed, the line-up open and measured. */
+beforeEach(async () => {
+  ({ slug } = await send<Project>('POST', '/projects', { name: `Faces ${++count}` }));
+  await send('PUT', `/projects/${slug}/foundry`, { allowedBy: 'Ása' });
+  await eventually(
+    () => api<{ state: string }>(`/projects/${slug}/foundry/measures`),
+    ({ state }) => state === 'done',
+    30_000,
+  );
+  await page?.close();
+  ({ page, errors } = await newPage(browser));
+  await page.goto(`${lettera.url}/p/${slug}/faces`);
+  await page.waitForSelector('li .specimen.shown');
+  await lead(`All ${FAMILIES} families`);
+});
+
+const lead = (expected: string) =>
+  eventually(
+    () => page.$eval('.sentence .lead', (node) => node.textContent?.trim()),
+    (text) => text === expected,
+  );
+const names = () =>
+  page.$$eval('li .name', (nodes) => nodes.map((node) => node.textContent?.trim() ?? ''));
+const find = async (name: string) => {
+  await page.click('[aria-label="Find a family by name"]', { clickCount: 3 });
+  await page.type('[aria-label="Find a family by name"]', name);
+};
+/** Opens the row of a family that its name finds. */
+async function openRow(name: string): Promise<void> {
+  await find(name);
+  await eventually(names, ([first]) => first === name);
+  await page.click('li button.row');
+  await page.waitForSelector('.panel h3');
+}
+const bring = async (...files: string[]) => {
+  const input = await page.waitForSelector('input[aria-label="Font files"]');
+  await (input as unknown as { uploadFile(...paths: string[]): Promise<void> }).uploadFile(
+    ...files,
+  );
+};
+
+describe('the line-up', () => {
+  test('shows hundreds of families, of which only those near the window are there', async () => {
+    const there = await page.$$eval('li.place', (nodes) => nodes.length);
+    expect(there).toBeLessThan(40);
+    const libraryFaces = () =>
+      page.evaluate(
+        () => [...document.fonts].filter(({ family }) => family.includes('library ')).length,
+      );
+    const held = await libraryFaces();
+    await page.$eval('.workbench', (node) => node.scrollTo(0, node.scrollHeight));
+    await eventually(names, (list) => list.some((name) => name.startsWith('Zilla Slab')));
+    await page.waitForSelector('li .specimen.shown');
+    // What was scrolled past has been let go.
+    expect(await libraryFaces()).toBeLessThan(held + 60);
+    expect(errors).toEqual([]);
+  });
+
+  test('sorts by a measured column, both ways', async () => {
+    await press(page, 'Contrast', '.columns');
+    const contrasts = async () =>
+      (await page.$$eval('li .facts > :nth-child(4)', (nodes) =>
+        nodes.map((node) => Number(node.textContent)),
+      )) ?? [];
+    const up = await eventually(contrasts, ([first]) => first !== undefined && first < 1.1);
+    expect(up).toEqual([...up].sort((a, b) => a - b));
+    await press(page, 'Contrast ↓', '.columns');
+    await eventually(contrasts, ([first]) => (first ?? 0) > 10);
+  });
+
+  test('is narrowed by a sentence, part by part, and remembered', async () => {
+    await press(page, 'languages', '.sentence');
+    await press(page, 'Greek', '.editor');
+    await press(page, 'fitness', '.sentence');
+    await press(page, 'fit for text', '.editor');
+    await press(page, 'a measure', '.sentence');
+    await page.click('.editor .p-select');
+    await (await page.waitForSelector('::-p-aria(x-height[role="option"])'))?.click();
+    await fill(page, 'from', '0.5', '.editor');
+    const sentence = () =>
+      page.$$eval('.sentence .set', (nodes) => nodes.map((node) => node.textContent?.trim()));
+    const phrases = await eventually(sentence, (list) => list.length === 3);
+    expect(phrases.slice(0, 2)).toEqual(['for Greek', 'fit for text']);
+    expect(phrases[2]).toMatch(/^x-height 0\.50 em to 0\.\d\d em$/);
+    const narrowed = await names();
+    expect(narrowed).toContain('Literata');
+    expect(narrowed).not.toContain('EB Garamond');
+
+    await page.reload();
+    await page.waitForSelector('li .specimen.shown');
+    expect(await eventually(sentence, (list) => list.length === 3)).toEqual(phrases);
+    await press(page, 'Let go: for Greek', '.sentence');
+    await eventually(sentence, (list) => list.length === 2);
+    await press(page, 'Clear', '.sentence');
+    await lead(`All ${FAMILIES} families`);
+  });
+
+  test('finds a name typed carelessly', async () => {
+    await find('bricolge grotesk');
+    await eventually(names, ([first]) => first === 'Bricolage Grotesque');
+  });
+
+  test('sets a row in the weight that is pointed at, and gives back on leaving', async () => {
+    await find('spectral');
+    await eventually(names, ([first]) => first === 'Spectral');
+    const weight = () => page.$eval('li .specimen', (node) => getComputedStyle(node).fontWeight);
+    const axis = await page.waitForSelector('li .axis');
+    const box = await axis?.boundingBox();
+    if (!box) throw new Error('There is no axis');
+    await page.mouse.move(box.x + box.width * 0.79, box.y + 12);
+    await eventually(weight, (value) => value === '800');
+    await page.mouse.move(box.x, box.y + 200);
+    await eventually(weight, (value) => value === '400');
+    await axis?.focus();
+    await page.keyboard.press('ArrowRight');
+    await eventually(weight, (value) => value === '500');
+    await page.keyboard.press('Escape');
+    await eventually(weight, (value) => value === '400');
+  });
+
+  test('brings families to one x-height, on another ground, in another sample, and back', async () => {
+    await find('literata');
+    await eventually(names, ([first]) => first === 'Literata');
+    const style = () =>
+      page.$eval('li .specimen', (node) => {
+        const { fontSize, backgroundColor } = getComputedStyle(node);
+        return { fontSize: parseFloat(fontSize), backgroundColor, text: node.textContent?.trim() };
+      });
+    const before = await style();
+    await press(page, 'equal x-height');
+    await press(page, 'dark', '[aria-label="Ground"]');
+    await press(page, 'hard letters');
+    const after = await eventually(style, ({ fontSize }) => fontSize !== before.fontSize);
+    // Its x-height is 0.507 em, and the common one 0.5.
+    expect(after.fontSize).toBeCloseTo((30 * 0.5) / 0.507, 1);
+    expect(after.backgroundColor).toBe('rgb(20, 24, 23)');
+    expect(after.text).toContain('Il1');
+    await press(page, 'Reset');
+    expect(await eventually(style, ({ fontSize }) => fontSize === before.fontSize)).toEqual(before);
+  });
+
+  test('keeps a shortlist by one key, in the project', async () => {
+    await openRow('Literata');
+    await page.focus('li button.row');
+    await page.keyboard.press('k');
+    await eventually(project, ({ document }) => document.shortlist?.[0] === 'library/literata');
+    await page.keyboard.press('k');
+    await eventually(project, ({ document }) => document.shortlist?.length === 0);
+  });
+});
+
+describe('the map', () => {
+  beforeEach(async () => {
+    await press(page, 'Map');
+    await page.waitForSelector('.point');
+  });
+
+  test('sets families as letters in their own faces, and a region drawn narrows the line-up', async () => {
+    const used = await eventually(
+      () => fontsUsed(page, '.point[aria-label^="Gloock:"] bdi', false),
+      ([first]) => first === 'Gloock',
+    );
+    expect(used).toEqual(['Gloock']);
+    const plane = await (await page.$('.plane .overlay'))?.boundingBox();
+    if (!plane) throw new Error('There is no map');
+    // From a corner without points: the upper half, where strokes have contrast.
+    await page.mouse.move(plane.x + 4, plane.y + 4);
+    await page.mouse.down();
+    await page.mouse.move(plane.x + plane.width - 4, plane.y + plane.height * 0.4, { steps: 4 });
+    await page.mouse.up();
+    const text = await eventually(
+      () => page.$eval('.sentence .lead', (node) => node.textContent?.trim() ?? ''),
+      (value) => !value.startsWith('All'),
+    );
+    const kept = Number(text.split(' ')[0]);
+    expect(kept).toBeGreaterThan(10);
+    expect(await page.$$eval('.sentence .set', (nodes) => nodes.length)).toBe(2);
+    await press(page, 'As a table');
+    const table = await page.$$eval('table tbody tr', (rows) =>
+      rows.map((row) => Number(row.lastElementChild?.textContent)),
+    );
+    expect(table).toHaveLength(kept);
+    expect(Math.min(...table)).toBeGreaterThan(2);
+    await press(page, 'As a map');
+    await press(page, 'Clear the region');
+    await lead(`All ${FAMILIES} families`);
+  });
+
+  test('is walked by keyboard and opens a family', async () => {
+    await page.focus('.point[tabindex="0"]');
+    const at = () =>
+      page.evaluate(() => {
+        const { left, top } = document.activeElement?.getBoundingClientRect() ?? new DOMRect();
+        return { left, top };
+      });
+    const from = await at();
+    await page.keyboard.press('ArrowRight');
+    const to = await eventually(at, ({ left }) => left !== from.left);
+    expect(to.left).toBeGreaterThan(from.left);
+    const name = await page.evaluate(
+      () => document.activeElement?.getAttribute('aria-label')?.split(':')[0],
+    );
+    await page.keyboard.press('Enter');
+    await page.waitForSelector('.panel h3');
+    expect(await page.$eval('.family.open .name', (node) => node.textContent?.trim())).toBe(name);
+  });
+});
+
+describe('an opened family', () => {
+  test('shows its true italic beside the faked one, in files that are really used', async () => {
+    await openRow('Literata');
+    await page.waitForSelector('.panel dl dd');
+    const [trueItalic, faked] = await page.$$eval('.panel section dl dd', (nodes) =>
+      nodes.map((node) => ({
+        width: (node.querySelector('span') as HTMLElement | null)?.offsetWidth ?? 0,
+        family: getComputedStyle(node).fontFamily,
+        marked: node.querySelectorAll('.marked').length,
+      })),
+    );
+    expect(trueItalic?.marked).toBeGreaterThan(3);
+    expect(faked?.marked).toBe(trueItalic?.marked);
+    expect(faked?.family).toContain('regular of library/literata');
+    const text = await page.$eval('.panel', (node) => node.textContent);
+    expect(text).toContain('Fit for text');
+    expect(text).toContain('Drawn as an italic');
+    expect(text).toContain('every letter is there');
+  });
+
+  test('measures at the point that its axis is moved to', async () => {
+    await openRow('Literata');
+    const here = () => page.$eval('.panel p[role="status"]', (node) => node.textContent ?? '');
+    const stem = (text: string) => Number(/stem ([\d.]+) em/.exec(text)?.[1]);
+    const regular = stem(await eventually(here, (text) => /stem [\d.]+ em/.test(text)));
+    await fill(page, 'Weight', '900', '.panel');
+    const black = stem(await eventually(here, (text) => stem(text) > regular * 1.5));
+    expect(black).toBeGreaterThan(regular * 1.5);
+  });
+
+  test('names the letters that are missing for the project’s languages', async () => {
+    const { revision } = await project();
+    await fetch(`${lettera.url}/api/v1/projects/${slug}`, {
+      method: 'PATCH',
+      headers: { 'Content-Type': 'application/json-patch+json', 'If-Match': `"${revision}"` },
+      body: JSON.stringify([{ op: 'replace', path: '/languages', value: ['en', 'el'] }]),
+    });
+    await openRow('Gloock');
+    const text = await eventually(
+      () => page.$eval('.panel', (node) => node.textContent ?? ''),
+      (value) => value.includes('Greek lacks'),
+    );
+    expect(text).toContain('α');
+    expect(text).toContain('For headings only');
+  });
+
+  test('leads to look-alikes, with what differs', async () => {
+    await openRow('Gloock');
+    const first = await page.waitForSelector('.panel li button.name');
+    const name = await first?.evaluate((node) => node.textContent?.trim());
+    // The generated families repeat the library, so the nearest is another Gloock.
+    expect(name).toMatch(/^Gloock \d/);
+    await first?.click();
+    await eventually(
+      () => page.$eval('.family.open .name', (node) => node.textContent?.trim()),
+      (open) => open === name,
+    );
+  });
+});
+
+describe('taking in', () => {
+  test('from files: grouped, corrected where a file lies, and explained where two claim one place', async () => {
+    const folder = mkdtempSync(join(tmpdir(), 'lettera-faces-'));
+    const twin = join(folder, 'twin.otf');
+    const file = new Uint8Array(readFileSync(SLAB));
+    file[file.length - 1] = 1;
+    writeFileSync(twin, file);
+    await bring(SLAB, twin);
+    const trouble = await page.waitForSelector('.outcome li');
+    expect(await trouble?.evaluate((node) => node.textContent)).toContain('claims the same place');
+    await press(page, 'Close', '.outcome');
+    await openRow('Tarnholm Test Slab');
+    const claims = () =>
+      page.$$eval('.panel .mark-text', (nodes) => nodes.map((node) => node.textContent?.trim()));
+    expect(await eventually(claims, (list) => list.length === 2)).toEqual([
+      'claims the same place as Tarnholm Test Slab: only the later shows',
+      'claims the same place as Tarnholm Test Slab: only the later shows',
+    ]);
+    await fill(page, 'Weight of Tarnholm Test Slab', '800', '.panel');
+    await eventually(claims, (list) => list.length === 0);
+    const faces = (await project()).document.case['tarnholm-test-slab']?.faces;
+    expect(faces?.map(({ weightMin }) => weightMin)).toEqual([600, 800]);
+  });
+
+  test('a family of the foundry, with its bytes counted, and out again with what shows instead', async () => {
+    await openRow('Spectral');
+    const cost = () =>
+      page.$eval('.take .line', (node) => node.textContent?.replace(/\s+/g, ' ') ?? '');
+    expect(await cost()).toContain('2 files');
+    await press(page, 'Take into the case', '.take');
+    await eventually(project, ({ document }) => document.case['spectral'] !== undefined);
+    const { revision } = await project();
+    await fetch(`${lettera.url}/api/v1/projects/${slug}`, {
+      method: 'PATCH',
+      headers: { 'Content-Type': 'application/json-patch+json', 'If-Match': `"${revision}"` },
+      body: JSON.stringify([{ op: 'replace', path: '/voices/text/family', value: 'spectral' }]),
+    });
+    await eventually(
+      () => fontsUsed(page, '.lead', true),
+      ([first]) => first === 'Spectral',
+    );
+    await press(page, 'Take out of the case', '.panel');
+    const warning = await page.$eval('section[aria-label="In the case"]', (n) => n.textContent);
+    expect(warning).toMatch(/Body.*will show in the visitor’s own serif/);
+    await press(page, 'Take it out', '.panel');
+    await eventually(project, ({ document }) => document.case['spectral'] === undefined);
+    await press(page, 'Undo', '.docket');
+    await eventually(project, ({ document }) => document.voices['text']?.family === 'spectral');
+    await eventually(
+      () => fontsUsed(page, '.lead', true),
+      ([first]) => first === 'Spectral',
+    );
+  });
+
+  test('one family takes another’s place everywhere, at the same apparent size', async () => {
+    const names = ['Keeper', 'Warden'];
+    const folder = mkdtempSync(join(tmpdir(), 'lettera-faces-'));
+    const files = names.map((name, i) => {
+      const path = join(folder, `${name}.otf`);
+      const source = i === 0 ? SLAB : HAIRLINE;
+      writeFileSync(path, renamed(new Uint8Array(readFileSync(source)), name));
+      return path;
+    });
+    await bring(...files);
+    await page.waitForSelector('.outcome .close');
+    const { revision, document } = await project();
+    await fetch(`${lettera.url}/api/v1/projects/${slug}`, {
+      method: 'PATCH',
+      headers: { 'Content-Type': 'application/json-patch+json', 'If-Match': `"${revision}"` },
+      body: JSON.stringify([{ op: 'replace', path: '/voices/text/family', value: 'keeper' }]),
+    });
+    await press(page, 'Close', '.outcome');
+    await openRow('Keeper');
+    await (
+      await page.waitForSelector('.panel [aria-label="Family to take its place everywhere"]')
+    )?.click();
+    await (await page.waitForSelector('::-p-aria(Warden[role="option"])'))?.click();
+    await page.click('.panel input[type="checkbox"]');
+    await press(page, 'Replace everywhere', '.panel');
+    const after = await eventually(
+      project,
+      ({ document: now }) => now.voices['text']?.family === 'warden',
+    );
+    const measures = await api<Record<string, FamilyMeasures>>(`/projects/${slug}/case/measures`);
+    const xHeight = (key: string) => measures[key]?.regular.xHeight ?? NaN;
+    const ratio = after.document.scale.large.base / document.scale.large.base;
+    expect(ratio).toBeCloseTo(xHeight('keeper') / xHeight('warden'), 2);
+    const shown = await computed(await proofFrame(page), 'body', ['font-size']);
+    expect(parseFloat(shown['font-size'] ?? '')).toBeCloseTo(after.document.scale.large.base, 0);
+  });
+
+  test('by reference: a look-alike stands in on the proof, and its real name is known everywhere', async () => {
+    await press(page, 'Refer to a family served elsewhere');
+    const form = 'form[aria-label="A family served elsewhere"]';
+    await fill(page, 'Exact family name', 'Keeper', form);
+    expect(await page.$eval(`${form} [role="alert"]`, (node) => node.textContent)).toContain(
+      'beginning with https://',
+    );
+    const input = await page.waitForSelector('input[aria-label="Font file to measure"]');
+    await (input as unknown as { uploadFile(path: string): Promise<void> }).uploadFile(HAIRLINE);
+    await eventually(
+      () => page.$eval(`${form} .sample`, (node) => node.textContent?.trim()),
+      (text) => text?.startsWith('Gloock') === true,
+    );
+    await fill(page, 'Address of its style sheet', 'https://type.tarnholm.example/k.css', form);
+    await eventually(project, ({ document }) => document.case['keeper'] !== undefined);
+    const { keeper } = (await project()).document.case;
+    expect(keeper?.reference?.standIn).toMatch(/^Gloock/);
+    await find('keeper');
+    await eventually(
+      () => page.$eval('li .stand-in', (node) => node.textContent ?? '').catch(() => ''),
+      (text) => text.includes('which stands in for it'),
+    );
+    expect(errors).toEqual([]);
+  });
+});
