@@ -1,6 +1,7 @@
 import { writeFileSync } from 'node:fs';
 import { cpus } from 'node:os';
-import { makingBundles, readingFaces, savingChanges, startingUp } from './server';
+import { lineUps } from './lineUp';
+import { makingBundles, readingFaces, readingMany, savingChanges, startingUp } from './server';
 import { table, type Row } from './timing';
 import { firstLoads, tokenChanges } from './web';
 
@@ -10,7 +11,9 @@ const rows: Row[] = [
   ...(await tokenChanges()),
   ...(await firstLoads()),
   await startingUp(),
+  ...(await lineUps()),
   await readingFaces(),
+  await readingMany(),
   await savingChanges(),
   await makingBundles(),
 ];

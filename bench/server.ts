@@ -2,7 +2,8 @@ import { fork } from 'node:child_process';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { readFace } from '@lettera/core/font/file';
-import { openServices, readConfig, type Project } from '@lettera/server';
+import { measureFace } from '@lettera/core/measure/file';
+import { Jobs, openServices, readConfig, type Project } from '@lettera/server';
 import { startLettera, type RunningLettera } from '../e2e/lettera';
 import { summarise, time, type Row } from './timing';
 
@@ -14,8 +15,44 @@ export async function readingFaces(): Promise<Row> {
   const files = readdirSync(scope)
     .map((id) => join(scope, id, 'files', `${id}-latin-wght-normal.woff2`))
     .map((path) => new Uint8Array(readFileSync(path)));
-  const samples = await time(files.length, (run) => readFace(files[run] ?? new Uint8Array()));
-  return summarise('read a face (its measures come with their stage)', samples, 300);
+  const samples = await time(files.length, async (run) => {
+    const file = files[run] ?? new Uint8Array();
+    await readFace(file);
+    await measureFace(file, { wght: 400 });
+  });
+  return summarise('read and measure a face, none of them twice', samples, 300);
+}
+
+const FACES = 200;
+
+/** Reads and measures 200 faces on the server's worker threads, as a library is. */
+export async function readingMany(): Promise<Row> {
+  const scopes = ['node_modules/@fontsource-variable', 'node_modules/@fontsource'];
+  const files = scopes
+    .flatMap((scope) =>
+      readdirSync(scope).flatMap((id) =>
+        readdirSync(join(scope, id, 'files'))
+          .filter((name) => name.endsWith('.woff2') && name.includes('-latin-'))
+          .map((name) => join(scope, id, 'files', name)),
+      ),
+    )
+    .slice(0, FACES)
+    .map((path) => new Uint8Array(readFileSync(path)));
+  const samples: number[] = [];
+  for (let run = 0; run < 3; run++) {
+    const jobs = new Jobs();
+    samples.push(
+      ...(await time(1, () =>
+        Promise.all(
+          files.map((file) =>
+            jobs.sheet({ regular: { files: [file], weight: 400 }, italic: null }),
+          ),
+        ),
+      )),
+    );
+    await jobs.close();
+  }
+  return summarise(`read and measure ${files.length} faces on worker threads`, samples, 20_000);
 }
 
 /** Starts the built application on data that is there, until it answers. */

@@ -1,6 +1,7 @@
 export { createApp, type AppOptions } from './app';
 export { ConfigError, readConfig, type Config, type ConfigFlags } from './config';
 export { deliveryContents } from './delivery';
+export { Jobs } from './job/jobs';
 export { startServer, type Running } from './listen';
 export { openServices, type Services } from './services';
 export { StoreError } from './store/database';

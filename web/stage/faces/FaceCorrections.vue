@@ -96,7 +96,7 @@ function drop(index: number): void {
     <tbody>
       <tr
         v-for="{ face, index, fullName, rights, rivals, bytes } in shown"
-        :key="face.files[0]?.sha256"
+        :key="editable ? face.files[0]?.sha256 : index"
       >
         <td>
           <bdi class="full">{{ fullName || '…' }}</bdi>

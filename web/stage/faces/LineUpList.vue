@@ -21,7 +21,7 @@ const scroller = ref<HTMLElement | null>(null);
 const margin = ref(0);
 
 /** Rows kept beyond the window on either side. */
-const BEYOND = 6;
+const BEYOND = 4;
 const FACTS_HEIGHT = 52;
 
 const running = computed(() => lineUp.settings.sample === 'paragraph');
@@ -51,9 +51,14 @@ function place(): void {
   margin.value = list.value?.offsetTop ?? 0;
 }
 onMounted(place);
+// What stands above the list may have grown or shrunk; heights change only with what is set.
 watch(
-  () => [props.rows, lineUp.settings.size, lineUp.settings.sample, lineUp.settings.equal],
-  () => void nextTick(() => (place(), virtualizer.value.measure())),
+  () => props.rows,
+  () => void nextTick(place),
+);
+watch(
+  () => [lineUp.settings.size, lineUp.settings.sample, lineUp.settings.equal],
+  () => void nextTick(() => virtualizer.value.measure()),
 );
 
 function toggle({ key }: LineUpRow): void {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { kilobytes } from '../../frame/figures';
 import type { LineUpRow } from './lineUp';
 import MeasureCell from './MeasureCell.vue';
@@ -23,8 +23,16 @@ defineEmits<{ toggle: []; shortlist: [] }>();
 const COMMON_X_HEIGHT = 0.5;
 
 const tried = ref<number | null>(null);
-const { state, again } = useSpecimenFont(props.row.library, () => props.words);
+const { state, again, haveAll } = useSpecimenFont(props.row.library, () => props.words);
 const font = rowFont(props.row);
+
+watch(
+  () => props.open && state.value === 'shown',
+  (wanted) => {
+    if (wanted) haveAll();
+  },
+  { immediate: true },
+);
 
 const shownSize = computed(() => {
   const xHeight = props.row.measures?.regular.xHeight;
@@ -82,6 +90,8 @@ const fitWord = computed(() =>
         :weights="row.weights"
         :variable="row.variable"
         :name="row.name"
+        @pointerenter="haveAll"
+        @focus="haveAll"
       />
       <span class="quiet">{{ italicWord }}</span>
       <span class="quiet figure">{{ row.measures ? row.measures.languages.length : '…' }}</span>

@@ -13,32 +13,34 @@ const BASELINE = 13.5;
 const value = computed(() =>
   props.measures ? measureOf(props.measure).value(props.measures) : null,
 );
-const regular = computed(() => props.measures?.regular);
-const up = (height: number | null | undefined): number => BASELINE - (height ?? 0) * EM;
+
+/** A small drawing of a measure: its lines, and what is filled. */
+const drawing = computed((): { rule: string; ink: string } => {
+  const size = value.value ?? 0;
+  const up = (height: number): number => BASELINE - height * EM;
+  switch (props.measure) {
+    case 'xHeight': {
+      const capitals = up(props.measures?.regular.capHeight ?? 0);
+      return {
+        rule: `M1 ${BASELINE}H15M1 ${capitals}H15`,
+        ink: `M5 ${BASELINE}V${up(size)}h6V${BASELINE}z`,
+      };
+    }
+    case 'width':
+      return { rule: 'M0.5 4v8', ink: `M1 6h${Math.min(15, size * 10)}v4H1z` };
+    case 'contrast':
+      return { rule: '', ink: `M2 2h6v12H2zM11 2h${Math.max(0.5, 6 / size)}v12H11z` };
+    default:
+      return { rule: '', ink: '' };
+  }
+});
 </script>
 
 <template>
   <span class="cell">
-    <svg
-      v-if="regular && value !== null"
-      viewBox="0 0 16 16"
-      width="16"
-      height="16"
-      aria-hidden="true"
-    >
-      <template v-if="measure === 'xHeight'">
-        <line x1="1" x2="15" :y1="BASELINE" :y2="BASELINE" class="rule" />
-        <line x1="1" x2="15" :y1="up(regular.capHeight)" :y2="up(regular.capHeight)" class="rule" />
-        <rect x="5" width="6" :y="up(value)" :height="BASELINE - up(value)" class="ink" />
-      </template>
-      <template v-else-if="measure === 'width'">
-        <line x1="0.5" x2="0.5" y1="4" y2="12" class="rule" />
-        <rect x="1" y="6" :width="Math.min(15, value * 10)" height="4" class="ink" />
-      </template>
-      <template v-else-if="measure === 'contrast'">
-        <rect x="2" y="2" width="6" height="12" class="ink" />
-        <rect x="11" y="2" :width="Math.max(0.5, 6 / value)" height="12" class="ink" />
-      </template>
+    <svg v-if="value !== null" viewBox="0 0 16 16" width="16" height="16" aria-hidden="true">
+      <path :d="drawing.rule" class="rule" />
+      <path :d="drawing.ink" class="ink" />
     </svg>
     <span class="figure">{{
       measures === undefined ? '…' : figureOf(measureOf(measure), value)

@@ -14,8 +14,18 @@ const SPAN = WIDTH - 2 * INSET;
 const STEP = 10;
 
 const at = (weight: number): number => (weight / 1000) * SPAN + INSET;
+/** The axis with a notch each hundred, in one stroke: rows are many, and each element counts. */
+const RULE =
+  `M${INSET} 15.5H${WIDTH - INSET}` +
+  Array.from({ length: 9 }, (_, i) => `M${at(100 * (i + 1))} 15.5v2.5`).join('');
 const least = computed(() => props.weights[0] ?? 400);
 const most = computed(() => props.weights.at(-1) ?? 400);
+
+const offered = computed(() =>
+  props.variable
+    ? `M${at(least.value)} 13H${at(most.value)}`
+    : props.weights.map((weight) => `M${at(weight)} 7v8.5`).join(''),
+);
 
 /** The weight on offer that is nearest to one wanted. */
 function nearest(wanted: number): number {
@@ -68,33 +78,8 @@ const spoken = computed(() =>
     @blur="tried = null"
   >
     <svg :viewBox="`0 0 ${WIDTH} 24`" :width="WIDTH" height="24" aria-hidden="true">
-      <line :x1="INSET" :x2="WIDTH - INSET" y1="15.5" y2="15.5" class="rule" />
-      <line
-        v-for="hundred in 9"
-        :key="hundred"
-        :x1="at(hundred * 100)"
-        :x2="at(hundred * 100)"
-        y1="15.5"
-        y2="18"
-        class="rule"
-      />
-      <rect
-        v-if="variable"
-        :x="at(least)"
-        y="11"
-        :width="at(most) - at(least)"
-        height="4"
-        class="bar"
-      />
-      <line
-        v-for="weight in variable ? [] : weights"
-        :key="weight"
-        :x1="at(weight)"
-        :x2="at(weight)"
-        y1="7"
-        y2="15.5"
-        class="tick"
-      />
+      <path :d="RULE" class="rule" />
+      <path :d="offered" :class="variable ? 'bar' : 'tick'" />
       <g v-if="tried !== null">
         <line :x1="at(tried)" :x2="at(tried)" y1="3" y2="18" class="tried" />
         <text
@@ -123,7 +108,8 @@ const spoken = computed(() =>
   stroke-width: 2;
 }
 .bar {
-  fill: var(--ink);
+  stroke: var(--ink);
+  stroke-width: 4;
 }
 .tried {
   stroke: var(--verdigris);

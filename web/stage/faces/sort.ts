@@ -37,15 +37,15 @@ export function sortRows(rows: readonly LineUpRow[], key: SortKey, direction: 1 
   return rows
     .map((row) => ({ row, value: sortValue(row, key) }))
     .sort((a, b) => {
-      const equal = byName.compare(a.row.plainName, b.row.plainName);
+      const equal = () => byName.compare(a.row.plainName, b.row.plainName);
       if (a.value === null || b.value === null) {
-        return Number(a.value === null) - Number(b.value === null) || equal;
+        return Number(a.value === null) - Number(b.value === null) || equal();
       }
       const order =
         typeof a.value === 'string'
           ? byName.compare(a.value, String(b.value))
           : a.value - Number(b.value);
-      return order * direction || equal;
+      return order * direction || equal();
     })
     .map(({ row }) => row);
 }

@@ -27,6 +27,8 @@ export const loneFontName = (row: LineUpRow): string => `regular of ${row.key}`;
 interface Held {
   holders: number;
   faces: FontFace[];
+  /** Which files are there, by name. */
+  names: Set<string>;
   /** Whether the files of all scripts are there, and not the Latin ones alone. */
   whole: boolean;
 }
@@ -41,6 +43,8 @@ function addFaces(
   const entry = held.get(family.id);
   if (!entry) return;
   for (const { name, style, weightMin, weightMax, unicodeRange } of files) {
+    if (entry.names.has(name)) continue;
+    entry.names.add(name);
     const face = new FontFace(
       libraryFontName(family.id),
       `url(${urls.libraryFont(projectId, family.id, name)})`,
@@ -55,16 +59,22 @@ function addFaces(
   }
 }
 
-/** Makes a family's faces known to the page; the browser fetches those that text is set in. */
+const inLatin = ({ files }: LibraryFamily): LibraryFile[] => {
+  const latin = files.filter(({ script }) => script === 'latin');
+  return latin.length > 0 ? latin : files;
+};
+
+/** Makes the regular of a family known to the page. Each face known costs the page a restyle. */
 function hold(projectId: string, family: LibraryFamily): void {
   const entry = held.get(family.id);
   if (entry) {
     entry.holders++;
     return;
   }
-  held.set(family.id, { holders: 1, faces: [], whole: false });
-  const latin = family.files.filter(({ script }) => script === 'latin');
-  addFaces(projectId, family, latin.length > 0 ? latin : family.files);
+  held.set(family.id, { holders: 1, faces: [], names: new Set(), whole: false });
+  const latin = inLatin(family);
+  const regular = regularFace(libraryFaces({ files: latin }));
+  addFaces(projectId, family, regular?.files ?? latin);
 }
 
 function letGo({ id }: LibraryFamily): void {
@@ -79,6 +89,7 @@ async function holdWhole(projectId: string, family: LibraryFamily): Promise<void
   const entry = held.get(family.id);
   if (!entry || entry.whole) return;
   entry.whole = true;
+  addFaces(projectId, family, inLatin(family));
   const { files } = await api.libraryDetails(projectId, family.id);
   addFaces(
     projectId,
@@ -88,13 +99,13 @@ async function holdWhole(projectId: string, family: LibraryFamily): Promise<void
 }
 
 /**
- * Has the faces of a family at hand while its row is there, and lets them go with it.
- * @returns whether the words given show in the family's regular
+ * Has the regular of a family at hand while its row is there, and lets it go with the row.
+ * @returns whether the words given show in it; how to have all its weights and its italic as well
  */
 export function useSpecimenFont(
   library: LibraryFamily | null,
   words: MaybeRefOrGetter<string>,
-): { state: Ref<SpecimenState>; again: () => void } {
+): { state: Ref<SpecimenState>; again: () => void; haveAll: () => void } {
   const project = useProject();
   const state = ref<SpecimenState>(library ? 'loading' : 'shown');
   let pause: ReturnType<typeof setTimeout> | undefined;
@@ -123,6 +134,10 @@ export function useSpecimenFont(
     void show(library);
   }
 
+  function haveAll(): void {
+    if (library) addFaces(project.id, library, inLatin(library));
+  }
+
   if (library) {
     watch(
       () => toValue(words),
@@ -137,7 +152,7 @@ export function useSpecimenFont(
       if (holding) letGo(library);
     });
   }
-  return { state, again };
+  return { state, again, haveAll };
 }
 
 /** Address and weight of the file that holds a row's regular, in Latin where there is a choice. */
