@@ -1,5 +1,4 @@
 import { mkdirSync } from 'node:fs';
-import type { Page } from 'puppeteer-core';
 import { fill, launchBrowser, newPage, press, proofFrame } from './browser';
 import { startLettera } from './lettera';
 
@@ -29,19 +28,26 @@ async function take(name: string): Promise<void> {
 }
 
 /** Opens the row of a family, once the line-up lists it. */
-async function openRow(target: Page, name: string): Promise<void> {
-  await target.waitForFunction(
-    (wanted: string) => {
-      const row = [...document.querySelectorAll<HTMLElement>('li button.row')].find(
-        (node) => node.querySelector('.name')?.textContent?.trim() === wanted,
-      );
-      if (row?.getAttribute('aria-expanded') === 'false') row.click();
-      return document.querySelector('.take') !== null;
-    },
+async function openRow(name: string): Promise<void> {
+  await page.type('[aria-label="Find a family by name"]', name);
+  await page.waitForFunction(
+    (wanted: string) => document.querySelector('li .name')?.textContent?.trim() === wanted,
     {},
     name,
   );
+  await page.click('li button.row');
+  await page.waitForSelector('.panel h3');
 }
+
+/** Waits until the whole library has been measured, so that no row is without its figures. */
+const measured = () =>
+  page.waitForFunction(
+    () =>
+      document.querySelectorAll('li .specimen.shown').length > 3 &&
+      !document.querySelector('progress') &&
+      ![...document.querySelectorAll('li .figure')].some((node) => node.textContent === '…'),
+    { timeout: 60_000 },
+  );
 
 mkdirSync(FOLDER, { recursive: true });
 try {
@@ -49,10 +55,27 @@ try {
   await take('faces-before-permission');
   await page.type('#allowed-by', 'Ása');
   await press(page, 'Allow the foundry');
-  await page.waitForSelector('li .specimen.shown');
-  await press(page, 'serif', '[aria-label="Class"]');
-  await openRow(page, 'Alegreya');
+  await measured();
   await take('faces');
+  await press(page, 'fitness', '.sentence');
+  await press(page, 'fit for text', '.editor');
+  await press(page, 'languages', '.sentence');
+  await press(page, 'Greek', '.editor');
+  await press(page, 'Done', '.editor');
+  await press(page, 'equal x-height');
+  await take('faces-narrowed');
+  await press(page, 'Clear', '.sentence');
+  await press(page, 'Reset');
+  await press(page, 'Map');
+  await page.waitForSelector('.point bdi');
+  await take('faces-map');
+  await press(page, 'Rows');
+  await openRow('Alegreya');
+  await page.waitForSelector('.panel dl dd');
+  await page.$eval('.workbench', (node) => node.scrollTo(0, 270));
+  await take('family');
+  await page.$eval('.panel dl', (node) => node.scrollIntoView({ block: 'center' }));
+  await take('family-italic');
 
   await open('pair');
   await take('pair');

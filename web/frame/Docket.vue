@@ -62,7 +62,13 @@ const decisions = computed<Record<StageKey, Decision[]>>(() => {
     faces: [
       {
         text: families.length
-          ? families.map(([, family]) => siteName(family)).join(', ')
+          ? families
+              .map(([, family]) =>
+                family.reference
+                  ? `${siteName(family)} (${family.reference.standIn} stands in)`
+                  : siteName(family),
+              )
+              .join(', ')
           : 'The case is empty',
       },
     ],

@@ -4,6 +4,7 @@ import {
   deliveredFonts,
   loadTimes,
   preloadedFonts,
+  referencedFamilies,
   STATED_CONNECTION,
   stylesheet,
 } from '@lettera/core/deliver';
@@ -36,6 +37,7 @@ const figures = computed(() => {
   return {
     faces: new Set(fonts.map(({ face }) => face)).size,
     fonts,
+    elsewhere: referencedFamilies(document),
     bytes: bytes(fonts),
     css,
     firstBytes: bytes(firstFonts),
@@ -72,6 +74,9 @@ function goTo(stage: string, style?: string): void {
           </tbody>
         </table>
         <p class="quiet small">Browsers fetch only the scripts that a page has letters of.</p>
+        <p v-for="{ name, stylesheet: address } in figures.elsewhere" :key="name" class="small">
+          And {{ name }} from {{ address }}, whose bytes are not known here.
+        </p>
       </template>
       <template v-else-if="open === 'time'">
         <h2>Time on {{ STATED_CONNECTION.name }}</h2>
@@ -121,7 +126,9 @@ function goTo(stage: string, style?: string): void {
           @click="toggle('files')"
         >
           <b>{{ count(figures.faces, 'face') }}</b> in {{ count(figures.fonts.length, 'file') }},
-          <b>{{ kilobytes(figures.bytes) }}</b>
+          <b>{{ kilobytes(figures.bytes) }}</b><template v-if="figures.elsewhere.length"
+            >, {{ figures.elsewhere.length }} elsewhere</template
+          >
         </button>
         <button
           type="button"

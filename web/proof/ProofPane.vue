@@ -4,6 +4,7 @@ import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
 import ChoiceLine from '../frame/ChoiceLine.vue';
 import { useProject } from '../store/project';
 import { STOPS, useProof } from '../store/proof';
+import StandIns from '../frame/StandIns.vue';
 import ProofFrame from './ProofFrame.vue';
 import WidthRuler from './WidthRuler.vue';
 
@@ -53,6 +54,7 @@ onBeforeUnmount(() => observer.disconnect());
       <ChoiceLine v-model="proof.fonts" label="Fonts" :choices="fonts" />
       <ChoiceLine v-model="proof.ground" label="Ground" :choices="grounds" />
     </header>
+    <StandIns class="stand-ins" />
     <WidthRuler />
     <div ref="stage" class="stage">
       <ProofFrame v-if="project.id && room.width > 0" :room="room" @pointed="pointed = $event" />
@@ -72,8 +74,8 @@ onBeforeUnmount(() => observer.disconnect());
 
 <style scoped>
 .proof {
-  display: grid;
-  grid-template-rows: auto auto 1fr auto;
+  display: flex;
+  flex-direction: column;
   min-width: 0;
   min-height: 0;
   background: var(--ground);
@@ -86,11 +88,15 @@ header {
   padding: 8px 12px;
   border-bottom: 1px solid var(--rule);
 }
+header + .stand-ins {
+  padding: 4px 12px;
+}
 .stops {
   margin-right: auto;
 }
 .stage {
   position: relative;
+  flex: 1;
   overflow: hidden;
   min-height: 0;
 }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { marksOf } from '@lettera/core/check';
 import { FONT_DISPLAYS } from '@lettera/core/document';
 import Button from 'primevue/button';
 import Select from 'primevue/select';
@@ -7,11 +8,14 @@ import InputText from 'primevue/inputtext';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { api, urls, type DeliveryFile } from '../../api/client';
 import { count, kilobytes } from '../../frame/figures';
+import StandIns from '../../frame/StandIns.vue';
+import { useCaseReadings } from '../../store/caseReadings';
 import { useProject } from '../../store/project';
 import StageHeader from '../StageHeader.vue';
 import CodeView from './CodeView.vue';
 
 const project = useProject();
+const caseReadings = useCaseReadings();
 const files = shallowRef<DeliveryFile[]>([]);
 const state = ref<'loading' | 'ready' | 'failed'>('loading');
 const message = ref('');
@@ -27,6 +31,12 @@ const displays = FONT_DISPLAYS.map((value) => ({
   }[value],
 }));
 
+/** Files that say they may not be delivered. */
+const forbidden = computed(() =>
+  project.document
+    ? marksOf(project.document, caseReadings.readings).filter(({ rule }) => rule === 'embedding')
+    : [],
+);
 const total = computed(() => files.value.reduce((sum, { bytes }) => sum + bytes, 0));
 
 async function load(): Promise<void> {
@@ -109,6 +119,10 @@ function setLayer(event: Event): void {
         packed</span
       >
     </div>
+    <StandIns class="notice" />
+    <p v-for="mark in forbidden" :key="mark.message" class="notice mark-text">
+      {{ mark.message }} {{ mark.remedy }}
+    </p>
     <table class="figures-table">
       <thead>
         <tr>
@@ -145,6 +159,9 @@ function setLayer(event: Event): void {
 </template>
 
 <style scoped>
+.notice {
+  padding: 0 20px 8px;
+}
 .choices {
   display: flex;
   flex-wrap: wrap;

@@ -19,6 +19,7 @@ import LineUpList from './LineUpList.vue';
 import MeasuringLine from './MeasuringLine.vue';
 import { measureOf } from './measures';
 import ReferenceForm from './ReferenceForm.vue';
+import SiteLanguages from './SiteLanguages.vue';
 import { sortRows, type SortKey } from './sort';
 
 const project = useProject();
@@ -124,7 +125,14 @@ async function show(key: string | null): Promise<void> {
   list.value?.show(key);
 }
 
-watch(() => lineUp.wanted, show);
+// Wanted from another stage, a family may be there only once the library has been fetched.
+watch(
+  [() => lineUp.wanted, rows],
+  () => {
+    if (rows.value.some(({ key }) => key === lineUp.wanted)) void show(lineUp.wanted);
+  },
+  { immediate: true, flush: 'post' },
+);
 
 const TYPING = 'input, textarea, [role="combobox"], [role="listbox"]';
 
@@ -218,14 +226,17 @@ watch(
   </div>
   <FilterSentence :rows="rows" :shown="shown.length" />
   <MeasuringLine />
-  <p v-if="recentRows.length" class="recent small quiet">
-    Looked at lately:
-    <template v-for="(row, i) in recentRows" :key="row.key"
-      ><button type="button" class="plain again" @click="lineUp.show(row.key)">
-        <bdi>{{ row.name }}</bdi></button
-      >{{ i < recentRows.length - 1 ? ', ' : '' }}</template
-    >
-  </p>
+  <div class="bar recent small">
+    <SiteLanguages />
+    <p v-if="recentRows.length" class="small quiet">
+      Looked at lately:
+      <template v-for="(row, i) in recentRows" :key="row.key"
+        ><button type="button" class="plain again" @click="lineUp.show(row.key)">
+          <bdi>{{ row.name }}</bdi></button
+        >{{ i < recentRows.length - 1 ? ', ' : '' }}</template
+      >
+    </p>
+  </div>
   <input
     ref="files"
     type="file"
@@ -323,9 +334,6 @@ input[type='range'] {
 .columns button[aria-pressed='true'] {
   color: var(--ink);
   font-weight: 550;
-}
-.recent {
-  padding: 0 20px 6px;
 }
 .recent button {
   min-height: 24px;

@@ -181,6 +181,10 @@ function choose(voice: string, local: string, first: boolean): void {
             </tr>
           </tbody>
         </table>
+        <p v-if="family.reference" class="small stands">
+          Fitted to {{ family.reference.standIn }}, which stands in for {{ family.name }}: of the
+          face that visitors get, the widths are not known here.
+        </p>
         <p class="small quiet">
           Fitted on every other sentence of the project’s pages, both fonts shaped as the browser
           will, and measured on the {{ chosen.faces[0]?.words.toLocaleString('en') }} words of the
@@ -205,6 +209,9 @@ function choose(voice: string, local: string, first: boolean): void {
 </template>
 
 <style scoped>
+.stands {
+  color: var(--local);
+}
 .actions,
 .state {
   padding: 0 20px 12px;

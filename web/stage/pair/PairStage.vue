@@ -1,24 +1,54 @@
 <script setup lang="ts">
-import { GENERICS, type FaceClass, type Generic, type Patch } from '@lettera/core/document';
+import {
+  GENERICS,
+  siteName,
+  type FaceClass,
+  type Generic,
+  type Patch,
+} from '@lettera/core/document';
 import { matchFace, voiceUses } from '@lettera/core/style';
 import Select from 'primevue/select';
 import { computed, onBeforeUnmount } from 'vue';
-import { useRoute } from 'vue-router';
+import { useRoute, useRouter } from 'vue-router';
 import { caseFont } from '../../proof/caseFonts';
 import { useCopy } from '../../store/copy';
+import { useLibrary } from '../../store/library';
+import { useLineUp } from '../../store/lineUp';
 import { useProject } from '../../store/project';
 import StageHeader from '../StageHeader.vue';
 
 const project = useProject();
+const library = useLibrary();
+const lineUp = useLineUp();
 const route = useRoute();
+const router = useRouter();
 const copy = useCopy();
 
 const families = computed(() => Object.entries(project.document?.case ?? {}));
 /** What a voice can be seated with: each family of the case, or no web face. */
-const choices = computed<{ key: string | null; name: string }[]>(() => [
-  ...families.value.map(([key, { name }]) => ({ key, name })),
+const choices = computed<{ key: string | null; name: string; standIn?: string }[]>(() => [
+  ...families.value.map(([key, family]) => ({
+    key,
+    name: siteName(family),
+    standIn: family.reference?.standIn,
+  })),
   { key: null, name: 'No web face' },
 ]);
+
+/** Families set aside in Faces that have not been taken in. */
+const setAside = computed(() =>
+  (project.document?.shortlist ?? []).flatMap((row) => {
+    const family = library.byId.get(row.replace(/^library\//, ''));
+    return family && !families.value.some(([, { name }]) => name === family.name)
+      ? [{ row, name: family.name }]
+      : [];
+  }),
+);
+
+function showInFaces(row: string): void {
+  lineUp.show(row);
+  void router.push({ name: 'faces', params: { project: route.params['project'] } });
+}
 const voices = computed(() => Object.entries(project.document?.voices ?? {}));
 const uses = computed(() => (project.document ? voiceUses(project.document) : new Map()));
 
@@ -89,6 +119,8 @@ const askedOf = (voice: string): string =>
     .join(', ');
 
 onBeforeUnmount(giveBack);
+
+if (project.document?.shortlist?.length && library.state === 'idle') void library.load();
 </script>
 
 <template>
@@ -100,6 +132,15 @@ onBeforeUnmount(giveBack);
     The case is empty, so there is nothing to seat.
     <RouterLink :to="{ name: 'faces', params: { project: route.params['project'] } }"
       >Take a family in</RouterLink
+    >
+  </p>
+  <p v-if="setAside.length" class="empty small">
+    <span class="quiet">On the shortlist, to be taken in before it can be seated:</span>
+    <template v-for="({ row, name }, i) in setAside" :key="row"
+      >{{ i > 0 ? ', ' : ' '
+      }}<button type="button" class="plain aside" @click="showInFaces(row)">
+        {{ name }}
+      </button></template
     >
   </p>
   <section v-for="[key, voice] in voices" :key="key" :aria-labelledby="`voice-${key}`">
@@ -141,7 +182,12 @@ onBeforeUnmount(giveBack);
           @click="take(key, choice.key)"
         >
           <span class="line spread small">
-            <span class="name">{{ choice.name }}</span>
+            <span class="name"
+              ><bdi>{{ choice.name }}</bdi
+              ><span v-if="choice.standIn" class="stands">
+                shown in {{ choice.standIn }}</span
+              ></span
+            >
             <span class="quiet"
               >{{ isSeated(key, choice.key) ? 'seated · ' : ''
               }}{{
@@ -178,6 +224,20 @@ section {
 .asked {
   margin-right: auto;
   padding-left: 8px;
+}
+p .aside {
+  display: inline;
+  width: auto;
+  min-height: 24px;
+  padding: 0;
+  border: 0;
+  color: var(--verdigris);
+  text-decoration: underline;
+}
+.stands {
+  margin-left: 6px;
+  font-weight: 400;
+  color: var(--local);
 }
 li {
   border-bottom: 1px solid var(--rule);
