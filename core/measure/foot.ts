@@ -14,6 +14,8 @@ export interface Foot {
 const FOOT_LEVELS = [0.003, 0.006, 0.01, 0.014, 0.018];
 /** A foot is wider than the stroke by this part of it on the side it is measured on. */
 const BESIDE = 0.12;
+/** Where its thickness is taken, from its end towards the stroke: a bracket thickens it further in. */
+const TOWARDS_STROKE = 0.35;
 
 function footOf(outline: Outline, xHeight: number, stem: number): Foot | null {
   const [stroke] = inkAcross(outline, xHeight / 2);
@@ -23,8 +25,8 @@ function footOf(outline: Outline, xHeight: number, stem: number): Foot | null {
   const left = Math.min(...feet.map(({ from }) => from));
   const right = Math.max(...feet.map(({ to }) => to));
   const sides = [
-    { out: stroke.from - left, x: (left + stroke.from) / 2 },
-    { out: right - stroke.to, x: (right + stroke.to) / 2 },
+    { out: stroke.from - left, x: left + TOWARDS_STROKE * (stroke.from - left) },
+    { out: right - stroke.to, x: right - TOWARDS_STROKE * (right - stroke.to) },
   ];
   const thicknesses = sides.flatMap(({ out, x }) => {
     const [lowest] = inkUpward(outline, x);
