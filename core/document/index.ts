@@ -15,6 +15,8 @@ export {
   type LibraryFamily,
   type LibraryFile,
   type Picks,
+  type WantedFace,
+  type WantedReference,
 } from './libraryFamily';
 export { newDocument } from './newDocument';
 export * from './projectDocument';

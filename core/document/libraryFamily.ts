@@ -1,3 +1,5 @@
+import type { FaceClass } from './projectDocument';
+
 /** A file of an outside library, as its index lists it. */
 export interface LibraryFile {
   name: string;
@@ -21,10 +23,27 @@ export interface LibraryFamily {
   files: LibraryFile[];
 }
 
+/** A face as it is asked for. */
+export interface WantedFace {
+  style: 'normal' | 'italic';
+  weight: number;
+}
+
 /** What is wanted of a family: which scripts, and which weights of each style. */
 export interface Picks {
   scripts: string[];
-  faces: { style: 'normal' | 'italic'; weight: number }[];
+  faces: WantedFace[];
+}
+
+/** A family that someone else's style sheet serves, and what is to stand in for it. */
+export interface WantedReference {
+  /** The exact name that the style sheet gives it. */
+  name: string;
+  stylesheet: string;
+  class: FaceClass;
+  /** `library/<id>` or `case/<key>`. */
+  standIn: string;
+  faces: WantedFace[];
 }
 
 /** A face of a library's family with its files, one a script. */

@@ -2,7 +2,7 @@ import type { Picks } from '@lettera/core/document';
 import { Router, type Request } from 'express';
 import type { Services } from '../services';
 import type { Project } from '../store/projectStore';
-import { fetchFaces, takeFamilyIn } from '../supply/taking';
+import { fetchFaces, isWantedFace, takeFamilyIn } from '../supply/taking';
 import { Problem } from './problem';
 import { instanceOf, projectOf, sendProject, stringField, untilGone } from './requests';
 
@@ -14,13 +14,7 @@ const isPicks = (body: unknown): body is Picks => {
     scripts.every((script) => typeof script === 'string') &&
     Array.isArray(faces) &&
     faces.length <= 40 &&
-    faces.every(
-      (face) =>
-        (face?.style === 'normal' || face?.style === 'italic') &&
-        Number.isInteger(face.weight) &&
-        face.weight >= 1 &&
-        face.weight <= 1000,
-    )
+    faces.every(isWantedFace)
   );
 };
 

@@ -4,27 +4,15 @@ import {
   libraryFaces,
   sortFaces,
   type Face,
-  type FaceClass,
   type Family,
   type Patch,
-  type Slant,
+  type WantedReference,
 } from '@lettera/core/document';
 import { slug } from '@lettera/core/deliver';
 import { matchFace } from '@lettera/core/style';
 import type { Services } from '../services';
 import type { Project } from '../store/projectStore';
-import { fetchFaces, PickError } from './taking';
-
-/** A family that someone else's style sheet serves, and what is to stand in for it. */
-export interface WantedReference {
-  /** The exact name that the style sheet gives it. */
-  name: string;
-  stylesheet: string;
-  class: FaceClass;
-  /** `library/<id>` or `case/<key>`. */
-  standIn: string;
-  faces: { style: Slant; weight: number }[];
-}
+import { fetchFaces, isWantedFace, PickError } from './taking';
 
 const isText = (value: unknown, longest: number): value is string =>
   typeof value === 'string' && value.trim().length > 0 && value.length <= longest;
@@ -46,13 +34,7 @@ export function isWantedReference(body: unknown): body is WantedReference {
     Array.isArray(faces) &&
     faces.length > 0 &&
     faces.length <= 40 &&
-    faces.every(
-      (face) =>
-        (face?.style === 'normal' || face?.style === 'italic') &&
-        Number.isInteger(face.weight) &&
-        face.weight >= 1 &&
-        face.weight <= 1000,
-    )
+    faces.every(isWantedFace)
   );
 }
 

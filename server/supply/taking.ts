@@ -8,6 +8,7 @@ import {
   type Patch,
   type Picks,
   type ProjectDocument,
+  type WantedFace,
 } from '@lettera/core/document';
 import type { Jobs } from '../job/jobs';
 import type { NewFont } from '../store/fontStore';
@@ -16,6 +17,17 @@ import type { FoundryClient, LibraryFamilyDetails } from './foundryClient';
 /** The picks name something that the family does not have. */
 export class PickError extends Error {
   override readonly name = 'PickError';
+}
+
+/** Whether something from outside names a face: a style, and a weight from 1 to 1000. */
+export function isWantedFace(face: unknown): face is WantedFace {
+  const { style, weight } = (face ?? {}) as Partial<WantedFace>;
+  return (
+    (style === 'normal' || style === 'italic') &&
+    Number.isInteger(weight) &&
+    Number(weight) >= 1 &&
+    Number(weight) <= 1000
+  );
 }
 
 type ListedFile = LibraryFamilyDetails['files'][number];

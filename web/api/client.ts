@@ -1,12 +1,11 @@
 import type {
   Face,
-  FaceClass,
   LibraryFamily,
   LibraryFile,
   Patch,
   Picks,
   ProjectDocument,
-  Slant,
+  WantedReference,
 } from '@lettera/core/document';
 import type { FallbackTrials } from '@lettera/core/fallback';
 import type { FaceReading, Instance } from '@lettera/core/font';
@@ -70,16 +69,6 @@ export type LibraryDetails = Omit<LibraryFamily, 'files'> & {
   licenceText: string;
   files: (LibraryFile & { unicodeRange: string })[];
 };
-
-/** A family by reference, as it is asked for. */
-export interface WantedReference {
-  name: string;
-  stylesheet: string;
-  class: FaceClass;
-  /** `library/<id>` or `case/<key>`. */
-  standIn: string;
-  faces: { style: Slant; weight: number }[];
-}
 
 /** What was measured on a font that stays where it is. */
 export interface MeasuredFile {

@@ -19,22 +19,3 @@ const model = defineModel<T>({ required: true });
     </button>
   </span>
 </template>
-
-<style scoped>
-.choices {
-  display: inline-flex;
-  flex-wrap: wrap;
-  gap: 2px 10px;
-}
-button {
-  color: var(--ink-2);
-  border-bottom: 2px solid transparent;
-}
-button:hover {
-  color: var(--ink);
-}
-button[aria-checked='true'] {
-  color: var(--ink);
-  border-color: var(--verdigris);
-}
-</style>

@@ -24,24 +24,3 @@ function toggle(value: T): void {
     </button>
   </span>
 </template>
-
-<style scoped>
-.choices {
-  display: inline-flex;
-  flex-wrap: wrap;
-  gap: 2px 10px;
-}
-button {
-  min-height: 24px;
-  color: var(--ink-2);
-  border-bottom: 2px solid transparent;
-}
-button:hover {
-  color: var(--ink);
-}
-button[aria-pressed='true'] {
-  color: var(--ink);
-  font-weight: 550;
-  border-color: var(--verdigris);
-}
-</style>

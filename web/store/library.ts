@@ -1,8 +1,8 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
-import type { LibraryFamily, Picks } from '@lettera/core/document';
+import type { LibraryFamily, Picks, WantedReference } from '@lettera/core/document';
 import type { FamilyMeasures } from '@lettera/core/measure';
-import { api, type LibraryProgress, type WantedReference } from '../api/client';
+import { api, type LibraryProgress } from '../api/client';
 import { useProject } from './project';
 
 type State = 'idle' | 'loading' | 'ready' | 'failed';

@@ -69,7 +69,7 @@ function setLayer(event: Event): void {
     Files that a site can use as they are: fonts, one style sheet, tokens for other tools, and a
     specimen.
   </StageHeader>
-  <div v-if="project.document" class="choices">
+  <div v-if="project.document" class="settings">
     <label>
       <span class="quiet">Cascade layer</span>
       <InputText
@@ -162,18 +162,18 @@ function setLayer(event: Event): void {
 .notice {
   padding: 0 20px 8px;
 }
-.choices {
+.settings {
   display: flex;
   flex-wrap: wrap;
   gap: 10px 20px;
   align-items: center;
   padding: 0 20px 14px;
 }
-.choices label {
+.settings label {
   display: grid;
   gap: 3px;
 }
-.choices label.line {
+.settings label.line {
   display: flex;
 }
 .layer {

@@ -69,12 +69,12 @@ const codeOf = (character: string): string =>
         >
       </li>
     </ul>
-    <div class="line wrap" role="group" aria-label="Script">
+    <div class="choices" role="group" aria-label="Script">
       <button
         v-for="{ name, characters: list } in scripts"
         :key="name"
         type="button"
-        class="plain script"
+        class="plain"
         :aria-pressed="chosen === name"
         @click="((chosen = name), (whole = false))"
       >
@@ -97,15 +97,6 @@ const codeOf = (character: string): string =>
 <style scoped>
 .missing {
   font-size: 14px;
-}
-.script {
-  min-height: 24px;
-  color: var(--ink-2);
-}
-.script[aria-pressed='true'] {
-  color: var(--ink);
-  font-weight: 550;
-  border-bottom: 2px solid var(--verdigris);
 }
 .grid {
   display: grid;
