@@ -1,4 +1,6 @@
 import { readFileSync } from 'node:fs';
+import type { Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { libraryFaces, newDocument, type LibraryFamily } from '@lettera/core/document';
 import type { FaceReading } from '@lettera/core/font';
@@ -26,6 +28,18 @@ afterAll(() => server.close());
 async function newProject(): Promise<Project> {
   const { body } = await api().post('/api/v1/projects').send({ name: 'Skerry' }).expect(201);
   return body as Project;
+}
+
+/** The application on a port of its own, for a client that can hang up. */
+async function listening(app: TestServer['app']): Promise<{ url: string; close(): Promise<void> }> {
+  const listener = await new Promise<Server>((resolve) => {
+    const opened: Server = app.listen(0, '127.0.0.1', () => resolve(opened));
+  });
+  const { port } = listener.address() as AddressInfo;
+  return {
+    url: `http://127.0.0.1:${port}`,
+    close: () => new Promise((resolve) => listener.close(() => resolve())),
+  };
 }
 
 /** Allows the foundry without a word to the library's measuring, which has its own test. */
@@ -209,6 +223,53 @@ describe('a family by reference', () => {
     expect((body as { errors: { path: string }[] }).errors[0]?.path).toBe(
       '/case/keeper/reference/stylesheet',
     );
+  });
+});
+
+describe('whoever goes away', () => {
+  test('while a family is being fetched, or files are being read, has taken nothing in', async () => {
+    const own = await startTestServer();
+    const { id } = await own.services.projects.create(newDocument('Away'), []);
+    await own.services.projects.allowFoundry(id, 'Ása');
+    const { url, close } = await listening(own.app);
+    const goAway = async (path: string, init: RequestInit, task: ProgressReport['task']) => {
+      const leaving = new AbortController();
+      const stop = own.services.progress.on(id, (report) => {
+        if (report.task === task) leaving.abort();
+      });
+      await expect(
+        fetch(`${url}/api/v1/projects/${id}/${path}`, {
+          method: 'POST',
+          signal: leaving.signal,
+          ...init,
+        }),
+      ).rejects.toMatchObject({ name: 'AbortError' });
+      stop();
+    };
+    const faces = [300, 400, 500, 600, 700].map((weight) => ({ style: 'normal', weight }));
+    own.behaviour.delay = 30;
+    await goAway(
+      'foundry/families/spectral',
+      {
+        headers: { 'Content-Type': 'application/json' },
+        body: JSON.stringify({ scripts: ['latin', 'latin-ext', 'cyrillic'], faces }),
+      },
+      'taking',
+    );
+    const body = new FormData();
+    for (let n = 0; n < 40; n++) {
+      const file = readFileSync('core/font/golden/tarnholm-slab.otf');
+      file[file.length - 1] = n;
+      body.append('file', new Blob([file]), `${n}.otf`);
+    }
+    await goAway('fonts', { body }, 'reading');
+    // Work waits its turn: once this has been read, what was asked before has been read or given up.
+    await own.services.jobs.readFont(new Uint8Array(readFileSync(SPECTRAL)));
+    await request(own.app).get(`/api/v1/projects/${id}`).expect(200);
+    const { revision, document } = (await own.services.projects.get(id)) as Project;
+    expect([revision, document.case]).toEqual([1, {}]);
+    await close();
+    await own.close();
   });
 });
 

@@ -52,8 +52,8 @@ onBeforeUnmount(() => {
     </p>
     <template v-else>
       <button type="button" class="plain again close" @click="upload.dismiss()">Close</button>
-      <p v-if="upload.taken.length">
-        {{ count(upload.taken.length, 'face') }} taken in, as
+      <p v-if="upload.brought">
+        {{ count(upload.brought, 'face') }} taken in, as
         <template v-for="(name, i) in upload.families.slice(0, 5)" :key="name"
           >{{ i > 0 ? ', ' : '' }}<bdi>{{ name }}</bdi></template
         >{{ upload.families.length > 5 ? ` and ${upload.families.length - 5} more` : '' }}. Open the

@@ -1,3 +1,4 @@
+import { embeddingRights } from '@lettera/core/font';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { api, ApiError, type UploadResult } from '../api/client';
@@ -6,20 +7,27 @@ import { useProject } from './project';
 /** What became of one font of an upload. */
 export interface OutcomeLine {
   text: string;
-  refused: boolean;
+  /** Refused, or taken in with something to be seen to. */
+  troubled: boolean;
 }
 
 function lineOf(result: UploadResult): OutcomeLine {
   if ('refused' in result) {
-    return { text: `${result.file}: ${result.refused.detail}`, refused: true };
+    return { text: `${result.file}: ${result.refused.detail}`, troubled: true };
   }
-  const { file, fullName, conflicts } = result;
-  return conflicts.length > 0
+  const { file, fullName, conflicts, fsType } = result;
+  const rights = embeddingRights(fsType);
+  const troubles = [
+    conflicts.length > 0 &&
+      `claims the same place as ${conflicts.join(', ')}; open the family and correct its weight, width or style`,
+    (rights.forbidsWeb || rights.forbidsSubsetting) && `says of itself “${rights.says}”`,
+  ].filter((trouble) => trouble !== false);
+  return troubles.length > 0
     ? {
-        text: `${file}: ${fullName} is in the case, but claims the same place as ${conflicts.join(', ')}. Open the family and correct its weight, width or style.`,
-        refused: true,
+        text: `${file}: ${fullName} is in the case, but ${troubles.join(', and ')}.`,
+        troubled: true,
       }
-    : { text: `${file}: ${fullName}`, refused: false };
+    : { text: `${file}: ${fullName}`, troubled: false };
 }
 
 /** Font files on their way into the case, and what became of each. */
@@ -36,11 +44,13 @@ export const useUpload = defineStore('upload', () => {
     if (given.length === 0 || !project.stored || state.value === 'reading') return;
     files.value = given.length;
     families.value = [];
+    brought.value = 0;
     state.value = 'reading';
     abort = new AbortController();
     try {
       const results = await api.upload(project.stored.id, given, abort.signal);
       lines.value = results.map(lineOf);
+      brought.value = results.filter((result) => !('refused' in result)).length;
       families.value = [
         ...new Set(results.flatMap((result) => ('refused' in result ? [] : [result.family]))),
       ];
@@ -54,21 +64,22 @@ export const useUpload = defineStore('upload', () => {
               text: abort.signal.aborted
                 ? 'Stopped. Nothing was taken in.'
                 : (error as Error).message,
-              refused: true,
+              troubled: true,
             },
           ];
     }
     state.value = 'done';
   }
 
-  const taken = computed(() => lines.value.filter(({ refused }) => !refused));
-  const troubled = computed(() => lines.value.filter(({ refused }) => refused));
+  const troubled = computed(() => lines.value.filter((line) => line.troubled));
+  /** How many faces the last upload brought into the case. */
+  const brought = ref(0);
 
   return {
     state,
     files,
     families,
-    taken,
+    brought,
     troubled,
     take,
     stop: () => abort.abort(),
