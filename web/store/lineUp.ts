@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia';
-import { reactive, ref, watch } from 'vue';
+import { computed, reactive, ref, watch } from 'vue';
 import { NO_FILTER, type LineUpFilter } from '../stage/faces/filter';
 import type { MeasureKey } from '../stage/faces/measures';
 import type { SortKey } from '../stage/faces/sort';
@@ -11,8 +11,11 @@ export type Sample = 'words' | 'heading' | 'sentence' | 'paragraph' | 'figures' 
 /** How the line-up stands in a project. */
 export interface LineUpSettings {
   sample: Sample;
-  /** CSS px; at equal x-height, the size of a face whose x-height is half its em. */
-  size: number;
+  /**
+   * Of what is set large, and of sentences and paragraphs, CSS px; at equal x-height, the size of a face
+   * whose x-height is half its em.
+   */
+  sizes: { large: number; text: number };
   ground: 'room' | 'light' | 'dark';
   equal: 'size' | 'xHeight';
   view: 'rows' | 'map';
@@ -25,7 +28,7 @@ export interface LineUpSettings {
 
 const START: LineUpSettings = {
   sample: 'words',
-  size: 30,
+  sizes: { large: 30, text: 18 },
   ground: 'room',
   equal: 'size',
   view: 'rows',
@@ -36,6 +39,8 @@ const START: LineUpSettings = {
 };
 
 const MOST_RECENT = 12;
+/** Samples that are read and not looked at. */
+const RUNNING: readonly Sample[] = ['sentence', 'paragraph'];
 
 const startingPoint = (): LineUpSettings => structuredClone(START);
 
@@ -63,6 +68,12 @@ export const useLineUp = defineStore('lineUp', () => {
   const recent = ref<string[]>([]);
   /** Key of the row that is open. */
   const open = ref<string | null>(null);
+  const kind = computed(() => (RUNNING.includes(settings.sample) ? 'text' : 'large'));
+  /** The size at which the sample is set. */
+  const size = computed({
+    get: () => settings.sizes[kind.value],
+    set: (value) => (settings.sizes[kind.value] = value),
+  });
   /** Key of the row that is to be shown, until it is. */
   const wanted = ref<string | null>(null);
 
@@ -124,5 +135,5 @@ export const useLineUp = defineStore('lineUp', () => {
     wanted.value = row;
   }
 
-  return { settings, recent, open, wanted, look, show, reset, clearFilter, toggleShortlist };
+  return { settings, size, recent, open, wanted, look, show, reset, clearFilter, toggleShortlist };
 });

@@ -208,14 +208,14 @@ watch(
     <label class="line">
       <span class="visually-hidden">Size</span>
       <input
-        v-model.number="lineUp.settings.size"
+        v-model.number="lineUp.size"
         type="range"
         min="12"
         max="96"
         step="1"
-        :aria-valuetext="`${lineUp.settings.size} px`"
+        :aria-valuetext="`${lineUp.size} px`"
       />
-      <span class="size">{{ lineUp.settings.size }} px</span>
+      <span class="size">{{ lineUp.size }} px</span>
     </label>
     <ChoiceLine v-model="lineUp.settings.equal" label="Set at" :choices="EQUAL" />
     <span class="line"

@@ -27,8 +27,7 @@ const FACTS_HEIGHT = 52;
 const running = computed(() => lineUp.settings.sample === 'paragraph');
 const shortlist = computed(() => new Set(project.document?.shortlist ?? []));
 
-const estimate = (): number =>
-  FACTS_HEIGHT + lineUp.settings.size * (running.value ? 1.45 * 5 : 1.3);
+const estimate = (): number => FACTS_HEIGHT + lineUp.size * (running.value ? 1.45 * 5 : 1.3);
 
 const virtualizer = useVirtualizer(
   computed(() => ({
@@ -57,7 +56,7 @@ watch(
   () => void nextTick(place),
 );
 watch(
-  () => [lineUp.settings.size, lineUp.settings.sample, lineUp.settings.equal],
+  () => [lineUp.size, lineUp.settings.sample, lineUp.settings.equal],
   () => void nextTick(() => virtualizer.value.measure()),
 );
 
@@ -99,7 +98,7 @@ defineExpose({ show });
           :row="rows[item.index]!"
           :words="words"
           :running="running"
-          :size="lineUp.settings.size"
+          :size="lineUp.size"
           :ground="lineUp.settings.ground"
           :equal="lineUp.settings.equal"
           :open="lineUp.open === rows[item.index]!.key"

@@ -201,8 +201,8 @@ const fitWord = computed(() =>
   transition: opacity var(--motion);
 }
 .specimen.running {
+  padding-right: max(20px, calc(100% - 75ch));
   white-space: normal;
-  max-width: 75ch;
   line-height: 1.45;
 }
 .specimen.light {
