@@ -1,3 +1,6 @@
+export { drawPlace } from './draw';
+export { judgePair, type PairJudgement, type PairReason } from './judge';
+export { pairScaleOf, type PairScale } from './library';
 export {
   differencesBetween,
   distanceBetween,
@@ -6,3 +9,6 @@ export {
   type LookAlike,
   type Spread,
 } from './lookAlikes';
+export { orderPartners, type RankedPartner } from './order';
+export { sameSuperfamily, type Partner, type Role } from './partner';
+export { STARTING_POINTS, type StartingPoint } from './startingPoints';

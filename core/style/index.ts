@@ -25,3 +25,10 @@ export {
   type StyleRequest,
   type VoiceUse,
 } from './usage';
+export {
+  facesWanted,
+  nearestWeight,
+  weightChanges,
+  weightPatch,
+  type WeightChange,
+} from './weightPlan';

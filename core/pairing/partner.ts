@@ -1,0 +1,26 @@
+import type { FaceClass } from '../document/projectDocument';
+import type { FamilyMeasures, ListedFace } from '../measure/family';
+
+/** What a voice is for: the two that a pair is made of. */
+export type Role = 'heading' | 'text';
+
+/** A family as one half of a pair. */
+export interface Partner {
+  /** Tells it from all others: what the line-up calls its row. */
+  key: string;
+  name: string;
+  /** The class claimed for it. */
+  class: FaceClass;
+  faces: readonly ListedFace[];
+  measures: FamilyMeasures | null;
+}
+
+/** Words that tell one family of a superfamily from another. */
+const CUT_WORDS = /\b(sans|serif|slab|mono|text|display|grotesk|grotesque|next|condensed|\d+)\b/giu;
+
+const stem = (name: string): string =>
+  name.replace(CUT_WORDS, '').replace(/\s+/g, ' ').trim().toLowerCase();
+
+/** Whether two families are cuts of one: their names differ only in the word for the cut. */
+export const sameSuperfamily = (one: Partner, other: Partner): boolean =>
+  one.key !== other.key && stem(one.name) !== '' && stem(one.name) === stem(other.name);

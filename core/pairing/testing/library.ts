@@ -1,0 +1,70 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { libraryFaces, type LibraryFile } from '../../document';
+import type { FaceClass } from '../../document/projectDocument';
+import { regularFace, weightWithin } from '../../measure/family';
+import { measured } from '../../measure/testing/faces';
+import type { Partner } from '../partner';
+
+const modules = join(process.cwd(), 'node_modules');
+const SCOPES = ['@fontsource-variable', '@fontsource'];
+
+interface Metadata {
+  family: string;
+  category: FaceClass;
+  variable?: { wght?: { min: string; max: string } } | false;
+}
+
+/** A family as its package holds it, measured on its Latin regular. */
+async function partnerOf(scope: string, id: string): Promise<Partner> {
+  const folder = join(modules, scope, id);
+  const metadata = JSON.parse(readFileSync(join(folder, 'metadata.json'), 'utf8')) as Metadata;
+  const axis = metadata.variable ? metadata.variable.wght : undefined;
+  const files = readdirSync(join(folder, 'files')).flatMap((name): LibraryFile[] => {
+    const [, weight, style] = /-latin-(\d+|wght)-(normal|italic)\.woff2$/.exec(name) ?? [];
+    if (!weight || !style) return [];
+    const range =
+      weight === 'wght' ? [Number(axis?.min), Number(axis?.max)] : [Number(weight), Number(weight)];
+    return [
+      {
+        name,
+        script: 'latin',
+        style: style as LibraryFile['style'],
+        weightMin: range[0] ?? 400,
+        weightMax: range[1] ?? 400,
+        bytes: 1,
+        sha256: '',
+      },
+    ];
+  });
+  const faces = libraryFaces({ files });
+  const regular = regularFace(faces);
+  const path = join(folder, 'files', regular?.files[0]?.name ?? '');
+  return {
+    key: id,
+    name: metadata.family,
+    class: metadata.category,
+    faces,
+    measures: {
+      regular: await measured(path, { wght: regular ? weightWithin(regular, 400) : 400 }),
+      italic: null,
+      languages: [],
+      characters: 0,
+    },
+  };
+}
+
+/** Local fonts' twins, which are never offered as partners. */
+const TWINS = new Set(
+  'arimo tinos cousine carlito caladea gelasio roboto noto-sans noto-serif dejavu-sans'.split(' '),
+);
+
+/** Every family of the library, as the order sees it. */
+export const testLibrary = (): Promise<Partner[]> =>
+  Promise.all(
+    SCOPES.flatMap((scope) =>
+      readdirSync(join(modules, scope))
+        .filter((id) => !TWINS.has(id))
+        .map((id) => partnerOf(scope, id)),
+    ),
+  );
