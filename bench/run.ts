@@ -1,7 +1,14 @@
 import { writeFileSync } from 'node:fs';
 import { cpus } from 'node:os';
 import { lineUps } from './lineUp';
-import { makingBundles, readingFaces, readingMany, savingChanges, startingUp } from './server';
+import {
+  makingBundles,
+  readingFaces,
+  orderingPartners,
+  readingMany,
+  savingChanges,
+  startingUp,
+} from './server';
 import { table, type Row } from './timing';
 import { firstLoads, tokenChanges } from './web';
 
@@ -12,6 +19,7 @@ const rows: Row[] = [
   ...(await firstLoads()),
   await startingUp(),
   ...(await lineUps()),
+  await orderingPartners(),
   await readingFaces(),
   await readingMany(),
   await savingChanges(),

@@ -3,6 +3,8 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { readFace } from '@lettera/core/font/file';
 import { measureFace } from '@lettera/core/measure/file';
+import { orderPartners, pairScaleOf, type Partner } from '@lettera/core/pairing';
+import { testLibrary } from '../core/pairing/testing/library';
 import { Jobs, openServices, readConfig, type Project } from '@lettera/server';
 import { startLettera, type RunningLettera } from '../e2e/lettera';
 import { summarise, time, type Row } from './timing';
@@ -53,6 +55,20 @@ export async function readingMany(): Promise<Row> {
     await jobs.close();
   }
   return summarise(`read and measure ${files.length} faces on worker threads`, samples, 20_000);
+}
+
+/** Orders 2,000 partners for a held family, as the worker of Pair does. */
+export async function orderingPartners(): Promise<Row> {
+  const library = await testLibrary();
+  const many = Array.from({ length: 2000 }, (_, i): Partner => {
+    const partner = library[i % library.length] as Partner;
+    return { ...partner, key: `${partner.key}-${i}` };
+  });
+  const scale = pairScaleOf(many);
+  const order = (run: number) =>
+    Promise.resolve(orderPartners(many[run] as Partner, run % 2 ? 'text' : 'heading', many, scale));
+  await time(5, order);
+  return summarise('order 2,000 partners for a held family', await time(40, order), 150);
 }
 
 /** Starts the built application on data that is there, until it answers. */

@@ -83,7 +83,9 @@ describe('font files brought from disk', () => {
     expect((await bring(HOSTILE_FONT))[0]).toContain(`1 face taken in, as ${name}`);
     expect(await page.$eval('li .name', (node) => node.textContent)).toContain(name);
     await open(page, 'pair');
-    await page.click('section[aria-labelledby="voice-heading"] li button');
+    await press(page, 'Voices and weights');
+    await (await page.waitForSelector('[aria-label="Family of the case in Heading"]'))?.click();
+    await (await page.waitForSelector('[role="option"]'))?.click();
     await eventually(project, ({ document }) => document.voices['heading']?.family !== null);
     const family = await eventually(
       async () =>

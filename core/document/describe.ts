@@ -26,6 +26,7 @@ const PARTS: Record<string, string> = {
   words: 'Words of the line-up',
   languages: 'Languages',
   shortlist: 'Shortlist',
+  contenders: 'Contenders',
 };
 
 const word = (token: string): string => WORDS[token] ?? token;
@@ -37,7 +38,7 @@ function subject(document: ProjectDocument, operation: Operation): string {
   const parts = document[part as 'voices' | 'case'] as Record<string, { name?: string }>;
   const added = 'value' in operation ? (operation.value as { name?: string } | null) : null;
   const isKeyed = part !== 'scale' && part !== 'delivery' && part !== 'languages';
-  if (part === 'shortlist') return heading;
+  if (part === 'shortlist' || part === 'contenders') return heading;
   const name = isKeyed
     ? `${heading} ${parts[key]?.name ?? (rest.length === 0 ? added?.name : undefined) ?? key}`
     : `${heading}: ${word(key)}`;

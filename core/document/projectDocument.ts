@@ -373,6 +373,22 @@ export class Delivery {
   dark!: boolean;
 }
 
+/** Where a family stands: in the library, or in the case. */
+const PLACE = /^(library|case)\/[a-z0-9][a-z0-9-]{0,79}$/;
+const PLACE_MESSAGE = 'must be names such as library/literata or case/literata';
+
+/** A pair kept aside to be compared with others. */
+export class Contender {
+  @Matches(PLACE, { message: PLACE_MESSAGE })
+  heading!: string;
+
+  @Matches(PLACE, { message: PLACE_MESSAGE })
+  text!: string;
+}
+
+/** Most pairs kept aside: more cannot be told apart by going back and forth. */
+export const MOST_CONTENDERS = 4;
+
 /** Everything a project decides about the typography of its site. */
 export class ProjectDocument {
   @Equals(DOCUMENT_FORMAT)
@@ -402,11 +418,15 @@ export class ProjectDocument {
   @IsArray()
   @ArrayMaxSize(200)
   @ArrayUnique()
-  @Matches(/^(library|case)\/[a-z0-9][a-z0-9-]{0,79}$/, {
-    each: true,
-    message: 'must be names such as library/literata or case/literata',
-  })
+  @Matches(PLACE, { each: true, message: PLACE_MESSAGE })
   shortlist?: string[];
+
+  /** Pairs kept aside, each by where its families stand. */
+  @MayBeLeftOut()
+  @IsArray()
+  @ArrayMaxSize(MOST_CONTENDERS)
+  @PartList(() => Contender)
+  contenders?: Contender[];
 
   @PartsByKey(() => Voice, { most: 12 })
   voices!: Record<string, Voice>;

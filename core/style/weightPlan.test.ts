@@ -27,7 +27,10 @@ describe('seating a family with other weights', () => {
     const changes = weightChanges(document, 'heading', at(500, 800));
     expect(changes.length).toBeGreaterThan(0);
     expect(changes.every(({ from, to }) => from !== to && [500, 800].includes(to))).toBe(true);
-    const changed = applyChange(document, weightPatch(changes)).document;
+    const changed = applyChange(document, weightPatch(document, changes)).document;
+    // Headings follow one style, and still do.
+    expect(changed.styles['heading-2']?.set.weight).toBeUndefined();
+    expect(changed.styles['heading']?.set.weight).not.toBe(document.styles['heading']?.set.weight);
     const asked = voiceUses(changed)
       .get('heading')
       ?.requests.map(({ weight }) => weight);

@@ -1,5 +1,6 @@
 import type { Patch } from '../document/change';
 import type { ProjectDocument, Slant } from '../document/projectDocument';
+import { resolveInUse } from './resolve';
 import { voiceUses } from './usage';
 import type { MatchableFace } from './faceMatch';
 
@@ -47,9 +48,31 @@ export function weightChanges(
   });
 }
 
-/** The change that gives each style its new weight. */
-export const weightPatch = (changes: readonly WeightChange[]): Patch =>
-  changes.map(({ style, to }) => ({ op: 'add', path: `/styles/${style}/set/weight`, value: to }));
+/** Keys of the styles in use that take their weight from a style. */
+const weighedBy = (document: ProjectDocument, source: string): string[] =>
+  [...new Set(Object.values(document.elements).map(({ style }) => style))].filter(
+    (style) => resolveInUse(document, style).weight.source === source,
+  );
+
+/**
+ * The change that gives each style its new weight: where the weight is set, when all that follow it there
+ * change alike, so that what follows goes on following; else in the style itself.
+ */
+export function weightPatch(document: ProjectDocument, changes: readonly WeightChange[]): Patch {
+  const wanted = new Map(changes.map(({ style, to }) => [style, to]));
+  const set = new Map<string, number>();
+  for (const { style, to } of changes) {
+    const source = resolveInUse(document, style).weight.source;
+    const alike =
+      source !== null && weighedBy(document, source).every((one) => wanted.get(one) === to);
+    set.set(alike ? source : style, to);
+  }
+  return [...set].map(([style, value]) => ({
+    op: 'add',
+    path: `/styles/${style}/set/weight`,
+    value,
+  }));
+}
 
 /** The faces to take in for what the styles of a voice ask: the nearest of each, true italics where there are. */
 export function facesWanted(

@@ -1,16 +1,20 @@
 <script setup lang="ts">
+import type { ProjectDocument } from '@lettera/core/document';
 import { layoutShift } from '@lettera/core/fallback';
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
 import { urls } from '../api/client';
 import { useFallbacks } from '../store/fallbacks';
 import { useProject } from '../store/project';
 import { useProof } from '../store/proof';
+import { useFontUrl } from './fontUrl';
 import { blocksNear, boxesOf, elementsWithStyle, styledElement } from './pageText';
 import { ProofSheet, type ProofState } from './proofSheet';
 
 const props = defineProps<{
   /** Width and height that the frame may take on screen, px. */
   room: { width: number; height: number };
+  /** Another state of the project than the one that is shown everywhere: then nothing is measured here. */
+  document?: ProjectDocument;
 }>();
 const emit = defineEmits<{ pointed: [styleName: string | null] }>();
 
@@ -24,11 +28,14 @@ const ready = ref(false);
 const scale = computed(() => Math.min(1, props.room.width / proof.width));
 const source = computed(() => urls.page(project.id, proof.page));
 
+const shownDocument = computed(() => props.document ?? project.shown);
+const fontUrl = useFontUrl();
+
 const state = computed<ProofState | null>(() =>
-  project.shown
+  shownDocument.value
     ? {
-        projectId: project.id,
-        document: project.shown,
+        fontUrl,
+        document: shownDocument.value,
         trials: fallbacks.trials,
         twins: fallbacks.twins,
         fonts: proof.fonts,
@@ -107,6 +114,7 @@ async function measureShift(): Promise<void> {
 
 let idle: ReturnType<typeof setTimeout> | undefined;
 function measureSoon(): void {
+  if (props.document) return;
   clearTimeout(idle);
   idle = setTimeout(() => void measureShift(), 600);
 }

@@ -1,7 +1,7 @@
 import type { Family } from '@lettera/core/document';
 import { onScopeDispose, watch } from 'vue';
-import { urls } from '../api/client';
 import { useProject } from '../store/project';
+import { useFontUrl } from './fontUrl';
 
 /** The name by which the workbench sets text in a family of the case. */
 export const caseFontName = (familyKey: string): string => `case ${familyKey}`;
@@ -11,12 +11,16 @@ export const caseFont = (familyKey: string | null | undefined, generic = 'sans-s
   familyKey ? `"${caseFontName(familyKey)}", ${generic}` : generic;
 
 /** How to make each font face of a family, by what tells it from all others. */
-function fontFaces(projectId: string, key: string, family: Family): [string, () => FontFace][] {
+function fontFaces(
+  fontUrl: (sha256: string) => string,
+  key: string,
+  family: Family,
+): [string, () => FontFace][] {
   return family.faces.flatMap(({ style, weightMin, weightMax, files }) =>
     files.map(({ sha256, unicodeRange }): [string, () => FontFace] => {
       const weight = weightMin === weightMax ? `${weightMin}` : `${weightMin} ${weightMax}`;
       const make = () =>
-        new FontFace(caseFontName(key), `url(${urls.font(projectId, sha256)})`, {
+        new FontFace(caseFontName(key), `url(${fontUrl(sha256)})`, {
           style,
           weight,
           ...(unicodeRange ? { unicodeRange } : {}),
@@ -26,18 +30,20 @@ function fontFaces(projectId: string, key: string, family: Family): [string, () 
   );
 }
 
-/** Makes the families of the open project's case available to the workbench, each file once it is used. */
+/**
+ * Makes the families of the open project's case available to the workbench, each file once it is used, and
+ * those that are only being looked at.
+ */
 export function useCaseFonts(): void {
   const project = useProject();
+  const fontUrl = useFontUrl();
   const known = new Map<string, FontFace>();
 
   watch(
-    () => project.document?.case,
+    () => project.shown?.case,
     (families) => {
       const wanted = new Map(
-        Object.entries(families ?? {}).flatMap(([key, family]) =>
-          fontFaces(project.id, key, family),
-        ),
+        Object.entries(families ?? {}).flatMap(([key, family]) => fontFaces(fontUrl, key, family)),
       );
       for (const [key, face] of known) {
         if (wanted.has(key)) continue;

@@ -15,7 +15,8 @@ import { urls, type TwinScript } from '../api/client';
 import { NEAR_FIRST_RULES, NearFirst } from './nearFirst';
 
 export interface ProofState {
-  projectId: string;
+  /** Address of a font file, by its hash. */
+  fontUrl: (sha256: string) => string;
   document: ProjectDocument;
   trials: FallbackTrials;
   twins: Record<string, TwinScript[]>;
@@ -45,9 +46,9 @@ function fallbackRules(face: FallbackFace, twins: TwinScript[]): string {
 }
 
 /** Every `@font-face` of the proof, with files from the project's store in place of the bundle's. */
-function faceRules({ projectId, document, trials, twins }: ProofState): string {
+function faceRules({ fontUrl, document, trials, twins }: ProofState): string {
   const web = shownFonts(document).map((font) =>
-    webFaceRule(font, urls.font(projectId, font.file.sha256), 'swap'),
+    webFaceRule(font, fontUrl(font.file.sha256), 'swap'),
   );
   const fallback = fallbackFaces(document, trials).map((face) =>
     fallbackRules(face, twins[face.local] ?? []),

@@ -3,7 +3,7 @@ import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
 import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import ChoiceLine from '../../frame/ChoiceLine.vue';
-import { useCaseReadings } from '../../store/caseReadings';
+import { useFamilies } from '../../store/families';
 import { useLibrary } from '../../store/library';
 import { useLineUp } from '../../store/lineUp';
 import { useProject } from '../../store/project';
@@ -14,7 +14,7 @@ import FaceMap from './FaceMap.vue';
 import { filterRows } from './filter';
 import FilterSentence from './FilterSentence.vue';
 import FoundryAsk from './FoundryAsk.vue';
-import { rowOfCase, rowOfLibrary, type LineUpRow } from './lineUp';
+import type { LineUpRow } from './lineUp';
 import LineUpList from './LineUpList.vue';
 import MeasuringLine from './MeasuringLine.vue';
 import { measureOf } from './measures';
@@ -26,7 +26,7 @@ const project = useProject();
 const library = useLibrary();
 const lineUp = useLineUp();
 const upload = useUpload();
-const caseReadings = useCaseReadings();
+const families = useFamilies();
 const { words, texts } = useSamples();
 
 const files = ref<HTMLInputElement | null>(null);
@@ -66,19 +66,7 @@ const VIEWS = [
   { value: 'map', label: 'Map' },
 ] as const;
 
-const rows = computed<LineUpRow[]>(() => {
-  const inCase = Object.entries(project.document?.case ?? {});
-  const caseKeyOf = (name: string) =>
-    inCase.find(([, family]) => family.source === 'foundry' && family.name === name)?.[0];
-  const listed = library.families.map((family) =>
-    rowOfLibrary(family, caseKeyOf(family.name) ?? null, library.measures.get(family.id)),
-  );
-  const covered = new Set(listed.map(({ caseKey }) => caseKey));
-  const others = inCase
-    .filter(([key]) => !covered.has(key))
-    .map(([key, family]) => rowOfCase(key, family, caseReadings.measures[key]));
-  return [...others, ...listed];
-});
+const rows = computed<LineUpRow[]>(() => families.rows);
 
 const places = computed(() => ({
   shortlist: project.document?.shortlist ?? [],

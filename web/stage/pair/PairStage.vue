@@ -1,274 +1,422 @@
 <script setup lang="ts">
-import {
-  GENERICS,
-  siteName,
-  type FaceClass,
-  type Generic,
-  type Patch,
-} from '@lettera/core/document';
-import { matchFace, voiceUses } from '@lettera/core/style';
+import { drawPlace, type Role } from '@lettera/core/pairing';
+import { apparentSizePatch } from '@lettera/core/style';
+import Button from 'primevue/button';
+import InputText from 'primevue/inputtext';
 import Select from 'primevue/select';
-import { computed, onBeforeUnmount } from 'vue';
+import { computed, onBeforeUnmount, onMounted, reactive, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { caseFont } from '../../proof/caseFonts';
-import { useCopy } from '../../store/copy';
+import { slug } from '@lettera/core/deliver';
+import { freeKey } from '@lettera/core/document';
+import ChoiceLine from '../../frame/ChoiceLine.vue';
+import { count, percent } from '../../frame/figures';
+import NumberField from '../../frame/NumberField.vue';
+import ToggleLine from '../../frame/ToggleLine.vue';
+import { useContenders } from '../../store/contenders';
+import { useFamilies } from '../../store/families';
 import { useLibrary } from '../../store/library';
 import { useLineUp } from '../../store/lineUp';
+import { usePairing, type PairKeys } from '../../store/pairing';
+import { usePartners } from '../../store/partners';
 import { useProject } from '../../store/project';
 import StageHeader from '../StageHeader.vue';
+import ContenderStrip from './ContenderStrip.vue';
+import { NO_PARTNER_FILTER, passesAsPartner, type PartnerFilter } from './filter';
+import PartnerList from './PartnerList.vue';
+import SideBySide from './SideBySide.vue';
+import StartingPoints from './StartingPoints.vue';
+import VoiceSeat from './VoiceSeat.vue';
 
 const project = useProject();
 const library = useLibrary();
 const lineUp = useLineUp();
+const families = useFamilies();
+const pairing = usePairing();
+const partners = usePartners();
+const contenders = useContenders();
 const route = useRoute();
 const router = useRouter();
-const copy = useCopy();
 
-const families = computed(() => Object.entries(project.document?.case ?? {}));
-/** What a voice can be seated with: each family of the case, or no web face. */
-const choices = computed<{ key: string | null; name: string; standIn?: string }[]>(() => [
-  ...families.value.map(([key, family]) => ({
-    key,
-    name: siteName(family),
-    standIn: family.reference?.standIn,
-  })),
-  { key: null, name: 'No web face' },
+const view = ref<'order' | 'points' | 'beside' | 'voices'>('order');
+const filter = reactive<PartnerFilter>(structuredClone(NO_PARTNER_FILTER));
+const clearFilter = (): unknown => Object.assign(filter, structuredClone(NO_PARTNER_FILTER));
+const voiceName = ref('');
+
+const VIEWS = computed(() => [
+  { value: 'order' as const, label: 'Partners in order' },
+  { value: 'points' as const, label: 'Starting points' },
+  ...(contenders.states.length > 1 ? [{ value: 'beside' as const, label: 'Side by side' }] : []),
+  { value: 'voices' as const, label: 'Voices and weights' },
 ]);
+const SOUGHT: { value: Role; label: string }[] = [
+  { value: 'text', label: 'text for the heading' },
+  { value: 'heading', label: 'heading for the text' },
+];
+const CLASSES = [
+  { value: 'any', label: 'any class' },
+  { value: 'other', label: 'another class' },
+  { value: 'same', label: 'the same class' },
+] as const;
+const WANTED = [
+  { value: 'text', label: 'fit for text' },
+  { value: 'italic', label: 'true italic' },
+  { value: 'superfamily', label: 'one superfamily' },
+  { value: 'case', label: 'in the case' },
+] as const;
+
+const SCRIPTS = ['greek', 'cyrillic', 'vietnamese'].map((value) => ({ value, label: value }));
+
+const voices = computed(() => Object.keys(project.document?.voices ?? {}));
+const holdable = computed(() =>
+  [...families.rows]
+    .filter(({ measures }) => measures)
+    .sort((a, b) => a.name.localeCompare(b.name, 'en'))
+    .map(({ key, name }) => ({ key, name })),
+);
+
+watch(
+  [() => pairing.held, () => pairing.sought, () => partners.measured],
+  () => void partners.find(pairing.held, pairing.sought),
+  { immediate: true },
+);
+watch(
+  () => project.stored?.foundry,
+  (allowed) => {
+    if (allowed && library.state === 'idle') void library.load();
+  },
+  { immediate: true },
+);
+watch(
+  () => contenders.states.length,
+  (kept) => {
+    if (kept < 2 && view.value === 'beside') view.value = 'order';
+  },
+);
+
+/** The order narrowed by the filter; each keeps its place in the whole. */
+const shown = computed(() => {
+  const { held } = pairing;
+  if (!held) return [];
+  const languages = project.document?.languages.map((tag) => tag.split('-')[0] ?? tag) ?? [];
+  return partners.order.flatMap((ranked, i) => {
+    const row = families.byKey.get(ranked.key);
+    return row && passesAsPartner(row, held, filter, languages)
+      ? [{ row, ranked, place: i + 1 }]
+      : [];
+  });
+});
+const narrowed = computed(
+  () =>
+    filter.class !== 'any' ||
+    filter.wanted.length > 0 ||
+    filter.languages ||
+    filter.scripts.length > 0 ||
+    filter.mostBytes !== null,
+);
+
+/** Pairs drawn, and which of them is on the proof. */
+const draws = ref<PairKeys[]>([]);
+const drawAt = ref(-1);
+const drawn = computed(() => draws.value[drawAt.value] ?? null);
+
+function draw(): void {
+  const at = drawPlace(shown.value.length, Math.random());
+  const partner = at === null ? undefined : shown.value[at];
+  const pair = partner && pairing.pairWith(partner.row.key);
+  if (!pair) return;
+  draws.value = [...draws.value.slice(0, drawAt.value + 1), pair];
+  showDraw(draws.value.length - 1);
+}
+function showDraw(at: number): void {
+  drawAt.value = at;
+  pairing.rest(draws.value[at] ?? null);
+}
+function leaveDraw(): void {
+  draws.value = [];
+  drawAt.value = -1;
+  pairing.rest(null);
+}
+
+const nameOf = (key: string): string => families.byKey.get(key)?.name ?? key;
+const pairName = ({ heading, text }: PairKeys): string => `${nameOf(heading)} over ${nameOf(text)}`;
+
+/** One family in both voices, told apart by weight and size. */
+const both = computed<PairKeys | null>(() =>
+  pairing.held ? { heading: pairing.held.key, text: pairing.held.key } : null,
+);
+
+function keep(pair: PairKeys | null): void {
+  if (pair) contenders.keep(pair);
+}
+
+/** Sizes that keep the text as large to the eye: shown while pointed at, taken on a click. */
+const keptSizes = computed(() => {
+  const ratio = pairing.taken?.textRatio;
+  return ratio && project.document ? apparentSizePatch(project.document, ['text'], ratio) : [];
+});
+
+function keepSize(): void {
+  project.change(keptSizes.value);
+  if (pairing.taken) pairing.taken = { ...pairing.taken, textRatio: null };
+}
+
+function addVoice(): void {
+  const name = voiceName.value.trim();
+  if (!name || !project.document) return;
+  const key = freeKey(Object.keys(project.document.voices), slug(name));
+  const refused = project.change([
+    {
+      op: 'add',
+      path: `/voices/${key}`,
+      value: { name: name.slice(0, 60), family: null, generic: 'sans-serif', fallback: null },
+    },
+  ]);
+  if (!refused) voiceName.value = '';
+}
 
 /** Families set aside in Faces that have not been taken in. */
 const setAside = computed(() =>
-  (project.document?.shortlist ?? []).flatMap((row) => {
-    const family = library.byId.get(row.replace(/^library\//, ''));
-    return family && !families.value.some(([, { name }]) => name === family.name)
-      ? [{ row, name: family.name }]
-      : [];
-  }),
+  (project.document?.shortlist ?? []).flatMap((key) => families.byKey.get(key) ?? []),
 );
-
-function showInFaces(row: string): void {
-  lineUp.show(row);
+function hold(key: string): void {
+  pairing.heldInstead = key;
+  pairing.rest(null);
+}
+function showInFaces(key: string): void {
+  lineUp.show(key);
   void router.push({ name: 'faces', params: { project: route.params['project'] } });
 }
-const voices = computed(() => Object.entries(project.document?.voices ?? {}));
-const uses = computed(() => (project.document ? voiceUses(project.document) : new Map()));
 
-/** The generic that stands in for each class of face. */
-const GENERIC_OF: Record<FaceClass, Generic> = {
-  serif: 'serif',
-  'sans-serif': 'sans-serif',
-  monospace: 'monospace',
-  display: 'sans-serif',
-  handwriting: 'cursive',
-};
-
-const generics = GENERICS.map((value) => ({ value, label: value }));
-
-function seat(voice: string, family: string | null): Patch {
-  const faceClass = family ? project.document?.case[family]?.class : undefined;
-  const generic = faceClass ? GENERIC_OF[faceClass] : undefined;
-  const current = project.document?.voices[voice];
-  return [
-    { op: 'replace', path: `/voices/${voice}/family`, value: family },
-    ...(generic && generic !== current?.generic
-      ? [
-          { op: 'replace' as const, path: `/voices/${voice}/generic`, value: generic },
-          { op: 'replace' as const, path: `/voices/${voice}/fallback`, value: null },
-        ]
-      : []),
-  ];
+const TYPING = 'input, textarea, [role="combobox"], [role="listbox"]';
+function onKey(event: KeyboardEvent): void {
+  if (event.ctrlKey || event.metaKey || event.altKey) return;
+  if ((event.target as Element | null)?.closest?.(TYPING)) return;
+  if (/^[1-4]$/.test(event.key)) contenders.flip(Number(event.key) - 1);
+  if (event.key === '[' || event.key === ']') {
+    const all = contenders.states.length;
+    const at = contenders.states.findIndex(
+      ({ pair }) => pair.heading === pairing.resting?.heading && pair.text === pairing.resting.text,
+    );
+    const next = event.key === ']' ? at + 1 : (at === -1 ? all : at) - 1;
+    if (all > 0 && next !== at) contenders.flip((next + all) % all);
+  }
+  if (event.key === 'Escape') leaveDraw();
 }
-
-const isSeated = (voice: string, family: string | null) =>
-  (project.document?.voices[voice]?.family ?? null) === family;
-
-function look(voice: string, family: string | null): void {
-  project.preview = isSeated(voice, family) ? null : seat(voice, family);
-}
-
-function giveBack(): void {
-  project.preview = null;
-}
-
-function take(voice: string, family: string | null): void {
-  if (!isSeated(voice, family)) project.change(seat(voice, family));
-}
-
-/** What the styles ask of a voice, and what the family has for it. */
-function answers(voice: string, familyKey: string): string {
-  const faces = project.document?.case[familyKey]?.faces ?? [];
-  const asked = uses.value.get(voice)?.requests ?? [];
-  const missing = asked.flatMap(
-    ({ weight, slant }: { weight: number; slant: 'normal' | 'italic' }) => {
-      const match = matchFace(faces, { weight, slant });
-      if (!match) return [];
-      if (match.fakedItalic) return [`no true italic for ${weight}`];
-      if (match.weight !== weight) return [`${weight} shows as ${match.weight}`];
-      return [];
-    },
-  );
-  if (asked.length === 0) return 'No style uses this voice';
-  return missing.length ? missing.join(', ') : 'Has every weight and style asked for';
-}
-
-const askedOf = (voice: string): string =>
-  (uses.value.get(voice)?.requests ?? [])
-    .map(
-      ({ weight, slant }: { weight: number; slant: string }) =>
-        `${weight}${slant === 'italic' ? ' italic' : ''}`,
-    )
-    .join(', ');
-
-onBeforeUnmount(giveBack);
-
-if (project.document?.shortlist?.length && library.state === 'idle') void library.load();
+onMounted(() => window.addEventListener('keydown', onKey));
+onBeforeUnmount(() => {
+  window.removeEventListener('keydown', onKey);
+  leaveDraw();
+});
 </script>
 
 <template>
   <StageHeader title="Pair">
-    Seat a family in each voice. Pointing shows it on the proof, a click takes it, leaving gives
-    back.
+    Hold one voice and seek a partner for the other. Pointing shows a pair on the proof, a click
+    takes it, leaving gives back.
   </StageHeader>
-  <p v-if="families.length === 0" class="empty">
-    The case is empty, so there is nothing to seat.
-    <RouterLink :to="{ name: 'faces', params: { project: route.params['project'] } }"
-      >Take a family in</RouterLink
-    >
+  <p v-if="pairing.taking" class="notice line" role="status">
+    <progress :value="project.progress.taking?.done ?? 0" :max="project.progress.taking?.of ?? 1" />
+    Taking the pair in …
+    <button type="button" class="plain again" @click="pairing.taking?.abort()">Stop</button>
   </p>
-  <p v-if="setAside.length" class="empty small">
-    <span class="quiet">On the shortlist, to be taken in before it can be seated:</span>
-    <template v-for="({ row, name }, i) in setAside" :key="row"
-      >{{ i > 0 ? ', ' : ' '
-      }}<button type="button" class="plain aside" @click="showInFaces(row)">
-        {{ name }}
-      </button></template
-    >
-  </p>
-  <section v-for="[key, voice] in voices" :key="key" :aria-labelledby="`voice-${key}`">
-    <div class="line spread head">
-      <h2 :id="`voice-${key}`">{{ voice.name }}</h2>
-      <span class="small quiet asked">{{
-        askedOf(key) ? `Asked for: ${askedOf(key)}` : 'No style uses it'
-      }}</span>
-      <label class="line small quiet">
-        ends in
+  <p v-if="pairing.message" class="notice mark-text" role="alert">{{ pairing.message }}</p>
+  <div v-if="pairing.taken" class="notice" role="status">
+    <p>
+      Seated: {{ pairing.taken.names || 'nothing new' }}.
+      <template v-if="pairing.taken.changes.length"
+        >Weights that it has not were given the nearest:
+        <template v-for="(change, i) in pairing.taken.changes" :key="change.style"
+          >{{ i > 0 ? ', ' : '' }}{{ project.document?.styles[change.style]?.name }}
+          {{ change.from }} → {{ change.to }}</template
+        >.</template
+      >
+      <button type="button" class="plain again" @click="pairing.taken = null">Close</button>
+    </p>
+    <p v-if="pairing.taken.textRatio">
+      Text looks {{ percent(Math.abs(1 / pairing.taken.textRatio - 1)) }}
+      {{ pairing.taken.textRatio > 1 ? 'smaller' : 'larger' }} than before at the same size.
+      <button
+        type="button"
+        class="plain again"
+        @mouseenter="project.preview = keptSizes"
+        @mouseleave="pairing.look(null)"
+        @focus="project.preview = keptSizes"
+        @blur="pairing.look(null)"
+        @click="keepSize"
+      >
+        Keep the apparent size: base sizes go to {{ percent(pairing.taken.textRatio, 1) }}
+      </button>
+    </p>
+  </div>
+  <ContenderStrip />
+  <div class="bar">
+    <ChoiceLine v-model="view" label="View" :choices="VIEWS" />
+    <span v-if="view === 'order'" class="line">
+      <span class="quiet">Seek a</span>
+      <ChoiceLine v-model="pairing.sought" label="What is sought" :choices="SOUGHT" />
+    </span>
+  </div>
+  <StartingPoints v-if="view === 'points'" />
+  <SideBySide v-else-if="view === 'beside'" />
+  <div v-else-if="view === 'voices'" class="seats">
+    <VoiceSeat v-for="voice in voices" :key="voice" :voice="voice" />
+    <form class="line small" @submit.prevent="addVoice">
+      <InputText
+        v-model="voiceName"
+        size="small"
+        maxlength="60"
+        placeholder="Another voice: data, quotation, code"
+        aria-label="Name of another voice"
+        class="new-voice"
+      />
+      <Button
+        type="submit"
+        label="Add a voice"
+        size="small"
+        variant="outlined"
+        severity="secondary"
+      />
+    </form>
+  </div>
+  <template v-else>
+    <div class="bar">
+      <label class="line"
+        ><span class="quiet">Held:</span>
         <Select
-          :model-value="voice.generic"
-          :options="generics"
-          option-label="label"
-          option-value="value"
+          :model-value="pairing.held?.key ?? null"
+          :options="holdable"
+          option-label="name"
+          option-value="key"
+          filter
           size="small"
-          :aria-label="`Generic family that ends the stack of ${voice.name}`"
-          @update:model-value="
-            project.change([{ op: 'replace', path: `/voices/${key}/generic`, value: $event }])
-          "
-        />
-      </label>
+          placeholder="Choose a family"
+          aria-label="Family that is held"
+          @update:model-value="hold($event)"
+      /></label>
+      <ChoiceLine v-model="filter.class" label="Class" :choices="CLASSES" />
+      <ToggleLine v-model="filter.wanted" label="Wanted" :choices="WANTED" />
+      <ToggleLine
+        label="Languages"
+        :model-value="filter.languages ? [1] : []"
+        :choices="[{ value: 1, label: 'the site’s languages' }]"
+        @update:model-value="filter.languages = $event.length > 0"
+      />
+      <ToggleLine v-model="filter.scripts" label="Scripts" :choices="SCRIPTS" />
+      <NumberField
+        label="At most, KB a face"
+        :model-value="filter.mostBytes === null ? null : filter.mostBytes / 1000"
+        :min="1"
+        :max="5000"
+        :step="5"
+        @update:model-value="filter.mostBytes = $event * 1000"
+      />
+      <button v-if="narrowed" type="button" class="plain again" @click="clearFilter">Clear</button>
     </div>
-    <ul
-      role="radiogroup"
-      :aria-label="`Family of ${voice.name}`"
-      @mouseleave="giveBack"
-      @keydown.esc="giveBack"
-    >
-      <li v-for="choice in choices" :key="choice.key ?? 'none'" role="presentation">
-        <button
-          type="button"
-          role="radio"
-          class="plain"
-          :aria-checked="isSeated(key, choice.key)"
-          @mouseenter="look(key, choice.key)"
-          @focus="look(key, choice.key)"
-          @blur="giveBack"
-          @click="take(key, choice.key)"
-        >
-          <span class="line spread small">
-            <span class="name"
-              ><bdi>{{ choice.name }}</bdi
-              ><span v-if="choice.standIn" class="stands">
-                shown in {{ choice.standIn }}</span
-              ></span
-            >
-            <span class="quiet"
-              >{{ isSeated(key, choice.key) ? 'seated · ' : ''
-              }}{{
-                choice.key
-                  ? answers(key, choice.key)
-                  : `the visitor’s own ${voice.generic}, nothing to load`
-              }}</span
-            >
-          </span>
-          <span
-            v-if="choice.key"
-            class="specimen"
-            :class="key === 'heading' ? 'heading' : 'text'"
-            :style="{ fontFamily: caseFont(choice.key, voice.generic) }"
-            >{{ key === 'heading' ? copy.heading : copy.paragraph }}</span
-          >
+    <div v-if="pairing.held" class="bar small">
+      <span role="status">{{
+        partners.state === 'ordering'
+          ? 'Ordering …'
+          : `${count(shown.length, 'partner')} for ${pairing.held.name}`
+      }}</span>
+      <button type="button" class="plain again" @click="draw">Draw at random</button>
+      <template v-if="drawn">
+        <button v-if="drawAt > 0" type="button" class="plain again" @click="showDraw(drawAt - 1)">
+          Back
         </button>
-      </li>
-    </ul>
-  </section>
+        <button
+          v-if="drawAt < draws.length - 1"
+          type="button"
+          class="plain again"
+          @click="showDraw(drawAt + 1)"
+        >
+          Forward
+        </button>
+        <b>{{ pairName(drawn) }}</b>
+        <button type="button" class="plain again" @click="pairing.take(drawn)">Take it</button>
+        <button type="button" class="plain again" @click="keep(drawn)">Keep as contender</button>
+        <button type="button" class="plain again" @click="leaveDraw">Leave</button>
+      </template>
+      <button
+        v-if="both"
+        type="button"
+        class="plain again both"
+        @mouseenter="pairing.look(both)"
+        @mouseleave="pairing.look(null)"
+        @focus="pairing.look(both)"
+        @blur="pairing.look(null)"
+        @click="pairing.take(both)"
+      >
+        Or {{ pairing.held.name }} for both, told apart by weight and size
+      </button>
+    </div>
+    <p v-if="setAside.length" class="bar small">
+      <span class="quiet">On the shortlist:</span>
+      <template v-for="row in setAside" :key="row.key">
+        <span
+          ><bdi>{{ row.name }}</bdi>
+          <button type="button" class="plain again" @click="hold(row.key)">hold</button>
+          <button type="button" class="plain again" @click="showInFaces(row.key)">
+            look
+          </button></span
+        >
+      </template>
+    </p>
+    <p v-if="!pairing.held" class="empty">
+      Nothing is seated in {{ pairing.heldRole === 'heading' ? 'Heading' : 'Text' }} yet. Hold a
+      family above, or begin from a
+      <button type="button" class="plain again" @click="view = 'points'">starting point</button>.
+      <template v-if="!project.stored?.foundry">
+        The foundry’s families can be paired once it is allowed in
+        <RouterLink :to="{ name: 'faces', params: { project: route.params['project'] } }"
+          >Faces</RouterLink
+        >.</template
+      >
+    </p>
+    <p v-else-if="partners.state === 'ready' && shown.length === 0" class="empty quiet">
+      No family passes as a partner.
+    </p>
+    <PartnerList
+      v-if="pairing.held && shown.length"
+      :partners="shown"
+      :held="pairing.held"
+      @keep="keep(pairing.pairWith($event))"
+    />
+  </template>
 </template>
 
 <style scoped>
-section {
-  padding: 0 20px 18px;
+.seats {
+  padding: 0 20px 8px;
 }
-.empty {
-  padding: 0 20px 16px;
+.seats form {
+  padding-top: 10px;
 }
-.head {
-  padding-bottom: 6px;
-  border-bottom: 1px solid var(--rule);
+.new-voice {
+  width: 250px;
 }
-.asked {
-  margin-right: auto;
-  padding-left: 8px;
+.bar {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 16px;
+  align-items: center;
+  padding: 0 20px 8px;
 }
-p .aside {
-  display: inline;
-  width: auto;
+.bar button {
   min-height: 24px;
-  padding: 0;
-  border: 0;
-  color: var(--verdigris);
-  text-decoration: underline;
 }
-.stands {
-  margin-left: 6px;
-  font-weight: 400;
-  color: var(--local);
+.both {
+  margin-left: auto;
 }
-li {
-  border-bottom: 1px solid var(--rule);
+.notice,
+.empty {
+  padding: 0 20px 10px;
 }
-button {
-  display: block;
-  width: 100%;
-  padding: 8px 8px 8px 12px;
-  border-left: 3px solid transparent;
+.notice button {
+  min-height: 24px;
 }
-button:hover {
-  background: var(--touched);
-}
-button[aria-checked='true'] {
-  border-left-color: var(--verdigris);
-}
-.name {
-  font-size: 13px;
-  font-weight: 550;
-}
-.specimen {
-  display: block;
-  margin-top: 2px;
-}
-.specimen.heading {
-  font-size: 32px;
-  font-weight: 650;
-  line-height: 1.15;
-}
-.specimen.text {
-  font-size: 16px;
-  line-height: 1.5;
+progress {
+  width: 120px;
+  height: 6px;
+  accent-color: var(--verdigris);
 }
 </style>

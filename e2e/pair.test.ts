@@ -1,0 +1,196 @@
+import { afterAll, beforeAll, beforeEach, expect, test } from '@jest/globals';
+import type { Browser, Page } from 'puppeteer-core';
+import type { Project } from '@lettera/server';
+import {
+  computed,
+  eventually,
+  fontsUsed,
+  launchBrowser,
+  newPage,
+  press,
+  proofFrame,
+} from './browser';
+import { startLettera, type RunningLettera } from './lettera';
+
+let lettera: RunningLettera;
+let browser: Browser;
+let page: Page;
+let errors: string[];
+let slug: string;
+let count = 0;
+
+const api = async <T>(path: string, init: RequestInit = {}): Promise<T> =>
+  (await (await fetch(`${lettera.url}/api/v1${path}`, init)).json()) as T;
+const send = <T>(method: string, path: string, body: unknown) =>
+  api<T>(path, {
+    method,
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify(body),
+  });
+const project = () => api<Project>(`/projects/${slug}`);
+
+beforeAll(async () => {
+  lettera = await startLettera();
+  browser = await launchBrowser();
+});
+afterAll(async () => {
+  await browser?.close();
+  await lettera?.close();
+});
+
+/** An empty project with the foundry allowed and measured, at Pair. */
+beforeEach(async () => {
+  ({ slug } = await send<Project>('POST', '/projects', { name: `Pair ${++count}` }));
+  await send('PUT', `/projects/${slug}/foundry`, { allowedBy: 'Ása' });
+  await eventually(
+    () => api<{ state: string }>(`/projects/${slug}/foundry/measures`),
+    ({ state }) => state === 'done',
+    30_000,
+  );
+  await page?.close();
+  ({ page, errors } = await newPage(browser));
+  await page.goto(`${lettera.url}/p/${slug}/pair`);
+  await proofFrame(page);
+});
+
+const hold = async (name: string) => {
+  await (await page.waitForSelector('[aria-label="Family that is held"]'))?.click();
+  await page.waitForSelector('.p-select-filter');
+  await page.type('.p-select-filter', name);
+  await (await page.waitForSelector(`::-p-aria(${name}[role="option"])`))?.click();
+};
+const partners = () =>
+  page.$$eval('.partner .name', (nodes) => nodes.map((node) => node.textContent?.trim() ?? ''));
+const heading = () => fontsUsed(page, 'h1', true);
+const text = () => fontsUsed(page, '.lead', true);
+/** Clicks a control of the partner of that name. */
+const ofPartner = async (name: string, control: string) => {
+  const found = await page.evaluateHandle(
+    (wanted, label) => {
+      const row = [...document.querySelectorAll('.partner')].find(
+        (node) => node.querySelector('.name')?.textContent?.trim() === wanted,
+      );
+      return [...(row?.querySelectorAll('button') ?? [])].find(
+        (node) => node.textContent?.trim() === label,
+      );
+    },
+    name,
+    control,
+  );
+  await found.asElement()?.evaluate((node) => (node as HTMLElement).click());
+};
+
+test('from an empty project to a taken pair, in order and with reasons', async () => {
+  expect(await page.$eval('.workbench', (node) => node.textContent)).toContain('Nothing is seated');
+  await hold('Space Grotesk');
+  const order = await eventually(partners, (list) => list.length > 2);
+  const reasons = await page.$$eval('.partner .reasons', (nodes) =>
+    nodes.slice(0, 3).map((node) => node.textContent ?? ''),
+  );
+  for (const words of reasons) expect(words).toContain('a sans serif over');
+  await press(page, 'fit for text', '[aria-label="Wanted"]');
+  await press(page, 'true italic', '[aria-label="Wanted"]');
+  const narrowed = await eventually(partners, (list) => list.length > 2);
+  const [first = ''] = narrowed;
+  expect(order.length).toBeGreaterThan(0);
+
+  // Pointing shows both, though neither has been taken in; leaving gives back.
+  const name = await page.waitForSelector('.partner .name');
+  await name?.hover();
+  await eventually(heading, ([family]) => family?.startsWith('Space Grotesk') === true);
+  const shown = await eventually(text, ([family]) => family?.split(' ')[0] === first.split(' ')[0]);
+  expect(shown).toHaveLength(1);
+  expect((await project()).document.case).toEqual({});
+  await page.mouse.move(640, 20);
+  await eventually(heading, ([family]) => !family?.startsWith('Space Grotesk'));
+
+  await name?.click();
+  const after = await eventually(
+    project,
+    ({ document }) => document.voices['text']?.family !== null,
+    20_000,
+  );
+  const { voices, case: families } = after.document;
+  expect(families[voices['heading']?.family ?? '']?.name).toBe('Space Grotesk');
+  expect(families[voices['text']?.family ?? '']?.name).toBe(first);
+  expect(families[voices['text']?.family ?? '']?.faces.map(({ style }) => style)).toContain(
+    'italic',
+  );
+  await eventually(heading, ([family]) => family?.startsWith('Space Grotesk') === true);
+  expect(errors).toEqual([]);
+});
+
+test('a starting point is shown on the project’s own page, and taken', async () => {
+  await press(page, 'Starting points');
+  const points = await page.waitForSelector('.points li:nth-child(3) button');
+  expect(await page.$$('.points li')).toHaveLength(12);
+  await points?.hover();
+  await eventually(heading, ([family]) => family === 'DM Serif Display');
+  await points?.click();
+  await eventually(
+    project,
+    ({ document }) => document.case[document.voices['text']?.family ?? '']?.name === 'DM Sans',
+    20_000,
+  );
+  expect((await project()).document.voices['heading']?.generic).toBe('serif');
+  // DM Serif Display has the one weight: every heading got it, and it was said.
+  expect(await page.$eval('.notice', (node) => node.textContent)).toContain('→ 400');
+});
+
+test('contenders are kept over a reload, flipped by key, and set side by side', async () => {
+  await hold('Archivo');
+  const [one = '', two = ''] = await eventually(partners, (list) => list.length > 2);
+  await ofPartner(one, 'Keep as contender');
+  await ofPartner(two, 'Keep as contender');
+  await eventually(project, ({ document }) => document.contenders?.length === 2);
+  await page.reload();
+  await proofFrame(page);
+  await page.waitForSelector('.contenders li:nth-child(2)');
+  await page.keyboard.press('2');
+  await eventually(text, ([family]) => family?.split(' ')[0] === two.split(' ')[0]);
+  await page.keyboard.press('1');
+  await eventually(text, ([family]) => family?.split(' ')[0] === one.split(' ')[0]);
+  await page.keyboard.press('1');
+  await eventually(heading, ([family]) => family !== 'Archivo');
+  expect((await project()).document.case).toEqual({});
+  const figures = await page.$eval('.contenders li', (node) => node.textContent ?? '');
+  expect(figures).toMatch(/[\d.]+ KB · shift .* · \d+ marks?/);
+
+  await press(page, 'Side by side');
+  const frames = await eventually(
+    () => page.$$('.beside iframe.ready'),
+    (list) => list.length === 2,
+  );
+  const families = await Promise.all(
+    frames.map(async (handle) => {
+      const frame = await handle.contentFrame();
+      return (await computed(frame, '.lead', ['font-family']))['font-family'] ?? '';
+    }),
+  );
+  expect(families[0]).toContain(one);
+  expect(families[1]).toContain(two);
+
+  await press(page, 'Dismiss', '.contenders');
+  await eventually(project, ({ document }) => document.contenders?.length === 1);
+});
+
+test('pairs are drawn within the filter, stepped back through, and left without a trace', async () => {
+  await hold('Archivo');
+  await press(page, 'another class');
+  await eventually(partners, (list) => list.length > 2);
+  const drawn = () => page.$eval('.bar b', (node) => node.textContent ?? '').catch(() => '');
+  await press(page, 'Draw at random');
+  const first = await eventually(drawn, (pair) => pair.startsWith('Archivo over'));
+  let second = first;
+  for (let tries = 0; second === first && tries < 20; tries++) {
+    await press(page, 'Draw at random');
+    second = await drawn();
+  }
+  await press(page, 'Back');
+  await eventually(drawn, (pair) => pair !== second);
+  await press(page, 'Forward');
+  await eventually(drawn, (pair) => pair === second);
+  await press(page, 'Leave');
+  await eventually(heading, ([family]) => family !== 'Archivo');
+  expect((await project()).revision).toBe(1);
+});

@@ -1,0 +1,193 @@
+<script setup lang="ts">
+import { GENERICS, siteName, type Slant } from '@lettera/core/document';
+import { matchFace, voiceUses, weightChanges, weightPatch } from '@lettera/core/style';
+import Select from 'primevue/select';
+import { computed } from 'vue';
+import { kilobytes } from '../../frame/figures';
+import { caseFont } from '../../proof/caseFonts';
+import { useProject } from '../../store/project';
+import { pickableWeights } from '../faces/picks';
+import { seatPatch } from './seating';
+
+/** A voice: who sits in it, the weights that carry its duties and what each costs, and how its stack ends. */
+const props = defineProps<{ voice: string }>();
+
+const project = useProject();
+const NONE = 'none';
+
+const seat = computed(() => project.document?.voices[props.voice]);
+const family = computed(() => project.document?.case[seat.value?.family ?? '']);
+const generics = GENERICS.map((value) => ({ value, label: value }));
+const choices = computed(() => [
+  ...Object.entries(project.document?.case ?? {}).map(([key, one]) => ({
+    key,
+    name: siteName(one),
+  })),
+  { key: NONE, name: 'No web face' },
+]);
+
+function sit(key: string): void {
+  const { document } = project;
+  if (!document) return;
+  const chosen = document.case[key];
+  project.change(seatPatch(document, props.voice, chosen ? key : null, chosen ?? null));
+}
+
+/** What the styles ask of the voice, what shows, and the bytes of the face that shows it. */
+const duties = computed(() => {
+  const { document } = project;
+  const faces = family.value?.faces ?? [];
+  return (document ? (voiceUses(document).get(props.voice)?.requests ?? []) : []).map(
+    ({ weight, slant, styles }) => {
+      const match = matchFace(faces, { weight, slant });
+      const offered = pickableWeights(faces.filter(({ style }) => style === slant));
+      return {
+        key: `${weight} ${slant}`,
+        weight,
+        slant,
+        styles,
+        names: styles.map((key) => document?.styles[key]?.name ?? key).join(', '),
+        choices: [...new Set([...offered, weight])]
+          .sort((a, b) => a - b)
+          .map((value) => ({ value, label: slant === 'italic' ? `${value} italic` : `${value}` })),
+        trouble: match ? troubleOf(match, weight, slant) : '',
+        bytes: match?.face.files.reduce((sum, { bytes }) => sum + bytes, 0) ?? 0,
+      };
+    },
+  );
+});
+
+function troubleOf(
+  match: { weight: number; fakedBold: boolean; fakedItalic: boolean },
+  weight: number,
+  slant: Slant,
+): string {
+  if (match.fakedItalic && slant === 'italic') return 'no true italic: slanted by the browser';
+  if (match.fakedBold) return 'no bold: thickened by the browser';
+  return match.weight === weight ? '' : `shows as ${match.weight}`;
+}
+
+function setWeight(styles: readonly string[], from: number, to: number): void {
+  const { document } = project;
+  if (!document) return;
+  project.change(
+    weightPatch(
+      document,
+      styles.map((style) => ({ style, from, to })),
+    ),
+  );
+}
+
+/** Gives each duty the nearest weight that the family has. */
+function settle(): void {
+  const { document } = project;
+  if (!document || !family.value) return;
+  project.change(weightPatch(document, weightChanges(document, props.voice, family.value.faces)));
+}
+const unsettled = computed(() => duties.value.some(({ trouble }) => trouble.startsWith('shows')));
+const used = computed(() => duties.value.length > 0);
+
+const remove = (): unknown => project.change([{ op: 'remove', path: `/voices/${props.voice}` }]);
+const removable = computed(
+  () =>
+    !['heading', 'text'].includes(props.voice) &&
+    !Object.values(project.document?.styles ?? {}).some(({ set }) => set.voice === props.voice),
+);
+</script>
+
+<template>
+  <section v-if="seat" :aria-labelledby="`voice-${voice}`">
+    <div class="line wrap">
+      <h2 :id="`voice-${voice}`">{{ seat.name }}</h2>
+      <span class="sitter" :style="{ fontFamily: caseFont(seat.family, seat.generic) }">{{
+        family ? siteName(family) : 'No web face'
+      }}</span>
+      <span v-if="family?.reference" class="small stands"
+        >shown in {{ family.reference.standIn }}</span
+      >
+      <span class="line choose">
+        <Select
+          :model-value="seat.family ?? NONE"
+          :options="choices"
+          option-label="name"
+          option-value="key"
+          size="small"
+          :aria-label="`Family of the case in ${seat.name}`"
+          @update:model-value="sit($event)"
+        />
+        <label class="line small quiet">
+          ends in
+          <Select
+            :model-value="seat.generic"
+            :options="generics"
+            option-label="label"
+            option-value="value"
+            size="small"
+            :aria-label="`Generic family that ends the stack of ${seat.name}`"
+            @update:model-value="
+              project.change([{ op: 'replace', path: `/voices/${voice}/generic`, value: $event }])
+            "
+          />
+        </label>
+      </span>
+    </div>
+    <ul v-if="family" class="duties small">
+      <li v-for="duty in duties" :key="duty.key" :title="duty.names">
+        <Select
+          :model-value="duty.weight"
+          :options="duty.choices"
+          option-label="label"
+          option-value="value"
+          size="small"
+          :aria-label="`Weight of ${duty.names}`"
+          @update:model-value="setWeight(duty.styles, duty.weight, $event)"
+        />
+        <span class="quiet">{{ kilobytes(duty.bytes) }}</span>
+        <span v-if="duty.trouble" class="mark-text">{{ duty.trouble }}</span>
+      </li>
+    </ul>
+    <p class="small">
+      <span v-if="!used" class="quiet">No style uses this voice yet. </span>
+      <button v-if="unsettled" type="button" class="plain again" @click="settle">
+        Give each style the nearest weight there is
+      </button>
+      <button v-if="removable" type="button" class="plain again" @click="remove">
+        Remove the voice
+      </button>
+    </p>
+  </section>
+</template>
+
+<style scoped>
+section {
+  display: grid;
+  gap: 4px;
+  padding: 8px 0;
+  border-top: 1px solid var(--rule);
+}
+.sitter {
+  font-size: 20px;
+  line-height: 1.2;
+}
+.choose {
+  gap: 12px;
+  margin-left: auto;
+}
+.duties {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 18px;
+}
+li {
+  display: flex;
+  gap: 6px;
+  align-items: center;
+}
+button {
+  min-height: 24px;
+  margin-right: 12px;
+}
+.stands {
+  color: var(--local);
+}
+</style>

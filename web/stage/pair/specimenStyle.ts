@@ -1,0 +1,22 @@
+import type { ProjectDocument } from '@lettera/core/document';
+import { stepSizeAt } from '@lettera/core/scale';
+import { resolveElement } from '@lettera/core/style';
+import type { CSSProperties } from 'vue';
+
+/** How an element of the site is set, at a viewport width in CSS px, but for its family. */
+export function specimenStyle(
+  document: ProjectDocument,
+  element: string,
+  width: number,
+): CSSProperties {
+  if (!document.elements[element]) return {};
+  const style = resolveElement(document, element);
+  return {
+    fontSize: `${stepSizeAt(document.scale, style.step.value ?? 0, width).toFixed(2)}px`,
+    fontWeight: style.weight.value ?? 400,
+    fontStyle: style.slant.value ?? 'normal',
+    lineHeight: style.lineHeight.value ?? 1.4,
+    letterSpacing: `${style.letterSpacing.value ?? 0}em`,
+    textTransform: style.case.value ?? 'none',
+  };
+}

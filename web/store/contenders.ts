@@ -1,0 +1,128 @@
+import {
+  applyChange,
+  MOST_CONTENDERS,
+  siteName,
+  type ProjectDocument,
+} from '@lettera/core/document';
+import { deliveredFonts } from '@lettera/core/deliver';
+import { marksOf } from '@lettera/core/check';
+import { facesWanted } from '@lettera/core/style';
+import { defineStore } from 'pinia';
+import { computed, ref, watch } from 'vue';
+import { pickedBytes } from '../stage/faces/picks';
+import type { LineUpRow } from '../stage/faces/lineUp';
+import { scriptsNeeded } from '../stage/pair/seating';
+import { useCaseReadings } from './caseReadings';
+import { useFamilies } from './families';
+import { ROLES, usePairing, type PairKeys } from './pairing';
+import { useProject } from './project';
+import { useProof } from './proof';
+
+/** A pair kept aside, as it would stand if it were taken. */
+export interface ContenderState {
+  pair: PairKeys;
+  heading: LineUpRow;
+  text: LineUpRow;
+  document: ProjectDocument;
+  bytes: number;
+  marks: number;
+  /** As last measured on the proof with both families in the case; null before that. */
+  shift: number | null;
+}
+
+const keyOf = ({ heading, text }: PairKeys): string => `${heading} ${text}`;
+
+/** Pairs kept aside in the project, up to four, to go back and forth between. */
+export const useContenders = defineStore('contenders', () => {
+  const project = useProject();
+  const families = useFamilies();
+  const pairing = usePairing();
+  const proof = useProof();
+  const caseReadings = useCaseReadings();
+  const shifts = ref<Record<string, number>>({});
+  const message = ref('');
+
+  const kept = computed<PairKeys[]>(() => project.document?.contenders ?? []);
+
+  /** Bytes of a family in its role: those of its files in the case, or of those that would be taken in. */
+  function bytesOf(document: ProjectDocument, row: LineUpRow, role: 'heading' | 'text'): number {
+    if (!row.caseKey && row.library) {
+      const faces = facesWanted(document, role, row.faces);
+      return pickedBytes(row.library, scriptsNeeded(document, row.library), faces).bytes;
+    }
+    return deliveredFonts(document)
+      .filter(({ familyKey }) => familyKey === row.caseKey)
+      .reduce((sum, { file }) => sum + file.bytes, 0);
+  }
+
+  const states = computed<ContenderState[]>(() =>
+    kept.value.flatMap((pair) => {
+      const rows = ROLES.map((role) => families.byKey.get(pair[role]));
+      const [heading, text] = rows;
+      if (!heading || !text || !project.document) return [];
+      const { document } = applyChange(project.document, pairing.patchFor(project.document, pair));
+      const one = heading.key === text.key;
+      return [
+        {
+          pair,
+          heading,
+          text,
+          document,
+          bytes:
+            bytesOf(document, heading, 'heading') + (one ? 0 : bytesOf(document, text, 'text')),
+          marks: marksOf(document, caseReadings.readings).length,
+          shift: shifts.value[keyOf(pair)] ?? null,
+        },
+      ];
+    }),
+  );
+
+  watch(
+    () => proof.shift,
+    (shift) => {
+      const shown = pairing.resting;
+      const state = states.value.find(({ pair }) => shown && keyOf(pair) === keyOf(shown));
+      if (shift === null || !state?.heading.caseKey || !state.text.caseKey) return;
+      shifts.value = { ...shifts.value, [keyOf(state.pair)]: shift };
+    },
+  );
+
+  const isKept = (pair: PairKeys): boolean => kept.value.some((one) => keyOf(one) === keyOf(pair));
+
+  function keep(pair: PairKeys): void {
+    message.value = '';
+    if (isKept(pair)) return;
+    if (kept.value.length >= MOST_CONTENDERS) {
+      message.value = `${MOST_CONTENDERS} pairs are kept already. Dismiss one to keep another.`;
+      return;
+    }
+    project.change(
+      project.document?.contenders
+        ? [{ op: 'add', path: '/contenders/-', value: pair }]
+        : [{ op: 'add', path: '/contenders', value: [pair] }],
+    );
+  }
+
+  function dismiss(pair: PairKeys): void {
+    message.value = '';
+    const at = kept.value.findIndex((one) => keyOf(one) === keyOf(pair));
+    if (at === -1) return;
+    if (pairing.resting && keyOf(pairing.resting) === keyOf(pair)) pairing.rest(null);
+    project.change([{ op: 'remove', path: `/contenders/${at}` }]);
+  }
+
+  /** Puts a contender on the proof, or gives back when it is there. */
+  function flip(index: number): void {
+    const pair = kept.value[index];
+    if (!pair) return;
+    const there = pairing.resting !== null && keyOf(pairing.resting) === keyOf(pair);
+    pairing.rest(there ? null : pair);
+  }
+
+  const nameOf = (row: LineUpRow): string => {
+    const family = project.document?.case[row.caseKey ?? ''];
+    return family ? siteName(family) : row.name;
+  };
+
+  return { states, message, isKept, keep, dismiss, flip, nameOf };
+});
