@@ -260,7 +260,7 @@ test('a newcomer goes through the whole job, and back', async () => {
   expect(await fontsUsed(specimen, 'h1', false)).toEqual(['Literata']);
   expect(await fontsUsed(specimen, 'h2', false)).toEqual(['Barlow Condensed']);
   const inSpecimen = await computed(specimen, 'h1', Object.keys(shown));
-  expect(inSpecimen).toEqual({ ...shown, 'font-weight': '680' });
+  expect(inSpecimen).toEqual({ ...shown, 'font-weight': '700' });
   await specimen.close();
 
   // 7. Undo all of it, redo it, reload, and start a second project.

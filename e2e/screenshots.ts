@@ -78,7 +78,22 @@ try {
   await take('family-italic');
 
   await open('pair');
+  await page.waitForSelector('.partner .set.shown');
+  for (const partner of [1, 3]) {
+    await page.$eval(`li:nth-child(${partner}) .partner .actions button`, (node) =>
+      (node as HTMLElement).click(),
+    );
+  }
+  await page.waitForSelector('.contenders li:nth-child(2)');
   await take('pair');
+  await press(page, 'Side by side', '[aria-label="View"]');
+  await page.waitForFunction(() => document.querySelectorAll('.beside iframe.ready').length === 2);
+  await take('contenders');
+  await press(page, 'Starting points', '[aria-label="View"]');
+  await page.waitForSelector('.points li');
+  await take('starting-points');
+  await press(page, 'Voices and weights', '[aria-label="View"]');
+  await take('voices');
 
   await open('scale');
   await press(page, 'Tablet', 'section.proof');

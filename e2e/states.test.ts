@@ -346,4 +346,33 @@ describe('every stage', () => {
       expect(found).toEqual([]);
     },
   );
+
+  test.each(['light', 'dark'])(
+    'Pair passes in the %s room in each of its views, with contenders and a draw',
+    async (theme) => {
+      slug = 'tarnholm-light';
+      await fetch(`${lettera.url}/api/v1/projects/${slug}/foundry`, {
+        method: 'PUT',
+        headers: { 'Content-Type': 'application/json' },
+        body: JSON.stringify({ allowedBy: 'Ása' }),
+      });
+      await page.goto(`${lettera.url}/projects`);
+      await page.evaluate((name) => localStorage.setItem('lettera:theme', name), theme);
+      await open(page, 'pair');
+      const clickFirst = (selector: string) =>
+        page.$eval(selector, (node) => (node as HTMLElement).click());
+      await page.waitForSelector('.partner .set.shown');
+      await clickFirst('.partner .actions button');
+      await clickFirst('li:nth-child(2) .partner .actions button');
+      await page.waitForSelector('.contenders li');
+      await clickFirst('.partner .actions button:nth-child(2)');
+      await press(page, 'Draw at random');
+      const found = await violationsOn('the order');
+      for (const view of ['Starting points', 'Side by side', 'Voices and weights']) {
+        await press(page, view, '[aria-label="View"]');
+        found.push(...(await violationsOn(view)));
+      }
+      expect(found).toEqual([]);
+    },
+  );
 });

@@ -23,7 +23,7 @@ const isShown = ({ pair }: ContenderState): boolean =>
         type="button"
         class="plain pair"
         :aria-pressed="isShown(state)"
-        :aria-label="`Show ${contenders.nameOf(state.heading)} over ${contenders.nameOf(state.text)} on the proof`"
+        title="Show on the proof, or give back"
         @click="contenders.flip(i)"
       >
         <kbd>{{ i + 1 }}</kbd>

@@ -31,8 +31,7 @@ const MOST_AGAINST = 2;
 const whole = ref(false);
 const { state, haveAll } = useSpecimenFont(props.row.library, () => props.copy.heading);
 haveAll();
-const held = useSpecimenFont(props.held.library, () => props.copy.heading);
-held.haveAll();
+useSpecimenFont(props.held.library, () => props.copy.heading).haveAll();
 
 const fonts = computed(() => {
   const [own, other] = [rowFont(props.row), rowFont(props.held)];
