@@ -155,16 +155,11 @@ export function judgePair(heading: Partner, text: Partner, scale: PairScale): Pa
     reasons.push({ term, text: words, weight: PAIR_WEIGHTS[term] * share });
   const [h, t] = [heading.measures?.regular, text.measures?.regular];
   if (!h || !t) {
-    const unmeasured = h ? text.name : heading.name;
+    const term = h ? 'textFitness' : 'headingFitness';
+    const { name } = h ? text : heading;
     return {
       score: -Infinity,
-      reasons: [
-        {
-          term: 'textFitness',
-          text: `${unmeasured} could not be measured`,
-          weight: -PAIR_WEIGHTS.textFitness,
-        },
-      ],
+      reasons: [{ term, text: `${name} could not be measured`, weight: -PAIR_WEIGHTS[term] }],
     };
   }
 

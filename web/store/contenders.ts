@@ -113,7 +113,7 @@ export const useContenders = defineStore('contenders', () => {
 
   /** Puts a contender on the proof, or gives back when it is there. */
   function flip(index: number): void {
-    const pair = kept.value[index];
+    const pair = states.value[index]?.pair;
     if (!pair) return;
     const there = pairing.resting !== null && keyOf(pairing.resting) === keyOf(pair);
     pairing.rest(there ? null : pair);
@@ -124,5 +124,10 @@ export const useContenders = defineStore('contenders', () => {
     return family ? siteName(family) : row.name;
   };
 
-  return { states, message, isKept, keep, dismiss, flip, nameOf };
+  /** Pairs whose families are no longer to be had: they can only be dismissed. */
+  const lost = computed(() =>
+    kept.value.filter((pair) => !states.value.some((state) => keyOf(state.pair) === keyOf(pair))),
+  );
+
+  return { states, lost, message, isKept, keep, dismiss, flip, nameOf };
 });

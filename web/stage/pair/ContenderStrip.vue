@@ -45,6 +45,11 @@ const isShown = ({ pair }: ContenderState): boolean =>
       </span>
     </li>
   </ul>
+  <p v-for="pair in contenders.lost" :key="pair.heading + pair.text" class="message small quiet">
+    A contender names a family that is not here now: it was taken out, or the foundry is not
+    allowed.
+    <button type="button" class="plain again" @click="contenders.dismiss(pair)">Dismiss it</button>
+  </p>
   <p v-if="contenders.message" class="message mark-text" role="alert">{{ contenders.message }}</p>
 </template>
 
