@@ -1,78 +1,8 @@
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
-import { applyChange, newDocument, type Patch, type ProjectDocument } from '@lettera/core/document';
+import type { Patch } from '@lettera/core/document';
+import { browser, MemoryServer } from '../testing/memoryServer';
 import { createPinia, setActivePinia } from 'pinia';
-import type { Project } from '../api/client';
 import { useProject } from './project';
-
-/** A server in memory, that answers as the real one does, and can be unreachable. */
-class MemoryServer {
-  revision = 1;
-  document: ProjectDocument = newDocument('Tarnholm');
-  reachable = true;
-  /** Patches that arrived, in order. */
-  readonly arrived: Patch[] = [];
-
-  get project(): Project {
-    return {
-      id: 'p1',
-      slug: 'tarnholm',
-      name: this.document.name,
-      revision: this.revision,
-      updatedAt: '',
-      document: this.document,
-      undo: null,
-      redo: null,
-      foundry: null,
-    };
-  }
-
-  /** A change from another window. */
-  change(patch: Patch): void {
-    this.document = applyChange(this.document, patch).document;
-    this.revision++;
-  }
-
-  fetch = (input: unknown, init: RequestInit = {}): Promise<Response> => {
-    if (!this.reachable) return Promise.reject(new TypeError('unreachable'));
-    const path = String(input);
-    if (path.endsWith('/pages')) return this.#answer(200, []);
-    if (init.method !== 'PATCH') return this.#answer(200, this.project);
-    const given = new Headers(init.headers).get('If-Match');
-    if (given !== `"${this.revision}"`) {
-      return this.#answer(409, { type: 'urn:lettera:problem:stale-revision', detail: 'stale' });
-    }
-    const patch = JSON.parse(String(init.body)) as Patch;
-    this.arrived.push(patch);
-    this.change(patch);
-    return this.#answer(200, this.project);
-  };
-
-  #answer(status: number, body: unknown): Promise<Response> {
-    return Promise.resolve(new Response(JSON.stringify(body), { status }));
-  }
-}
-
-/** The parts of a browser that the store reaches for. */
-function browser(server: MemoryServer): Map<string, string> {
-  const kept = new Map<string, string>();
-  Object.assign(globalThis, {
-    fetch: server.fetch,
-    localStorage: {
-      getItem: (key: string) => kept.get(key) ?? null,
-      setItem: (key: string, value: string) => kept.set(key, value),
-      removeItem: (key: string) => kept.delete(key),
-    },
-    EventSource: class {
-      addEventListener(): void {
-        // These tests tell the store of new revisions by its own requests.
-      }
-      close(): void {
-        // Nothing is open.
-      }
-    },
-  });
-  return kept;
-}
 
 const set = (path: string, value: unknown): Patch => [{ op: 'replace', path, value }];
 const settled = () => jest.advanceTimersByTimeAsync(10);

@@ -1,0 +1,102 @@
+import { readFileSync } from 'node:fs';
+import { createHash } from 'node:crypto';
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { startTestServer, type TestServer } from '../testing/server';
+import type { ListedFile } from './familyMeasurer';
+
+let server: TestServer;
+beforeAll(async () => {
+  server = await startTestServer();
+});
+afterAll(() => server.close());
+
+const slab = readFileSync('core/font/golden/tarnholm-slab.otf');
+const hairline = readFileSync('core/font/golden/tarnholm-hairline.otf');
+const hash = (bytes: Buffer) => createHash('sha256').update(bytes).digest('hex');
+
+interface TestFile extends ListedFile {
+  bytes: Buffer;
+}
+const faceOf = (bytes: Buffer, weight = 400, script = 'all') => ({
+  style: 'normal' as const,
+  weightMin: weight,
+  weightMax: weight,
+  files: [{ sha256: hash(bytes), script, bytes }],
+});
+
+/** A loader that counts how often it is asked. */
+function counting(): { load: (file: TestFile) => Promise<Uint8Array>; asked: () => number } {
+  let asked = 0;
+  return {
+    load: ({ bytes }) => {
+      asked++;
+      return Promise.resolve(new Uint8Array(bytes));
+    },
+    asked: () => asked,
+  };
+}
+
+describe('measuring families', () => {
+  test('happens once for the same files, whoever asks and however often', async () => {
+    const { load, asked } = counting();
+    const faces = [faceOf(slab)];
+    const measure = () => server.services.measurer.sheet(faces, load);
+    const [one, other] = await Promise.all([measure(), measure()]);
+    expect(other).toEqual(one);
+    expect(await measure()).toEqual(one);
+    expect(asked()).toBe(1);
+    expect(one?.reading.family).toBe('Tarnholm Test Slab');
+    expect(await server.services.measurer.known([faces])).toEqual([one?.measures]);
+  });
+
+  test('is another matter for other files, or for another face that is the regular', async () => {
+    const { load, asked } = counting();
+    const two = [faceOf(slab, 700), faceOf(hairline, 400)];
+    const sheet = await server.services.measurer.sheet(two, load);
+    expect(sheet?.reading.family).toBe('Tarnholm Test Hairline');
+    expect(asked()).toBe(1);
+    const [unknown] = await server.services.measurer.known([[faceOf(hairline, 500)]]);
+    expect(unknown).toBeUndefined();
+  });
+
+  test('takes the file with Latin letters first, and the characters of all', async () => {
+    const { load } = counting();
+    const face = {
+      ...faceOf(hairline),
+      files: [
+        { sha256: hash(hairline), script: 'greek', bytes: hairline },
+        { sha256: hash(slab), script: 'latin', bytes: slab },
+      ],
+    };
+    const sheet = await server.services.measurer.sheet([face], load);
+    expect(sheet?.reading.family).toBe('Tarnholm Test Slab');
+  });
+
+  test('gives nothing for no faces, passes on why a file is none, and tries again then', async () => {
+    expect(await server.services.measurer.sheet([], counting().load)).toBeNull();
+    const broken = Buffer.from('no font');
+    await expect(
+      server.services.measurer.sheet([faceOf(broken)], counting().load),
+    ).rejects.toMatchObject({ name: 'FontError', reason: 'not-a-font' });
+    const { load, asked } = counting();
+    await expect(server.services.measurer.sheet([faceOf(broken)], load)).rejects.toThrow();
+    expect(asked()).toBe(1);
+  });
+});
+
+describe('measuring the library', () => {
+  test('ends when the foundry is away, keeps what there is, and goes on when it is back', async () => {
+    const { behaviour, services } = server;
+    behaviour.failures = 99;
+    await services.libraryMeasures.start();
+    expect(services.libraryMeasures.report()).toMatchObject({ state: 'failed', done: 0 });
+    behaviour.failures = 0;
+    await services.libraryMeasures.start(['literata']);
+    const report = services.libraryMeasures.report();
+    expect(report).toMatchObject({ state: 'done', of: 77, done: 77 });
+    // What the project has is begun before the rest; by name it would come after half of them.
+    expect(report.families.findIndex(({ id }) => id === 'literata')).toBeLessThan(25);
+    await services.libraryMeasures.start();
+    expect(services.libraryMeasures.report(76).families).toHaveLength(1);
+  });
+});

@@ -1,0 +1,97 @@
+import { applyChange, newDocument, type Patch, type ProjectDocument } from '@lettera/core/document';
+import type { Project } from '../api/client';
+
+/** A server in memory, that answers as the real one does, and can be unreachable. */
+export class MemoryServer {
+  revision = 1;
+  document: ProjectDocument = newDocument('Tarnholm');
+  reachable = true;
+  /** Patches that arrived, in order. */
+  readonly arrived: Patch[] = [];
+  foundry: Project['foundry'] = null;
+  /** Answers to other requests, by method and the end of the address. */
+  readonly answers: Record<string, (init: RequestInit, url: string) => unknown> = {};
+  /** What was asked beyond the project itself, by method and address. */
+  readonly asked: string[] = [];
+
+  get project(): Project {
+    return {
+      id: 'p1',
+      slug: 'tarnholm',
+      name: this.document.name,
+      revision: this.revision,
+      updatedAt: '',
+      document: this.document,
+      undo: null,
+      redo: null,
+      foundry: this.foundry,
+    };
+  }
+
+  /** A change from another window. */
+  change(patch: Patch): void {
+    this.document = applyChange(this.document, patch).document;
+    this.revision++;
+  }
+
+  fetch = (input: unknown, init: RequestInit = {}): Promise<Response> => {
+    if (!this.reachable) return Promise.reject(new TypeError('unreachable'));
+    const path = String(input);
+    const method = init.method ?? 'GET';
+    const [, answer] =
+      Object.entries(this.answers).find(([key]) => {
+        const [wanted, end = ''] = key.split(' ');
+        return wanted === method && path.split('?')[0]?.endsWith(end);
+      }) ?? [];
+    if (answer) {
+      this.asked.push(`${method} ${path}`);
+      return this.#respond(() => answer(init, path));
+    }
+    if (path.endsWith('/pages')) return this.#answer(200, []);
+    if (init.method !== 'PATCH') return this.#answer(200, this.project);
+    const given = new Headers(init.headers).get('If-Match');
+    if (given !== `"${this.revision}"`) {
+      return this.#answer(409, { type: 'urn:lettera:problem:stale-revision', detail: 'stale' });
+    }
+    const patch = JSON.parse(String(init.body)) as Patch;
+    this.arrived.push(patch);
+    this.change(patch);
+    return this.#answer(200, this.project);
+  };
+
+  /** What an answer gives, or the problem that it throws. */
+  #respond(answer: () => unknown): Promise<Response> {
+    try {
+      return this.#answer(200, answer() ?? {});
+    } catch (error) {
+      return this.#answer(422, { detail: (error as Error).message });
+    }
+  }
+
+  #answer(status: number, body: unknown): Promise<Response> {
+    return Promise.resolve(new Response(JSON.stringify(body), { status }));
+  }
+}
+
+/** The parts of a browser that the store reaches for. */
+export function browser(server: MemoryServer): Map<string, string> {
+  const kept = new Map<string, string>();
+  Object.assign(globalThis, {
+    fetch: server.fetch,
+    localStorage: {
+      getItem: (key: string) => kept.get(key) ?? null,
+      setItem: (key: string, value: string) => kept.set(key, value),
+      removeItem: (key: string) => kept.delete(key),
+    },
+    window: { innerWidth: 1280 },
+    EventSource: class {
+      addEventListener(): void {
+        // These tests tell the store of new revisions by its own requests.
+      }
+      close(): void {
+        // Nothing is open.
+      }
+    },
+  });
+  return kept;
+}
