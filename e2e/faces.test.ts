@@ -80,7 +80,7 @@ const find = async (name: string) => {
 async function openRow(name: string): Promise<void> {
   await find(name);
   await eventually(names, ([first]) => first === name);
-  await page.click('li button.row');
+  await page.$eval('li button.row', (node) => (node as HTMLElement).click());
   await page.waitForSelector('.panel h3');
 }
 const bring = async (...files: string[]) => {

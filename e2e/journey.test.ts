@@ -85,7 +85,8 @@ test('a newcomer goes through the whole job, and back', async () => {
   expect(about.every((text) => text?.trim().startsWith('sans-serif'))).toBe(true);
   await page.type('[aria-label="Find a family by name"]', 'barlow condensed');
   await eventually(counted, (text) => text === '1 of 77 families');
-  await page.click('li button.row');
+  await page.$eval('li button.row', (node) => (node as HTMLElement).click());
+  await page.waitForSelector('.take');
   for (const weight of ['400', '500', '600']) {
     await page.evaluate((wanted) => {
       const labels = [...document.querySelectorAll('.take fieldset:first-child label')];

@@ -213,9 +213,10 @@ watch(
     <button type="button" class="plain again" @click="lineUp.reset()">Reset</button>
   </div>
   <FilterSentence :rows="rows" :shown="shown.length" />
-  <MeasuringLine />
+  <!-- In a line that is there anyway, so that nothing moves when measuring ends. -->
   <div class="bar recent small">
     <SiteLanguages />
+    <MeasuringLine />
     <p v-if="recentRows.length" class="small quiet">
       Looked at lately:
       <template v-for="(row, i) in recentRows" :key="row.key"

@@ -8,7 +8,7 @@ const library = useLibrary();
 <template>
   <p v-if="library.measuring.state === 'measuring'" class="line small" role="status">
     <progress :value="library.measuring.done" :max="library.measuring.of || 1" />
-    Measuring the library: {{ library.measuring.done }} of {{ library.measuring.of }} families
+    Measuring {{ library.measuring.done }} of {{ library.measuring.of }}
     <button type="button" class="plain again" @click="library.stop()">Stop</button>
   </p>
   <p
@@ -28,11 +28,8 @@ const library = useLibrary();
 </template>
 
 <style scoped>
-p {
-  padding: 0 20px 8px;
-}
 progress {
-  width: 120px;
+  width: 80px;
   height: 6px;
   accent-color: var(--verdigris);
 }
