@@ -1,17 +1,32 @@
 import { Router } from 'express';
 import { slug } from '@lettera/core/deliver';
+import { applyChange } from '@lettera/core/document';
 import { makeBundle, planDelivery } from '../delivery';
 import type { Services } from '../services';
+import { Problem } from './problem';
 import { projectOf } from './requests';
 
 /** What a project falls back to, and what it delivers. */
 export function deliveryRoutes(services: Services): Router {
-  const { projects, tuner } = services;
+  const { projects, fonts, tuner } = services;
   const router = Router();
 
   router.get('/projects/:id/fallbacks', async (request, response) => {
     const { id, document } = await projectOf(projects, request);
     response.json(await tuner.trials(id, document));
+  });
+
+  /** The same for the project as it would stand after a change, which is not made. */
+  router.post('/projects/:id/fallbacks', async (request, response) => {
+    const { id, document } = await projectOf(projects, request);
+    const changed = applyChange(document, request.body).document;
+    const hashes = Object.values(changed.case).flatMap(({ faces }) =>
+      faces.flatMap(({ files }) => files.map(({ sha256 }) => sha256)),
+    );
+    if ((await fonts.missingFrom(id, hashes)).length > 0) {
+      throw new Problem('bad-request', 'The change names a font file that was not taken in.');
+    }
+    response.json(await tuner.trials(id, changed));
   });
 
   router.get('/projects/:id/delivery', async (request, response) => {

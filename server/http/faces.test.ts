@@ -321,3 +321,32 @@ describe('measuring the library', () => {
     await own.close();
   });
 });
+
+describe('fallbacks for a pair that is only looked at', () => {
+  test('are tried on the project as it would stand, which stays as it is', async () => {
+    const { id } = await newProject();
+    await api().post(`/api/v1/projects/${id}/fonts`).attach('file', SPECTRAL).expect(201);
+    const patch = [{ op: 'replace', path: '/voices/text/family', value: 'spectral' }];
+    const trials = (body: object) => api().post(`/api/v1/projects/${id}/fallbacks`).send(body);
+    const { body } = await trials(patch).expect(200);
+    expect(Object.keys(body as object)).toEqual(['spectral']);
+    expect((await api().get(`/api/v1/projects/${id}/fallbacks`)).body).toEqual({});
+    expect((await api().get(`/api/v1/projects/${id}`)).body).toMatchObject({ revision: 2 });
+    await trials([{ op: 'replace', path: '/voices/text/family', value: 'nowhere' }]).expect(422);
+    const foreign = {
+      name: 'Foreign',
+      class: 'serif',
+      source: 'files',
+      licence: null,
+      faces: [
+        {
+          style: 'normal',
+          weightMin: 400,
+          weightMax: 400,
+          files: [{ sha256: 'f'.repeat(64), script: 'all', unicodeRange: null, bytes: 1 }],
+        },
+      ],
+    };
+    await trials([{ op: 'add', path: '/case/foreign', value: foreign }]).expect(400);
+  });
+});

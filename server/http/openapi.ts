@@ -565,6 +565,11 @@ export const openApi = {
           ...problems(404),
         },
       },
+      post: {
+        summary: 'The same for the project as it would stand after a change, which is not made',
+        requestBody: { content: json(ref('Patch')) },
+        responses: { 200: answer('Trials', object({})), ...problems(400, 404, 422) },
+      },
     },
     '/projects/{id}/delivery': {
       parameters: [project],

@@ -172,6 +172,8 @@ export const api = {
 
   pages: (id: string) => get<PageTitle[]>(`${project(id)}/pages`),
   fallbacks: (id: string) => get<FallbackTrials>(`${project(id)}/fallbacks`),
+  fallbacksAfter: (id: string, patch: Patch) =>
+    sendJson<FallbackTrials>('POST', `${project(id)}/fallbacks`, patch),
   twins: () => get<Record<string, TwinScript[]>>('/local-fonts'),
   delivery: (id: string) => get<DeliveryFile[]>(`${project(id)}/delivery`),
 

@@ -8,7 +8,10 @@ import { useProject } from './project';
 /** The fallback trials of the open project, fetched again when what they depend on has been stored. */
 export const useFallbacks = defineStore('fallbacks', () => {
   const project = useProject();
-  const trials = shallowRef<FallbackTrials>({});
+  const stored = shallowRef<FallbackTrials>({});
+  /** Of families in the case that are only being looked at in a voice. */
+  const lookedAt = shallowRef<FallbackTrials>({});
+  const trials = computed<FallbackTrials>(() => ({ ...lookedAt.value, ...stored.value }));
   const twins = shallowRef<Record<string, TwinScript[]>>({});
   const state = ref<'loading' | 'ready' | 'failed'>('loading');
 
@@ -37,7 +40,7 @@ export const useFallbacks = defineStore('fallbacks', () => {
       if (Object.keys(twins.value).length === 0) twins.value = await api.twins();
       const result = await api.fallbacks(project.stored.id);
       if (asked !== dependsOn.value) return;
-      trials.value = result;
+      stored.value = result;
       state.value = 'ready';
     } catch {
       if (asked === dependsOn.value) state.value = 'failed';
@@ -45,6 +48,28 @@ export const useFallbacks = defineStore('fallbacks', () => {
   }
 
   watch(dependsOn, () => void load(), { immediate: true });
+
+  /** Tries fallbacks for what is being looked at, once its files are there. */
+  async function loadLookedAt(): Promise<void> {
+    const { preview, shown, id } = project;
+    if (!preview || !shown || preview.some(({ path }) => path.startsWith('/case/'))) return;
+    const known = trials.value;
+    if (familiesInUse(shown).every((key) => known[key])) return;
+    try {
+      const result = await api.fallbacksAfter(id, preview);
+      lookedAt.value = { ...lookedAt.value, ...result };
+    } catch {
+      // It shows without a fitted fallback, as before.
+    }
+  }
+  watch(
+    () => project.preview,
+    () => void loadLookedAt(),
+  );
+  watch(
+    () => project.id,
+    () => (lookedAt.value = {}),
+  );
 
   return { trials, twins, state, load };
 });
