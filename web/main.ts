@@ -3,9 +3,12 @@ import './frame/theme.css';
 import { createPinia } from 'pinia';
 import PrimeVue from 'primevue/config';
 import { createApp } from 'vue';
+import { askAhead } from './api/ahead';
 import App from './App.vue';
 import { preset } from './frame/preset';
 import { router } from './router';
+
+askAhead(location.pathname);
 
 const nonce = document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]')?.content ?? '';
 

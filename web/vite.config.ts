@@ -8,5 +8,19 @@ export default defineConfig({
     emptyOutDir: true,
     target: 'es2022',
     assetsInlineLimit: 0,
+    rolldownOptions: {
+      output: {
+        // What every stage shares comes in few files: dozens of small ones wait for one another.
+        codeSplitting: {
+          groups: [
+            {
+              name: 'shared',
+              test: /[\\/](core|web[\\/](frame|proof|store|api))[\\/]/,
+              minShareCount: 3,
+            },
+          ],
+        },
+      },
+    },
   },
 });

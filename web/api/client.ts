@@ -10,6 +10,7 @@ import type {
 import type { FallbackTrials } from '@lettera/core/fallback';
 import type { FaceReading, Instance } from '@lettera/core/font';
 import type { FaceMeasures, FamilyMeasures, FamilySheet } from '@lettera/core/measure';
+import { takeAhead } from './ahead';
 import { signedOut } from './session';
 
 export interface ProjectSummary {
@@ -112,7 +113,8 @@ export const API = '/api/v1';
 async function send(path: string, init: RequestInit = {}): Promise<Response> {
   let response: Response;
   try {
-    response = await fetch(API + path, { credentials: 'same-origin', ...init });
+    const ahead = init.method === undefined ? takeAhead(API + path) : undefined;
+    response = await (ahead ?? fetch(API + path, { credentials: 'same-origin', ...init }));
   } catch (error) {
     if (init.signal?.aborted) throw error;
     throw new OfflineError();

@@ -5,6 +5,12 @@ import { computed, shallowRef, watch } from 'vue';
 import { api } from '../api/client';
 import { useProject } from './project';
 
+/** Once the browser has nothing more urgent to do, where it tells; else in a task of its own. */
+const whenIdle = (work: () => Promise<void>): unknown =>
+  'requestIdleCallback' in globalThis
+    ? requestIdleCallback(() => void work(), { timeout: 1500 })
+    : setTimeout(() => void work());
+
 /** What was read and measured of the files in the case. Taken anew when files come or go. */
 export const useCaseReadings = defineStore('caseReadings', () => {
   const project = useProject();
@@ -33,7 +39,8 @@ export const useCaseReadings = defineStore('caseReadings', () => {
     }
   }
 
-  watch([() => project.id, contents], load, { immediate: true });
+  // Figures follow what is to be seen: the page and the rows come first.
+  watch([() => project.id, contents], () => void whenIdle(load), { immediate: true });
 
   return { readings, measures };
 });

@@ -1,7 +1,15 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
-import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue';
+import {
+  computed,
+  defineAsyncComponent,
+  nextTick,
+  onBeforeUnmount,
+  onMounted,
+  ref,
+  watch,
+} from 'vue';
 import ChoiceLine from '../../frame/ChoiceLine.vue';
 import { useFamilies } from '../../store/families';
 import { useLibrary } from '../../store/library';
@@ -10,7 +18,6 @@ import { useProject } from '../../store/project';
 import { SAMPLES, useSamples } from '../../store/samples';
 import { useUpload } from '../../store/upload';
 import StageHeader from '../StageHeader.vue';
-import FaceMap from './FaceMap.vue';
 import { filterRows } from './filter';
 import FilterSentence from './FilterSentence.vue';
 import FoundryAsk from './FoundryAsk.vue';
@@ -18,9 +25,12 @@ import type { LineUpRow } from './lineUp';
 import LineUpList from './LineUpList.vue';
 import MeasuringLine from './MeasuringLine.vue';
 import { measureOf } from './measures';
-import ReferenceForm from './ReferenceForm.vue';
 import SiteLanguages from './SiteLanguages.vue';
 import { sortRows, type SortKey } from './sort';
+
+// What is not there at first is loaded when it is asked for.
+const FaceMap = defineAsyncComponent(() => import('./FaceMap.vue'));
+const ReferenceForm = defineAsyncComponent(() => import('./ReferenceForm.vue'));
 
 const project = useProject();
 const library = useLibrary();

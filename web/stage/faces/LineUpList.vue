@@ -1,9 +1,16 @@
 <script setup lang="ts">
 import { useVirtualizer } from '@tanstack/vue-virtual';
-import { computed, nextTick, onMounted, ref, watch, type ComponentPublicInstance } from 'vue';
+import {
+  computed,
+  defineAsyncComponent,
+  nextTick,
+  onMounted,
+  ref,
+  watch,
+  type ComponentPublicInstance,
+} from 'vue';
 import { useLineUp } from '../../store/lineUp';
 import { useProject } from '../../store/project';
-import FamilyPanel from './FamilyPanel.vue';
 import type { LineUpRow } from './lineUp';
 import LineUpRowView from './LineUpRow.vue';
 
@@ -13,6 +20,8 @@ const props = defineProps<{
   all: readonly LineUpRow[];
   words: string;
 }>();
+
+const FamilyPanel = defineAsyncComponent(() => import('./FamilyPanel.vue'));
 
 const lineUp = useLineUp();
 const project = useProject();
