@@ -413,6 +413,7 @@ onBeforeUnmount(() => {
 }
 .notice button {
   min-height: 24px;
+  margin-left: 8px;
 }
 progress {
   width: 120px;
