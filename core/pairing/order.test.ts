@@ -36,7 +36,7 @@ const half = (pairs: readonly KnownPair[], odd: boolean) =>
 const share = (pairs: readonly KnownPair[], holds: (at: number) => boolean) =>
   pairs.filter((pair) => holds(standing(pair))).length / pairs.length;
 
-describe('the order, judged by pairs that it was not tuned on', () => {
+describe('the order, judged by pairs of known worth', () => {
   test('there are enough of them', () => {
     expect(GOOD_PAIRS.length).toBeGreaterThanOrEqual(30);
     expect(BAD_PAIRS.length).toBeGreaterThanOrEqual(15);
@@ -44,15 +44,15 @@ describe('the order, judged by pairs that it was not tuned on', () => {
   });
 
   test.each([
-    ['tuned on', false],
-    ['held out', true],
+    ['that may be tuned on', false],
+    ['that are kept to judge by', true],
   ])('known good ones stand in the upper third: those %s', (_half, odd) => {
     expect(share(half(GOOD_PAIRS, odd), (at) => at <= 1 / 3)).toBeGreaterThanOrEqual(0.8);
   });
 
   test.each([
-    ['tuned on', false],
-    ['held out', true],
+    ['that may be tuned on', false],
+    ['that are kept to judge by', true],
   ])('known bad ones stand in the lower half: those %s', (_half, odd) => {
     expect(share(half(BAD_PAIRS, odd), (at) => at >= 1 / 2)).toBeGreaterThanOrEqual(0.9);
   });

@@ -1,6 +1,7 @@
 /**
- * What counts how much in the order of partners: the one table of weights, each with its reason. Ours;
- * tuned on half of the pairs in `testing/knownPairs.ts` and judged on the other half.
+ * What counts how much in the order of partners: the one table of weights, each with its reason. Ours, set
+ * from principle, and judged by the pairs in `testing/knownPairs.ts`. Should they ever be tuned, it is on
+ * the first half of those pairs; the second is kept to judge by.
  */
 export const PAIR_WEIGHTS = {
   /** Two kinds of letter give the plainest reason for two families. */
