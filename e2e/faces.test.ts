@@ -18,6 +18,7 @@ import {
   proofFrame,
 } from './browser';
 import { startLettera, type RunningLettera } from './lettera';
+import { ask, measuredProject } from './project';
 
 const FAMILIES = 400;
 const SLAB = resolve('core/font/golden/tarnholm-slab.otf');
@@ -30,14 +31,7 @@ let errors: string[];
 let slug: string;
 let count = 0;
 
-const api = async <T>(path: string, init: RequestInit = {}): Promise<T> =>
-  (await (await fetch(`${lettera.url}/api/v1${path}`, init)).json()) as T;
-const send = <T>(method: string, path: string, body: unknown) =>
-  api<T>(path, {
-    method,
-    headers: { 'Content-Type': 'application/json' },
-    body: JSON.stringify(body),
-  });
+const api = <T>(path: string) => ask<T>(lettera, path);
 const project = () => api<Project>(`/projects/${slug}`);
 
 beforeAll(async () => {
@@ -51,13 +45,7 @@ afterAll(async () => {
 
 /** A project of its own with the foundry allowed, the line-up open and measured. */
 beforeEach(async () => {
-  ({ slug } = await send<Project>('POST', '/projects', { name: `Faces ${++count}` }));
-  await send('PUT', `/projects/${slug}/foundry`, { allowedBy: 'Ása' });
-  await eventually(
-    () => api<{ state: string }>(`/projects/${slug}/foundry/measures`),
-    ({ state }) => state === 'done',
-    30_000,
-  );
+  slug = await measuredProject(lettera, `Faces ${++count}`);
   await page?.close();
   ({ page, errors } = await newPage(browser));
   await page.goto(`${lettera.url}/p/${slug}/faces`);

@@ -11,6 +11,7 @@ import {
   proofFrame,
 } from './browser';
 import { startLettera, type RunningLettera } from './lettera';
+import { ask, measuredProject } from './project';
 
 let lettera: RunningLettera;
 let browser: Browser;
@@ -19,14 +20,7 @@ let errors: string[];
 let slug: string;
 let count = 0;
 
-const api = async <T>(path: string, init: RequestInit = {}): Promise<T> =>
-  (await (await fetch(`${lettera.url}/api/v1${path}`, init)).json()) as T;
-const send = <T>(method: string, path: string, body: unknown) =>
-  api<T>(path, {
-    method,
-    headers: { 'Content-Type': 'application/json' },
-    body: JSON.stringify(body),
-  });
+const api = <T>(path: string) => ask<T>(lettera, path);
 const project = () => api<Project>(`/projects/${slug}`);
 
 beforeAll(async () => {
@@ -40,13 +34,7 @@ afterAll(async () => {
 
 /** An empty project with the foundry allowed and measured, at Pair. */
 beforeEach(async () => {
-  ({ slug } = await send<Project>('POST', '/projects', { name: `Pair ${++count}` }));
-  await send('PUT', `/projects/${slug}/foundry`, { allowedBy: 'Ása' });
-  await eventually(
-    () => api<{ state: string }>(`/projects/${slug}/foundry/measures`),
-    ({ state }) => state === 'done',
-    30_000,
-  );
+  slug = await measuredProject(lettera, `Pair ${++count}`);
   await page?.close();
   ({ page, errors } = await newPage(browser));
   await page.goto(`${lettera.url}/p/${slug}/pair`);

@@ -1,15 +1,10 @@
 <script setup lang="ts">
 import { drawPlace, type Role } from '@lettera/core/pairing';
-import { apparentSizePatch } from '@lettera/core/style';
-import Button from 'primevue/button';
-import InputText from 'primevue/inputtext';
 import Select from 'primevue/select';
 import { computed, onBeforeUnmount, onMounted, reactive, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { slug } from '@lettera/core/deliver';
-import { freeKey } from '@lettera/core/document';
 import ChoiceLine from '../../frame/ChoiceLine.vue';
-import { count, percent } from '../../frame/figures';
+import { count } from '../../frame/figures';
 import NumberField from '../../frame/NumberField.vue';
 import ToggleLine from '../../frame/ToggleLine.vue';
 import { useContenders } from '../../store/contenders';
@@ -25,7 +20,8 @@ import { NO_PARTNER_FILTER, passesAsPartner, type PartnerFilter } from './filter
 import PartnerList from './PartnerList.vue';
 import SideBySide from './SideBySide.vue';
 import StartingPoints from './StartingPoints.vue';
-import VoiceSeat from './VoiceSeat.vue';
+import TakenNotice from './TakenNotice.vue';
+import VoiceSeats from './VoiceSeats.vue';
 
 const project = useProject();
 const library = useLibrary();
@@ -40,7 +36,6 @@ const router = useRouter();
 const view = ref<'order' | 'points' | 'beside' | 'voices'>('order');
 const filter = reactive<PartnerFilter>(structuredClone(NO_PARTNER_FILTER));
 const clearFilter = (): unknown => Object.assign(filter, structuredClone(NO_PARTNER_FILTER));
-const voiceName = ref('');
 
 const VIEWS = computed(() => [
   { value: 'order' as const, label: 'Partners in order' },
@@ -66,7 +61,6 @@ const WANTED = [
 
 const SCRIPTS = ['greek', 'cyrillic', 'vietnamese'].map((value) => ({ value, label: value }));
 
-const voices = computed(() => Object.keys(project.document?.voices ?? {}));
 const holdable = computed(() =>
   [...families.rows]
     .filter(({ measures }) => measures)
@@ -149,31 +143,6 @@ function keep(pair: PairKeys | null): void {
   if (pair) contenders.keep(pair);
 }
 
-/** Sizes that keep the text as large to the eye: shown while pointed at, taken on a click. */
-const keptSizes = computed(() => {
-  const ratio = pairing.taken?.textRatio;
-  return ratio && project.document ? apparentSizePatch(project.document, ['text'], ratio) : [];
-});
-
-function keepSize(): void {
-  project.change(keptSizes.value);
-  if (pairing.taken) pairing.taken = { ...pairing.taken, textRatio: null };
-}
-
-function addVoice(): void {
-  const name = voiceName.value.trim();
-  if (!name || !project.document) return;
-  const key = freeKey(Object.keys(project.document.voices), slug(name));
-  const refused = project.change([
-    {
-      op: 'add',
-      path: `/voices/${key}`,
-      value: { name: name.slice(0, 60), family: null, generic: 'sans-serif', fallback: null },
-    },
-  ]);
-  if (!refused) voiceName.value = '';
-}
-
 /** Families set aside in Faces that have not been taken in. */
 const setAside = computed(() =>
   (project.document?.shortlist ?? []).flatMap((key) => families.byKey.get(key) ?? []),
@@ -214,40 +183,7 @@ onBeforeUnmount(() => {
     Hold one voice and seek a partner for the other. Pointing shows a pair on the proof, a click
     takes it, leaving gives back.
   </StageHeader>
-  <p v-if="pairing.taking" class="notice line" role="status">
-    <progress :value="project.progress.taking?.done ?? 0" :max="project.progress.taking?.of ?? 1" />
-    Taking the pair in …
-    <button type="button" class="plain again" @click="pairing.taking?.abort()">Stop</button>
-  </p>
-  <p v-if="pairing.message" class="notice mark-text" role="alert">{{ pairing.message }}</p>
-  <div v-if="pairing.taken" class="notice" role="status">
-    <p>
-      Seated: {{ pairing.taken.names || 'nothing new' }}.
-      <template v-if="pairing.taken.changes.length"
-        >Weights that it has not were given the nearest:
-        <template v-for="(change, i) in pairing.taken.changes" :key="change.style"
-          >{{ i > 0 ? ', ' : '' }}{{ project.document?.styles[change.style]?.name }}
-          {{ change.from }} → {{ change.to }}</template
-        >.</template
-      >
-      <button type="button" class="plain again" @click="pairing.taken = null">Close</button>
-    </p>
-    <p v-if="pairing.taken.textRatio">
-      Text looks {{ percent(Math.abs(1 / pairing.taken.textRatio - 1)) }}
-      {{ pairing.taken.textRatio > 1 ? 'smaller' : 'larger' }} than before at the same size.
-      <button
-        type="button"
-        class="plain again"
-        @mouseenter="project.preview = keptSizes"
-        @mouseleave="pairing.look(null)"
-        @focus="project.preview = keptSizes"
-        @blur="pairing.look(null)"
-        @click="keepSize"
-      >
-        Keep the apparent size: base sizes go to {{ percent(pairing.taken.textRatio, 1) }}
-      </button>
-    </p>
-  </div>
+  <TakenNotice />
   <ContenderStrip />
   <div class="bar">
     <ChoiceLine v-model="view" label="View" :choices="VIEWS" />
@@ -258,26 +194,7 @@ onBeforeUnmount(() => {
   </div>
   <StartingPoints v-if="view === 'points'" />
   <SideBySide v-else-if="view === 'beside'" />
-  <div v-else-if="view === 'voices'" class="seats">
-    <VoiceSeat v-for="voice in voices" :key="voice" :voice="voice" />
-    <form class="line small" @submit.prevent="addVoice">
-      <InputText
-        v-model="voiceName"
-        size="small"
-        maxlength="60"
-        placeholder="Another voice: data, quotation, code"
-        aria-label="Name of another voice"
-        class="new-voice"
-      />
-      <Button
-        type="submit"
-        label="Add a voice"
-        size="small"
-        variant="outlined"
-        severity="secondary"
-      />
-    </form>
-  </div>
+  <VoiceSeats v-else-if="view === 'voices'" />
   <template v-else>
     <div class="bar">
       <label class="line"
@@ -385,15 +302,6 @@ onBeforeUnmount(() => {
 </template>
 
 <style scoped>
-.seats {
-  padding: 0 20px 8px;
-}
-.seats form {
-  padding-top: 10px;
-}
-.new-voice {
-  width: 250px;
-}
 .bar {
   display: flex;
   flex-wrap: wrap;
@@ -407,17 +315,7 @@ onBeforeUnmount(() => {
 .both {
   margin-left: auto;
 }
-.notice,
 .empty {
   padding: 0 20px 10px;
-}
-.notice button {
-  min-height: 24px;
-  margin-left: 8px;
-}
-progress {
-  width: 120px;
-  height: 6px;
-  accent-color: var(--verdigris);
 }
 </style>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { RankedPartner } from '@lettera/core/pairing';
-import { useVirtualizer } from '@tanstack/vue-virtual';
-import { computed, nextTick, onMounted, ref, watch, type ComponentPublicInstance } from 'vue';
+import { computed } from 'vue';
+import { useNearRows } from '../../frame/useNearRows';
 import { useCopy } from '../../store/copy';
 import { usePairing } from '../../store/pairing';
 import { useProject } from '../../store/project';
@@ -19,9 +19,6 @@ const emit = defineEmits<{ keep: [key: string] }>();
 const project = useProject();
 const pairing = usePairing();
 const copy = useCopy();
-const list = ref<HTMLElement | null>(null);
-const scroller = ref<HTMLElement | null>(null);
-const margin = ref(0);
 
 const ROW_HEIGHT = 150;
 const BEYOND = 3;
@@ -37,35 +34,12 @@ const styles = computed(() =>
     : { heading: {}, text: {} },
 );
 
-const virtualizer = useVirtualizer(
-  computed(() => ({
-    count: props.partners.length,
-    getScrollElement: () => scroller.value,
-    estimateSize: () => ROW_HEIGHT,
-    getItemKey: (index: number) => props.partners[index]?.row.key ?? index,
-    overscan: BEYOND,
-    scrollMargin: margin.value,
-  })),
-);
-const near = computed(() =>
-  virtualizer.value.getVirtualItems().flatMap((item) => {
-    const partner = props.partners[item.index];
-    return partner ? [{ item, partner }] : [];
-  }),
-);
-const measureRow = (node: Element | ComponentPublicInstance | null): void => {
-  if (node instanceof Element) virtualizer.value.measureElement(node);
-};
-
-function place(): void {
-  scroller.value = list.value?.closest<HTMLElement>('.workbench') ?? null;
-  margin.value = list.value?.offsetTop ?? 0;
-}
-onMounted(place);
-watch(
-  () => [props.partners, props.held],
-  () => void nextTick(place),
-);
+const { near, height, measureRow } = useNearRows({
+  rows: () => props.partners,
+  keyOf: ({ row }) => row.key,
+  estimate: () => ROW_HEIGHT,
+  beyond: BEYOND,
+});
 
 const take = (key: string): void => {
   const pair = pairing.pairWith(key);
@@ -74,20 +48,16 @@ const take = (key: string): void => {
 </script>
 
 <template>
-  <ol
-    ref="list"
-    :style="{ height: `${virtualizer.getTotalSize()}px` }"
-    aria-label="Partners in order"
-  >
+  <ol ref="list" :style="{ height }" aria-label="Partners in order">
     <li
-      v-for="{ item, partner } in near"
+      v-for="{ row: partner, index, place } in near"
       :key="partner.row.key"
       :ref="measureRow"
       class="place"
-      :data-index="item.index"
+      :data-index="index"
       :aria-setsize="partners.length"
-      :aria-posinset="item.index + 1"
-      :style="{ transform: `translateY(${item.start - margin}px)` }"
+      :aria-posinset="index + 1"
+      :style="place"
     >
       <PartnerRow
         :key="`${held.key} ${partner.row.key}`"

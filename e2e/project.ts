@@ -1,0 +1,29 @@
+import type { Project } from '@lettera/server';
+import { eventually } from './browser';
+import type { RunningLettera } from './lettera';
+
+/** Asks the API of a running application. */
+export const ask = async <T>(
+  { url }: RunningLettera,
+  path: string,
+  init: RequestInit = {},
+): Promise<T> => (await (await fetch(`${url}/api/v1${path}`, init)).json()) as T;
+
+const send = <T>(lettera: RunningLettera, method: string, path: string, body: unknown) =>
+  ask<T>(lettera, path, {
+    method,
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify(body),
+  });
+
+/** Starts a project for which the foundry is allowed and its library measured, and gives its slug. */
+export async function measuredProject(lettera: RunningLettera, name: string): Promise<string> {
+  const { slug } = await send<Project>(lettera, 'POST', '/projects', { name });
+  await send(lettera, 'PUT', `/projects/${slug}/foundry`, { allowedBy: 'Ása' });
+  await eventually(
+    () => ask<{ state: string }>(lettera, `/projects/${slug}/foundry/measures`),
+    ({ state }) => state === 'done',
+    30_000,
+  );
+  return slug;
+}
