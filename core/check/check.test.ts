@@ -55,7 +55,7 @@ describe('marks', () => {
       ['c'.repeat(64)]: { fullName: 'Archivo Bold', fsType: 0 },
       ['d'.repeat(64)]: { fullName: 'Archivo Bold, other', fsType: 0 },
     };
-    const mark = marksOf(document, readings).find(({ rule }) => rule === 'shared-place');
+    const mark = marksOf(document, { readings }).find(({ rule }) => rule === 'shared-place');
     expect(mark?.message).toBe(
       'Archivo 700 upright: only Archivo Bold, other shows, since Archivo Bold claims the same place.',
     );
@@ -66,12 +66,12 @@ describe('marks', () => {
   test('name a file in use that forbids the web, and leave stand-ins alone', () => {
     const document = seatedDocument();
     const readings = { ['c'.repeat(64)]: { fullName: 'Archivo SemiBold', fsType: 2 } };
-    const marks = marksOf(document, readings).filter(({ rule }) => rule === 'embedding');
+    const marks = marksOf(document, { readings }).filter(({ rule }) => rule === 'embedding');
     expect(marks.map(({ message }) => message)).toEqual([
       'Archivo SemiBold would be delivered, though its file says “restricted: no embedding”.',
     ]);
     Object.assign(document.case['archivo'] ?? {}, { source: 'reference' });
-    expect(marksOf(document, readings).some(({ rule }) => rule === 'embedding')).toBe(false);
+    expect(marksOf(document, { readings }).some(({ rule }) => rule === 'embedding')).toBe(false);
   });
 
   test('name two families that the site would call the same', () => {

@@ -3,7 +3,7 @@ import { embeddingRights } from '../font/embedding';
 import type { Mark, Rule } from './mark';
 
 /** A face in use whose file forbids what a site does with it. */
-export const embedding: Rule = (document, readings) =>
+export const embedding: Rule = (document, { readings = {} }) =>
   familiesInUse(document).flatMap((key): Mark[] => {
     const family = document.case[key];
     if (!family || family.source === 'reference') return [];

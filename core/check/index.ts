@@ -1,15 +1,22 @@
 import type { ProjectDocument } from '../document/projectDocument';
+import { closeLevels } from './closeLevels';
+import { crossedSteps } from './crossedSteps';
 import { embedding } from './embedding';
+import { lineHeight } from './lineHeight';
 import { lowContrast } from './lowContrast';
-import type { Mark, Readings, Rule } from './mark';
+import type { Evidence, Mark, Rule } from './mark';
 import { manyFamilies } from './manyFamilies';
+import { measure } from './measure';
 import { missingFace } from './missingFace';
 import { sameName } from './sameName';
 import { sharedPlace } from './sharedPlace';
+import { smallText } from './smallText';
 import { unusedFamily } from './unusedFamily';
+import { zoom } from './zoom';
 
 export { contrastRatio } from './lowContrast';
-export type { Mark, Readings } from './mark';
+export { LEAST_RATIO } from './closeLevels';
+export type { Evidence, Mark, Readings, Remedy, SetPage } from './mark';
 
 /** Every rule, in the order in which its marks are listed. */
 const RULES: Rule[] = [
@@ -17,11 +24,17 @@ const RULES: Rule[] = [
   sharedPlace,
   sameName,
   embedding,
+  crossedSteps,
+  closeLevels,
+  zoom,
+  smallText,
+  measure,
+  lineHeight,
   lowContrast,
   manyFamilies,
   unusedFamily,
 ];
 
-/** All marks on a project as it stands; those about what files say need their readings. */
-export const marksOf = (document: ProjectDocument, readings: Readings = {}): Mark[] =>
-  RULES.flatMap((rule) => rule(document, readings));
+/** All marks on a project as it stands, as far as what is known of it beyond the document goes. */
+export const marksOf = (document: ProjectDocument, evidence: Evidence = {}): Mark[] =>
+  RULES.flatMap((rule) => rule(document, evidence));

@@ -1,6 +1,6 @@
 import { blend, wcagContrast } from 'culori';
 import { GROUND } from '../document/references';
-import { stepByNumber } from '../scale/fluidStep';
+import { stepByNumber } from '../scale/steps';
 import { resolveInUse } from '../style/resolve';
 import type { Mark, Rule } from './mark';
 

@@ -1,7 +1,16 @@
+import type { Patch } from '../document/change';
 import type { ProjectDocument } from '../document/projectDocument';
 import type { FaceReading } from '../font/reading';
+import type { SetText } from '../style/measure';
 
-/** A remark on something wrong or doubtful, with its evidence and where it is put right. */
+/** A change that puts right what a mark is about. */
+export interface Remedy {
+  /** What it does, as a button says it. */
+  does: string;
+  patch: Patch;
+}
+
+/** A remark on something wrong or doubtful, with its evidence and a way to put it right. */
 export interface Mark {
   /** The rule that made it. */
   rule: string;
@@ -11,13 +20,47 @@ export interface Mark {
   message: string;
   /** What to do about it. */
   remedy: string;
+  /** A change that does it, where one can be made without a decision of the designer's. */
+  fix?: Remedy;
   /** Key of the style it is about, when it is about one. */
   style?: string;
   /** Key of the family it is about, when it is about one. */
   family?: string;
+  /** Viewport width at which it is seen, CSS px, when at one. */
+  width?: number;
 }
 
 /** What rules need of the readings of the case's files, by hash. */
 export type Readings = Readonly<Record<string, Pick<FaceReading, 'fullName' | 'fsType'>>>;
 
-export type Rule = (document: ProjectDocument, readings: Readings) => Mark[];
+/** How the text of a page stands in a viewport. */
+export interface SetPage {
+  /** The page's title. */
+  title: string;
+  /** Width of the viewport, CSS px. */
+  width: number;
+  /** By style; styles that the page has no text in are left out. */
+  texts: Readonly<Record<string, SetText>>;
+}
+
+/** What is known beyond the document: rules that need what is not there make no marks. */
+export interface Evidence {
+  readings?: Readings;
+  /** x-heights by family of the case, em. */
+  xHeights?: Readonly<Record<string, number>>;
+  /** The page on the proof. */
+  page?: SetPage | null;
+}
+
+export type Rule = (document: ProjectDocument, evidence: Evidence) => Mark[];
+
+/** A size as marks say it. */
+export const px = (size: number): string => `${Number(size.toFixed(1))} px`;
+
+/** What a style is called. */
+export const styleName = (document: ProjectDocument, key: string): string =>
+  document.styles[key]?.name ?? key;
+
+/** Several names as a sentence has them. */
+export const inWords = (names: readonly string[]): string =>
+  names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`;

@@ -2,7 +2,7 @@ import { sharedPlaces } from '../document/takeIn';
 import type { Rule } from './mark';
 
 /** Two faces of a family that claim the same place: the browser shows the later, and loads both. */
-export const sharedPlace: Rule = (document, readings) =>
+export const sharedPlace: Rule = (document, { readings = {} }) =>
   Object.entries(document.case).flatMap(([key, { name, faces }]) =>
     sharedPlaces(faces).map(([i, j]) => {
       const [one, other] = [i, j].map(

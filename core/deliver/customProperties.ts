@@ -1,18 +1,21 @@
 import type { ProjectDocument, StyleProperties } from '../document/projectDocument';
 import type { FallbackTrials } from '../fallback/fallbackFace';
 import { stackOf } from '../fallback/stack';
-import { fluidCss } from '../scale/fluid';
-import { fluidStep } from '../scale/fluidStep';
-import { stepName, stepsOf } from '../scale/steps';
+import type { Scale } from '../document/scale';
+import { stepName } from '../scale/names';
+import { stepCss } from '../scale/sizeAt';
+import { stepsOf } from '../scale/steps';
 import { PROPERTIES, PROPERTY_NAMES, type PropertyName } from '../style/properties';
 import { resolveStyle } from '../style/resolve';
+import { remCss } from '../scale/fluid';
 import { cssNumber, cssString } from './css';
 
 /** A custom property's name and value, in the order in which they are delivered. */
 export type CustomProperty = readonly [name: string, value: string];
 
 export const fontProperty = (voice: string): string => `--font-${voice}`;
-export const sizeProperty = (step: number): string => `--size-${stepName(step)}`;
+export const sizeProperty = (scale: Scale, step: number): string =>
+  `--size-${stepName(scale, step)}`;
 export const colourProperty = (colour: string): string => `--colour-${colour}`;
 export const styleProperty = (style: string, property: PropertyName): string =>
   `--style-${style}-${PROPERTIES[property].css}`;
@@ -20,14 +23,18 @@ export const styleProperty = (style: string, property: PropertyName): string =>
 const reference = (name: string): string => `var(${name})`;
 
 /** How a property's own value is written in CSS. */
-function ownValue(set: StyleProperties, property: PropertyName): string | null {
+function ownValue(
+  { scale }: ProjectDocument,
+  set: StyleProperties,
+  property: PropertyName,
+): string | null {
   const value = set[property];
   if (value === undefined) return null;
   switch (property) {
     case 'voice':
       return reference(fontProperty(String(value)));
     case 'step':
-      return reference(sizeProperty(Number(value)));
+      return reference(sizeProperty(scale, Number(value)));
     case 'colour':
       return reference(colourProperty(String(value)));
     case 'letterSpacing':
@@ -58,9 +65,21 @@ export function voiceProperties(
   ]);
 }
 
-/** `--size-<step>`: each step, fluid between the two viewport widths. */
+/** `--size-<step>`: each step, as it goes between the two ends. */
 export const sizeProperties = ({ scale }: ProjectDocument): CustomProperty[] =>
-  stepsOf(scale).map((step) => [sizeProperty(step.number), fluidCss(fluidStep(scale, step))]);
+  stepsOf(scale).map((step) => [sizeProperty(scale, step.number), stepCss(scale, step).value]);
+
+/** `--size-<step>` from the change on, where plain sizes change at one width; empty where they run. */
+export const changedSizeProperties = ({ scale }: ProjectDocument): CustomProperty[] =>
+  stepsOf(scale).flatMap((step): CustomProperty[] => {
+    const { from } = stepCss(scale, step);
+    return from === null ? [] : [[sizeProperty(scale, step.number), from]];
+  });
+
+/** `--grid`: the height of the baseline grid, where there is one. */
+export const GRID_PROPERTY = '--grid';
+export const gridProperties = ({ scale: { grid } }: ProjectDocument): CustomProperty[] =>
+  grid === undefined ? [] : [[GRID_PROPERTY, remCss(grid)]];
 
 /** `--colour-<colour>` for one ground. */
 export const colourProperties = (
@@ -80,7 +99,7 @@ export function styleProperties(document: ProjectDocument): CustomProperty[] {
       const { origin, source } = resolved[property];
       const name = styleProperty(key, property);
       if (origin === 'style' && source) return [[name, reference(styleProperty(source, property))]];
-      const value = origin === 'set' ? ownValue(style.set, property) : null;
+      const value = origin === 'set' ? ownValue(document, style.set, property) : null;
       return value === null ? [] : [[name, value]];
     });
   });
@@ -95,6 +114,7 @@ export function customProperties(
   return [
     ...voiceProperties(document, trials, fonts),
     ...sizeProperties(document),
+    ...gridProperties(document),
     ...colourProperties(document, ground),
     ...styleProperties(document),
   ];

@@ -56,6 +56,7 @@ describe('design tokens', () => {
 
   test('keep what the format has no place for under a key of their own', () => {
     expect(at('size.base.$extensions.lettera')).toEqual({
+      step: 0,
       small: { width: 360, size: { value: 1, unit: 'rem' } },
       large: { width: 1280, size: { value: 1.125, unit: 'rem' } },
     });

@@ -1,10 +1,11 @@
 import { converter, formatHex } from 'culori';
 import type { ProjectDocument } from '../document/projectDocument';
+import type { Scale } from '../document/scale';
 import type { FallbackTrials } from '../fallback/fallbackFace';
 import { stackOf } from '../fallback/stack';
 import { ROOT_SIZE } from '../scale/fluid';
-import { stepByNumber } from '../scale/fluidStep';
-import { stepName, stepsOf } from '../scale/steps';
+import { changeWidth } from '../scale/sizeAt';
+import { stepByNumber, stepsOf } from '../scale/steps';
 import { resolveInUse } from '../style/resolve';
 import { fallbackFaces } from './fontFaces';
 
@@ -74,6 +75,34 @@ const group = (type: string, tokens: [string, Json][]): Json => ({
   ...Object.fromEntries(tokens),
 });
 
+/** How sizes go between their ends. */
+const betweenEnds = (scale: Scale): Json => ({
+  between: scale.between ?? 'viewport',
+  ...(scale.between === 'media' ? { changeAt: changeWidth(scale) } : {}),
+  ...(scale.containers ? { containers: scale.containers } : {}),
+  ...(scale.grid ? { grid: rem(scale.grid) } : {}),
+});
+
+const sizeGroup = (scale: Scale): Json => ({
+  $type: 'dimension',
+  $extensions: { [EXTENSION]: betweenEnds(scale) },
+  ...Object.fromEntries(
+    stepsOf(scale).map((step) => [
+      step.name,
+      {
+        $value: rem(step.large),
+        $extensions: {
+          [EXTENSION]: {
+            step: step.number,
+            small: { width: scale.small.width, size: rem(step.small) },
+            large: { width: scale.large.width, size: rem(step.large) },
+          },
+        },
+      },
+    ]),
+  ),
+});
+
 /**
  * `tokens.json` in the W3C Design Tokens format, 2025.10. A style's family and size are aliases of the
  * voice's and the step's tokens. Sizes hold the large end; both ends, the fallback faces, the selectors
@@ -93,21 +122,7 @@ export function designTokens(document: ProjectDocument, trials: FallbackTrials):
         },
       ]),
     ),
-    size: group(
-      'dimension',
-      stepsOf(scale).map((step) => [
-        stepName(step.number),
-        {
-          $value: rem(step.large),
-          $extensions: {
-            [EXTENSION]: {
-              small: { width: scale.small.width, size: rem(step.small) },
-              large: { width: scale.large.width, size: rem(step.large) },
-            },
-          },
-        },
-      ]),
-    ),
+    size: sizeGroup(scale),
     colour: group(
       'color',
       Object.entries(colours).map(([key, { name, light, dark }]) => [

@@ -3,6 +3,7 @@ export {
   colourProperty,
   customProperties,
   fontProperty,
+  GRID_PROPERTY,
   sizeProperty,
   styleProperty,
   type CustomProperty,
@@ -10,7 +11,7 @@ export {
 } from './customProperties';
 export { deliveredFonts, referencedFamilies, shownFonts, type DeliveredFont } from './delivered';
 export { cssNumber, cssPercent, cssString } from './css';
-export { elementRules } from './elementRules';
+export { layeredRules } from './elementRules';
 export { slug } from './fileName';
 export {
   fallbackFaceRule,
@@ -22,4 +23,4 @@ export {
 export { headMarkup, preloadedFonts } from './head';
 export { escapeHtml } from './html';
 export { loadTimes, STATED_CONNECTION, type Connection } from './loadTime';
-export { stylesheet } from './stylesheet';
+export { changedSizes, stylesheet } from './stylesheet';

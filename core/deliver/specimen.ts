@@ -1,6 +1,5 @@
 import type { ProjectDocument, TextElement } from '../document/projectDocument';
-import { stepByNumber } from '../scale/fluidStep';
-import { stepsOf } from '../scale/steps';
+import { stepByNumber, stepsOf } from '../scale/steps';
 import { resolveElement } from '../style/resolve';
 import { cssNumber } from './css';
 import { sizeProperty } from './customProperties';
@@ -77,9 +76,9 @@ export function specimen(document: ProjectDocument): string {
     .reverse()
     .map(
       ({ name, number, small, large }) => `    <p class="about">${escapeHtml(
-        `${sizeProperty(number)} · ${cssNumber(small)} to ${cssNumber(large)} px`,
+        `${sizeProperty(document.scale, number)} · ${cssNumber(small)} to ${cssNumber(large)} px`,
       )}</p>
-    <p class="step" data-step="${name}" style="font-size: var(${sizeProperty(number)})">${escapeHtml(document.words)}</p>`,
+    <p class="step" data-step="${name}" style="font-size: var(${sizeProperty(document.scale, number)})">${escapeHtml(document.words)}</p>`,
     );
   return `<!doctype html>
 <html lang="${escapeHtml(document.languages[0] ?? 'en')}">

@@ -2,25 +2,38 @@ import type { ProjectDocument } from '../document/projectDocument';
 import type { FallbackTrials } from '../fallback/fallbackFace';
 import { cssRule, cssString, indent } from './css';
 import {
+  changedSizeProperties,
   colourProperties,
+  gridProperties,
   sizeProperties,
   styleProperties,
   voiceProperties,
   type CustomProperty,
 } from './customProperties';
 import { deliveredFonts, referencedFamilies } from './delivered';
-import { elementRules } from './elementRules';
+import { changeWidth } from '../scale/sizeAt';
+import { layeredRules } from './elementRules';
 import { fallbackFaceRule, fallbackFaces, webFaceRule } from './fontFaces';
 
 const comment = (text: string): string => `/* ${text} */\n`;
 
+const WIDTH_OF = { viewport: 'viewport', container: 'container', media: 'viewport' } as const;
+
+const sizesTitle = ({ scale: { small, large, between = 'viewport' } }: ProjectDocument): string =>
+  `Sizes, from ${small.width} px to ${large.width} px of ${WIDTH_OF[between]}`;
+
+/** The sizes that hold from one width on, where plain sizes change at one; empty where they run. */
+export function changedSizes(document: ProjectDocument): string {
+  const properties = changedSizeProperties(document);
+  if (properties.length === 0) return '';
+  const width = changeWidth(document.scale);
+  return `@media (min-width: ${width}px) {\n${indent(cssRule(':root', properties))}}\n`;
+}
+
 function tokens(document: ProjectDocument, trials: FallbackTrials): string {
   const groups: [string, CustomProperty[]][] = [
     ['Voices', voiceProperties(document, trials)],
-    [
-      `Sizes, from ${document.scale.small.width} px to ${document.scale.large.width} px of viewport`,
-      sizeProperties(document),
-    ],
+    [sizesTitle(document), [...sizeProperties(document), ...gridProperties(document)]],
     ['Colours', colourProperties(document, 'light')],
     ['Text styles', styleProperties(document)],
   ];
@@ -40,8 +53,7 @@ const darkColours = (document: ProjectDocument): string =>
 
 /** `lettera.css`: faces, fallback faces, tokens and element rules, in that order. */
 export function stylesheet(document: ProjectDocument, trials: FallbackTrials): string {
-  const { layer, display, dark } = document.delivery;
-  const rules = elementRules(document);
+  const { display, dark } = document.delivery;
   const parts = [
     comment(`Typography of ${document.name.replaceAll('*/', '* /')}, made with Lettera.`),
     referencedFamilies(document)
@@ -56,8 +68,9 @@ export function stylesheet(document: ProjectDocument, trials: FallbackTrials): s
         .map((face) => fallbackFaceRule(face))
         .join('\n'),
     comment('Tokens') + tokens(document, trials),
+    changedSizes(document),
     ...(dark ? [darkColours(document)] : []),
-    comment('Elements') + (layer ? `@layer ${layer} {\n${indent(rules)}}\n` : rules),
+    comment('Elements') + layeredRules(document),
   ];
   return parts.filter(Boolean).join('\n');
 }

@@ -1,5 +1,5 @@
 import { plainToInstance, Transform, type ClassConstructor } from 'class-transformer';
-import { registerDecorator, ValidateIf, ValidateNested } from 'class-validator';
+import { registerDecorator, ValidateBy, ValidateIf, ValidateNested } from 'class-validator';
 
 type Plain = Record<string, unknown>;
 
@@ -45,6 +45,24 @@ export function PartList(type: () => ClassConstructor<object>): PropertyDecorato
     ),
     ValidateNested({ each: true, message: 'must be a list of objects' }),
   );
+}
+
+/** A property that holds plain values by key, each of which must pass. */
+export function ValuesByKey(
+  passes: (value: unknown) => boolean,
+  message: string,
+  { key, most }: { key: RegExp; most: number },
+): PropertyDecorator {
+  return ValidateBy({
+    name: 'valuesByKey',
+    validator: {
+      validate: (value: unknown) =>
+        isPlainObject(value) &&
+        Object.keys(value).length <= most &&
+        Object.entries(value).every(([name, held]) => key.test(name) && passes(held)),
+      defaultMessage: () => message,
+    },
+  });
 }
 
 /**

@@ -75,7 +75,7 @@ describe('a document', () => {
       'null for what can only be left out',
       replace('/styles/lead/set/step', null),
       '/styles/lead/set/step',
-      /whole number/,
+      /must be a number/,
     ],
     [
       'a key that CSS could not name',

@@ -20,6 +20,7 @@ export {
 } from './libraryFamily';
 export { newDocument } from './newDocument';
 export * from './projectDocument';
+export * from './scale';
 export {
   claimSamePlace,
   correctFacePatch,

@@ -17,6 +17,7 @@ import {
 } from 'class-validator';
 import { MayBeLeftOut, MayBeNull, Part, PartList, PartsByKey } from './decorators';
 import { IsCssColour, IsSelector } from './cssValues';
+import { MOST_STEPS, Scale } from './scale';
 
 /** The document's own format; raised when its shape changes. */
 export const DOCUMENT_FORMAT = 1;
@@ -33,14 +34,8 @@ export type Slant = (typeof SLANTS)[number];
 export const CASES = ['none', 'uppercase', 'lowercase', 'capitalize'] as const;
 export type LetterCase = (typeof CASES)[number];
 
-export const ROUNDINGS = ['none', 'half', 'whole', 'even'] as const;
-export type Rounding = (typeof ROUNDINGS)[number];
-
 export const FONT_DISPLAYS = ['swap', 'fallback', 'optional'] as const;
 export type FontDisplay = (typeof FONT_DISPLAYS)[number];
-
-/** Most steps either way from the base. */
-export const MOST_STEPS = 12;
 
 const LANGUAGE = /^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$/;
 const SHA256 = /^[0-9a-f]{64}$/;
@@ -201,67 +196,6 @@ export class Voice {
   fallback!: string | null;
 }
 
-/** One end of the scale. */
-export class ScaleEnd {
-  /** Viewport width, CSS px. */
-  @IsInt()
-  @Min(200)
-  @Max(4000)
-  width!: number;
-
-  /** Base size, CSS px. */
-  @IsNumber()
-  @Min(8)
-  @Max(64)
-  base!: number;
-
-  @IsNumber()
-  @Min(1)
-  @Max(3)
-  ratio!: number;
-}
-
-/** A step set by hand at one end or both, CSS px. */
-export class StepOverride {
-  @MayBeLeftOut()
-  @IsNumber()
-  @Min(4)
-  @Max(800)
-  small?: number;
-
-  @MayBeLeftOut()
-  @IsNumber()
-  @Min(4)
-  @Max(800)
-  large?: number;
-}
-
-export class Scale {
-  @Part(() => ScaleEnd)
-  small!: ScaleEnd;
-
-  @Part(() => ScaleEnd)
-  large!: ScaleEnd;
-
-  /** Steps below and above the base. */
-  @IsInt()
-  @Min(0)
-  @Max(MOST_STEPS)
-  down!: number;
-
-  @IsInt()
-  @Min(0)
-  @Max(MOST_STEPS)
-  up!: number;
-
-  @IsIn(ROUNDINGS)
-  rounding!: Rounding;
-
-  /** By step number: `-1`, `0`, `4`. */
-  @PartsByKey(() => StepOverride, { key: /^(0|-?[1-9]\d?)$/, most: 2 * MOST_STEPS + 1 })
-  overrides!: Record<string, StepOverride>;
-}
-
 /** The properties of a text style that are set there; what is left out follows. */
 export class StyleProperties {
   /** Key of a voice. */
@@ -279,9 +213,9 @@ export class StyleProperties {
   @IsIn(SLANTS)
   slant?: Slant;
 
-  /** Number of a step of the scale, 0 being the base. */
+  /** Number of a step of the scale, 0 being the base; an added step stands at a half. */
   @MayBeLeftOut()
-  @IsInt()
+  @IsNumber()
   @Min(-MOST_STEPS)
   @Max(MOST_STEPS)
   step?: number;

@@ -1,5 +1,7 @@
 import type { ProjectDocument } from './projectDocument';
 import type { FieldError } from './validate';
+import { scaleErrors } from './scaleErrors';
+import { stepNumbers } from '../scale/steps';
 
 /** Colours that every project has: the text's and its ground. */
 export const INK = 'ink';
@@ -31,12 +33,8 @@ export function referenceErrors(document: ProjectDocument): FieldError[] {
   if (!has(styles, BODY_STYLE)) refuse('/styles', `must keep the style “${BODY_STYLE}”`);
   if (Object.keys(voices).length === 0) refuse('/voices', 'must keep at least one voice');
 
-  if (scale.small.width >= scale.large.width) {
-    refuse(
-      '/scale/small/width',
-      `must be less than the large width, which is ${scale.large.width} px`,
-    );
-  }
+  errors.push(...scaleErrors(scale));
+  const numbers = stepNumbers(scale);
   for (const [key, voice] of Object.entries(voices)) {
     if (voice.family !== null && voice.family !== undefined && !has(families, voice.family)) {
       refuse(`/voices/${key}/family`, `names “${voice.family}”, which is not in the case`);
@@ -68,7 +66,7 @@ export function referenceErrors(document: ProjectDocument): FieldError[] {
     if (colour !== undefined && !has(colours, colour)) {
       refuse(`/styles/${key}/set/colour`, `names the colour “${colour}”, which is not there`);
     }
-    if (step !== undefined && (step < -scale.down || step > scale.up)) {
+    if (step !== undefined && !numbers.includes(step)) {
       refuse(
         `/styles/${key}/set/step`,
         `is step ${step}, which the scale does not have: it runs from ${-scale.down} to ${scale.up}`,

@@ -1,3 +1,18 @@
-export { fluidCss, fluidSizeAt, ROOT_SIZE, type FluidSize } from './fluid';
-export { fluidStep, stepByNumber, stepSizeAt } from './fluidStep';
-export { modularSize, roundSize, stepName, stepsOf, type Step } from './steps';
+export { giveBackPatch, moveEndPatch, setByHandPatch } from './byHand';
+export { crossingsOf, type Crossing } from './crossing';
+export {
+  FEWEST_SIZES,
+  findScale,
+  foundScalePatch,
+  MOST_SIZES,
+  offAt,
+  type FoundScale,
+  type FoundStep,
+} from './find';
+export { ROOT_SIZE } from './fluid';
+export { INTERVALS, intervalOf, type Interval } from './intervals';
+export { stepName } from './names';
+export { SITE_KINDS, siteKindPatch, type SiteKind } from './siteKinds';
+export { bendsOf, changeWidth, sizeAt, stepCss, stepSizeAt } from './sizeAt';
+export { ENDS, otherEnd, stepByNumber, stepsOf, type End, type Step } from './steps';
+export { passingBound, zoomFailure, zoomReach, type SizeOverWidth } from './zoom';

@@ -1,7 +1,7 @@
 import type { Patch } from '../document/change';
 import type { ProjectDocument } from '../document/projectDocument';
 import { BODY_STYLE } from '../document/references';
-import { stepByNumber } from '../scale/fluidStep';
+import { stepByNumber } from '../scale/steps';
 import { resolveElement, resolveStyle } from './resolve';
 
 /** Base sizes that a project document takes, CSS px, and how finely sizes are kept. */

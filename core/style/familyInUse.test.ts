@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { applyChange } from '../document/change';
 import { face, family, seatedDocument } from '../testing/documents';
-import { stepByNumber } from '../scale/fluidStep';
+import { stepByNumber } from '../scale/steps';
 import { apparentSizePatch } from './apparentSize';
 import { namesakes, replaceFamilyPatch, seatsOf, takeOutPatch } from './familyInUse';
 import { resolveElement } from './resolve';

@@ -1,5 +1,19 @@
 export { apparentSizePatch } from './apparentSize';
 export { elementAt } from './elementAt';
+export { LINE_HEIGHTS, lineOnGrid, suggestedLineHeight } from './lineHeight';
+export { suggestedFor, type SuggestedLineHeight } from './lineHeightOf';
+export {
+  fitMeasure,
+  headingLevels,
+  measureOf,
+  PHONE,
+  roleOf,
+  stepOf,
+  stylesInUse,
+  usersByStep,
+  type SetText,
+  type TextRole,
+} from './measure';
 export {
   namesakes,
   replaceFamilyPatch,

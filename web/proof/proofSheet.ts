@@ -1,7 +1,8 @@
 import {
   customProperties,
   shownFonts,
-  elementRules,
+  changedSizes,
+  layeredRules,
   fallbackFaceRule,
   fallbackFaces,
   localSources,
@@ -56,12 +57,6 @@ function faceRules({ fontUrl, document, trials, twins }: ProofState): string {
   return [...web, ...fallback].join('\n');
 }
 
-function inLayer(document: ProjectDocument): string {
-  const { layer } = document.delivery;
-  const rules = elementRules(document);
-  return layer ? `@layer ${layer} {\n${rules}}` : rules;
-}
-
 /**
  * The project's type on a page in a frame, as the delivered style sheet sets it. Style sheets are
  * rewritten only when faces or rules change; a token that changes is one custom property set.
@@ -101,7 +96,7 @@ export class ProofSheet {
       this.#facesText = faces;
     }
     this.#writeTokens(state);
-    const rules = inLayer(state.document);
+    const rules = changedSizes(state.document) + layeredRules(state.document);
     if (rules !== this.#rulesText) {
       this.#rules.replaceSync(rules);
       this.#rulesText = rules;

@@ -1,0 +1,41 @@
+import { suggestedFor } from '../style/lineHeightOf';
+import { roleOf, stylesInUse } from '../style/measure';
+import { resolveInUse } from '../style/resolve';
+import { px, styleName, type Mark, type Rule } from './mark';
+
+/** A set line height is doubted when it is this much under or over what is suggested, as multiples. */
+const DOUBT = { under: 0.2, over: 0.3 };
+
+/** Lines from which text other than headings and running text shows its line height. */
+const RUNS_ON = 1.5;
+
+/** Line heights too tight or too loose for the size, the face and the measure. */
+export const lineHeight: Rule = (document, evidence) =>
+  stylesInUse(document).flatMap((style): Mark[] => {
+    const { lineHeight: resolved } = resolveInUse(document, style);
+    const suggested = suggestedFor(document, style, evidence);
+    if (!suggested || resolved.value === null) return [];
+    // A label or a button of one line shows nothing of its line height.
+    const longest = evidence.page?.texts[style]?.longest ?? 0;
+    const runsOn = longest / (suggested.measure ?? Infinity) >= RUNS_ON;
+    if (roleOf(document, style) === 'other' && !runsOn) return [];
+    const { value } = resolved;
+    const tight = value < suggested.least - DOUBT.under;
+    if (!tight && value <= suggested.most + DOUBT.over) return [];
+    const { width } = document.scale[tight ? 'small' : 'large'];
+    const size = tight ? suggested.sizes[0] : suggested.sizes[1];
+    return [
+      {
+        rule: 'line-height',
+        stage: 'scale',
+        style,
+        width,
+        message: `${styleName(document, style)}: lines stand too ${tight ? 'close' : 'far apart'} where it runs to two or more. ${value} at ${px(size)} is ${(value * size).toFixed(1)} px a line; ${suggested.value} is suggested for its face, size and measure.`,
+        remedy: `Set its line height to ${suggested.value}.`,
+        fix: {
+          does: `Set its line height to ${suggested.value}`,
+          patch: [{ op: 'add', path: `/styles/${style}/set/lineHeight`, value: suggested.value }],
+        },
+      },
+    ];
+  });

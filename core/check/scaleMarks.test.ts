@@ -1,0 +1,146 @@
+import { describe, expect, test } from '@jest/globals';
+import { applyChange, type ProjectDocument, type Scale } from '../document';
+import { seatedDocument } from '../testing/documents';
+import { marksOf, type Evidence, type Mark } from '.';
+
+const project = (scale: Partial<Scale> = {}): ProjectDocument => {
+  const document = seatedDocument();
+  return { ...document, scale: { ...document.scale, ...scale } };
+};
+const marks = (document: ProjectDocument, rule: string, evidence: Evidence = {}): Mark[] =>
+  marksOf(document, evidence).filter((mark) => mark.rule === rule);
+/** The project once a mark has been put right by its own remedy. */
+const putRight = (document: ProjectDocument, mark: Mark | undefined): ProjectDocument =>
+  applyChange(document, mark?.fix?.patch ?? []).document;
+
+const small = { width: 360, base: 16, ratio: 1.2 };
+const large = { width: 1280, base: 18, ratio: 1.25 };
+
+describe('levels', () => {
+  test('that meet at one end are named with the width and the figure, and told apart by the remedy', () => {
+    const document = project({ small: { ...small, ratio: 1.05 } });
+    const found = marks(document, 'close-levels');
+    expect(found.every(({ width }) => width === 360)).toBe(true);
+    const headings = found.find(({ style }) => style === 'heading-3');
+    expect(headings?.message).toBe(
+      'Heading 3 and Heading 4 cannot be told apart at 360 px: 17.6 px and 16.8 px are 1.05 to 1, where 1.12 is needed, and weight, style, voice and colour are alike.',
+    );
+    const after = putRight(document, headings);
+    expect(after.scale.small.ratio).toBeCloseTo(1.12, 2);
+    expect(marks(after, 'close-levels')).toEqual([]);
+  });
+
+  test('are clear when weight, style, voice or colour differs as much', () => {
+    const document = project({ large: { ...large, ratio: 1.02 } });
+    const close = () =>
+      marks(document, 'close-levels').some(
+        ({ style, message }) => style === 'lead' && message.includes('Body'),
+      );
+    expect(close()).toBe(true);
+    for (const set of [
+      { weight: 600 },
+      { slant: 'italic' },
+      { voice: 'heading' },
+      { colour: 'accent' },
+    ]) {
+      Object.assign(document.styles['lead'] ?? {}, { set: { step: 1, lineHeight: 1.45, ...set } });
+      expect(close()).toBe(false);
+    }
+  });
+
+  test('that were set by hand are given back, where that tells them apart', () => {
+    const document = project({ overrides: { '3': { small: 23.2 } } });
+    const [mark] = marks(document, 'close-levels');
+    expect(mark?.fix?.patch).toEqual([{ op: 'remove', path: '/scale/overrides/3' }]);
+    expect(marks(putRight(document, mark), 'close-levels')).toEqual([]);
+  });
+
+  test('of headings on one step are told apart by nothing but a decision', () => {
+    const document = project();
+    Object.assign(document.styles['heading-3']?.set ?? {}, { step: 1 });
+    const mark = marks(document, 'close-levels').find(({ message }) =>
+      message.includes('Heading 4'),
+    );
+    expect(mark?.fix).toBeUndefined();
+    expect(mark?.remedy).toMatch(/another step/);
+  });
+});
+
+test('steps that cross are marked, though they were allowed', () => {
+  const document = project({ crossing: true, overrides: { '2': { small: 18 } } });
+  const [mark] = marks(document, 'crossed-steps');
+  expect(mark?.message).toContain('up-2 is smaller than up-1 at 360 px: 18 px against 19.2 px');
+  expect(marks(putRight(document, mark), 'crossed-steps')).toEqual([]);
+});
+
+test('text that no zoom doubles is named with its windows, and passes with the bound offered', () => {
+  const document = project({ large: { ...large, base: 24, ratio: 1.5 } });
+  expect(marks(project(), 'zoom')).toEqual([]);
+  const found = marks(document, 'zoom');
+  expect(found.map(({ message }) => message.replace(/ no zoom.*/, ''))).toEqual([
+    'Heading 2: in windows from 1076 to 2209 px',
+    'Heading 1: in windows from 746 to 2559 px',
+  ]);
+  expect(marks(found.reduce(putRight, document), 'zoom')).toEqual([]);
+});
+
+describe('small text', () => {
+  test('is body text under 16 px at the small end, and any under 12 px anywhere', () => {
+    const document = project({
+      small: { ...small, base: 15 },
+      overrides: { '-2': { large: 10 }, '-1': { large: 11 } },
+    });
+    const found = marks(document, 'small-text');
+    expect(found.map(({ message }) => message)).toEqual([
+      'Body: 15 px at 360 px is hard to read. Body text wants 16 px.',
+      'Table, Table heading, Caption, Small text, Label and Code: 11 px at 1280 px is hard to read. Any text wants 12 px.',
+    ]);
+    const after = found.reduce(putRight, document);
+    expect(marks(after, 'small-text')).toEqual([]);
+  });
+
+  test('is nothing at the bounds themselves', () => {
+    expect(marks(project({ overrides: { '-1': { small: 12 } } }), 'small-text')).toEqual([]);
+  });
+});
+
+describe('on the page of the proof', () => {
+  const page = (column: number, longest: number, width = 1280): Evidence => ({
+    xHeights: { literata: 0.5, archivo: 0.52 },
+    page: {
+      title: 'Home',
+      width,
+      texts: { body: { column, longest, advance: 0.45 } },
+    },
+  });
+
+  test('lines too long and too short are named with the characters they hold', () => {
+    const [long] = marks(project(), 'measure', page(900, 400));
+    // 900 ÷ (18 × 0.45)
+    expect(long?.message).toContain('A line holds 111 characters on “Home” at 1280 px');
+    expect(long?.remedy).toBe('Make the column 608 px wide, or the text 26.7 px.');
+    expect(marks(project(), 'measure', page(240, 400))[0]?.message).toContain('too short');
+    expect(marks(project(), 'measure', page(500, 400))).toEqual([]);
+  });
+
+  test('a line that does not run on is not too long, nor two lines too short', () => {
+    expect(marks(project(), 'measure', page(900, 80))).toEqual([]);
+    expect(marks(project(), 'measure', page(240, 60))).toEqual([]);
+  });
+
+  test('a phone is not asked for 45 characters', () => {
+    expect(marks(project(), 'measure', page(320, 400, 360))).toEqual([]);
+    expect(marks(project(), 'measure', page(160, 400, 360))).toHaveLength(1);
+  });
+
+  test('line heights far from what suits are doubted, and set to what is suggested', () => {
+    const document = project();
+    expect(marks(document, 'line-height', page(500, 400))).toEqual([]);
+    Object.assign(document.styles['body']?.set ?? {}, { lineHeight: 1.1 });
+    const [tight] = marks(document, 'line-height', page(500, 400));
+    expect(tight?.message).toMatch(/^Body: lines stand too close/);
+    expect(marks(putRight(document, tight), 'line-height', page(500, 400))).toEqual([]);
+    Object.assign(document.styles['body']?.set ?? {}, { lineHeight: 2.2 });
+    expect(marks(document, 'line-height', page(500, 400))[0]?.message).toContain('too far apart');
+  });
+});

@@ -1,0 +1,256 @@
+import type { Patch } from '../document/change';
+import { MOST_STEPS, ROUNDINGS, SCALE_BOUNDS, type Rounding, type Scale } from '../document/scale';
+import type { GivenSize } from './given';
+import { INTERVALS } from './intervals';
+import { ENDS, modularSize, roundSize, type End } from './steps';
+
+/** A size given, the step that it would become, and what the step would be. CSS px. */
+export interface FoundStep {
+  number: number;
+  given: GivenSize;
+  found: GivenSize;
+}
+
+/** The base, ratio and rounding that come closest to sizes given. */
+export interface FoundScale {
+  rounding: Rounding;
+  ends: Partial<Record<End, { base: number; ratio: number }>>;
+  steps: FoundStep[];
+  /** Mean distance of what was given from what was found, CSS px. */
+  meanOff: number;
+}
+
+/** Of roundings that come as close, the coarsest says most. */
+const COARSEST_FIRST = [...ROUNDINGS].reverse();
+
+/** As many sizes as a scale has steps. */
+export const MOST_SIZES = 2 * MOST_STEPS + 1;
+export const FEWEST_SIZES = 3;
+
+/** Sizes that text is commonly set in, CSS px: the base is sought among those given that lie here. */
+const TEXT_SIZES = [13, 24] as const;
+const USUAL_TEXT = 16;
+
+/** Ratios tried, and how finely. */
+const RATIOS = { from: 1.04, to: 2.2, by: 0.002 };
+/** What each step that nothing was given for weighs against closeness, as a part of the size. */
+const IDLE_COST = 0.006;
+/** What a base weighs for being far from the usual size of text, for each power of e. */
+const BASE_COST = 0.004;
+/** Numberings that are worked out in full. */
+const SHORTLIST = 24;
+/** Part of the ratio either way in which it is sought again once sizes are rounded. */
+const REFINE = { by: 0.00005, reach: 160 };
+
+/** Sizes at an end, each of which the numbering gives a step. */
+type Sizes = readonly number[];
+
+function numbering(sizes: Sizes, base: number, ratio: number): number[] | null {
+  const numbers = sizes.map((size) => Math.round(Math.log(size / base) / Math.log(ratio)) || 0);
+  const rising = numbers.every((number, i) => i === 0 || number > (numbers[i - 1] ?? 0));
+  return rising && numbers.every((number) => Math.abs(number) <= MOST_STEPS) ? numbers : null;
+}
+
+/** The ratio that comes closest to sizes of given steps over a base: least squares of logarithms. */
+function ratioOf(sizes: Sizes, numbers: readonly number[], base: number): number {
+  let above = 0;
+  let below = 0;
+  sizes.forEach((size, i) => {
+    const n = numbers[i] ?? 0;
+    above += n * Math.log(size / base);
+    below += n * n;
+  });
+  const ratio = below === 0 ? 1 : Math.exp(above / below);
+  return Math.min(SCALE_BOUNDS.ratio[1], Math.max(SCALE_BOUNDS.ratio[0], ratio));
+}
+
+const mean = (values: readonly number[]): number =>
+  values.reduce((sum, value) => sum + value, 0) / values.length;
+
+/** How far sizes are from a scale's, as a part of each. */
+const misfit = (sizes: Sizes, numbers: readonly number[], base: number, ratio: number): number =>
+  mean(
+    sizes.map((size, i) => Math.abs(Math.log(size / modularSize(base, ratio, numbers[i] ?? 0)))),
+  );
+
+const offs = (
+  sizes: Sizes,
+  numbers: readonly number[],
+  { base, ratio }: { base: number; ratio: number },
+  rounding: Rounding,
+): number =>
+  mean(
+    sizes.map((size, i) =>
+      Math.abs(size - roundSize(modularSize(base, ratio, numbers[i] ?? 0), rounding)),
+    ),
+  );
+
+const costOf = (base: number, idle: number): number =>
+  IDLE_COST * idle + BASE_COST * Math.abs(Math.log(base / USUAL_TEXT));
+
+interface Candidate {
+  numbers: number[];
+  /** Index of the size that is the base. */
+  base: number;
+  /** Steps that nothing was given for. */
+  idle: number;
+  cost: number;
+}
+
+/** Numberings of the sizes that come close at both ends, closest first. */
+function candidates(ends: Partial<Record<End, Sizes>>): Candidate[] {
+  const leading = ends.large ?? ends.small ?? [];
+  const inText = leading.flatMap((size, i) =>
+    size >= TEXT_SIZES[0] && size <= TEXT_SIZES[1] ? [i] : [],
+  );
+  const nearest = leading.reduce(
+    (best, size, i) =>
+      Math.abs(size - USUAL_TEXT) < Math.abs((leading[best] ?? 0) - USUAL_TEXT) ? i : best,
+    0,
+  );
+  const bases = inText.length > 0 ? inText : [nearest];
+  const found = new Map<string, Candidate>();
+  for (const at of bases) {
+    const base = leading[at] ?? USUAL_TEXT;
+    if (base < SCALE_BOUNDS.base[0] || base > SCALE_BOUNDS.base[1]) continue;
+    for (let ratio = RATIOS.from; ratio <= RATIOS.to; ratio += RATIOS.by) {
+      const numbers = numbering(leading, base, ratio);
+      const key = `${at} ${numbers?.join()}`;
+      if (!numbers || found.has(key)) continue;
+      const idle = (numbers.at(-1) ?? 0) - (numbers[0] ?? 0) + 1 - numbers.length;
+      const fits = ENDS.flatMap((end) => {
+        const sizes = ends[end];
+        const own = sizes?.[at];
+        return sizes && own ? [misfit(sizes, numbers, own, ratioOf(sizes, numbers, own))] : [];
+      });
+      found.set(key, { numbers, base: at, idle, cost: mean(fits) + costOf(base, idle) });
+    }
+  }
+  return [...found.values()].sort((a, b) => a.cost - b.cost).slice(0, SHORTLIST);
+}
+
+/** A ratio near one that comes closest once sizes are rounded; one with a name where it does as well. */
+function refine(
+  sizes: Sizes,
+  numbers: readonly number[],
+  base: number,
+  near: number,
+  rounding: Rounding,
+): number {
+  const named = INTERVALS.map(({ ratio }) => ratio);
+  const short = [2, 3].map((places) => Number(near.toFixed(places)));
+  const around =
+    rounding === 'none'
+      ? [near]
+      : Array.from(
+          { length: 2 * REFINE.reach + 1 },
+          (_, i) => near * (1 + (i - REFINE.reach) * REFINE.by),
+        );
+  const least = Math.min(...around.map((ratio) => offs(sizes, numbers, { base, ratio }, rounding)));
+  const plain = [...named, ...short].filter(
+    (ratio) => ratio >= SCALE_BOUNDS.ratio[0] && ratio <= SCALE_BOUNDS.ratio[1],
+  );
+  const asGood = (ratio: number) =>
+    offs(sizes, numbers, { base, ratio }, rounding) <= least + 0.005;
+  const known = plain.find(asGood);
+  if (known !== undefined) return known;
+  // Of all that do equally well, the one in the middle stays right when a size is added.
+  const best = around.filter(
+    (ratio) => offs(sizes, numbers, { base, ratio }, rounding) <= least + 1e-9,
+  );
+  return best[Math.floor(best.length / 2)] ?? near;
+}
+
+/**
+ * The base, ratio and rounding that come closest to sizes a site has, at one end or at both. The base is
+ * one of the sizes given, since text is what a site has most of; every size becomes a step of its own.
+ *
+ * @param sizes three or more, in rising order, all at the same end or all at both
+ * @returns null when no ratio gives each size a step of its own within twelve of the base
+ */
+export function findScale(sizes: readonly GivenSize[]): FoundScale | null {
+  const ends: Partial<Record<End, number[]>> = {};
+  for (const end of ENDS) {
+    const at = sizes.flatMap((size) => size[end] ?? []);
+    if (at.length === sizes.length && sizes.length > 0) ends[end] = at;
+  }
+  const given = ENDS.filter((end) => ends[end]);
+  let best: (FoundScale & { cost: number }) | null = null;
+  for (const { numbers, base: at, idle } of candidates(ends)) {
+    for (const rounding of COARSEST_FIRST) {
+      const fitted: FoundScale['ends'] = {};
+      for (const end of given) {
+        const list = ends[end] ?? [];
+        const base = list[at] ?? USUAL_TEXT;
+        const ratio = refine(list, numbers, base, ratioOf(list, numbers, base), rounding);
+        fitted[end] = { base, ratio };
+      }
+      const steps = sizes.map((size, i): FoundStep => {
+        const number = numbers[i] ?? 0;
+        const found: GivenSize = {};
+        for (const end of given) {
+          const { base, ratio } = fitted[end] ?? { base: USUAL_TEXT, ratio: 1 };
+          found[end] = roundSize(modularSize(base, ratio, number), rounding);
+        }
+        return { number, given: size, found };
+      });
+      const off = mean(steps.flatMap((step) => given.map((end) => offAt(step, end))));
+      const size = mean(sizes.flatMap((one) => given.map((end) => one[end] ?? 0)));
+      const leadingBase = (fitted.large ?? fitted.small)?.base ?? USUAL_TEXT;
+      const cost = off / size + costOf(leadingBase, idle);
+      if (!best || cost < best.cost - 1e-9) {
+        best = { rounding, ends: fitted, steps, meanOff: off, cost };
+      }
+    }
+  }
+  if (!best) return null;
+  const { cost: _cost, ...found } = best;
+  return found;
+}
+
+/** How far a size given is from the step found for it at an end, CSS px. */
+export const offAt = ({ given, found }: FoundStep, end: End): number =>
+  Math.abs((given[end] ?? 0) - (found[end] ?? 0));
+
+/**
+ * The change that makes a scale the one found. The other end stays as it is when only one was given.
+ *
+ * @param keep numbers of steps that keep the size given, set by hand
+ * @param needed the lowest and highest step that styles use, which stay
+ */
+export function foundScalePatch(
+  scale: Scale,
+  { rounding, ends, steps }: FoundScale,
+  keep: readonly number[],
+  needed: readonly [number, number],
+): Patch {
+  const numbers = [...steps.map(({ number }) => number), ...needed, ...(scale.added ?? [])];
+  const overrides: Scale['overrides'] = {};
+  for (const [key, override] of Object.entries(scale.overrides)) {
+    const left = Object.entries(override).filter(([end]) => !ends[end as End]);
+    if (left.length > 0) overrides[key] = Object.fromEntries(left);
+  }
+  for (const { number, given } of steps) {
+    if (!keep.includes(number)) continue;
+    overrides[String(number)] = { ...overrides[String(number)], ...given };
+  }
+  return [
+    ...ENDS.flatMap((end) => {
+      const found = ends[end];
+      return found
+        ? [
+            {
+              op: 'replace' as const,
+              path: `/scale/${end}`,
+              value: { width: scale[end].width, ...found },
+            },
+          ]
+        : [];
+    }),
+    { op: 'replace', path: '/scale/rounding', value: rounding },
+    { op: 'replace', path: '/scale/down', value: Math.max(0, -Math.floor(Math.min(...numbers))) },
+    { op: 'replace', path: '/scale/up', value: Math.max(0, Math.ceil(Math.max(...numbers))) },
+    { op: 'replace', path: '/scale/overrides', value: overrides },
+    ...(scale.display ? [{ op: 'remove' as const, path: '/scale/display' }] : []),
+  ];
+}

@@ -1,0 +1,169 @@
+import { generate, parse, walk, type CssNode, type Declaration, type Value } from 'css-tree';
+import { SCALE_BOUNDS } from '../document/scale';
+import { ROOT_SIZE } from './fluid';
+import type { End } from './steps';
+
+/** A size that a site has already, CSS px, at one end or at both. */
+export type GivenSize = Partial<Record<End, number>>;
+
+/** What was read from a text of sizes, and each piece of it that could not be used, with the reason. */
+export interface GivenSizes {
+  sizes: GivenSize[];
+  refused: { text: string; why: string }[];
+}
+
+/** Longest text that is read, characters: a large style sheet. */
+export const LONGEST_TEXT = 500_000;
+const MOST_REFUSED = 50;
+
+/** CSS px in one of each absolute unit, and in a rem at the default root size (CSS Values 4 §6). */
+const PX: Record<string, number> = {
+  px: 1,
+  rem: ROOT_SIZE,
+  pt: 96 / 72,
+  pc: 16,
+  in: 96,
+  cm: 96 / 2.54,
+  mm: 96 / 25.4,
+};
+
+const WHY = {
+  number: 'is no size',
+  relative: 'depends on the text around it, so its size is not known here',
+  reckoned: 'is reckoned from other values',
+  bounds: `is out of bounds: sizes run from ${SCALE_BOUNDS.size[0]} to ${SCALE_BOUNDS.size[1]} px`,
+};
+
+const inBounds = (px: number): boolean => px >= SCALE_BOUNDS.size[0] && px <= SCALE_BOUNDS.size[1];
+
+/** Hundredths of a pixel tell sizes apart. */
+const rounded = (px: number): number => Math.round(px * 100) / 100;
+
+const keyOf = ({ small, large }: GivenSize): string => `${small ?? ''}/${large ?? ''}`;
+
+class Reading implements GivenSizes {
+  readonly #sizes = new Map<string, GivenSize>();
+  readonly refused: GivenSizes['refused'] = [];
+
+  get sizes(): GivenSize[] {
+    const of = ({ small, large }: GivenSize) => large ?? small ?? 0;
+    return [...this.#sizes.values()].sort((a, b) => of(a) - of(b));
+  }
+
+  take(text: string, size: GivenSize): void {
+    if (!Object.values(size).every(inBounds)) {
+      this.refuse(text, WHY.bounds);
+      return;
+    }
+    const kept = Object.fromEntries(
+      Object.entries(size).map(([end, px]) => [end, rounded(px)]),
+    ) as GivenSize;
+    this.#sizes.set(keyOf(kept), kept);
+  }
+
+  refuse(text: string, why: string): void {
+    if (this.refused.length >= MOST_REFUSED || this.refused.some((one) => one.text === text))
+      return;
+    this.refused.push({ text: text.length > 60 ? `${text.slice(0, 59)}…` : text, why });
+  }
+}
+
+const LISTED = /^([+]?\d*\.?\d+)([a-z%]*)$/i;
+
+/** Sizes in a row: `12, 14px 1.125rem; 13.5pt`. A number without a unit is in px. */
+function readList(text: string, end: End, reading: Reading): void {
+  const joined = text.replace(/(\d)\s+(?=(px|rem|pt)\b)/gi, '$1');
+  for (const piece of joined.split(/[\s,;|]+/).filter(Boolean)) {
+    const [, number, unit = ''] = LISTED.exec(piece) ?? [];
+    const factor = unit === '' ? 1 : PX[unit.toLowerCase()];
+    if (number === undefined) reading.refuse(piece, WHY.number);
+    else if (factor === undefined) {
+      reading.refuse(piece, /^(em|%|ex|ch|vw|vh|cqi)$/i.test(unit) ? WHY.relative : WHY.number);
+    } else reading.take(piece, { [end]: Number(number) * factor });
+  }
+}
+
+const lengthOf = (node: CssNode | undefined): number | null => {
+  if (node?.type !== 'Dimension') return null;
+  const factor = PX[node.unit.toLowerCase()];
+  return factor === undefined ? null : Number(node.value) * factor;
+};
+
+const childrenOf = (node: { children: Value['children'] }): CssNode[] => node.children.toArray();
+
+/** The size that a `font` shorthand sets: the first length in it, before any line height. */
+function sizeNode({ property, value }: Declaration): CssNode | undefined {
+  if (value.type !== 'Value') return undefined;
+  const nodes = childrenOf(value);
+  return property === 'font'
+    ? nodes.find(({ type }) => type === 'Dimension' || type === 'Percentage' || type === 'Function')
+    : nodes.length === 1
+      ? nodes[0]
+      : undefined;
+}
+
+/** A `clamp()` of lengths gives the size at both ends, the lower bound at the small one. */
+function readClamp(node: CssNode): GivenSize | null {
+  if (node.type !== 'Function' || node.name.toLowerCase() !== 'clamp') return null;
+  const parts: CssNode[][] = [[]];
+  for (const child of childrenOf(node)) {
+    if (child.type === 'Operator' && child.value === ',') parts.push([]);
+    else if (child.type !== 'WhiteSpace') parts.at(-1)?.push(child);
+  }
+  const [lower, , upper] = parts.map((part) => (part.length === 1 ? lengthOf(part[0]) : null));
+  return lower != null && upper != null && parts.length === 3
+    ? { small: lower, large: upper }
+    : null;
+}
+
+function readDeclaration(declaration: Declaration, end: End, reading: Reading): void {
+  const { property, value } = declaration;
+  const isCustom = property.startsWith('--');
+  if (property !== 'font-size' && property !== 'font' && !isCustom) return;
+  const text = `${property}: ${generate(value)}`;
+  const node = sizeNode(declaration);
+  const length = lengthOf(node);
+  const clamped = node ? readClamp(node) : null;
+  if (length !== null) reading.take(text, { [end]: length });
+  else if (clamped) reading.take(text, clamped);
+  else if (isCustom || property === 'font') return;
+  else if (node?.type === 'Function') reading.refuse(text, WHY.reckoned);
+  else reading.refuse(text, WHY.relative);
+}
+
+/**
+ * Reads sizes from what a person types or pastes: a list, or CSS, of which `font-size`, `font` and custom
+ * properties that hold one length are read. A size that stands at one end only stands at `end`.
+ *
+ * @example readGivenSizes('14 16px 1.25rem what', 'large')
+ * // sizes 14, 16 and 20 px; refused “what”
+ */
+export function readGivenSizes(text: string, end: End): GivenSizes {
+  const reading = new Reading();
+  const isCss = /[{:]/.test(text);
+  if (text.length > LONGEST_TEXT) {
+    reading.refuse(text, `is longer than ${LONGEST_TEXT.toLocaleString('en')} characters`);
+  } else if (isCss) {
+    const tree = parse(text, {
+      context: text.includes('{') ? 'stylesheet' : 'declarationList',
+      parseCustomProperty: true,
+      onParseError: ({ message }) => reading.refuse(message, 'is no CSS'),
+    });
+    walk(tree, { visit: 'Declaration', enter: (node) => readDeclaration(node, end, reading) });
+  } else readList(text, end, reading);
+  const { sizes, refused } = reading;
+  return { sizes, refused };
+}
+
+/**
+ * Sizes of the small end joined with those of the large end, in the order of size, as each step has one at
+ * either.
+ * @returns null when there are not as many at each end
+ */
+export function joinEnds(
+  small: readonly GivenSize[],
+  large: readonly GivenSize[],
+): GivenSize[] | null {
+  if (small.length !== large.length) return null;
+  return large.map((size, i) => ({ ...small[i], ...size }));
+}

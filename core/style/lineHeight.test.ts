@@ -1,0 +1,58 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { seatedDocument } from '../testing/documents';
+import { LINE_HEIGHTS, lineOnGrid, suggestedLineHeight } from './lineHeight';
+import { suggestedFor } from './lineHeightOf';
+import { measureOf } from './measure';
+
+const usual = { size: 16, xHeight: 0.5, measure: 62 };
+const anyCase = fc.record({
+  size: fc.double({ min: 4, max: 800, noNaN: true }),
+  xHeight: fc.double({ min: 0.2, max: 0.8, noNaN: true }),
+  measure: fc.option(fc.double({ min: 1, max: 300, noNaN: true })),
+});
+
+describe('a suggested line height', () => {
+  test('is what the trade takes for usual text, and closes up for headings', () => {
+    expect(suggestedLineHeight(usual)).toBe(1.5);
+    expect(suggestedLineHeight({ ...usual, size: 32, measure: null })).toBeCloseTo(1.25, 2);
+    expect(suggestedLineHeight({ ...usual, size: 64, measure: null })).toBeLessThan(1.15);
+  });
+
+  test('lies within its bounds, and grows with x-height and measure and falls with size', () => {
+    fc.assert(
+      fc.property(anyCase, fc.double({ min: 1, max: 2, noNaN: true }), (one, times) => {
+        const at = suggestedLineHeight(one);
+        expect(at).toBeGreaterThanOrEqual(LINE_HEIGHTS[0]);
+        expect(at).toBeLessThanOrEqual(LINE_HEIGHTS[1]);
+        expect(suggestedLineHeight({ ...one, size: one.size * times })).toBeLessThanOrEqual(at);
+        expect(
+          suggestedLineHeight({ ...one, xHeight: one.xHeight * times }),
+        ).toBeGreaterThanOrEqual(at);
+        if (one.measure !== null) {
+          expect(
+            suggestedLineHeight({ ...one, measure: one.measure * times }),
+          ).toBeGreaterThanOrEqual(at);
+        }
+      }),
+    );
+  });
+
+  test('of a style stands between what its two ends want', () => {
+    const found = suggestedFor(seatedDocument(), 'heading-1', { xHeights: { archivo: 0.52 } });
+    expect(found?.least).toBeLessThan(found?.value ?? 0);
+    expect(found?.most).toBeGreaterThan(found?.value ?? 9);
+    expect(suggestedFor(seatedDocument(), 'code', {})).toBeNull();
+  });
+});
+
+test('a line on a grid is a whole number of its lines, one at least', () => {
+  expect(lineOnGrid(18, 1.55, 4)).toBe(28);
+  expect(lineOnGrid(18, 1.55, 8)).toBe(24);
+  expect(lineOnGrid(12, 1.2, 60)).toBe(60);
+});
+
+test('the measure counts what letter spacing adds', () => {
+  expect(measureOf({ column: 450, advance: 0.45 }, 20, 0)).toBeCloseTo(50, 10);
+  expect(measureOf({ column: 450, advance: 0.45 }, 20, 0.05)).toBeCloseTo(45, 10);
+});

@@ -1,0 +1,56 @@
+import type { ProjectDocument } from '../document/projectDocument';
+import { stepSizeAt } from '../scale/sizeAt';
+import { stepByNumber } from '../scale/steps';
+import { suggestedLineHeight } from './lineHeight';
+import { measureOf, stepOf, type SetText } from './measure';
+import { resolveInUse } from './resolve';
+
+/** What is known of faces and of the page that text stands on; what is left out is taken as usual. */
+export interface SettingEvidence {
+  /** x-heights by family of the case, em. */
+  xHeights?: Readonly<Record<string, number>>;
+  page?: { width: number; texts: Readonly<Record<string, SetText>> } | null;
+}
+
+/** A line height suggested for a style, and what it was suggested from. */
+export interface SuggestedLineHeight {
+  /** One for both ends: a line height is a single multiple. */
+  value: number;
+  /** What would suit the larger and the smaller of its sizes by themselves. */
+  least: number;
+  most: number;
+  /** Its smaller and its larger size, CSS px. */
+  sizes: [number, number];
+  xHeight: number;
+  /** Characters a line on the page, or null where the page has no such text. */
+  measure: number | null;
+}
+
+/** A style's line height from the size it runs between, the x-height of its face and its measure. */
+export function suggestedFor(
+  document: ProjectDocument,
+  style: string,
+  { xHeights = {}, page }: SettingEvidence,
+): SuggestedLineHeight | null {
+  const { voice, step, letterSpacing } = resolveInUse(document, style);
+  const xHeight = xHeights[document.voices[voice.value ?? '']?.family ?? ''];
+  if (xHeight === undefined) return null;
+  const number = stepOf(document, style);
+  const { small, large } = stepByNumber(document.scale, number);
+  const sizes: [number, number] = [Math.min(small, large), Math.max(small, large)];
+  const text = page?.texts[style];
+  const measure =
+    page && text
+      ? measureOf(
+          text,
+          stepSizeAt(document.scale, step.value ?? 0, page.width),
+          letterSpacing.value ?? 0,
+        )
+      : null;
+  const [most, least] = sizes.map((size) => suggestedLineHeight({ size, xHeight, measure })) as [
+    number,
+    number,
+  ];
+  const value = Math.round(((least + most) / 2) * 100) / 100;
+  return { value, least, most, sizes, xHeight, measure };
+}
