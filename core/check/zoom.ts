@@ -1,10 +1,11 @@
 import type { ProjectDocument } from '../document/projectDocument';
-import { setByHandPatch } from '../scale/byHand';
+import { reapply } from '../document/change';
+import { moveEndPatch } from '../scale/byHand';
 import { bendsOf, sizeAt } from '../scale/sizeAt';
-import { otherEnd, stepsOf, type Step } from '../scale/steps';
+import { otherEnd, stepByNumber, stepsOf, type End, type Step } from '../scale/steps';
 import { passingBound, zoomFailure, type SizeOverWidth } from '../scale/zoom';
 import { usersByStep } from '../style/measure';
-import { inWords, px, styleName, type Mark, type Rule } from './mark';
+import { inWords, px, styleName, type Mark, type Remedy, type Rule } from './mark';
 
 /** Text that no zoom of the page doubles in some windows. WCAG 2.2, 1.4.4. */
 export const zoom: Rule = (document) => {
@@ -30,14 +31,33 @@ export const zoom: Rule = (document) => {
         width,
         message: `${inWords(styles.map((key) => styleName(document, key)))}: in windows from ${failing.from} to ${failing.to} px no zoom up to 500 % doubles the text, since it shrinks as the page is zoomed. It runs from ${px(step.small)} to ${px(step.large)}.`,
         remedy: `At ${width} px, ${bound.toFixed(2)} px is the most with which it doubles in every window.`,
-        fix: {
-          does: `Set ${step.name} to ${bound.toFixed(2)} px at ${width} px`,
-          patch: setByHandPatch(scale, step.number, upper, Number(bound.toFixed(2))),
-        },
+        ...bringDown(document, step, upper, bound),
       },
     ];
   });
 };
+
+/** Parts of the bound by which a step is brought down further, as ratios have three decimals only. */
+const FURTHER = [0, 0.002, 0.004, 0.006, 0.008, 0.01];
+
+/** Brings a step down to where it doubles: with its series, so that the order of steps stays. */
+function bringDown(
+  document: ProjectDocument,
+  { number, name }: Step,
+  upper: End,
+  bound: number,
+): { fix?: Remedy } {
+  const { width } = document.scale[upper];
+  for (const part of FURTHER) {
+    const patch = moveEndPatch(document.scale, number, upper, bound * (1 - part), false);
+    const after = reapply(document, patch);
+    const step = stepByNumber(after.scale, number);
+    if (zoomFailure(over(after, step), after.scale.small.width)) continue;
+    const size = px(step[upper]);
+    return { fix: { does: `Bring ${name} down to ${size} at ${width} px`, patch } };
+  }
+  return {};
+}
 
 const over = ({ scale }: ProjectDocument, step: Step): SizeOverWidth => ({
   sizeAt: (width) => sizeAt(scale, step, width),
