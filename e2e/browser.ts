@@ -16,12 +16,39 @@ const EXECUTABLE =
   ['/usr/bin/chromium', '/usr/bin/chromium-browser'].find((path) => existsSync(path)) ??
   '';
 
-export const launchBrowser = (): Promise<Browser> =>
+/** @param ownWindow whether pages are as wide as the browser's own window, which can then be zoomed */
+export const launchBrowser = ({ ownWindow = false } = {}): Promise<Browser> =>
   puppeteer.launch({
     executablePath: EXECUTABLE,
     headless: true,
     args: FLAGS,
+    ...(ownWindow ? { defaultViewport: null } : {}),
   });
+
+/** What Chromium's own page of settings can do, as far as it is used here. */
+interface ChromiumSettings {
+  chrome: { settingsPrivate: { setDefaultZoom(factor: number, done: () => void): void } };
+}
+
+/** Zooms a page as a visitor does: by the browser, which makes its viewport narrower. 1 is 100 %. */
+export async function setPageZoom(browser: Browser, page: Page, factor: number): Promise<void> {
+  const settings =
+    (await browser.pages()).find((one) => one.url().startsWith('chrome://settings')) ??
+    (await browser.newPage());
+  if (!settings.url().startsWith('chrome://settings')) {
+    await settings.goto('chrome://settings/appearance');
+  }
+  await settings.evaluate(
+    (zoom) =>
+      new Promise<void>((resolve) => {
+        const { chrome } = globalThis as unknown as ChromiumSettings;
+        chrome.settingsPrivate.setDefaultZoom(zoom, resolve);
+      }),
+    factor,
+  );
+  await page.bringToFront();
+  await page.waitForFunction((zoom) => Math.abs(window.devicePixelRatio - zoom) < 0.01, {}, factor);
+}
 
 /** A page of the size that Lettera is designed at, which fails the test at any error of a script. */
 export async function newPage(

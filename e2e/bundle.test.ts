@@ -1,10 +1,8 @@
-import { createServer, type Server } from 'node:http';
-import type { AddressInfo } from 'node:net';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { unzipSync } from 'fflate';
 import type { Browser, Page } from 'puppeteer-core';
 import { computed, fontsUsed, launchBrowser, newPage, press, proofFrame } from './browser';
 import { startLettera, type RunningLettera } from './lettera';
+import { serveSite, type Site } from './site';
 
 /** A page with nothing but the delivered style sheet. */
 const BARE_PAGE = `<!doctype html><html lang="en"><meta charset="utf-8">
@@ -49,27 +47,16 @@ const WIDTHS = [360, 800, 1280];
 
 let lettera: RunningLettera;
 let browser: Browser;
-let site: Server;
+let site: Site;
 let bare: Page;
 let proof: Page;
-let files: Record<string, Uint8Array>;
 
 beforeAll(async () => {
   lettera = await startLettera();
   browser = await launchBrowser();
-  const bundle = await fetch(`${lettera.url}/api/v1/projects/tarnholm-light/bundle.zip`);
-  files = unzipSync(new Uint8Array(await bundle.arrayBuffer()));
-  site = createServer((request, response) => {
-    const path = (request.url ?? '/').slice(1);
-    const file = files[path];
-    if (path === '') response.setHeader('Content-Type', 'text/html');
-    if (path.endsWith('.css')) response.setHeader('Content-Type', 'text/css');
-    response.statusCode = path === '' || file ? 200 : 404;
-    response.end(path === '' ? BARE_PAGE : file);
-  });
-  await new Promise<void>((resolve) => site.listen(0, '127.0.0.1', resolve));
+  site = await serveSite(lettera, 'tarnholm-light', BARE_PAGE);
   ({ page: bare } = await newPage(browser));
-  await bare.goto(`http://127.0.0.1:${(site.address() as AddressInfo).port}/`);
+  await bare.goto(site.url);
   await bare.evaluate(() => document.fonts.ready.then(() => undefined));
   ({ page: proof } = await newPage(browser));
   await proof.goto(`${lettera.url}/p/tarnholm-light/styles`);
@@ -83,7 +70,7 @@ beforeAll(async () => {
 });
 afterAll(async () => {
   await browser?.close();
-  await new Promise((resolve) => site?.close(resolve));
+  await site?.close();
   await lettera?.close();
 });
 
@@ -142,6 +129,7 @@ describe('a page with nothing but the delivered style sheet', () => {
   });
 
   test('comes with what goes into the head, and with the terms of each family', () => {
+    const { files } = site;
     const head = new TextDecoder().decode(files['head.html']);
     for (const [, path = ''] of head.matchAll(/href="([^"]+)"/g)) expect(files[path]).toBeDefined();
     expect(new TextDecoder().decode(files['licences/literata.txt'])).toContain('OPEN FONT LICENSE');

@@ -27,3 +27,20 @@ export async function measuredProject(lettera: RunningLettera, name: string): Pr
   );
   return slug;
 }
+
+/** Makes a change of a project through the API, as another window would. */
+export async function changeProject(
+  lettera: RunningLettera,
+  slug: string,
+  patch: object[],
+): Promise<Project> {
+  const { revision } = await ask<Project>(lettera, `/projects/${slug}`);
+  const answer = await fetch(`${lettera.url}/api/v1/projects/${slug}`, {
+    method: 'PATCH',
+    headers: { 'Content-Type': 'application/json-patch+json', 'If-Match': `"${revision}"` },
+    body: JSON.stringify(patch),
+  });
+  const body = (await answer.json()) as Project & { detail?: string };
+  if (!answer.ok) throw new Error(body.detail);
+  return body;
+}

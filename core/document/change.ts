@@ -1,5 +1,6 @@
 import jsonPatch, { type Operation } from 'fast-json-patch';
 import { isPlainObject } from './decorators';
+import { describePath } from './describe';
 import type { ProjectDocument } from './projectDocument';
 import { documentErrors, type FieldError } from './validate';
 
@@ -71,7 +72,8 @@ export function applyChange(document: ProjectDocument, patch: unknown): AppliedC
   const errors = documentErrors(after);
   const [first] = errors;
   if (first) {
-    throw new ChangeError(`The change was refused: ${first.path} ${first.message}.`, errors);
+    const place = describePath(document, first.path);
+    throw new ChangeError(`${place} ${first.message}. Nothing was changed.`, errors);
   }
   return { document: after, inverse: jsonPatch.compare(after, document) };
 }

@@ -12,6 +12,14 @@ const WORDS: Record<string, string> = {
   weightMax: 'heaviest weight',
   down: 'steps down',
   up: 'steps up',
+  overrides: 'steps set by hand',
+  added: 'added steps',
+  display: 'display series',
+  names: 'names of steps',
+  between: 'between the ends',
+  changeAt: 'width of the change',
+  crossing: 'steps that cross',
+  grid: 'baseline grid',
 };
 
 const PARTS: Record<string, string> = {
@@ -32,15 +40,25 @@ const PARTS: Record<string, string> = {
 const word = (token: string): string => WORDS[token] ?? token;
 
 function subject(document: ProjectDocument, operation: Operation): string {
-  const [part = '', key, ...rest] = operation.path.split('/').slice(1);
+  const added = 'value' in operation ? (operation.value as { name?: string } | null) : null;
+  return describePath(document, operation.path, added?.name);
+}
+
+/**
+ * A place in a document as people call it: “Scale: small end, width”.
+ *
+ * @param path JSON Pointer (RFC 6901)
+ * @param added the name of what a change puts there
+ */
+export function describePath(document: ProjectDocument, path: string, added?: string): string {
+  const [part = '', key, ...rest] = path.split('/').slice(1);
   const heading = PARTS[part] ?? part;
   if (key === undefined) return heading;
   const parts = document[part as 'voices' | 'case'] as Record<string, { name?: string }>;
-  const added = 'value' in operation ? (operation.value as { name?: string } | null) : null;
   const isKeyed = part !== 'scale' && part !== 'delivery' && part !== 'languages';
   if (part === 'shortlist' || part === 'contenders') return heading;
   const name = isKeyed
-    ? `${heading} ${parts[key]?.name ?? (rest.length === 0 ? added?.name : undefined) ?? key}`
+    ? `${heading} ${parts[key]?.name ?? (rest.length === 0 ? added : undefined) ?? key}`
     : `${heading}: ${word(key)}`;
   const property = rest.filter((token) => token !== 'set').map(word);
   return property.length > 0 ? `${name}: ${property.join(', ')}` : name;

@@ -7,7 +7,7 @@ export {
   type AppliedChange,
   type Patch,
 } from './change';
-export { describePatch } from './describe';
+export { describePatch, describePath } from './describe';
 export { siteName } from './familyName';
 export {
   libraryFaces,

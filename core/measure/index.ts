@@ -1,3 +1,4 @@
+export { meanAdvance } from './meanAdvance';
 /** What follows from measures once they have been taken. What takes them stands in `file.ts`. */
 export {
   charactersByScript,

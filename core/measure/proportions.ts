@@ -1,6 +1,6 @@
 import { boxOf } from '../font/outline';
 import type { Shaper } from '../font/shape';
-import { LETTER_FREQUENCY, LETTERS_A_WORD } from './letterFrequency';
+import { meanAdvance, meanLetterAdvance, type AdvanceOf } from './meanAdvance';
 
 /** Heights and widths of a face, em; null where it lacks the letters. `descender` is negative. */
 export interface Proportions {
@@ -26,29 +26,18 @@ function firstBox(face: Shaper, letters: readonly string[]) {
   return null;
 }
 
-/** Mean advance of the letters that the face has, each as often as it stands in text. */
-function meanLetterAdvance(face: Shaper): number | null {
-  let sum = 0;
-  let weights = 0;
-  for (const [letter, weight] of Object.entries(LETTER_FREQUENCY)) {
-    if (!face.has(letter.codePointAt(0) ?? 0)) continue;
-    sum += weight * face.advance(letter);
-    weights += weight;
-  }
-  return weights === 0 ? null : sum / weights;
-}
-
 /** Heights from the tops and feet of flat letters; advances weighted by how often letters stand in text. */
 export function proportionsOf(face: Shaper): Proportions {
   const xHeight = firstBox(face, FLAT_AT_X_HEIGHT)?.top ?? null;
-  const letters = meanLetterAdvance(face);
-  const space = face.has(0x20) ? face.advance(' ') : 0;
+  const advanceOf: AdvanceOf = (character) =>
+    face.has(character.codePointAt(0) ?? 0) ? face.advance(character) : null;
+  const letters = meanLetterAdvance(advanceOf);
   return {
     xHeight,
     capHeight: firstBox(face, FLAT_AT_CAP_HEIGHT)?.top ?? null,
     ascender: firstBox(face, ['l', 'd', 'b'])?.top ?? null,
     descender: firstBox(face, ['p', 'q', 'g'])?.bottom ?? null,
-    advance: letters === null ? null : (LETTERS_A_WORD * letters + space) / (LETTERS_A_WORD + 1),
+    advance: meanAdvance(advanceOf),
     width: letters === null || !xHeight ? null : letters / xHeight,
   };
 }

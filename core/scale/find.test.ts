@@ -2,8 +2,8 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { applyChange, ROUNDINGS } from '../document';
 import { seatedDocument } from '../testing/documents';
-import { findScale, foundScalePatch, offAt } from './find';
-import { joinEnds, readGivenSizes, type GivenSize } from './given';
+import { findScale, foundScalePatch, offAt, type GivenSize } from './find';
+import { readGivenSizes, readSizes } from './given';
 import { ENDS, modularSize, roundSize, stepByNumber } from './steps';
 
 const at = (end: 'small' | 'large', ...sizes: number[]): GivenSize[] =>
@@ -52,11 +52,37 @@ describe('reading sizes', () => {
   });
 
   test('joins two ends by the order of size, when there are as many', () => {
-    expect(joinEnds(at('small', 14, 16), at('large', 15, 18))).toEqual([
-      { small: 14, large: 15 },
-      { small: 16, large: 18 },
+    expect(readSizes({ small: '14 16 17', large: '15 18 20' })).toEqual({
+      sizes: [
+        { small: 14, large: 15 },
+        { small: 16, large: 18 },
+        { small: 17, large: 20 },
+      ],
+      refused: [],
+      problem: null,
+    });
+    expect(readSizes({ small: '14 16', large: '15 18 20' }).problem).toMatch(
+      /2 sizes were read for the small end and 3 for the large/,
+    );
+  });
+
+  test('takes a plain size among ones that run for the same at both ends', () => {
+    const css =
+      'h4 { font-size: 18px } h3 { font-size: clamp(20px, 4vw, 26px) } p { font-size: 16px }';
+    expect(readSizes({ small: '', large: css }).sizes).toEqual([
+      { small: 16, large: 16 },
+      { small: 18, large: 18 },
+      { small: 20, large: 26 },
     ]);
-    expect(joinEnds(at('small', 14), at('large', 15, 18))).toBeNull();
+  });
+
+  test('says when there are too few or too many', () => {
+    expect(readSizes({ small: '', large: '16 what' })).toMatchObject({
+      problem: '1 size was read. 3 or more make a scale.',
+      refused: [{ text: 'what', why: 'is no size' }],
+    });
+    const forty = Array.from({ length: 40 }, (_, i) => 10 + i).join(' ');
+    expect(readSizes({ small: '', large: forty }).problem).toMatch(/^40 sizes.* 25 steps at most/);
   });
 });
 

@@ -1,8 +1,10 @@
 import type { Patch } from '../document/change';
 import { MOST_STEPS, ROUNDINGS, SCALE_BOUNDS, type Rounding, type Scale } from '../document/scale';
-import type { GivenSize } from './given';
 import { INTERVALS } from './intervals';
 import { ENDS, modularSize, roundSize, type End } from './steps';
+
+/** A size that a site has already, CSS px, at one end or at both. */
+export type GivenSize = Partial<Record<End, number>>;
 
 /** A size given, the step that it would become, and what the step would be. CSS px. */
 export interface FoundStep {

@@ -1,10 +1,8 @@
 import { generate, parse, walk, type CssNode, type Declaration, type Value } from 'css-tree';
 import { SCALE_BOUNDS } from '../document/scale';
+import { FEWEST_SIZES, MOST_SIZES, type GivenSize } from './find';
 import { ROOT_SIZE } from './fluid';
-import type { End } from './steps';
-
-/** A size that a site has already, CSS px, at one end or at both. */
-export type GivenSize = Partial<Record<End, number>>;
+import { ENDS, type End } from './steps';
 
 /** What was read from a text of sizes, and each piece of it that could not be used, with the reason. */
 export interface GivenSizes {
@@ -155,15 +153,50 @@ export function readGivenSizes(text: string, end: End): GivenSizes {
   return { sizes, refused };
 }
 
+/** Sizes of a scale as a person gives them, at either end or at both, and why nothing can be made of them. */
+export interface ReadSizes extends GivenSizes {
+  problem: string | null;
+}
+
+const problemOf = (sizes: readonly GivenSize[]): string | null => {
+  if (sizes.length < FEWEST_SIZES) {
+    return `${sizes.length} ${sizes.length === 1 ? 'size was' : 'sizes were'} read. ${FEWEST_SIZES} or more make a scale.`;
+  }
+  return sizes.length > MOST_SIZES
+    ? `${sizes.length} sizes were read. A scale has ${MOST_SIZES} steps at most: leave out those of single places.`
+    : null;
+};
+
 /**
- * Sizes of the small end joined with those of the large end, in the order of size, as each step has one at
- * either.
- * @returns null when there are not as many at each end
+ * Joins what was read for each end. Sizes of two lists belong together in the order of size. In one list a
+ * plain size among sizes that run is the same at both ends, as it is on a site.
  */
-export function joinEnds(
-  small: readonly GivenSize[],
-  large: readonly GivenSize[],
-): GivenSize[] | null {
-  if (small.length !== large.length) return null;
-  return large.map((size, i) => ({ ...small[i], ...size }));
+export function readSizes(texts: { small: string; large: string }): ReadSizes {
+  const [small, large] = [
+    readGivenSizes(texts.small, 'small'),
+    readGivenSizes(texts.large, 'large'),
+  ];
+  const refused = [...large.refused, ...small.refused];
+  const done = (sizes: GivenSize[], problem = problemOf(sizes)): ReadSizes => ({
+    sizes,
+    refused,
+    problem,
+  });
+  if (small.sizes.length > 0 && large.sizes.length > 0) {
+    return small.sizes.length === large.sizes.length
+      ? done(large.sizes.map((size, i) => ({ ...size, ...small.sizes[i] })))
+      : done(
+          large.sizes,
+          `${small.sizes.length} sizes were read for the small end and ${large.sizes.length} for the large. Give as many for each, or leave one empty.`,
+        );
+  }
+  const { sizes } = large.sizes.length > 0 ? large : small;
+  const runs = sizes.some((size) => size.small !== undefined && size.large !== undefined);
+  return done(runs ? sizes.map(atBothEnds) : sizes);
+}
+
+function atBothEnds({ small, large }: GivenSize): GivenSize {
+  const both: GivenSize = {};
+  for (const end of ENDS) both[end] = (end === 'small' ? (small ?? large) : (large ?? small)) ?? 0;
+  return both;
 }

@@ -8,6 +8,7 @@ export {
   offAt,
   type FoundScale,
   type FoundStep,
+  type GivenSize,
 } from './find';
 export { ROOT_SIZE } from './fluid';
 export { INTERVALS, intervalOf, type Interval } from './intervals';

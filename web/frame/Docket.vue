@@ -1,30 +1,25 @@
 <script setup lang="ts">
-import { marksOf } from '@lettera/core/check';
 import { deliveredFonts } from '@lettera/core/deliver';
 import { siteName } from '@lettera/core/document';
 import { candidateError, chosenCandidate, LOCAL_FONTS } from '@lettera/core/fallback';
 import { stepsOf } from '@lettera/core/scale';
 import { computed } from 'vue';
 import { useRoute } from 'vue-router';
-import { afterPaint } from './afterPaint';
 import { caseFont } from '../proof/caseFonts';
-import { useCaseReadings } from '../store/caseReadings';
 import { useFallbacks } from '../store/fallbacks';
-import { useProject } from '../store/project';
+import { useMarks } from '../store/marks';
 import { count, kilobytes, percent, plainNumber } from './figures';
 import ProjectName from './ProjectName.vue';
 import SaveLine from './SaveLine.vue';
 import { STAGES, type StageKey } from './stages';
 import ThemeSwitch from './ThemeSwitch.vue';
 
-const project = useProject();
 const fallbacks = useFallbacks();
-const caseReadings = useCaseReadings();
+const checks = useMarks();
 const route = useRoute();
 
-const shown = afterPaint(() => project.shown);
-const marks = computed(() => (shown.value ? marksOf(shown.value, caseReadings.readings) : []));
-const marksIn = (stage: StageKey) => marks.value.filter((mark) => mark.stage === stage).length;
+const shown = computed(() => checks.shown);
+const marksIn = (stage: StageKey) => checks.marks.filter((mark) => mark.stage === stage).length;
 
 interface Decision {
   text: string;

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { marksOf } from '@lettera/core/check';
+import type { Mark } from '@lettera/core/check';
 import {
   deliveredFonts,
   loadTimes,
@@ -10,25 +10,23 @@ import {
 } from '@lettera/core/deliver';
 import { computed, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { useCaseReadings } from '../store/caseReadings';
 import { useFallbacks } from '../store/fallbacks';
-import { afterPaint } from './afterPaint';
+import { useMarks } from '../store/marks';
 import { useProject } from '../store/project';
 import { useProof } from '../store/proof';
 import { count, kilobytes } from './figures';
+import MarkLine from './MarkLine.vue';
 
 const project = useProject();
 const proof = useProof();
 const fallbacks = useFallbacks();
-const caseReadings = useCaseReadings();
+const checks = useMarks();
 const route = useRoute();
 const router = useRouter();
 const open = ref<'files' | 'time' | 'shift' | 'marks' | null>(null);
 
-const shown = afterPaint(() => project.shown);
-
 const figures = computed(() => {
-  const document = shown.value;
+  const document = checks.shown;
   if (!document) return null;
   const fonts = deliveredFonts(document);
   const firstFonts = fonts.filter(({ file }) => ['latin', 'all'].includes(file.script));
@@ -43,7 +41,7 @@ const figures = computed(() => {
     firstBytes: bytes(firstFonts),
     preloaded: preloadedFonts(document),
     times: loadTimes(STATED_CONNECTION, { stylesheetBytes: css, fontBytes: bytes(firstFonts) }),
-    marks: marksOf(document, caseReadings.readings),
+    marks: checks.marks,
   };
 });
 
@@ -53,7 +51,7 @@ function toggle(panel: typeof open.value): void {
   open.value = open.value === panel ? null : panel;
 }
 
-function goTo(stage: string, style?: string): void {
+function goTo({ stage, style }: Mark): void {
   open.value = null;
   if (style) proof.style = style;
   void router.push({ name: stage, params: { project: route.params['project'] } });
@@ -108,12 +106,13 @@ function goTo(stage: string, style?: string): void {
         <h2>{{ count(figures.marks.length, 'mark') }}</h2>
         <p v-if="figures.marks.length === 0">Nothing that is checked is wrong.</p>
         <ul v-else>
-          <li v-for="(mark, i) in figures.marks" :key="i">
-            <p>{{ mark.message }}</p>
-            <button type="button" class="plain remedy" @click="goTo(mark.stage, mark.style)">
-              {{ mark.remedy }}
-            </button>
-          </li>
+          <MarkLine
+            v-for="mark in figures.marks"
+            :key="mark.message"
+            :mark="mark"
+            @go="goTo"
+            @take="project.change(mark.fix?.patch ?? [])"
+          />
         </ul>
       </template>
     </div>
@@ -236,13 +235,5 @@ b {
 }
 .figures .mark-text {
   color: var(--mark);
-}
-li {
-  padding: 6px 0;
-  border-bottom: 1px solid var(--rule);
-}
-.remedy {
-  color: var(--verdigris);
-  text-decoration: underline;
 }
 </style>

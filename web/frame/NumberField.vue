@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import InputText from 'primevue/inputtext';
-import { nextTick, ref, watch } from 'vue';
-import { parseMeasure, type MeasureUnit } from './measure';
+import { computed, nextTick, ref, watch } from 'vue';
+import { useLengthUnit } from '../store/lengthUnit';
+import { parseMeasure, PX, type MeasureUnit } from './measure';
 
 const props = withDefaults(
   defineProps<{
@@ -10,7 +11,8 @@ const props = withDefaults(
     min: number;
     max: number;
     step: number;
-    /** The unit that the figure stands for; lengths typed in px, rem or pt are converted. */
+    /** The unit that the figure stands for; lengths typed in px, rem or pt are converted. A size is shown in
+     * the unit that the designer prefers. */
     unit?: MeasureUnit;
     hideLabel?: boolean;
     width?: string;
@@ -19,27 +21,33 @@ const props = withDefaults(
 );
 const emit = defineEmits<{ 'update:modelValue': [value: number]; reset: [] }>();
 
-const shownValue = (): string =>
-  props.modelValue === null ? '' : String(Number(props.modelValue.toFixed(4)));
+const lengths = useLengthUnit();
+const shownUnit = computed(() => (props.unit === 'size' ? lengths.unit : props.unit));
+/** px in what is shown. */
+const factor = computed(() => (props.unit === 'size' ? PX[lengths.unit] : 1));
+
+const figure = (value: number): string => String(Number((value / factor.value).toFixed(4)));
+const shownValue = (): string => (props.modelValue === null ? '' : figure(props.modelValue));
 
 const typed = ref(shownValue());
 const refused = ref('');
 watch(
-  () => props.modelValue,
+  () => [props.modelValue, shownUnit.value],
   () => {
     typed.value = shownValue();
     refused.value = '';
   },
 );
 
-const range = () => `from ${props.min} to ${props.max}`;
+const range = () => `from ${figure(props.min)} to ${figure(props.max)}`;
+const read = (text: string) => parseMeasure(text, props.unit, lengths.unit);
 
 function take(): void {
   if (typed.value.trim() === shownValue()) {
     refused.value = '';
     return;
   }
-  const value = parseMeasure(typed.value, props.unit);
+  const value = read(typed.value);
   if (value === null || value < props.min || value > props.max) {
     refused.value =
       value === null
@@ -59,9 +67,9 @@ async function onKey(event: KeyboardEvent): Promise<void> {
   }
   if (!direction) return;
   event.preventDefault();
-  const from = parseMeasure(typed.value, props.unit) ?? props.modelValue ?? props.min;
+  const from = read(typed.value) ?? props.modelValue ?? props.min;
   const stepped = from + direction * props.step * (event.shiftKey ? 10 : 1);
-  typed.value = String(Number(Math.min(props.max, Math.max(props.min, stepped)).toFixed(4)));
+  typed.value = figure(Math.min(props.max, Math.max(props.min, stepped)));
   await nextTick();
   take();
 }
@@ -75,7 +83,7 @@ async function onKey(event: KeyboardEvent): Promise<void> {
         v-model="typed"
         inputmode="decimal"
         :aria-label="label"
-        :aria-description="unit === 'none' ? undefined : `in ${unit}`"
+        :aria-description="unit === 'none' ? undefined : `in ${shownUnit}`"
         size="small"
         :style="{ width }"
         :invalid="refused !== ''"
@@ -86,7 +94,7 @@ async function onKey(event: KeyboardEvent): Promise<void> {
         @keydown.enter="take"
         @dblclick="emit('reset')"
       />
-      <span v-if="unit !== 'none'" class="unit">{{ unit }}</span>
+      <span v-if="unit !== 'none'" class="unit">{{ shownUnit }}</span>
     </label>
     <span v-if="refused" class="refused" role="alert">{{ refused }}</span>
   </span>

@@ -3,6 +3,7 @@ import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { useCaseFonts } from '../proof/caseFonts';
 import ProofPane from '../proof/ProofPane.vue';
+import { useApparentSize } from '../store/apparentSize';
 import { useProject } from '../store/project';
 import { useProof } from '../store/proof';
 import ConflictDialog from './ConflictDialog.vue';
@@ -21,6 +22,8 @@ const help = ref(false);
 const failed = ref('');
 
 useCaseFonts();
+// Hears of families that change in any stage.
+useApparentSize();
 useShortcuts(help);
 
 const stage = computed(() => (isStage(route.name) ? route.name : 'faces'));

@@ -7,7 +7,7 @@ import { useFallbacks } from '../store/fallbacks';
 import { useProject } from '../store/project';
 import { useProof } from '../store/proof';
 import { useFontUrl } from './fontUrl';
-import { blocksNear, boxesOf, elementsWithStyle, styledElement } from './pageText';
+import { blocksNear, boxesOf, elementsWithStyle, styledElement, textsOf } from './pageText';
 import { ProofSheet, type ProofState } from './proofSheet';
 
 const props = defineProps<{
@@ -112,11 +112,25 @@ async function measureShift(): Promise<void> {
   proof.shift = layoutShift(before, after, { width: proof.width, height });
 }
 
+/** How the text of the page stands in its columns, once its faces are there. */
+async function measureTexts(): Promise<void> {
+  const current = page();
+  const asked = state.value;
+  if (!current || !asked || proof.fonts === 'fallback') return;
+  await current.fonts.ready;
+  if (asked !== state.value || current !== page()) return;
+  const title = project.pages.find(({ slug }) => slug === proof.page)?.title ?? proof.page;
+  proof.setPage = { title, width: proof.width, texts: textsOf(asked.document, current) };
+}
+
 let idle: ReturnType<typeof setTimeout> | undefined;
 function measureSoon(): void {
   if (props.document) return;
   clearTimeout(idle);
-  idle = setTimeout(() => void measureShift(), 600);
+  idle = setTimeout(() => {
+    void measureTexts();
+    void measureShift();
+  }, 600);
 }
 
 function onLoad(): void {

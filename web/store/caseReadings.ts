@@ -42,5 +42,15 @@ export const useCaseReadings = defineStore('caseReadings', () => {
   // Figures follow what is to be seen: the page and the rows come first.
   watch([() => project.id, contents], () => void whenIdle(load), { immediate: true });
 
-  return { readings, measures };
+  /** x-heights by the family's key, em. */
+  const xHeights = computed<Record<string, number>>(() =>
+    Object.fromEntries(
+      Object.entries(measures.value).flatMap(([key, measured]) => {
+        const xHeight = measured?.regular.xHeight;
+        return xHeight ? [[key, xHeight]] : [];
+      }),
+    ),
+  );
+
+  return { readings, measures, xHeights };
 });

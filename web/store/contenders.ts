@@ -70,7 +70,7 @@ export const useContenders = defineStore('contenders', () => {
           document,
           bytes:
             bytesOf(document, heading, 'heading') + (one ? 0 : bytesOf(document, text, 'text')),
-          marks: marksOf(document, caseReadings.readings).length,
+          marks: marksOf(document, { readings: caseReadings.readings }).length,
           shift: shifts.value[keyOf(pair)] ?? null,
         },
       ];

@@ -21,12 +21,7 @@ export const ROLES: readonly Role[] = ['heading', 'text'];
 export interface Taken {
   names: string;
   changes: WeightChange[];
-  /** x-height of the text face before ÷ that of the one now; null where nothing would look another size. */
-  textRatio: number | null;
 }
-
-/** X-heights that differ by less look the same. */
-const SEEN = 0.01;
 
 /** The pair of the project: what is held, what is looked at, and what taking one brings about. */
 export const usePairing = defineStore('pairing', () => {
@@ -115,7 +110,6 @@ export const usePairing = defineStore('pairing', () => {
     const abort = new AbortController();
     taking.value = abort;
     try {
-      const before = seated('text')?.measures?.regular.xHeight ?? null;
       const patch: Patch = [];
       const changes: WeightChange[] = [];
       const names: string[] = [];
@@ -131,13 +125,7 @@ export const usePairing = defineStore('pairing', () => {
         names.push(row.name);
       }
       project.change(patch);
-      const after = families.byKey.get(pair.text)?.measures?.regular.xHeight ?? null;
-      const ratio = before && after ? before / after : null;
-      taken.value = {
-        names: names.join(' and '),
-        changes,
-        textRatio: ratio && Math.abs(ratio - 1) > SEEN ? ratio : null,
-      };
+      taken.value = { names: names.join(' and '), changes };
       heldInstead.value = null;
     } catch (error) {
       message.value = abort.signal.aborted

@@ -1,5 +1,6 @@
+import type { SetPage } from '@lettera/core/check';
 import { defineStore } from 'pinia';
-import { ref, watch } from 'vue';
+import { ref, shallowRef, watch } from 'vue';
 
 export const NARROWEST = 320;
 export const WIDEST = 1600;
@@ -24,6 +25,9 @@ export const useProof = defineStore('proof', () => {
   /** Layout shift of the swap at the width and page shown, as measured; null before that. */
   const shift = ref<number | null>(null);
 
+  /** How text stands on the page shown, at the width shown, as measured; null before that. */
+  const setPage = shallowRef<SetPage | null>(null);
+
   function nextStop(): void {
     const next = STOPS.find((stop) => stop.width > width.value) ?? STOPS[0];
     width.value = next.width;
@@ -33,7 +37,10 @@ export const useProof = defineStore('proof', () => {
     width.value = Math.round(Math.min(WIDEST, Math.max(NARROWEST, value)));
   }
 
-  watch([page, width], () => (shift.value = null));
+  watch([page, width], () => {
+    shift.value = null;
+    setPage.value = null;
+  });
 
-  return { page, width, ground, fonts, folded, style, shift, nextStop, setWidth };
+  return { page, width, ground, fonts, folded, style, shift, setPage, nextStop, setWidth };
 });

@@ -34,7 +34,9 @@ const displays = FONT_DISPLAYS.map((value) => ({
 /** Files that say they may not be delivered. */
 const forbidden = computed(() =>
   project.document
-    ? marksOf(project.document, caseReadings.readings).filter(({ rule }) => rule === 'embedding')
+    ? marksOf(project.document, { readings: caseReadings.readings }).filter(
+        ({ rule }) => rule === 'embedding',
+      )
     : [],
 );
 const total = computed(() => files.value.reduce((sum, { bytes }) => sum + bytes, 0));

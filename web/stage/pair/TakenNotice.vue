@@ -1,24 +1,11 @@
 <script setup lang="ts">
-import { apparentSizePatch } from '@lettera/core/style';
-import { computed } from 'vue';
-import { percent } from '../../frame/figures';
 import { usePairing } from '../../store/pairing';
 import { useProject } from '../../store/project';
+import SizeOffers from '../SizeOffers.vue';
 
-/** A pair being taken in, what came of it, and the offer to keep the text as large to the eye. */
+/** A pair being taken in, what came of it, and the offer to keep its text as large to the eye. */
 const project = useProject();
 const pairing = usePairing();
-
-/** Sizes that keep the text as large to the eye: shown while pointed at, taken on a click. */
-const keptSizes = computed(() => {
-  const ratio = pairing.taken?.textRatio;
-  return ratio && project.document ? apparentSizePatch(project.document, ['text'], ratio) : [];
-});
-
-function keepSize(): void {
-  project.change(keptSizes.value);
-  if (pairing.taken) pairing.taken = { ...pairing.taken, textRatio: null };
-}
 </script>
 
 <template>
@@ -40,22 +27,8 @@ function keepSize(): void {
       >
       <button type="button" class="plain again" @click="pairing.taken = null">Close</button>
     </p>
-    <p v-if="pairing.taken.textRatio">
-      Text looks {{ percent(Math.abs(1 / pairing.taken.textRatio - 1)) }}
-      {{ pairing.taken.textRatio > 1 ? 'smaller' : 'larger' }} than before at the same size.
-      <button
-        type="button"
-        class="plain again"
-        @mouseenter="project.preview = keptSizes"
-        @mouseleave="pairing.look(null)"
-        @focus="project.preview = keptSizes"
-        @blur="pairing.look(null)"
-        @click="keepSize"
-      >
-        Keep the apparent size: base sizes go to {{ percent(pairing.taken.textRatio, 1) }}
-      </button>
-    </p>
   </div>
+  <SizeOffers />
 </template>
 
 <style scoped>

@@ -1,44 +1,120 @@
 <script setup lang="ts">
-import type { Scale } from '@lettera/core/document';
-import { fluidSizeAt, fluidStep, stepsOf } from '@lettera/core/scale';
-import { scaleLinear } from 'd3-scale';
-import { line } from 'd3-shape';
-import { computed } from 'vue';
-import { pixels } from '../../frame/figures';
+import { SCALE_BOUNDS, type Patch, type Scale } from '@lettera/core/document';
+import {
+  bendsOf,
+  changeWidth,
+  ENDS,
+  giveBackPatch,
+  moveEndPatch,
+  otherEnd,
+  sizeAt,
+  stepByNumber,
+  stepsOf,
+  type End,
+  type Step,
+} from '@lettera/core/scale';
+import { axisBottom, axisLeft } from 'd3-axis';
+import { scaleLinear, scaleLog } from 'd3-scale';
+import { select } from 'd3-selection';
+import { curveLinear, curveStepAfter, line } from 'd3-shape';
+import { computed, nextTick, onMounted, ref, watch } from 'vue';
+import ChoiceLine from '../../frame/ChoiceLine.vue';
+import { vDrag, type Dragged } from '../../frame/drag';
+import { useLengthUnit } from '../../store/lengthUnit';
+import { NARROWEST, useProof, WIDEST } from '../../store/proof';
+import { useScaleTrial } from '../../store/scaleTrial';
+import { END_NAMES } from './scaleView';
 
-/** Size against viewport width, a curve a step; flat beyond both ends, as it will be. */
-const props = defineProps<{ scale: Scale; width: number; used: Set<number> }>();
+/**
+ * Size against width, a curve a step, flat beyond both ends as it will be. Sizes stand on a logarithmic
+ * axis, on which the steps of one ratio are equally far apart. Ends, their widths and the proof's width are
+ * dragged, or moved with the arrow keys.
+ */
+const props = defineProps<{ scale: Scale; used: ReadonlySet<number> }>();
 
-const WIDTH = 540;
-const HEIGHT = 236;
-const EDGE = { left: 34, right: 74, top: 10, bottom: 24 };
-const FROM = 280;
+const proof = useProof();
+const trial = useScaleTrial();
+const lengths = useLengthUnit();
+
+const WIDTH = 560;
+const HEIGHT = 290;
+const EDGE = { left: 40, right: 92, top: 14, bottom: 26 };
+const FROM = 200;
+/** Straight on a linear axis, a size is bent on this one: drawn through so many points. */
+const POINTS = 24;
+
+const MOVES = [
+  { value: 'series', label: 'its whole series' },
+  { value: 'alone', label: 'that step alone' },
+] as const;
+const moves = ref<'series' | 'alone'>('series');
 
 const steps = computed(() => stepsOf(props.scale));
-const until = computed(() => Math.max(1440, props.scale.large.width + 120));
-
+const until = computed(() => Math.max(WIDEST, props.scale.large.width + 160));
 const x = computed(() => scaleLinear([FROM, until.value], [EDGE.left, WIDTH - EDGE.right]));
-const y = computed(() => {
-  const largest = Math.max(...steps.value.flatMap(({ small, large }) => [small, large]));
-  return scaleLinear([0, largest * 1.05], [HEIGHT - EDGE.bottom, EDGE.top]).nice(5);
+const extent = computed(() => {
+  const sizes = steps.value.flatMap(({ small, large }) => [small, large]);
+  return [Math.min(...sizes) / 1.12, Math.max(...sizes) * 1.12] as const;
+});
+/** While an end is dragged the axis stays as it was, so that the end stays under the hand. */
+const heldExtent = ref<readonly [number, number] | null>(null);
+const y = computed(() =>
+  scaleLog(heldExtent.value ?? extent.value, [HEIGHT - EDGE.bottom, EDGE.top]).clamp(true),
+);
+
+const SIZE_TICKS = [
+  6, 8, 10, 12, 14, 16, 20, 24, 28, 32, 40, 48, 56, 64, 80, 96, 112, 128, 160, 192, 256, 320, 400,
+  512, 640,
+];
+const LEAST_GAP = 15;
+const sizeTicks = computed(() => {
+  const [least, most] = y.value.domain() as [number, number];
+  let last = Infinity;
+  return SIZE_TICKS.filter((size) => {
+    const place = y.value(size);
+    if (size < least || size > most || last - place < LEAST_GAP) return false;
+    last = place;
+    return true;
+  });
 });
 
-const curves = computed(() => {
+const widthAxis = ref<SVGGElement | null>(null);
+const sizeAxis = ref<SVGGElement | null>(null);
+function drawAxes(): void {
   const { small, large } = props.scale;
-  const widths = [FROM, small.width, large.width, until.value];
-  const path = line<number>(
-    (width) => x.value(width),
-    () => 0,
+  if (!widthAxis.value || !sizeAxis.value) return;
+  const apart = (width: number) =>
+    [small.width, large.width].every((end) => Math.abs(x.value(end) - x.value(width)) > 34);
+  select(widthAxis.value).call(
+    axisBottom(x.value)
+      .tickValues(x.value.ticks(8).filter(apart))
+      .tickFormat((width) => String(width.valueOf()))
+      .tickSize(3),
   );
+  select(sizeAxis.value).call(
+    axisLeft(y.value)
+      .tickValues(sizeTicks.value)
+      .tickFormat((size) => lengths.figure(size.valueOf()))
+      .tickSize(-(WIDTH - EDGE.left - EDGE.right)),
+  );
+}
+onMounted(drawAxes);
+watch([x, y, () => lengths.unit], drawAxes);
+
+const curves = computed(() => {
+  const [first = FROM, last = first] = bendsOf(props.scale);
+  const between = Array.from(
+    { length: POINTS + 1 },
+    (_, i) => first + ((last - first) * i) / POINTS,
+  );
+  const jumps = props.scale.between === 'media';
+  const widths = jumps ? [FROM, first, until.value] : [FROM, ...between, until.value];
   return steps.value.map((step) => {
-    const size = fluidStep(props.scale, step);
-    path.y((width) => y.value(fluidSizeAt(size, width)));
-    return {
-      step,
-      path: path(widths) ?? '',
-      end: y.value(step.large),
-      used: props.used.has(step.number),
-    };
+    const path = line<number>(
+      (width) => x.value(width),
+      (width) => y.value(sizeAt(props.scale, step, width)),
+    ).curve(jumps ? curveStepAfter : curveLinear);
+    return { step, path: path(widths) ?? '', used: props.used.has(step.number) };
   });
 });
 
@@ -46,68 +122,314 @@ const curves = computed(() => {
 const labels = computed(() => {
   let last = Infinity;
   return [...curves.value]
-    .sort((a, b) => b.end - a.end)
-    .map((curve) => {
-      last = Math.min(curve.end, last - 12);
-      return { name: curve.step.name, used: curve.used, y: last };
+    .sort((a, b) => b.step.large - a.step.large)
+    .reverse()
+    .map(({ step, used }) => {
+      last = Math.min(y.value(step.large), last - 12);
+      return { number: step.number, name: step.name, used, y: last };
     });
 });
+
+/** The end that is dragged or has the keyboard, of which the figure shows. */
+const active = ref<{ number: number; end: End }>({ number: 0, end: 'large' });
+const held = ref<{ number: number; end: End } | null>(null);
+const focused = ref(false);
+const pointed = ref<{ number: number; end: End } | null>(null);
+
+const told = computed(() => {
+  const place = held.value ?? pointed.value ?? (focused.value ? active.value : null);
+  const step = place && steps.value.find(({ number }) => number === place.number);
+  if (!place || !step) return null;
+  const { width, ratio } = props.scale[place.end];
+  const how = step.setByHand[place.end] ? 'by hand' : `× ${Number(ratio.toFixed(3))}`;
+  const text = `${step.name} at ${width} px: ${lengths.show(step[place.end])}, ${how}`;
+  const at = { x: x.value(width), y: y.value(step[place.end]) };
+  return { text, ...at, left: place.end === 'large' };
+});
+
+const spoken = (step: Step, end: End): string =>
+  `${step.name} at ${props.scale[end].width} px: ${lengths.show(step[end])}${
+    step.setByHand[end] ? ', set by hand' : ''
+  }`;
+
+/** The scale that a drag began with, from which each of its moves is reckoned. */
+let began: Scale | null = null;
+let moved: Patch | null = null;
+
+function endDrag(number: number, end: End): Dragged {
+  return {
+    start() {
+      began = trial.scale;
+      heldExtent.value = extent.value;
+      held.value = { number, end };
+      active.value = { number, end };
+    },
+    move(_x, place) {
+      if (!began) return;
+      const size = y.value.invert(place);
+      moved = moveEndPatch(began, number, end, size, moves.value === 'alone');
+      trial.look(moved);
+    },
+    end: () => finish(true),
+    cancel: () => finish(false),
+  };
+}
+
+function finish(keep: boolean): void {
+  const patch = moved;
+  began = null;
+  moved = null;
+  held.value = null;
+  heldExtent.value = null;
+  if (keep && patch) trial.change(patch);
+  else trial.look(null);
+}
+
+const endDrags = new Map<string, Dragged>();
+/** The drag of an end, made once. */
+function endDragOf(number: number, end: End): Dragged {
+  const key = `${number} ${end}`;
+  const drag = endDrags.get(key) ?? endDrag(number, end);
+  endDrags.set(key, drag);
+  return drag;
+}
+
+function widthPatch(end: End, width: number): Patch {
+  const { small, large } = trial.scale ?? props.scale;
+  const [least, most] =
+    end === 'small'
+      ? [SCALE_BOUNDS.width[0], large.width - 1]
+      : [small.width + 1, SCALE_BOUNDS.width[1]];
+  const value = Math.round(Math.min(most, Math.max(least, width)));
+  return [{ op: 'replace', path: `/scale/${end}/width`, value }];
+}
+
+/** A width is dragged to tens of pixels, where devices' widths lie. */
+const TENS = 10;
+const widthDrag = (end: End): Dragged => ({
+  move(place) {
+    moved = widthPatch(end, Math.round(x.value.invert(place) / TENS) * TENS);
+    trial.look(moved);
+  },
+  end: () => finish(true),
+  cancel: () => finish(false),
+});
+const widthDrags: Record<End, Dragged> = { small: widthDrag('small'), large: widthDrag('large') };
+
+let widthBefore = 0;
+const proofDrag: Dragged = {
+  start: () => (widthBefore = proof.width),
+  move: (place) => proof.setWidth(x.value.invert(place)),
+  end: () => undefined,
+  cancel: () => proof.setWidth(widthBefore),
+};
+
+const proofPlace = computed(() => x.value(Math.max(FROM, Math.min(until.value, proof.width))));
+
+function giveBack(number: number, end: End): void {
+  if (trial.scale) trial.change(giveBackPatch(trial.scale, number, end));
+}
+
+const chart = ref<SVGSVGElement | null>(null);
+async function go(number: number, end: End): Promise<void> {
+  active.value = { number, end };
+  await nextTick();
+  chart.value?.querySelector<SVGElement>(`[data-end="${number} ${end}"]`)?.focus();
+}
+
+/** Arrow keys move an end by a pixel, ten with Shift; left and right go to the other end, [ and ] to the next step. */
+function onKey(event: KeyboardEvent, number: number, end: End): void {
+  const by = { ArrowUp: 1, ArrowDown: -1 }[event.key];
+  const at = steps.value.findIndex((step) => step.number === number);
+  const next = { '[': steps.value[at - 1], ']': steps.value[at + 1] }[event.key];
+  if (by && trial.scale) {
+    event.preventDefault();
+    const size = stepByNumber(trial.scale, number)[end] + by * (event.shiftKey ? 10 : 1);
+    const alone = moves.value === 'alone';
+    trial.change(moveEndPatch(trial.scale, number, end, size, alone));
+  } else if (next) {
+    event.preventDefault();
+    event.stopPropagation();
+    void go(next.number, end);
+  } else if (event.key === 'ArrowLeft' || event.key === 'ArrowRight') {
+    event.preventDefault();
+    void go(number, otherEnd(end));
+  } else if (event.key === 'Delete' || event.key === 'Backspace') giveBack(number, end);
+}
+
+function widthKey(event: KeyboardEvent, end: End): void {
+  const by = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1 }[event.key];
+  if (!by || !trial.scale) return;
+  event.preventDefault();
+  trial.change(widthPatch(end, trial.scale[end].width + by * (event.shiftKey ? 10 : 1)));
+}
+
+function proofKey(event: KeyboardEvent): void {
+  const by = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1 }[event.key];
+  if (!by) return;
+  event.preventDefault();
+  proof.setWidth(proof.width + by * (event.shiftKey ? 10 : 1));
+}
 </script>
 
 <template>
   <figure>
     <svg
+      ref="chart"
       :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
-      role="img"
-      aria-label="Size of each step against viewport width; the table below holds the figures"
+      role="group"
+      aria-label="Size of each step against width. The table of steps holds the figures."
     >
-      <g class="grid">
-        <template v-for="tick in y.ticks(5)" :key="tick">
-          <line :x1="EDGE.left" :x2="WIDTH - EDGE.right" :y1="y(tick)" :y2="y(tick)" />
-          <text :x="EDGE.left - 6" :y="y(tick) + 4" text-anchor="end">{{ tick }}</text>
-        </template>
-        <template v-for="end in [scale.small.width, scale.large.width]" :key="end">
-          <line class="end" :x1="x(end)" :x2="x(end)" :y1="EDGE.top" :y2="HEIGHT - EDGE.bottom" />
-          <text :x="x(end)" :y="HEIGHT - 8" text-anchor="middle">{{ end }} px</text>
-        </template>
+      <g
+        ref="sizeAxis"
+        class="axis sizes"
+        :transform="`translate(${EDGE.left}, 0)`"
+        aria-hidden="true"
+      />
+      <g
+        ref="widthAxis"
+        class="axis"
+        :transform="`translate(0, ${HEIGHT - EDGE.bottom})`"
+        aria-hidden="true"
+      />
+      <g
+        v-for="end in ENDS"
+        :key="end"
+        v-drag="widthDrags[end]"
+        class="width"
+        role="slider"
+        tabindex="0"
+        :aria-label="`Viewport width of the ${END_NAMES[end]}`"
+        :aria-valuemin="SCALE_BOUNDS.width[0]"
+        :aria-valuemax="SCALE_BOUNDS.width[1]"
+        :aria-valuenow="scale[end].width"
+        :aria-valuetext="`${scale[end].width} px`"
+        @keydown="widthKey($event, end)"
+      >
+        <path :d="`M${x(scale[end].width)} ${EDGE.top - 8}V${HEIGHT - EDGE.bottom}`" class="end" />
+        <rect
+          :x="x(scale[end].width) - 5"
+          :y="EDGE.top"
+          width="10"
+          :height="HEIGHT - EDGE.bottom - EDGE.top"
+          fill="transparent"
+        />
+        <rect :x="x(scale[end].width) - 20" :y="HEIGHT - 22" width="40" height="20" class="grip" />
+        <text :x="x(scale[end].width)" :y="HEIGHT - 9" text-anchor="middle">
+          {{ scale[end].width }}
+        </text>
       </g>
+      <path
+        v-if="scale.between === 'media'"
+        class="change"
+        :d="`M${x(changeWidth(scale))} ${EDGE.top}V${HEIGHT - EDGE.bottom}`"
+      />
       <path
         v-for="curve in curves"
         :key="curve.step.number"
         :d="curve.path"
         class="curve"
+        :data-step="curve.step.number"
         :class="{ idle: !curve.used }"
       />
       <g
-        v-for="curve in curves"
-        :key="`ends ${curve.step.number}`"
-        class="ends"
-        :class="{ idle: !curve.used }"
+        v-drag="proofDrag"
+        class="here"
+        role="slider"
+        tabindex="0"
+        aria-label="Width of the proof, on the chart"
+        :aria-valuemin="NARROWEST"
+        :aria-valuemax="WIDEST"
+        :aria-valuenow="proof.width"
+        :aria-valuetext="`${proof.width} px`"
+        @keydown="proofKey"
       >
-        <circle :cx="x(scale.small.width)" :cy="y(curve.step.small)" r="2.5" />
-        <circle :cx="x(scale.large.width)" :cy="y(curve.step.large)" r="2.5" />
+        <rect
+          :x="proofPlace - 5"
+          y="0"
+          width="10"
+          :height="HEIGHT - EDGE.bottom"
+          fill="transparent"
+        />
+        <path :d="`M${proofPlace} 0V${HEIGHT - EDGE.bottom}`" />
       </g>
+      <template v-for="curve in curves" :key="`ends ${curve.step.number}`">
+        <g
+          v-for="end in ENDS"
+          :key="end"
+          v-drag="endDragOf(curve.step.number, end)"
+          class="handle"
+          :class="{ idle: !curve.used, hand: curve.step.setByHand[end] }"
+          role="slider"
+          aria-orientation="vertical"
+          :data-end="`${curve.step.number} ${end}`"
+          :tabindex="active.number === curve.step.number && active.end === end ? 0 : -1"
+          :aria-label="`Size of ${curve.step.name} at the ${END_NAMES[end]}`"
+          :aria-valuemin="SCALE_BOUNDS.size[0]"
+          :aria-valuemax="SCALE_BOUNDS.size[1]"
+          :aria-valuenow="Number(curve.step[end].toFixed(2))"
+          :aria-valuetext="spoken(curve.step, end)"
+          @keydown="onKey($event, curve.step.number, end)"
+          @focus="
+            focused = true;
+            active = { number: curve.step.number, end };
+          "
+          @blur="focused = false"
+          @mouseenter="pointed = { number: curve.step.number, end }"
+          @mouseleave="pointed = null"
+          @dblclick="giveBack(curve.step.number, end)"
+        >
+          <circle :cx="x(scale[end].width)" :cy="y(curve.step[end])" r="8" fill="transparent" />
+          <rect
+            v-if="curve.step.setByHand[end]"
+            class="dot"
+            :x="x(scale[end].width) - 3.5"
+            :y="y(curve.step[end]) - 3.5"
+            width="7"
+            height="7"
+          />
+          <circle v-else class="dot" :cx="x(scale[end].width)" :cy="y(curve.step[end])" r="3" />
+        </g>
+      </template>
       <text
         v-for="label in labels"
-        :key="label.name"
+        :key="label.number"
+        class="label"
         :x="WIDTH - EDGE.right + 6"
         :y="label.y + 4"
         :class="{ idle: !label.used }"
       >
         {{ label.name }}
       </text>
-      <g class="here">
-        <line
-          :x1="x(Math.max(FROM, Math.min(until, width)))"
-          :x2="x(Math.max(FROM, Math.min(until, width)))"
-          :y1="EDGE.top"
-          :y2="HEIGHT - EDGE.bottom"
+      <g v-if="told" class="told" aria-hidden="true">
+        <rect
+          :x="told.left ? told.x - 12 - told.text.length * 5.7 : told.x + 8"
+          :y="told.y - 9"
+          :width="told.text.length * 5.7 + 6"
+          height="18"
         />
+        <text
+          :x="told.left ? told.x - 9 : told.x + 11"
+          :y="told.y + 4"
+          :text-anchor="told.left ? 'end' : 'start'"
+        >
+          {{ told.text }}
+        </text>
       </g>
     </svg>
-    <figcaption class="small quiet">
-      Size in px against viewport width. Dashed curves are steps that no style uses; the upright
-      line is the proof’s width, {{ pixels(width).replace('.0', '') }}.
+    <figcaption class="line wrap small quiet">
+      <span>Dragging an end moves</span>
+      <ChoiceLine v-model="moves" label="Dragging an end moves" :choices="MOVES" />
+      <span class="legend"
+        ><svg width="22" height="8" aria-hidden="true">
+          <path d="M0 4H22" class="curve idle" /></svg
+        >no style uses it</span
+      >
+      <span class="legend"
+        ><svg width="9" height="9" aria-hidden="true">
+          <rect class="by-hand" width="8" height="8" /></svg
+        >set by hand; double-click gives it back</span
+      >
     </figcaption>
   </figure>
 </template>
@@ -116,23 +438,48 @@ const labels = computed(() => {
 figure {
   padding: 0 20px;
 }
-svg {
+figure > svg {
   display: block;
   width: 100%;
-  max-width: 720px;
+  max-width: 820px;
   height: auto;
+  overflow: visible;
 }
-text {
-  font-size: 11px;
+text,
+.axis :deep(text) {
+  font:
+    11px 'Hanken Grotesk Variable',
+    sans-serif;
+  font-variant-numeric: tabular-nums;
   fill: var(--ink-2);
 }
-.grid line {
+.axis :deep(.domain) {
+  display: none;
+}
+.axis :deep(line) {
+  stroke: var(--ink-2);
+}
+.axis.sizes :deep(line) {
   stroke: var(--rule);
   stroke-width: 0.75;
 }
-.grid line.end {
+.end {
   stroke: var(--ink-2);
   stroke-width: 1;
+}
+.width {
+  cursor: ew-resize;
+}
+.grip {
+  fill: var(--sheet);
+}
+.width text {
+  font-weight: 650;
+  fill: var(--ink);
+}
+.change {
+  stroke: var(--ink-2);
+  stroke-dasharray: 2 3;
 }
 .curve {
   fill: none;
@@ -144,14 +491,60 @@ text {
   stroke-width: 1;
   stroke-dasharray: 3 3;
 }
-.ends circle {
+.handle {
+  cursor: ns-resize;
+  outline: none;
+}
+.dot,
+.by-hand {
   fill: var(--web);
 }
-.ends.idle circle {
+.handle.idle .dot {
   fill: var(--ink-2);
 }
-.here line {
+.handle.hand .dot,
+.by-hand {
+  fill: var(--sheet);
+  stroke: var(--web);
+  stroke-width: 2;
+}
+.handle:hover .dot,
+.handle:focus-visible .dot {
+  stroke: var(--verdigris);
+  stroke-width: 3;
+}
+.label {
+  fill: var(--ink);
+}
+.label.idle {
+  fill: var(--ink-2);
+}
+.here {
+  cursor: ew-resize;
+}
+.here path {
   stroke: var(--verdigris);
   stroke-width: 1.5;
+}
+.told rect {
+  fill: var(--sheet);
+  stroke: var(--ink-2);
+  stroke-width: 0.75;
+}
+.told text {
+  fill: var(--ink);
+  font-weight: 550;
+}
+.told {
+  pointer-events: none;
+}
+figcaption {
+  gap: 4px 10px;
+  padding-top: 4px;
+}
+.legend {
+  display: inline-flex;
+  align-items: center;
+  gap: 5px;
 }
 </style>

@@ -1,257 +1,131 @@
 <script setup lang="ts">
-import { MOST_STEPS, ROUNDINGS, type Patch } from '@lettera/core/document';
-import { fluidCss, fluidSizeAt, fluidStep, stepsOf } from '@lettera/core/scale';
+import { usersByStep } from '@lettera/core/style';
 import { computed, ref } from 'vue';
-import { plainNumber } from '../../frame/figures';
 import { afterPaint } from '../../frame/afterPaint';
 import ChoiceLine from '../../frame/ChoiceLine.vue';
-import NumberField from '../../frame/NumberField.vue';
-import { caseFont } from '../../proof/caseFonts';
+import MarkLine from '../../frame/MarkLine.vue';
+import { count } from '../../frame/figures';
+import { LENGTH_UNITS } from '../../frame/measure';
+import { useLengthUnit } from '../../store/lengthUnit';
+import { useMarks } from '../../store/marks';
 import { useProject } from '../../store/project';
 import { useProof } from '../../store/proof';
+import { useScaleTrial } from '../../store/scaleTrial';
+import SizeOffers from '../SizeOffers.vue';
 import StageHeader from '../StageHeader.vue';
+import BetweenEnds from './BetweenEnds.vue';
+import FromSizes from './FromSizes.vue';
+import LadderSheet from './LadderSheet.vue';
+import LinesSheet from './LinesSheet.vue';
 import ScaleChart from './ScaleChart.vue';
+import ScaleEnds from './ScaleEnds.vue';
+import SiteKinds from './SiteKinds.vue';
+import StepTable from './StepTable.vue';
+import TrialBar from './TrialBar.vue';
 
 const project = useProject();
 const proof = useProof();
-const refused = ref('');
+const trial = useScaleTrial();
+const lengths = useLengthUnit();
+const checks = useMarks();
+
+const VIEWS = [
+  { value: 'steps', label: 'Steps' },
+  { value: 'ladder', label: 'Ladder' },
+  { value: 'lines', label: 'Lines' },
+  { value: 'between', label: 'Between the ends' },
+  { value: 'sizes', label: 'From sizes' },
+  { value: 'kinds', label: 'Kinds of site' },
+] as const;
+const view = ref<(typeof VIEWS)[number]['value']>('steps');
+const units = LENGTH_UNITS.map((value) => ({ value, label: value }));
 
 const scale = computed(() => project.shown?.scale ?? null);
-/** The scale as the ladder shows it, a frame after the proof. */
-const ladderScale = afterPaint(() => scale.value);
-const steps = computed(() => (ladderScale.value ? stepsOf(ladderScale.value).reverse() : []));
-const roundings = ROUNDINGS.map((value) => ({
-  value,
-  label: value === 'none' ? 'as it falls' : `${value} px`,
-}));
+/** The document as the sheets show it, a frame after chart and proof. */
+const late = afterPaint(() => project.shown);
 
-const ENDS = [
-  { key: 'small', label: 'Small end' },
-  { key: 'large', label: 'Large end' },
-] as const;
+const used = computed(() => new Set(project.shown ? usersByStep(project.shown).keys() : []));
 
-/** Styles that use each step, by the step's number. */
-const users = computed(() => {
-  const byStep = new Map<number, string[]>();
-  for (const { name, set } of Object.values(project.shown?.styles ?? {})) {
-    if (set.step !== undefined) byStep.set(set.step, [...(byStep.get(set.step) ?? []), name]);
-  }
-  return byStep;
-});
-const used = computed(() => new Set(users.value.keys()));
-
-function change(patch: Patch): void {
-  refused.value = project.change(patch) ?? '';
-}
-
-const set = (path: string, value: unknown): void =>
-  change([{ op: 'replace', path: `/scale/${path}`, value }]);
-
-/** Sets a step by hand at one end, or gives it back to the ratio. */
-function override(number: number, end: 'small' | 'large', value: number | null): void {
-  const overrides = scale.value?.overrides ?? {};
-  const current = overrides[String(number)];
-  const path = `/scale/overrides/${number}`;
-  if (value !== null) {
-    change([{ op: 'add', path, value: { ...current, [end]: value } }]);
-    return;
-  }
-  if (current?.[end] === undefined) return;
-  const other = end === 'small' ? 'large' : 'small';
-  change(
-    current[other] === undefined
-      ? [{ op: 'remove', path }]
-      : [{ op: 'remove', path: `${path}/${end}` }],
-  );
-}
-
-const sizeHere = (number: number): number => {
-  const step = steps.value.find((candidate) => candidate.number === number);
-  return ladderScale.value && step
-    ? fluidSizeAt(fluidStep(ladderScale.value, step), proof.width)
-    : 0;
-};
-
-const headingFont = computed(() => {
-  const voice = project.shown?.voices['heading'];
-  return caseFont(voice?.family, voice?.generic);
-});
+const marks = computed(() => checks.marks.filter(({ stage }) => stage === 'scale'));
+const FEW = 3;
+const allMarks = ref(false);
+const listed = computed(() => (allMarks.value ? marks.value : marks.value.slice(0, FEW)));
 </script>
 
 <template>
   <StageHeader title="Scale">
-    A base and a ratio at each end of a range of viewport widths. Between the ends every size runs
-    in a line; beyond them it stays.
+    <template #actions>
+      <span class="line">
+        <button
+          v-if="!trial.trying"
+          type="button"
+          class="plain again"
+          title="Changes show on the proof, and are kept only when you take them"
+          @click="trial.start()"
+        >
+          Try without keeping
+        </button>
+        <ChoiceLine v-model="lengths.unit" label="Sizes shown in" :choices="units" />
+      </span>
+    </template>
+    A base and a ratio at each end of a range of widths. Between the ends sizes run; beyond them
+    they stay.
   </StageHeader>
-  <template v-if="scale">
-    <div class="ends">
-      <fieldset v-for="end in ENDS" :key="end.key">
-        <legend>{{ end.label }}</legend>
-        <NumberField
-          label="Viewport"
-          :model-value="scale[end.key].width"
-          :min="200"
-          :max="4000"
-          :step="10"
-          unit="px"
-          @update:model-value="set(`${end.key}/width`, Math.round($event))"
+  <template v-if="scale && project.shown">
+    <TrialBar />
+    <SizeOffers />
+    <ScaleEnds :scale="scale" />
+    <ScaleChart :scale="scale" :used="used" />
+    <section v-if="marks.length" class="marks" aria-label="Marks on the scale">
+      <h2 class="mark-text">{{ count(marks.length, 'mark') }}</h2>
+      <ul>
+        <MarkLine
+          v-for="mark in listed"
+          :key="mark.message"
+          :mark="mark"
+          @take="trial.change(mark.fix?.patch ?? [])"
+          @go="proof.style = mark.style ?? null"
         />
-        <NumberField
-          label="Base"
-          :model-value="scale[end.key].base"
-          :min="8"
-          :max="64"
-          :step="0.5"
-          unit="px"
-          @update:model-value="set(`${end.key}/base`, $event)"
-        />
-        <NumberField
-          label="Ratio"
-          :model-value="scale[end.key].ratio"
-          :min="1"
-          :max="3"
-          :step="0.01"
-          @update:model-value="set(`${end.key}/ratio`, $event)"
-        />
-      </fieldset>
-      <fieldset>
-        <legend>Steps</legend>
-        <NumberField
-          label="Below the base"
-          :model-value="scale.down"
-          :min="0"
-          :max="MOST_STEPS"
-          :step="1"
-          width="48px"
-          @update:model-value="set('down', Math.round($event))"
-        />
-        <NumberField
-          label="Above the base"
-          :model-value="scale.up"
-          :min="0"
-          :max="MOST_STEPS"
-          :step="1"
-          width="48px"
-          @update:model-value="set('up', Math.round($event))"
-        />
-      </fieldset>
+      </ul>
+      <button
+        v-if="marks.length > FEW"
+        type="button"
+        class="plain again"
+        :aria-expanded="allMarks"
+        @click="allMarks = !allMarks"
+      >
+        {{ allMarks ? 'Show the first only' : `Show ${marks.length - FEW} more` }}
+      </button>
+    </section>
+    <div class="views">
+      <ChoiceLine v-model="view" label="View" :choices="VIEWS" />
     </div>
-    <div class="line wrap rounding">
-      <span class="quiet">Ends rounded</span>
-      <ChoiceLine
-        label="Rounding"
-        :choices="roundings"
-        :model-value="scale.rounding"
-        @update:model-value="set('rounding', $event)"
-      />
+    <div v-if="late" class="view" :aria-label="VIEWS.find(({ value }) => value === view)?.label">
+      <StepTable v-if="view === 'steps'" :document="late" />
+      <LadderSheet v-else-if="view === 'ladder'" :document="late" />
+      <LinesSheet v-else-if="view === 'lines'" :document="late" />
+      <BetweenEnds v-else-if="view === 'between'" :scale="late.scale" />
+      <FromSizes v-else-if="view === 'sizes'" :document="late" />
+      <SiteKinds v-else :scale="late.scale" />
     </div>
-    <p v-if="refused" class="refused" role="alert">{{ refused }}</p>
-    <ScaleChart :scale="scale" :width="proof.width" :used="used" />
-    <table class="figures-table">
-      <thead>
-        <tr>
-          <th>Step</th>
-          <th class="figure">At {{ scale.small.width }}</th>
-          <th class="figure">At {{ scale.large.width }}</th>
-          <th class="figure">At {{ proof.width }}</th>
-          <th>Used by</th>
-        </tr>
-      </thead>
-      <tbody>
-        <template v-for="step in steps" :key="step.number">
-          <tr>
-            <td class="name" :title="fluidCss(fluidStep(ladderScale ?? scale, step))">
-              {{ step.name }}
-            </td>
-            <td v-for="end in ENDS" :key="end.key" class="figure">
-              <NumberField
-                :label="`${step.name} at the ${end.label.toLowerCase()}`"
-                hide-label
-                :class="{ hand: step.setByHand[end.key] }"
-                :title="
-                  step.setByHand[end.key]
-                    ? 'Set by hand; double-click gives it back to the ratio'
-                    : 'From base and ratio'
-                "
-                :model-value="Number(step[end.key].toFixed(2))"
-                :min="4"
-                :max="800"
-                :step="1"
-                unit="px"
-                width="64px"
-                @update:model-value="override(step.number, end.key, $event)"
-                @reset="override(step.number, end.key, null)"
-              />
-            </td>
-            <td class="figure here">
-              {{ plainNumber(Number(sizeHere(step.number).toFixed(2))) }} px
-            </td>
-            <td class="small quiet users">
-              {{ users.get(step.number)?.join(', ') ?? 'no style' }}
-            </td>
-          </tr>
-          <tr class="ladder">
-            <td colspan="5">
-              <span :style="{ fontSize: `${sizeHere(step.number)}px`, fontFamily: headingFont }">{{
-                project.shown?.words
-              }}</span>
-            </td>
-          </tr>
-        </template>
-      </tbody>
-    </table>
   </template>
 </template>
 
 <style scoped>
-.ends {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px 28px;
-  padding: 0 20px 10px;
+.marks {
+  margin: 10px 20px 0;
+  padding: 6px 0 0 10px;
+  border-left: 3px solid var(--mark);
 }
-fieldset {
-  display: grid;
-  gap: 5px;
-  align-content: start;
-  justify-items: end;
+.again {
+  min-height: 24px;
 }
-legend {
-  font-weight: 650;
-  padding: 0 0 5px;
+.views {
+  margin-top: 12px;
+  padding: 2px 20px 6px;
+  border-top: 1px solid var(--rule);
 }
-.rounding {
-  padding: 0 20px 14px;
-}
-.refused {
-  padding: 0 20px 10px;
-  color: var(--mark);
-}
-table {
-  width: calc(100% - 40px);
-  margin: 16px 20px 24px;
-  table-layout: fixed;
-}
-tr:not(.ladder) td {
-  border-bottom: 0;
-}
-.name {
-  font-weight: 550;
-}
-.users {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
-.hand :deep(input) {
-  font-weight: 650;
-  border-color: var(--ink-2);
-}
-.ladder td {
-  padding: 0 0 8px;
-  border-bottom: 1px solid var(--rule);
-  overflow: hidden;
-  white-space: nowrap;
-  line-height: 1.25;
+.view {
+  padding: 0 20px 24px;
 }
 </style>

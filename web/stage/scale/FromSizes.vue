@@ -1,0 +1,209 @@
+<script setup lang="ts">
+import type { ProjectDocument } from '@lettera/core/document';
+import {
+  ENDS,
+  foundScalePatch,
+  intervalOf,
+  offAt,
+  stepName,
+  type End,
+  type FoundStep,
+} from '@lettera/core/scale';
+import Button from 'primevue/button';
+import { computed } from 'vue';
+import { plainNumber } from '../../frame/figures';
+import { useLengthUnit } from '../../store/lengthUnit';
+import { useScaleTrial } from '../../store/scaleTrial';
+import { useSizeSearch } from '../../store/sizeSearch';
+import { END_NAMES } from './scaleView';
+
+/** A scale from sizes that are there: which comes closest, and what each size would move by. */
+const props = defineProps<{ document: ProjectDocument }>();
+
+const trial = useScaleTrial();
+const search = useSizeSearch();
+const lengths = useLengthUnit();
+
+/** A size that moves by less is taken for the same. */
+const SAME = 0.05;
+
+const found = computed(() => search.result?.found ?? null);
+const ends = computed<End[]>(() => ENDS.filter((end) => found.value?.ends[end]));
+
+/** The lowest and the highest step that styles name. */
+const needed = computed<[number, number]>(() => {
+  const numbers = Object.values(props.document.styles).flatMap(({ set }) => set.step ?? []);
+  return [Math.min(0, ...numbers), Math.max(0, ...numbers)];
+});
+const patch = computed(() =>
+  found.value && trial.scale
+    ? foundScalePatch(trial.scale, found.value, search.keep, needed.value)
+    : [],
+);
+
+const moves = (step: FoundStep): boolean => ends.value.some((end) => offAt(step, end) > SAME);
+const odd = computed(() => (found.value?.steps ?? []).filter(moves).map(({ number }) => number));
+const moveText = (step: FoundStep, end: End): string => {
+  const by = (step.found[end] ?? 0) - (step.given[end] ?? 0);
+  return Math.abs(by) <= SAME ? 'stays' : `${by > 0 ? '+' : '−'}${lengths.show(Math.abs(by))}`;
+};
+
+function toggle(number: number): void {
+  search.keep = search.keep.includes(number)
+    ? search.keep.filter((one) => one !== number)
+    : [...search.keep, number];
+}
+
+function ratioText(end: End): string {
+  const fit = found.value?.ends[end];
+  if (!fit) return '';
+  const interval = intervalOf(fit.ratio);
+  const name = interval ? `, a ${interval.name}` : '';
+  return `${lengths.show(fit.base)} × ${plainNumber(fit.ratio)}${name}, at ${props.document.scale[end].width} px`;
+}
+const ROUNDED = {
+  none: 'sizes as they fall',
+  half: 'on half pixels',
+  whole: 'on whole pixels',
+  even: 'on even pixels',
+};
+</script>
+
+<template>
+  <p>
+    Give the sizes that a site has, as a list or as its CSS. Lettera finds the scale that comes
+    closest.
+  </p>
+  <div class="given">
+    <label v-for="end in ['large', 'small'] as const" :key="end">
+      Sizes at the {{ END_NAMES[end] }}{{ end === 'small' ? ', if they differ' : '' }}
+      <textarea
+        v-model="search.texts[end]"
+        rows="3"
+        spellcheck="false"
+        :placeholder="end === 'large' ? '14px 18px 1.5rem 32px, or h1 { font-size: 48px } …' : ''"
+      />
+    </label>
+  </div>
+  <div v-if="search.result" aria-live="polite">
+    <p v-if="search.result.problem" class="mark-text">{{ search.result.problem }}</p>
+    <details
+      v-if="search.result.refused.length"
+      class="small"
+      :open="search.result.refused.length < 4"
+    >
+      <summary>{{ search.result.refused.length }} not used</summary>
+      <ul>
+        <li v-for="piece in search.result.refused" :key="piece.text">
+          “{{ piece.text }}” {{ piece.why }}.
+        </li>
+      </ul>
+    </details>
+  </div>
+  <template v-if="found">
+    <p class="result">
+      <b v-for="end in ends" :key="end">{{ ratioText(end) }}; </b>
+      <b>{{ ROUNDED[found.rounding] }}.</b> Sizes move by {{ lengths.show(found.meanOff) }} on
+      average.
+      <span v-if="ends.length === 1"
+        >The {{ END_NAMES[ends[0] === 'large' ? 'small' : 'large'] }} stays as it is.</span
+      >
+    </p>
+    <p class="line wrap">
+      <Button
+        size="small"
+        label="Take this scale"
+        @mouseenter="trial.look(patch)"
+        @mouseleave="trial.look(null)"
+        @focus="trial.look(patch)"
+        @blur="trial.look(null)"
+        @click="trial.change(patch)"
+      />
+      <button v-if="odd.length" type="button" class="plain again" @click="search.keep = odd">
+        Keep {{ odd.length === 1 ? 'the odd one' : `all ${odd.length} odd ones` }} as given
+      </button>
+      <button v-if="search.keep.length" type="button" class="plain again" @click="search.keep = []">
+        Keep none
+      </button>
+    </p>
+    <table class="figures-table">
+      <thead>
+        <tr>
+          <th>Step</th>
+          <template v-for="end in ends" :key="end">
+            <th class="figure">Given at {{ document.scale[end].width }}</th>
+            <th class="figure">Would be</th>
+            <th class="figure">Moves by</th>
+          </template>
+          <th>Keep as given</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="step in [...found.steps].reverse()" :key="step.number">
+          <td>{{ stepName(document.scale, step.number) }}</td>
+          <template v-for="end in ends" :key="end">
+            <td class="figure">{{ lengths.show(step.given[end] ?? 0) }}</td>
+            <td class="figure">{{ lengths.show(step.found[end] ?? 0) }}</td>
+            <td class="figure" :class="{ moves: offAt(step, end) > SAME }">
+              {{ search.keep.includes(step.number) ? 'kept' : moveText(step, end) }}
+            </td>
+          </template>
+          <td>
+            <input
+              v-if="moves(step)"
+              type="checkbox"
+              :checked="search.keep.includes(step.number)"
+              :aria-label="`Keep ${stepName(document.scale, step.number)} as given`"
+              @change="toggle(step.number)"
+            />
+          </td>
+        </tr>
+      </tbody>
+    </table>
+  </template>
+  <p v-else-if="search.searching" class="quiet" role="status">Looking for a scale …</p>
+</template>
+
+<style scoped>
+.given {
+  display: grid;
+  grid-template-columns: minmax(0, 1.4fr) minmax(0, 1fr);
+  gap: 12px;
+  margin: 8px 0;
+}
+textarea {
+  display: block;
+  width: 100%;
+  margin-top: 3px;
+  padding: 6px 8px;
+  resize: vertical;
+  background: var(--sheet);
+  border: 1px solid var(--rule);
+  border-radius: 2px;
+}
+.result {
+  margin: 8px 0;
+}
+b {
+  font-weight: 650;
+}
+.moves {
+  font-weight: 650;
+}
+.again {
+  min-height: 24px;
+}
+input {
+  width: 16px;
+  height: 16px;
+  margin: 4px;
+  accent-color: var(--verdigris);
+}
+table {
+  margin-top: 8px;
+}
+summary {
+  min-height: 24px;
+  cursor: pointer;
+}
+</style>

@@ -1,0 +1,253 @@
+<script setup lang="ts">
+import { SCALE_BOUNDS, type Patch, type ProjectDocument } from '@lettera/core/document';
+import { stepSizeAt } from '@lettera/core/scale';
+import {
+  fitMeasure,
+  lineOnGrid,
+  measureOf,
+  resolveInUse,
+  roleOf,
+  stepOf,
+  stylesInUse,
+  suggestedFor,
+} from '@lettera/core/style';
+import Button from 'primevue/button';
+import { computed } from 'vue';
+import NumberField from '../../frame/NumberField.vue';
+import { plainNumber } from '../../frame/figures';
+import { useLengthUnit } from '../../store/lengthUnit';
+import { useMarks } from '../../store/marks';
+import { useProof } from '../../store/proof';
+import { useScaleTrial } from '../../store/scaleTrial';
+import { caseFont } from '../../proof/caseFonts';
+
+/** The measure and the line height of every style in use, at the proof's width, with what is suggested. */
+const props = defineProps<{ document: ProjectDocument }>();
+
+const proof = useProof();
+const trial = useScaleTrial();
+const marks = useMarks();
+const lengths = useLengthUnit();
+
+/** A line height this near to what is suggested is left alone. */
+const NEAR = 0.03;
+
+const rows = computed(() => {
+  const { document } = props;
+  const { page } = marks.evidence;
+  return stylesInUse(document).map((key) => {
+    const resolved = resolveInUse(document, key);
+    const size = stepSizeAt(document.scale, stepOf(document, key), proof.width);
+    const text = page?.texts[key];
+    const measure = text ? measureOf(text, size, resolved.letterSpacing.value ?? 0) : null;
+    const fit = fitMeasure(roleOf(document, key), proof.width);
+    const lineHeight = resolved.lineHeight.value ?? 1.2;
+    const suggested = suggestedFor(document, key, marks.evidence);
+    const seat = document.voices[resolved.voice.value ?? ''];
+    const { grid } = document.scale;
+    return {
+      key,
+      name: document.styles[key]?.name ?? key,
+      size,
+      measure,
+      column: text?.column ?? null,
+      unfit: measure !== null && fit !== null && (measure < fit.least || measure > fit.most),
+      lineHeight,
+      line: grid ? lineOnGrid(size, lineHeight, grid) : size * lineHeight,
+      isSet: resolved.lineHeight.origin === 'set',
+      suggested,
+      offered: suggested !== null && Math.abs(suggested.value - lineHeight) > NEAR,
+      font: {
+        fontFamily: caseFont(seat?.family, seat?.generic),
+        fontWeight: resolved.weight.value ?? 400,
+        fontStyle: resolved.slant.value ?? 'normal',
+      },
+    };
+  });
+});
+type Row = (typeof rows.value)[number];
+
+const set = (key: string, value: number): Patch => [
+  { op: 'add', path: `/styles/${key}/set/lineHeight`, value },
+];
+const suggestion = ({ key, suggested }: Row): Patch => (suggested ? set(key, suggested.value) : []);
+/** What is set stays: only styles whose line height follows are given the suggestion together. */
+const open = computed(() => rows.value.filter(({ offered, isSet }) => offered && !isSet));
+const all = computed(() => rows.value.filter(({ offered }) => offered));
+
+function reset({ key, isSet }: Row): void {
+  if (isSet && key !== 'body')
+    trial.change([{ op: 'remove', path: `/styles/${key}/set/lineHeight` }]);
+}
+
+const DEFAULT_GRID = 4;
+function toggleGrid(event: Event): void {
+  const on = (event.target as HTMLInputElement).checked;
+  trial.change(
+    on
+      ? [{ op: 'add', path: '/scale/grid', value: DEFAULT_GRID }]
+      : [{ op: 'remove', path: '/scale/grid' }],
+  );
+}
+</script>
+
+<template>
+  <p v-if="!marks.evidence.page" class="quiet" role="status">
+    The page on the proof is being measured …
+  </p>
+  <div class="line wrap actions">
+    <label class="line grid">
+      <input type="checkbox" :checked="document.scale.grid !== undefined" @change="toggleGrid" />
+      Lines on a baseline grid
+    </label>
+    <NumberField
+      v-if="document.scale.grid !== undefined"
+      label="of"
+      :model-value="document.scale.grid"
+      :min="SCALE_BOUNDS.grid[0]"
+      :max="SCALE_BOUNDS.grid[1]"
+      :step="1"
+      unit="size"
+      width="52px"
+      @update:model-value="trial.change([{ op: 'add', path: '/scale/grid', value: $event }])"
+    />
+    <span class="takes">
+      <Button
+        v-if="open.length"
+        size="small"
+        :label="`Take the ${open.length} for styles that set none`"
+        @mouseenter="trial.look(open.flatMap(suggestion))"
+        @mouseleave="trial.look(null)"
+        @click="trial.change(open.flatMap(suggestion))"
+      />
+      <Button
+        v-if="all.length"
+        size="small"
+        severity="secondary"
+        :label="`Take all ${all.length} suggestions`"
+        @mouseenter="trial.look(all.flatMap(suggestion))"
+        @mouseleave="trial.look(null)"
+        @click="trial.change(all.flatMap(suggestion))"
+      />
+    </span>
+  </div>
+  <table class="figures-table">
+    <thead>
+      <tr>
+        <th>Style, on two lines</th>
+        <th class="figure">Measure</th>
+        <th class="figure">Line height</th>
+        <th class="figure">A line</th>
+        <th class="figure">Suggested</th>
+      </tr>
+    </thead>
+    <tbody>
+      <tr v-for="row in rows" :key="row.key" :data-style="row.key">
+        <td>
+          <span class="small quiet">{{ row.name }}, {{ lengths.show(row.size) }}</span>
+          <span
+            class="two-lines"
+            :style="{
+              ...row.font,
+              fontSize: `${Math.min(row.size, 22)}px`,
+              lineHeight: row.lineHeight,
+            }"
+            >{{ document.words }}, {{ document.words }}</span
+          >
+        </td>
+        <td class="figure" :class="{ unfit: row.unfit }">
+          <template v-if="row.measure !== null"
+            >{{ Math.round(row.measure) }} characters<br /><span class="small quiet"
+              >in {{ Math.round(row.column ?? 0) }} px</span
+            ></template
+          ><span v-else class="small quiet">not on this page</span>
+        </td>
+        <td class="figure">
+          <NumberField
+            :label="`Line height of ${row.name}`"
+            hide-label
+            :class="{ hand: row.isSet }"
+            :model-value="row.lineHeight"
+            :min="0.5"
+            :max="4"
+            :step="0.05"
+            width="52px"
+            @update:model-value="trial.change(set(row.key, $event))"
+            @reset="reset(row)"
+          />
+        </td>
+        <td class="figure">{{ lengths.show(row.line) }}</td>
+        <td class="figure">
+          <template v-if="row.suggested">
+            <button
+              v-if="row.offered"
+              type="button"
+              class="plain again"
+              :title="`x-height ${plainNumber(row.suggested.xHeight)} em, ${lengths.show(row.suggested.sizes[0])} to ${lengths.show(row.suggested.sizes[1])}${row.suggested.measure ? `, ${Math.round(row.suggested.measure)} characters a line` : ''}`"
+              @mouseenter="trial.look(suggestion(row))"
+              @mouseleave="trial.look(null)"
+              @focus="trial.look(suggestion(row))"
+              @blur="trial.look(null)"
+              @click="trial.change(suggestion(row))"
+            >
+              Take {{ row.suggested.value.toFixed(2) }}
+            </button>
+            <span v-else class="quiet">as it is</span>
+          </template>
+          <span v-else class="small quiet">no face measured</span>
+        </td>
+      </tr>
+    </tbody>
+  </table>
+  <p class="small quiet">
+    Measures are those of “{{ marks.evidence.page?.title }}” at {{ proof.width }} px, by the mean
+    advance of each face. Samples over 22 px are shown at 22. Suggestions go by x-height, size and
+    measure, from 1 to 1.8.
+    <template v-if="document.scale.grid"
+      >Lines are rounded to the grid by the browser; its height is delivered as <code>--grid</code>,
+      for the site’s own margins.</template
+    >
+  </p>
+</template>
+
+<style scoped>
+.actions {
+  gap: 6px 14px;
+  padding-bottom: 6px;
+}
+.grid {
+  gap: 6px;
+  min-height: 24px;
+}
+.grid input {
+  accent-color: var(--verdigris);
+}
+.takes {
+  display: inline-flex;
+  gap: 8px;
+  margin-left: auto;
+}
+table {
+  margin-bottom: 8px;
+  table-layout: fixed;
+}
+th.figure {
+  width: 86px;
+}
+.two-lines {
+  display: -webkit-box;
+  -webkit-box-orient: vertical;
+  -webkit-line-clamp: 2;
+  overflow: hidden;
+}
+.small {
+  display: block;
+}
+.unfit {
+  font-weight: 650;
+}
+.hand :deep(input) {
+  font-weight: 650;
+  border-color: var(--ink-2);
+}
+</style>

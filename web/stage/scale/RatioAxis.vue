@@ -1,0 +1,142 @@
+<script setup lang="ts">
+import { INTERVALS, intervalOf } from '@lettera/core/scale';
+import { scaleLog } from 'd3-scale';
+import { computed, ref } from 'vue';
+import { vDrag, type Dragged } from '../../frame/drag';
+import { plainNumber } from '../../frame/figures';
+
+/** Ratios along an axis, equal intervals equally far apart; those that the trade names are its ticks. */
+const props = defineProps<{ modelValue: number; label: string }>();
+const emit = defineEmits<{
+  'update:modelValue': [ratio: number];
+  /** A ratio that is pointed at or dragged over; null when it is left. */
+  look: [ratio: number | null];
+}>();
+
+const WIDTH = 230;
+const HEIGHT = 34;
+const EDGE = 8;
+const LINE = 22;
+/** Up to the octave; beyond it only while a ratio lies there. */
+const OCTAVE = 2;
+const WIDEST = 3;
+/** A drag this near to a tick takes its ratio, px. */
+const CATCH = 3;
+
+const pointed = ref<number | null>(null);
+const until = computed(() => (props.modelValue > OCTAVE ? WIDEST : OCTAVE));
+const x = computed(() => scaleLog([1, until.value], [EDGE, WIDTH - EDGE]));
+const ticks = computed(() => INTERVALS.filter(({ ratio }) => ratio <= until.value + 1e-9));
+
+const shown = computed(() => pointed.value ?? props.modelValue);
+const name = computed(() => intervalOf(shown.value)?.name ?? '');
+const says = computed(() =>
+  name.value ? `${plainNumber(shown.value)}, ${name.value}` : plainNumber(shown.value),
+);
+
+function ratioAt(place: number): number {
+  const near = ticks.value.find(({ ratio }) => Math.abs(x.value(ratio) - place) <= CATCH);
+  const free = x.value.invert(Math.min(WIDTH - EDGE, Math.max(EDGE, place)));
+  return near?.ratio ?? Number(free.toFixed(3));
+}
+
+function look(ratio: number | null): void {
+  pointed.value = ratio;
+  emit('look', ratio);
+}
+
+function take(ratio: number | null): void {
+  pointed.value = null;
+  if (ratio !== null) emit('update:modelValue', ratio);
+}
+
+const dragged: Dragged = {
+  move: (place) => look(ratioAt(place)),
+  end: () => take(pointed.value),
+  cancel: () => look(null),
+};
+
+function pick(event: MouseEvent): void {
+  const { left, width } = (event.currentTarget as Element).getBoundingClientRect();
+  take(ratioAt(((event.clientX - left) / width) * WIDTH));
+}
+
+const STEP = 0.01;
+function step(event: KeyboardEvent): void {
+  const direction = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1 }[event.key];
+  if (!direction) return;
+  event.preventDefault();
+  const next = props.modelValue + direction * STEP * (event.shiftKey ? 10 : 1);
+  take(Number(Math.min(WIDEST, Math.max(1, next)).toFixed(3)));
+}
+</script>
+
+<template>
+  <span
+    class="axis"
+    role="slider"
+    tabindex="0"
+    :aria-label="label"
+    :aria-valuemin="1"
+    :aria-valuemax="WIDEST"
+    :aria-valuenow="Number(modelValue.toFixed(3))"
+    :aria-valuetext="says"
+    @keydown="step"
+  >
+    <svg :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" :width="WIDTH" :height="HEIGHT" @click="pick">
+      <rect :width="WIDTH" :height="HEIGHT" fill="transparent" />
+      <path :d="`M${EDGE} ${LINE}H${WIDTH - EDGE}`" class="rule" />
+      <g
+        v-for="tick in ticks"
+        :key="tick.name"
+        class="tick"
+        :class="{ held: Math.abs(tick.ratio - shown) < 5e-4 }"
+        @mouseenter="look(tick.ratio)"
+        @mouseleave="look(null)"
+      >
+        <rect :x="x(tick.ratio) - 4" y="12" width="8" height="20" fill="transparent" />
+        <path :d="`M${x(tick.ratio)} ${LINE - 4}v8`" />
+        <title>{{ tick.name }}, {{ tick.says }}</title>
+      </g>
+      <path v-drag="dragged" class="here" :d="`M${x(shown)} 13v18`" />
+      <text :x="Math.min(WIDTH - 60, Math.max(60, x(shown)))" y="9" text-anchor="middle">
+        {{ says }}
+      </text>
+    </svg>
+  </span>
+</template>
+
+<style scoped>
+.axis {
+  display: block;
+  width: min(100%, 230px);
+  cursor: pointer;
+}
+svg {
+  display: block;
+  width: 100%;
+  height: auto;
+  touch-action: none;
+}
+.rule {
+  stroke: var(--rule);
+}
+.tick path {
+  stroke: var(--ink-2);
+}
+.tick:hover path,
+.tick.held path {
+  stroke: var(--ink);
+  stroke-width: 2;
+}
+.here {
+  stroke: var(--verdigris);
+  stroke-width: 4;
+  cursor: ew-resize;
+}
+text {
+  font-size: 11px;
+  fill: var(--ink);
+  pointer-events: none;
+}
+</style>

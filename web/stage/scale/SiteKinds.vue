@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import { SITE_KINDS, siteKindPatch, type SiteKind } from '@lettera/core/scale';
+import type { Scale } from '@lettera/core/document';
+import Button from 'primevue/button';
+import { plainNumber } from '../../frame/figures';
+import { useLengthUnit } from '../../store/lengthUnit';
+import { useScaleTrial } from '../../store/scaleTrial';
+
+/** Scales to start from, each with its reason: shown while pointed at, taken on a click. */
+const props = defineProps<{ scale: Scale }>();
+
+const trial = useScaleTrial();
+const lengths = useLengthUnit();
+
+const patch = (kind: SiteKind) => siteKindPatch(trial.scale ?? props.scale, kind);
+const holds = ({ small, large, rounding }: SiteKind): boolean =>
+  (['small', 'large'] as const).every((end) => {
+    const wanted = end === 'small' ? small : large;
+    const { base, ratio } = props.scale[end];
+    return base === wanted.base && ratio === wanted.ratio;
+  }) && props.scale.rounding === rounding;
+const ROUNDED = {
+  none: 'as it falls',
+  half: 'on half px',
+  whole: 'on whole px',
+  even: 'on even px',
+};
+</script>
+
+<template>
+  <ul>
+    <li
+      v-for="kind in SITE_KINDS"
+      :key="kind.key"
+      @mouseenter="trial.look(patch(kind))"
+      @mouseleave="trial.look(null)"
+    >
+      <div>
+        <h3>{{ kind.name }}</h3>
+        <p>{{ kind.reason }}</p>
+        <p class="small quiet">
+          {{ lengths.show(kind.small.base) }} × {{ plainNumber(kind.small.ratio) }} to
+          {{ lengths.show(kind.large.base) }} × {{ plainNumber(kind.large.ratio) }},
+          {{ ROUNDED[kind.rounding] }}
+        </p>
+      </div>
+      <span v-if="holds(kind)" class="quiet">Taken</span>
+      <Button
+        v-else
+        size="small"
+        label="Take"
+        :aria-label="`Take the scale for ${kind.name.toLowerCase()}`"
+        @focus="trial.look(patch(kind))"
+        @blur="trial.look(null)"
+        @click="trial.change(patch(kind))"
+      />
+    </li>
+  </ul>
+  <p class="small quiet">
+    Taking one keeps the viewport widths, the number of steps and their names; steps set by hand go
+    back to the ratio.
+  </p>
+</template>
+
+<style scoped>
+li {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: 16px;
+  align-items: center;
+  padding: 10px 0;
+  border-bottom: 1px solid var(--rule);
+}
+li:hover {
+  background: var(--touched);
+}
+ul + p {
+  margin-top: 8px;
+}
+</style>

@@ -1,0 +1,158 @@
+<script setup lang="ts">
+import {
+  MOST_STEPS,
+  ROUNDINGS,
+  SCALE_BOUNDS,
+  type Naming,
+  type Patch,
+  type Scale,
+} from '@lettera/core/document';
+import { ENDS, stepByNumber, stepsOf, type End } from '@lettera/core/scale';
+import { computed } from 'vue';
+import ChoiceLine from '../../frame/ChoiceLine.vue';
+import NumberField from '../../frame/NumberField.vue';
+import { useScaleTrial } from '../../store/scaleTrial';
+import { END_NAMES } from './scaleView';
+
+/** How many steps there are, how they are rounded and named, and whether a second series takes over. */
+const props = defineProps<{ scale: Scale }>();
+
+const trial = useScaleTrial();
+
+const roundings = ROUNDINGS.map((value) => ({
+  value,
+  label: value === 'none' ? 'as it falls' : `${value} px`,
+}));
+const namings: { value: Naming; label: string }[] = [
+  { value: 'numbers', label: 'numbers' },
+  { value: 'sizes', label: 'small to large' },
+  { value: 'own', label: 'own' },
+];
+const NO_SERIES = 0;
+
+const set = (path: string, value: unknown): Patch => [{ op: 'add', path: `/scale/${path}`, value }];
+
+/** What stood beyond the last step goes with it, unless a style needs it, which is then said. */
+function setCount(which: 'down' | 'up', count: number): void {
+  const { added = [], display } = props.scale;
+  const kept = added.filter((number) => (which === 'up' ? number < count : number > -count));
+  trial.change([
+    ...set(which, count),
+    ...(kept.length < added.length ? set('added', kept) : []),
+    ...(which === 'up' && display && display.from > count
+      ? [{ op: 'remove' as const, path: '/scale/display' }]
+      : []),
+  ]);
+}
+
+const setNaming = (scheme: Naming): boolean =>
+  trial.change(set('names', { scheme, own: props.scale.names?.own ?? {} }));
+
+const seriesFrom = computed(() => [
+  { value: NO_SERIES, label: 'no step' },
+  ...stepsOf(props.scale)
+    .filter(({ number }) => number > 0 && Number.isInteger(number))
+    .map(({ number, name }) => ({ value: number, label: name })),
+]);
+
+/** A second series begins where the first has got to, and goes on by its ratio until it is changed. */
+function setSeries(from: number): void {
+  const { display, small, large } = props.scale;
+  if (from === NO_SERIES) {
+    if (display) trial.change([{ op: 'remove', path: '/scale/display' }]);
+    return;
+  }
+  const at = (end: End, ratio: number) => ({
+    base: display?.[end].base ?? Number(stepByNumber(props.scale, from)[end].toFixed(1)),
+    ratio: display?.[end].ratio ?? ratio,
+  });
+  trial.change(
+    set('display', { from, small: at('small', small.ratio), large: at('large', large.ratio) }),
+  );
+}
+</script>
+
+<template>
+  <div class="settings">
+    <span class="quiet">Steps</span>
+    <span class="line wrap">
+      <NumberField
+        label="below the base"
+        :model-value="scale.down"
+        :min="0"
+        :max="MOST_STEPS"
+        :step="1"
+        width="36px"
+        @update:model-value="setCount('down', Math.round($event))"
+      />
+      <NumberField
+        label="above the base"
+        :model-value="scale.up"
+        :min="0"
+        :max="MOST_STEPS"
+        :step="1"
+        width="36px"
+        @update:model-value="setCount('up', Math.round($event))"
+      />
+    </span>
+    <span class="quiet">Ends rounded</span>
+    <ChoiceLine
+      label="Rounding"
+      :choices="roundings"
+      :model-value="scale.rounding"
+      @update:model-value="trial.change(set('rounding', $event))"
+    />
+    <span class="quiet">Named by</span>
+    <ChoiceLine
+      label="Names of steps"
+      :choices="namings"
+      :model-value="scale.names?.scheme ?? 'numbers'"
+      @update:model-value="setNaming($event)"
+    />
+    <span class="quiet">Second series from</span>
+    <ChoiceLine
+      label="A second series takes over from"
+      :choices="seriesFrom"
+      :model-value="scale.display?.from ?? NO_SERIES"
+      @update:model-value="setSeries($event)"
+    />
+    <template v-if="scale.display">
+      <template v-for="end in ENDS" :key="end">
+        <span class="quiet">Its {{ END_NAMES[end] }}</span>
+        <span class="line wrap">
+          <NumberField
+            label="base"
+            :model-value="scale.display[end].base"
+            :min="SCALE_BOUNDS.displayBase[0]"
+            :max="SCALE_BOUNDS.displayBase[1]"
+            :step="1"
+            unit="size"
+            width="60px"
+            @update:model-value="trial.change(set(`display/${end}/base`, $event))"
+          />
+          <NumberField
+            label="ratio"
+            :model-value="scale.display[end].ratio"
+            :min="SCALE_BOUNDS.ratio[0]"
+            :max="SCALE_BOUNDS.ratio[1]"
+            :step="0.01"
+            width="60px"
+            @update:model-value="trial.change(set(`display/${end}/ratio`, $event))"
+          />
+        </span>
+      </template>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.settings {
+  display: grid;
+  grid-template-columns: 120px minmax(0, 1fr);
+  gap: 3px 8px;
+  align-items: center;
+}
+.line {
+  gap: 4px 16px;
+}
+</style>

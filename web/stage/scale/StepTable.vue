@@ -1,0 +1,196 @@
+<script setup lang="ts">
+import { SCALE_BOUNDS, type Patch, type ProjectDocument, type Scale } from '@lettera/core/document';
+import {
+  ENDS,
+  giveBackPatch,
+  setByHandPatch,
+  sizeAt,
+  stepCss,
+  stepsOf,
+  type End,
+  type Step,
+} from '@lettera/core/scale';
+import InputText from 'primevue/inputtext';
+import { computed } from 'vue';
+import NumberField from '../../frame/NumberField.vue';
+import { useLengthUnit } from '../../store/lengthUnit';
+import { useProof } from '../../store/proof';
+import { useScaleTrial } from '../../store/scaleTrial';
+import { END_NAMES, stepUsers } from './scaleView';
+import StepSettings from './StepSettings.vue';
+
+/** What each step is at both ends and at the proof's width, and what uses it. */
+const props = defineProps<{ document: ProjectDocument }>();
+
+const trial = useScaleTrial();
+const proof = useProof();
+const lengths = useLengthUnit();
+
+const scale = computed<Scale>(() => props.document.scale);
+const steps = computed(() => stepsOf(scale.value).reverse());
+const users = computed(() => stepUsers(props.document));
+const isOwn = computed(() => scale.value.names?.scheme === 'own');
+const widthWord = computed(() => (scale.value.between === 'container' ? 'In' : 'At'));
+
+function setSize(number: number, end: End, size: number): void {
+  trial.change(setByHandPatch(scale.value, number, end, size));
+}
+function giveBack(number: number, end: End): void {
+  trial.change(giveBackPatch(scale.value, number, end));
+}
+
+const setAdded = (added: number[]): Patch => [{ op: 'add', path: '/scale/added', value: added }];
+
+/** The step half-way between this one and the next, unless it is there. */
+const between = ({ number }: Step): number | null => {
+  const next = Math.floor(number) + 0.5;
+  const there = scale.value.added?.includes(next) || !Number.isInteger(number);
+  return there || number >= scale.value.up ? null : next;
+};
+const add = (number: number): boolean =>
+  trial.change(setAdded([...(scale.value.added ?? []), number].sort((a, b) => a - b)));
+
+function takeOut(number: number): void {
+  const override = scale.value.overrides[String(number)];
+  trial.change([
+    ...setAdded((scale.value.added ?? []).filter((one) => one !== number)),
+    ...(override ? [{ op: 'remove' as const, path: `/scale/overrides/${number}` }] : []),
+  ]);
+}
+
+function rename(number: number, event: Event): void {
+  const name = (event.target as HTMLInputElement).value.trim();
+  const own = { ...scale.value.names?.own };
+  if (name) own[String(number)] = name;
+  else delete own[String(number)];
+  const taken = trial.change([{ op: 'add', path: '/scale/names', value: { scheme: 'own', own } }]);
+  if (!taken)
+    (event.target as HTMLInputElement).value = scale.value.names?.own[String(number)] ?? '';
+}
+
+const cssOf = (step: Step): string => {
+  const { value, from } = stepCss(scale.value, step);
+  return from ? `${value}, then ${from}` : value;
+};
+</script>
+
+<template>
+  <StepSettings :scale="scale" />
+  <table class="figures-table">
+    <thead>
+      <tr>
+        <th>Step</th>
+        <th v-for="end in ENDS" :key="end" class="figure">
+          {{ widthWord }} {{ scale[end].width }}
+        </th>
+        <th class="figure">{{ widthWord }} {{ proof.width }}</th>
+        <th>Used by</th>
+        <th><span class="visually-hidden">Add or take out</span></th>
+      </tr>
+    </thead>
+    <tbody>
+      <tr v-for="step in steps" :key="step.number" :data-step="step.number">
+        <td class="name" :title="cssOf(step)">
+          <InputText
+            v-if="isOwn"
+            size="small"
+            :model-value="scale.names?.own[String(step.number)] ?? ''"
+            :placeholder="step.name"
+            :aria-label="`Own name of ${step.name}`"
+            autocomplete="off"
+            @change="rename(step.number, $event)"
+          />
+          <template v-else>{{ step.name }}</template>
+        </td>
+        <td v-for="end in ENDS" :key="end" class="figure">
+          <NumberField
+            :label="`${step.name} at the ${END_NAMES[end]}`"
+            hide-label
+            :class="{ hand: step.setByHand[end] }"
+            :title="
+              step.setByHand[end]
+                ? 'Set by hand; double-click gives it back to the ratio'
+                : 'From base and ratio'
+            "
+            :model-value="Number(step[end].toFixed(2))"
+            :min="SCALE_BOUNDS.size[0]"
+            :max="SCALE_BOUNDS.size[1]"
+            :step="1"
+            unit="size"
+            width="60px"
+            @update:model-value="setSize(step.number, end, $event)"
+            @reset="giveBack(step.number, end)"
+          />
+        </td>
+        <td class="figure">{{ lengths.show(sizeAt(scale, step, proof.width)) }}</td>
+        <td class="small quiet users" :title="users.get(step.number)?.join(', ')">
+          {{ users.get(step.number)?.join(', ') ?? 'no style' }}
+        </td>
+        <td class="figure">
+          <button
+            v-if="!Number.isInteger(step.number)"
+            type="button"
+            class="plain again"
+            @click="takeOut(step.number)"
+          >
+            Take out<span class="visually-hidden"> {{ step.name }}</span>
+          </button>
+          <button
+            v-else-if="between(step) !== null"
+            type="button"
+            class="plain again"
+            :title="`Add a step between ${step.name} and the next larger`"
+            @click="add(between(step) ?? 0)"
+          >
+            Add above<span class="visually-hidden"> {{ step.name }}</span>
+          </button>
+        </td>
+      </tr>
+    </tbody>
+  </table>
+  <p class="small quiet">
+    Delivered in rem: {{ steps.find(({ number }) => number === 0)?.name }} is
+    <code>{{ cssOf(steps.find(({ number }) => number === 0) ?? steps[0]!) }}</code>.
+  </p>
+</template>
+
+<style scoped>
+table {
+  margin: 8px 0;
+  table-layout: fixed;
+}
+th:first-child {
+  width: 96px;
+}
+th:last-child {
+  width: 68px;
+}
+td:last-child {
+  padding-right: 0;
+}
+th.figure {
+  width: 92px;
+}
+td {
+  padding-top: 2px;
+  padding-bottom: 2px;
+}
+.name {
+  font-weight: 550;
+}
+.name :deep(input) {
+  width: 88px;
+}
+.users {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.again {
+  min-height: 24px;
+}
+.hand :deep(input) {
+  font-weight: 650;
+  border-color: var(--ink-2);
+}
+</style>

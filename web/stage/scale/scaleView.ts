@@ -1,0 +1,36 @@
+import type { ProjectDocument } from '@lettera/core/document';
+import type { End, Step } from '@lettera/core/scale';
+import { resolveInUse, usersByStep } from '@lettera/core/style';
+import type { CSSProperties } from 'vue';
+import { caseFont } from '../../proof/caseFonts';
+
+/** What each end is called. */
+export const END_NAMES: Record<End, string> = { small: 'small end', large: 'large end' };
+
+/** Names of the styles that use each step, by the step's number. */
+export function stepUsers(document: ProjectDocument): Map<number, string[]> {
+  return new Map(
+    [...usersByStep(document)].map(([number, styles]) => [
+      number,
+      styles.map((key) => document.styles[key]?.name ?? key),
+    ]),
+  );
+}
+
+/**
+ * How a step's text is set, but for its size: as the first style that uses it; one that no style uses as
+ * headings above the base and as text from there down.
+ */
+export function stepVoice(document: ProjectDocument, { number }: Step): CSSProperties {
+  const [user] = usersByStep(document).get(number) ?? [];
+  const style = user ?? (number > 0 && document.styles['heading'] ? 'heading' : 'body');
+  const { voice, weight, slant, letterSpacing, case: letterCase } = resolveInUse(document, style);
+  const seat = document.voices[voice.value ?? ''];
+  return {
+    fontFamily: caseFont(seat?.family, seat?.generic),
+    fontWeight: weight.value ?? 400,
+    fontStyle: slant.value ?? 'normal',
+    letterSpacing: `${letterSpacing.value ?? 0}em`,
+    textTransform: letterCase.value ?? 'none',
+  };
+}
