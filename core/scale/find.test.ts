@@ -104,7 +104,7 @@ describe('finding a scale', () => {
           expect(found?.meanOff).toBeLessThan(0.05);
         },
       ),
-      { numRuns: 60 },
+      { numRuns: 30 },
     );
   });
 
@@ -139,6 +139,12 @@ describe('finding a scale', () => {
         expect(size).toBeCloseTo((number === 4 ? given : wanted)[end] ?? NaN, 6);
       }
     }
+  });
+
+  test('takes the base that is asked for', () => {
+    const sizes = at('large', 13, 17, 20, 25, 30, 39, 58);
+    expect(findScale(sizes, 20)?.ends.large?.base).toBe(20);
+    expect(findScale(sizes, 17)?.ends.large?.base).toBe(17);
   });
 
   test('says so when no ratio gives each size a step of its own', () => {

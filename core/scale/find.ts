@@ -37,8 +37,12 @@ const USUAL_TEXT = 16;
 const RATIOS = { from: 1.04, to: 2.2, by: 0.002 };
 /** What each step that nothing was given for weighs against closeness, as a part of the size. */
 const IDLE_COST = 0.006;
-/** What a base weighs for being far from the usual size of text, for each power of e. */
-const BASE_COST = 0.004;
+/**
+ * Sizes that body text is usually set in, CSS px, and what a base weighs for each power of e beyond them;
+ * among those that do as well, the one nearest to the usual.
+ */
+const BODY_SIZES = [16, 21] as const;
+const BASE_COST = { beyond: 0.01, within: 0.001 };
 /** Numberings that are worked out in full. */
 const SHORTLIST = 24;
 /** Part of the ratio either way in which it is sought again once sizes are rounded. */
@@ -87,8 +91,12 @@ const offs = (
     ),
   );
 
-const costOf = (base: number, idle: number): number =>
-  IDLE_COST * idle + BASE_COST * Math.abs(Math.log(base / USUAL_TEXT));
+const costOf = (base: number, idle: number): number => {
+  const [least, most] = BODY_SIZES;
+  const beyond = Math.max(Math.log(least / base), Math.log(base / most), 0);
+  const off = Math.abs(Math.log(base / USUAL_TEXT));
+  return IDLE_COST * idle + BASE_COST.beyond * beyond + BASE_COST.within * off;
+};
 
 interface Candidate {
   numbers: number[];
@@ -100,7 +108,7 @@ interface Candidate {
 }
 
 /** Numberings of the sizes that come close at both ends, closest first. */
-function candidates(ends: Partial<Record<End, Sizes>>): Candidate[] {
+function candidates(ends: Partial<Record<End, Sizes>>, wanted: number | null): Candidate[] {
   const leading = ends.large ?? ends.small ?? [];
   const inText = leading.flatMap((size, i) =>
     size >= TEXT_SIZES[0] && size <= TEXT_SIZES[1] ? [i] : [],
@@ -110,7 +118,8 @@ function candidates(ends: Partial<Record<End, Sizes>>): Candidate[] {
       Math.abs(size - USUAL_TEXT) < Math.abs((leading[best] ?? 0) - USUAL_TEXT) ? i : best,
     0,
   );
-  const bases = inText.length > 0 ? inText : [nearest];
+  const chosen = wanted === null ? -1 : leading.indexOf(wanted);
+  const bases = chosen >= 0 ? [chosen] : inText.length > 0 ? inText : [nearest];
   const found = new Map<string, Candidate>();
   for (const at of bases) {
     const base = leading[at] ?? USUAL_TEXT;
@@ -168,9 +177,13 @@ function refine(
  * one of the sizes given, since text is what a site has most of; every size becomes a step of its own.
  *
  * @param sizes three or more, in rising order, all at the same end or all at both
+ * @param base the size that is to be the base, at the large end where there is one; null seeks it
  * @returns null when no ratio gives each size a step of its own within twelve of the base
  */
-export function findScale(sizes: readonly GivenSize[]): FoundScale | null {
+export function findScale(
+  sizes: readonly GivenSize[],
+  base: number | null = null,
+): FoundScale | null {
   const ends: Partial<Record<End, number[]>> = {};
   for (const end of ENDS) {
     const at = sizes.flatMap((size) => size[end] ?? []);
@@ -178,21 +191,21 @@ export function findScale(sizes: readonly GivenSize[]): FoundScale | null {
   }
   const given = ENDS.filter((end) => ends[end]);
   let best: (FoundScale & { cost: number }) | null = null;
-  for (const { numbers, base: at, idle } of candidates(ends)) {
+  for (const { numbers, base: at, idle } of candidates(ends, base)) {
     for (const rounding of COARSEST_FIRST) {
       const fitted: FoundScale['ends'] = {};
       for (const end of given) {
         const list = ends[end] ?? [];
-        const base = list[at] ?? USUAL_TEXT;
-        const ratio = refine(list, numbers, base, ratioOf(list, numbers, base), rounding);
-        fitted[end] = { base, ratio };
+        const own = list[at] ?? USUAL_TEXT;
+        const ratio = refine(list, numbers, own, ratioOf(list, numbers, own), rounding);
+        fitted[end] = { base: own, ratio };
       }
       const steps = sizes.map((size, i): FoundStep => {
         const number = numbers[i] ?? 0;
         const found: GivenSize = {};
         for (const end of given) {
-          const { base, ratio } = fitted[end] ?? { base: USUAL_TEXT, ratio: 1 };
-          found[end] = roundSize(modularSize(base, ratio, number), rounding);
+          const fit = fitted[end] ?? { base: USUAL_TEXT, ratio: 1 };
+          found[end] = roundSize(modularSize(fit.base, fit.ratio, number), rounding);
         }
         return { number, given: size, found };
       });

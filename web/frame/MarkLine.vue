@@ -1,16 +1,19 @@
 <script setup lang="ts">
 import type { Mark } from '@lettera/core/check';
-import { useProject } from '../store/project';
+import { onBeforeUnmount } from 'vue';
+import { useMarks } from '../store/marks';
 
 /** A mark, and what puts it right: shown on the proof while pointed at, taken on a click. */
-const props = defineProps<{ mark: Mark }>();
+defineProps<{ mark: Mark }>();
 const emit = defineEmits<{ take: [mark: Mark]; go: [mark: Mark] }>();
 
-const project = useProject();
+const marks = useMarks();
 
-const look = (on: boolean): void => {
-  project.preview = on && props.mark.fix ? props.mark.fix.patch : null;
-};
+function take(mark: Mark): void {
+  marks.look(null);
+  emit('take', mark);
+}
+onBeforeUnmount(() => marks.look(null));
 </script>
 
 <template>
@@ -21,11 +24,11 @@ const look = (on: boolean): void => {
       v-if="mark.fix"
       type="button"
       class="plain again"
-      @mouseenter="look(true)"
-      @mouseleave="look(false)"
-      @focus="look(true)"
-      @blur="look(false)"
-      @click="emit('take', mark)"
+      @mouseenter="marks.look(mark)"
+      @mouseleave="marks.look(null)"
+      @focus="marks.look(mark)"
+      @blur="marks.look(null)"
+      @click="take(mark)"
     >
       {{ mark.fix.does }}
     </button>

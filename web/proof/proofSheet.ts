@@ -2,6 +2,7 @@ import {
   customProperties,
   shownFonts,
   changedSizes,
+  GRID_PROPERTY,
   layeredRules,
   fallbackFaceRule,
   fallbackFaces,
@@ -29,6 +30,19 @@ export interface ProofState {
 const OUTLINES = `
 [data-lettera-style] { outline: 1.5px solid #0e6656; outline-offset: 3px; }
 [data-lettera-pointed] { outline: 1px dashed #0e6656; outline-offset: 3px; }
+`;
+
+/** The baseline grid, drawn over the whole page. Margins are the page's own, so that text may leave it. */
+const GRID_LINES = `
+html { position: relative; }
+html::after {
+  content: "";
+  position: absolute;
+  inset: 0;
+  z-index: 9;
+  pointer-events: none;
+  background: repeating-linear-gradient(to bottom, transparent 0 calc(var(${GRID_PROPERTY}) - 1px), rgb(47 75 160 / 0.3) 0 var(${GRID_PROPERTY}));
+}
 `;
 
 /**
@@ -96,7 +110,9 @@ export class ProofSheet {
       this.#facesText = faces;
     }
     this.#writeTokens(state);
-    const rules = changedSizes(state.document) + layeredRules(state.document);
+    const { document } = state;
+    const grid = document.scale.grid === undefined ? '' : GRID_LINES;
+    const rules = changedSizes(document) + layeredRules(document) + grid;
     if (rules !== this.#rulesText) {
       this.#rules.replaceSync(rules);
       this.#rulesText = rules;

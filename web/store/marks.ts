@@ -1,6 +1,6 @@
-import { marksOf, type Evidence } from '@lettera/core/check';
+import { marksOf, type Evidence, type Mark } from '@lettera/core/check';
 import { defineStore } from 'pinia';
-import { computed } from 'vue';
+import { computed, shallowRef } from 'vue';
 import { afterPaint } from '../frame/afterPaint';
 import { useCaseReadings } from './caseReadings';
 import { useProject } from './project';
@@ -20,7 +20,17 @@ export const useMarks = defineStore('marks', () => {
     page: proof.setPage,
   }));
 
-  const marks = computed(() => (shown.value ? marksOf(shown.value, evidence.value) : []));
+  const current = computed(() => (shown.value ? marksOf(shown.value, evidence.value) : []));
 
-  return { shown, evidence, marks };
+  /** The marks as they were when one of them began to be shown put right: it stays in the list meanwhile. */
+  const held = shallowRef<Mark[] | null>(null);
+  const marks = computed(() => held.value ?? current.value);
+
+  /** Shows on the proof what putting a mark right would do; null goes back. */
+  function look(mark: Mark | null): void {
+    held.value = mark ? marks.value : null;
+    project.preview = mark?.fix?.patch ?? null;
+  }
+
+  return { shown, evidence, marks, look };
 });

@@ -135,6 +135,18 @@ describe('a change elsewhere meanwhile', () => {
     expect(project.conflict).toBeNull();
   });
 
+  test('that is heard of while one made here is on its way is taken over after it', async () => {
+    const project = await opened();
+    server.onStored = () => {
+      server.onStored = () => undefined;
+      server.change(set('/scale/small/base', 18));
+      server.announce();
+    };
+    project.change(set('/words', 'Mine'));
+    await settled();
+    expect(project.document).toMatchObject({ words: 'Mine', scale: { small: { base: 18 } } });
+  });
+
   test.each(['theirs', 'mine'] as const)(
     'at the same place is put to the person: %s',
     async (choice) => {

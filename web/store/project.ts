@@ -38,6 +38,8 @@ const keptKey = (id: string) => `lettera:unsaved:${id}`;
 export const useProject = defineStore('project', () => {
   const stored = shallowRef<Project | null>(null);
   const pending = shallowRef<Patch[]>([]);
+  /** What is tried for a while, and what is pointed at for a moment; neither is stored. */
+  const trial = shallowRef<Patch | null>(null);
   const preview = shallowRef<Patch | null>(null);
   const pages = shallowRef<PageTitle[]>([]);
   const saveState = ref<SaveState>('saved');
@@ -47,21 +49,28 @@ export const useProject = defineStore('project', () => {
 
   let events: EventSource | null = null;
   let sending = false;
+  /** The newest revision heard of. */
+  let announced = 0;
   let retry: ReturnType<typeof setTimeout> | undefined;
 
   const document = computed<ProjectDocument | null>(() =>
     stored.value ? replay(stored.value.document, pending.value) : null,
   );
 
-  /** The document with what is being pointed at, which is not stored. */
-  const shown = computed<ProjectDocument | null>(() => {
-    if (!document.value || !preview.value) return document.value;
+  /** A document with a change that is only looked at; one that does not fit it is left out. */
+  function lookedAt(current: ProjectDocument | null, patch: Patch | null): ProjectDocument | null {
+    if (!current || !patch) return current;
     try {
-      return applyChange(document.value, preview.value).document;
+      return applyChange(current, patch).document;
     } catch {
-      return document.value;
+      return current;
     }
-  });
+  }
+
+  /** The document with what is being tried. */
+  const tried = computed(() => lookedAt(document.value, trial.value));
+  /** The document with what is being tried and pointed at: what the proof shows. */
+  const shown = computed(() => lookedAt(tried.value, preview.value));
 
   const id = computed(() => stored.value?.id ?? '');
 
@@ -115,6 +124,7 @@ export const useProject = defineStore('project', () => {
 
   async function open(idOrSlug: string): Promise<void> {
     close();
+    announced = 0;
     const [project, titles] = await Promise.all([api.project(idOrSlug), api.pages(idOrSlug)]);
     pages.value = titles;
     stored.value = project;
@@ -129,6 +139,7 @@ export const useProject = defineStore('project', () => {
     clearTimeout(retry);
     stored.value = null;
     pending.value = [];
+    trial.value = null;
     preview.value = null;
     conflict.value = null;
     progress.value = {};
@@ -139,8 +150,8 @@ export const useProject = defineStore('project', () => {
   function listen(projectId: string): void {
     events = new EventSource(urls.events(projectId));
     const onRevision = (event: MessageEvent<string>) => {
-      const { revision } = JSON.parse(event.data) as { revision: number };
-      if (stored.value && revision > stored.value.revision && !sending) void refresh();
+      announced = (JSON.parse(event.data) as { revision: number }).revision;
+      void catchUp();
     };
     events.addEventListener('hello', onRevision);
     events.addEventListener('revision', onRevision);
@@ -150,9 +161,9 @@ export const useProject = defineStore('project', () => {
     });
   }
 
-  /** Takes over what another tab or person has stored. */
-  async function refresh(): Promise<void> {
-    if (!stored.value) return;
+  /** Takes over what another tab or person has stored; while a change is on its way, once that has arrived. */
+  async function catchUp(): Promise<void> {
+    if (!stored.value || sending || announced <= stored.value.revision) return;
     const newer = await api.project(stored.value.id).catch(() => null);
     if (newer && stored.value && newer.revision > stored.value.revision) takeOver(newer);
   }
@@ -215,6 +226,7 @@ export const useProject = defineStore('project', () => {
       sending = false;
     }
     if (pending.value.length > 0 && saveState.value === 'saving') void flush();
+    else void catchUp();
   }
 
   async function onSendError(error: unknown): Promise<void> {
@@ -251,6 +263,7 @@ export const useProject = defineStore('project', () => {
     } finally {
       sending = false;
     }
+    void catchUp();
   }
 
   /** Ends a conflict: the stored value stays, or the change made here is made again over it. */
@@ -270,7 +283,9 @@ export const useProject = defineStore('project', () => {
   return {
     stored,
     document,
+    tried,
     shown,
+    trial,
     preview,
     pages,
     id,

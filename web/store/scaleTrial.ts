@@ -25,23 +25,10 @@ const CROSSING = '/scale/crossing';
 export const useScaleTrial = defineStore('scaleTrial', () => {
   const project = useProject();
   const trying = ref(false);
-  const tried = shallowRef<Patch>([]);
   const refusal = shallowRef<Refusal | null>(null);
 
-  /** The document as far as it has been decided here: what is tried counts, what is pointed at does not. */
-  const document = computed<ProjectDocument | null>(() => {
-    if (!project.document || tried.value.length === 0) return project.document;
-    try {
-      return applyChange(project.document, tried.value).document;
-    } catch {
-      return project.document;
-    }
-  });
-  const scale = computed(() => document.value?.scale ?? null);
-
-  const rest = (): void => {
-    project.preview = tried.value.length > 0 ? tried.value : null;
-  };
+  const scale = computed(() => project.tried?.scale ?? null);
+  const hasTried = computed(() => project.trial !== null);
 
   function refuse(current: ProjectDocument, patch: Patch, error: ChangeError): void {
     const [first] = error.errors;
@@ -56,16 +43,14 @@ export const useScaleTrial = defineStore('scaleTrial', () => {
 
   /** Makes a change, or adds it to what is tried. What was wrong with one that was not taken is kept. */
   function change(patch: Patch): boolean {
-    const current = document.value;
+    const current = project.tried;
     refusal.value = null;
-    rest();
+    project.preview = null;
     if (!current || patch.length === 0) return false;
     try {
       const { document: after } = applyChange(current, patch);
-      if (trying.value && project.document) {
-        tried.value = patchBetween(project.document, after);
-        rest();
-      } else project.change(patch);
+      if (trying.value && project.document) project.trial = patchBetween(project.document, after);
+      else project.change(patch);
       return true;
     } catch (error) {
       if (!(error instanceof ChangeError)) throw error;
@@ -76,8 +61,7 @@ export const useScaleTrial = defineStore('scaleTrial', () => {
 
   /** Shows a change on the proof while it is pointed at or dragged; null goes back to what is decided. */
   function look(patch: Patch | null): void {
-    if (patch && patch.length > 0) project.preview = [...tried.value, ...patch];
-    else rest();
+    project.preview = patch && patch.length > 0 ? patch : null;
   }
 
   function start(): void {
@@ -86,19 +70,19 @@ export const useScaleTrial = defineStore('scaleTrial', () => {
 
   function end(): void {
     trying.value = false;
-    tried.value = [];
     refusal.value = null;
+    project.trial = null;
     project.preview = null;
   }
 
   /** Makes all that was tried one change. */
   function take(): void {
-    const patch = tried.value;
+    const patch = project.trial ?? [];
     end();
     project.change(patch);
   }
 
   watch(() => project.id, end);
 
-  return { trying, tried, refusal, document, scale, change, look, start, take, leave: end };
+  return { trying, hasTried, refusal, scale, change, look, start, take, leave: end };
 });

@@ -13,6 +13,8 @@ export const useSizeSearch = defineStore('sizeSearch', () => {
   const texts = reactive({ small: '', large: '' });
   const result = shallowRef<ScaleSearch | null>(null);
   const searching = ref(false);
+  /** The size that is to be the base, as given; null leaves it to the search. */
+  const base = ref<number | null>(null);
   /** Steps that are to keep the size given. */
   const keep = ref<number[]>([]);
 
@@ -25,16 +27,19 @@ export const useSizeSearch = defineStore('sizeSearch', () => {
       new Worker(new URL('../worker/scale.ts', import.meta.url), { type: 'module' }),
     );
     const turn = ++asked;
-    const answer = await worker.search({ ...texts });
+    const answer = await worker.search({ ...texts }, base.value);
     if (turn !== asked) return;
     result.value = answer;
     searching.value = false;
   }
 
+  watch(base, () => void search());
+
   watch(texts, () => {
     clearTimeout(timer);
     asked++;
     keep.value = [];
+    base.value = null;
     if (!texts.small.trim() && !texts.large.trim()) {
       result.value = null;
       searching.value = false;
@@ -49,5 +54,5 @@ export const useSizeSearch = defineStore('sizeSearch', () => {
     () => Object.assign(texts, { small: '', large: '' }),
   );
 
-  return { texts, result, searching, keep };
+  return { texts, result, searching, base, keep };
 });

@@ -28,10 +28,21 @@ export class MemoryServer {
     };
   }
 
+  /** Those who listen for new revisions. */
+  readonly listeners: ((event: { data: string }) => void)[] = [];
+  /** What happens as soon as a change has been stored, before its answer is on its way. */
+  onStored: () => void = () => undefined;
+
   /** A change from another window. */
   change(patch: Patch): void {
     this.document = applyChange(this.document, patch).document;
     this.revision++;
+  }
+
+  /** Tells all who listen of the newest revision. */
+  announce(): void {
+    const data = JSON.stringify({ revision: this.revision });
+    for (const listener of this.listeners) listener({ data });
   }
 
   fetch = (input: unknown, init: RequestInit = {}): Promise<Response> => {
@@ -56,7 +67,9 @@ export class MemoryServer {
     const patch = JSON.parse(String(init.body)) as Patch;
     this.arrived.push(patch);
     this.change(patch);
-    return this.#answer(200, this.project);
+    const stored = this.#answer(200, this.project);
+    this.onStored();
+    return stored;
   };
 
   /** What an answer gives, or the problem that it throws. */
@@ -85,8 +98,8 @@ export function browser(server: MemoryServer): Map<string, string> {
     },
     window: { innerWidth: 1280 },
     EventSource: class {
-      addEventListener(): void {
-        // These tests tell the store of new revisions by its own requests.
+      addEventListener(name: string, listener: (event: { data: string }) => void): void {
+        if (name === 'revision') server.listeners.push(listener);
       }
       close(): void {
         // Nothing is open.

@@ -8,13 +8,13 @@ export interface ScaleSearch extends ReadSizes {
 }
 
 export interface ScaleWorker {
-  search: (texts: { small: string; large: string }) => ScaleSearch;
+  search: (texts: { small: string; large: string }, base: number | null) => ScaleSearch;
 }
 
 const worker: ScaleWorker = {
-  search(texts) {
+  search(texts, base) {
     const read = readSizes(texts);
-    const found = read.problem === null ? findScale(read.sizes) : null;
+    const found = read.problem === null ? findScale(read.sizes, base) : null;
     const problem =
       read.problem ??
       (found

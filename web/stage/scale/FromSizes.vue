@@ -11,6 +11,7 @@ import {
 } from '@lettera/core/scale';
 import Button from 'primevue/button';
 import { computed } from 'vue';
+import ChoiceLine from '../../frame/ChoiceLine.vue';
 import { plainNumber } from '../../frame/figures';
 import { useLengthUnit } from '../../store/lengthUnit';
 import { useScaleTrial } from '../../store/scaleTrial';
@@ -40,6 +41,22 @@ const patch = computed(() =>
     ? foundScalePatch(trial.scale, found.value, search.keep, needed.value)
     : [],
 );
+
+/** Sizes that may be the base: those that text is set in, and what is the base now. */
+const TEXT = [12, 28] as const;
+const leadingEnd = computed<End>(() => (ends.value.includes('large') ? 'large' : 'small'));
+const bases = computed(() =>
+  (found.value?.steps ?? []).flatMap(({ number, given }) => {
+    const size = given[leadingEnd.value] ?? 0;
+    return number === 0 || (size >= TEXT[0] && size <= TEXT[1])
+      ? [{ value: size, label: lengths.show(size) }]
+      : [];
+  }),
+);
+const base = computed({
+  get: () => found.value?.ends[leadingEnd.value]?.base ?? 0,
+  set: (size) => (search.base = size),
+});
 
 const moves = (step: FoundStep): boolean => ends.value.some((end) => offAt(step, end) > SAME);
 const odd = computed(() => (found.value?.steps ?? []).filter(moves).map(({ number }) => number));
@@ -108,6 +125,10 @@ const ROUNDED = {
       <span v-if="ends.length === 1"
         >The {{ END_NAMES[ends[0] === 'large' ? 'small' : 'large'] }} stays as it is.</span
       >
+    </p>
+    <p class="line wrap">
+      The base is
+      <ChoiceLine v-model="base" label="Base" :choices="bases" />
     </p>
     <p class="line wrap">
       <Button

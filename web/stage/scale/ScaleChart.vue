@@ -130,6 +130,26 @@ const labels = computed(() => {
     });
 });
 
+/** Ends that lie nearer to one another meet, px. */
+const MEET = 6;
+/** Every end; one that meets another that was set by hand leaves the pointer to it, so that it can be given back. */
+const handles = computed(() =>
+  curves.value.flatMap(({ step, used }) =>
+    ENDS.map((end) => ({
+      step,
+      used,
+      end,
+      key: `${step.number} ${end}`,
+      under:
+        !step.setByHand[end] &&
+        steps.value.some(
+          (other) =>
+            other.setByHand[end] && Math.abs(y.value(other[end]) - y.value(step[end])) < MEET,
+        ),
+    })),
+  ),
+);
+
 /** The end that is dragged or has the keyboard, of which the figure shows. */
 const active = ref<{ number: number; end: End }>({ number: 0, end: 'large' });
 const held = ref<{ number: number; end: End } | null>(null);
@@ -353,44 +373,42 @@ function proofKey(event: KeyboardEvent): void {
         />
         <path :d="`M${proofPlace} 0V${HEIGHT - EDGE.bottom}`" />
       </g>
-      <template v-for="curve in curves" :key="`ends ${curve.step.number}`">
-        <g
-          v-for="end in ENDS"
-          :key="end"
-          v-drag="endDragOf(curve.step.number, end)"
-          class="handle"
-          :class="{ idle: !curve.used, hand: curve.step.setByHand[end] }"
-          role="slider"
-          aria-orientation="vertical"
-          :data-end="`${curve.step.number} ${end}`"
-          :tabindex="active.number === curve.step.number && active.end === end ? 0 : -1"
-          :aria-label="`Size of ${curve.step.name} at the ${END_NAMES[end]}`"
-          :aria-valuemin="SCALE_BOUNDS.size[0]"
-          :aria-valuemax="SCALE_BOUNDS.size[1]"
-          :aria-valuenow="Number(curve.step[end].toFixed(2))"
-          :aria-valuetext="spoken(curve.step, end)"
-          @keydown="onKey($event, curve.step.number, end)"
-          @focus="
-            focused = true;
-            active = { number: curve.step.number, end };
-          "
-          @blur="focused = false"
-          @mouseenter="pointed = { number: curve.step.number, end }"
-          @mouseleave="pointed = null"
-          @dblclick="giveBack(curve.step.number, end)"
-        >
-          <circle :cx="x(scale[end].width)" :cy="y(curve.step[end])" r="8" fill="transparent" />
-          <rect
-            v-if="curve.step.setByHand[end]"
-            class="dot"
-            :x="x(scale[end].width) - 3.5"
-            :y="y(curve.step[end]) - 3.5"
-            width="7"
-            height="7"
-          />
-          <circle v-else class="dot" :cx="x(scale[end].width)" :cy="y(curve.step[end])" r="3" />
-        </g>
-      </template>
+      <g
+        v-for="{ step, used: inUse, end, key, under } in handles"
+        :key="key"
+        v-drag="endDragOf(step.number, end)"
+        class="handle"
+        :class="{ idle: !inUse, hand: step.setByHand[end], under }"
+        role="slider"
+        aria-orientation="vertical"
+        :data-end="key"
+        :tabindex="active.number === step.number && active.end === end ? 0 : -1"
+        :aria-label="`Size of ${step.name} at the ${END_NAMES[end]}`"
+        :aria-valuemin="SCALE_BOUNDS.size[0]"
+        :aria-valuemax="SCALE_BOUNDS.size[1]"
+        :aria-valuenow="Number(step[end].toFixed(2))"
+        :aria-valuetext="spoken(step, end)"
+        @keydown="onKey($event, step.number, end)"
+        @focus="
+          focused = true;
+          active = { number: step.number, end };
+        "
+        @blur="focused = false"
+        @mouseenter="pointed = { number: step.number, end }"
+        @mouseleave="pointed = null"
+        @dblclick="giveBack(step.number, end)"
+      >
+        <circle :cx="x(scale[end].width)" :cy="y(step[end])" r="8" fill="transparent" />
+        <rect
+          v-if="step.setByHand[end]"
+          class="dot"
+          :x="x(scale[end].width) - 3.5"
+          :y="y(step[end]) - 3.5"
+          width="7"
+          height="7"
+        />
+        <circle v-else class="dot" :cx="x(scale[end].width)" :cy="y(step[end])" r="3" />
+      </g>
       <text
         v-for="label in labels"
         :key="label.number"
@@ -494,6 +512,9 @@ text,
 .handle {
   cursor: ns-resize;
   outline: none;
+}
+.handle.under {
+  pointer-events: none;
 }
 .dot,
 .by-hand {

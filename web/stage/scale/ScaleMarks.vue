@@ -1,0 +1,68 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { count } from '../../frame/figures';
+import MarkLine from '../../frame/MarkLine.vue';
+import { useMarks } from '../../store/marks';
+import { useProof } from '../../store/proof';
+import { useScaleTrial } from '../../store/scaleTrial';
+
+/** The marks on the scale: one line that is always there, and all of them when it is opened. */
+const checks = useMarks();
+const proof = useProof();
+const trial = useScaleTrial();
+
+const marks = computed(() => checks.marks.filter(({ stage }) => stage === 'scale'));
+const open = ref(false);
+</script>
+
+<template>
+  <section class="marks" :class="{ some: marks.length > 0 }" aria-label="Marks on the scale">
+    <p v-if="marks.length === 0" class="quiet">Nothing on the scale is marked.</p>
+    <template v-else>
+      <button type="button" class="plain head" :aria-expanded="open" @click="open = !open">
+        <b class="mark-text">{{ count(marks.length, 'mark') }}</b>
+        <span v-if="!open" class="first">{{ marks[0]?.message }}</span>
+        <span class="again">{{ open ? 'Fold' : 'Show' }}</span>
+      </button>
+      <ul v-if="open">
+        <MarkLine
+          v-for="mark in marks"
+          :key="mark.message"
+          :mark="mark"
+          @take="trial.change(mark.fix?.patch ?? [])"
+          @go="proof.style = mark.style ?? null"
+        />
+      </ul>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.marks {
+  margin: 8px 20px 0;
+  padding-left: 10px;
+  border-left: 3px solid var(--rule);
+}
+.marks.some {
+  border-color: var(--mark);
+}
+.marks > p,
+.head {
+  min-height: 24px;
+  line-height: 24px;
+}
+.head {
+  display: flex;
+  gap: 8px;
+  width: 100%;
+}
+.head b {
+  flex: none;
+  font-weight: 650;
+}
+.first {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+</style>
