@@ -10,12 +10,13 @@ import {
   startingUp,
 } from './server';
 import { table, type Row } from './timing';
-import { firstLoads, tokenChanges } from './web';
+import { drags, firstLoads, tokenChanges } from './web';
 
 const RESULTS = 'bench/results.json';
 
 const rows: Row[] = [
   ...(await tokenChanges()),
+  ...(await drags()),
   ...(await firstLoads()),
   await startingUp(),
   ...(await lineUps()),

@@ -101,6 +101,74 @@ async function changeTokens(page: Page): Promise<{ frames: number[]; tasks: numb
   );
 }
 
+/** Frames are 16.7 ms apart at 60 a second; their time stamps vary by a tenth. */
+const FRAME = 17;
+/** Moves over which a drag is measured, and how far apart they are, milliseconds. */
+const MOVES = 120;
+const MOVE_EVERY = 10;
+
+/** Drags from a place to and fro, and gives the time between the frames drawn meanwhile, milliseconds. */
+async function dragFrames(
+  page: Page,
+  from: { x: number; y: number },
+  by: { x: number; y: number },
+): Promise<number[]> {
+  await page.evaluate(() => {
+    const watched = globalThis as unknown as { frames: number[]; watching: boolean };
+    watched.frames = [];
+    watched.watching = true;
+    const note = (time: number) => {
+      watched.frames.push(time);
+      if (watched.watching) requestAnimationFrame(note);
+    };
+    requestAnimationFrame(note);
+  });
+  await page.mouse.move(from.x, from.y);
+  await page.mouse.down();
+  for (let i = 0; i < MOVES; i++) {
+    const along = Math.sin((i / MOVES) * Math.PI * 4);
+    await page.mouse.move(from.x + by.x * along, from.y + by.y * along);
+    await new Promise((resolve) => setTimeout(resolve, MOVE_EVERY));
+  }
+  const frames = await page.evaluate(() => {
+    const watched = globalThis as unknown as { frames: number[]; watching: boolean };
+    watched.watching = false;
+    return watched.frames;
+  });
+  await page.mouse.up();
+  return frames.slice(1).map((time, i) => time - (frames[i] ?? time));
+}
+
+/** Dragging a curve's end, and the proof's width, on the sample project's first page. */
+export async function drags(): Promise<Row[]> {
+  const lettera = await startLettera();
+  const browser = await launchBrowser();
+  const { page } = await newPage(browser);
+  await page.goto(`${lettera.url}/p/tarnholm-light/scale`);
+  await page.evaluate('globalThis.__name = (named) => named');
+  await proofFrame(page);
+  // What is measured once the page rests is not part of a drag.
+  await new Promise((resolve) => setTimeout(resolve, 2500));
+  const middleOf = async (selector: string) => {
+    const box = await (await page.waitForSelector(selector))?.boundingBox();
+    return { x: (box?.x ?? 0) + (box?.width ?? 0) / 2, y: (box?.y ?? 0) + (box?.height ?? 0) / 2 };
+  };
+  const end = await middleOf('[data-end="5 large"] .dot');
+  await dragFrames(page, end, { x: 0, y: -20 });
+  const ends = await dragFrames(page, await middleOf('[data-end="5 large"] .dot'), {
+    x: 0,
+    y: -20,
+  });
+  const ruler = await middleOf('.ruler .handle');
+  const widths = await dragFrames(page, ruler, { x: 60, y: 0 });
+  await browser.close();
+  await lettera.close();
+  return [
+    summarise('between frames while a curve’s end is dragged', ends, FRAME),
+    summarise('between frames while the width ruler is dragged', widths, FRAME),
+  ];
+}
+
 const textNodes = (html: string): number =>
   [...html.matchAll(/>([^<]+)</g)].filter(([, text]) => text?.trim()).length;
 

@@ -9,6 +9,8 @@ export default defineConfig({
     target: 'es2022',
     assetsInlineLimit: 0,
     rolldownOptions: {
+      // How long plugins took is no fault of what is built.
+      checks: { pluginTimings: false },
       output: {
         // What every stage shares comes in few files: dozens of small ones wait for one another.
         codeSplitting: {

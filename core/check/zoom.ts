@@ -1,5 +1,5 @@
-import type { ProjectDocument } from '../document/projectDocument';
-import { reapply } from '../document/change';
+import type { Scale } from '../document/scale';
+import { scaleAfter } from '../scale/after';
 import { moveEndPatch } from '../scale/byHand';
 import { bendsOf, sizeAt } from '../scale/sizeAt';
 import { otherEnd, stepByNumber, stepsOf, type End, type Step } from '../scale/steps';
@@ -14,11 +14,11 @@ export const zoom: Rule = (document) => {
   const users = usersByStep(document);
   return stepsOf(scale).flatMap((step): Mark[] => {
     const styles = users.get(step.number);
-    const failing = styles && zoomFailure(over(document, step), from);
+    const failing = styles && zoomFailure(over(scale, step), from);
     if (!styles || !failing) return [];
     const upper = step.large > step.small ? 'large' : 'small';
     const bound = passingBound(
-      (size) => over(document, { ...step, [upper]: size }),
+      (size) => over(scale, { ...step, [upper]: size }),
       [step[otherEnd(upper)], step[upper]],
       from,
     );
@@ -31,7 +31,7 @@ export const zoom: Rule = (document) => {
         width,
         message: `${inWords(styles.map((key) => styleName(document, key)))}: in windows from ${failing.from} to ${failing.to} px no zoom up to 500 % doubles the text, since it shrinks as the page is zoomed. It runs from ${px(step.small)} to ${px(step.large)}.`,
         remedy: `At ${width} px, ${bound.toFixed(2)} px is the most with which it doubles in every window.`,
-        ...bringDown(document, step, upper, bound),
+        ...bringDown(scale, step, upper, bound),
       },
     ];
   });
@@ -42,24 +42,24 @@ const FURTHER = [0, 0.002, 0.004, 0.006, 0.008, 0.01];
 
 /** Brings a step down to where it doubles: with its series, so that the order of steps stays. */
 function bringDown(
-  document: ProjectDocument,
+  scale: Scale,
   { number, name }: Step,
   upper: End,
   bound: number,
 ): { fix?: Remedy } {
-  const { width } = document.scale[upper];
+  const { width } = scale[upper];
   for (const part of FURTHER) {
-    const patch = moveEndPatch(document.scale, number, upper, bound * (1 - part), false);
-    const after = reapply(document, patch);
-    const step = stepByNumber(after.scale, number);
-    if (zoomFailure(over(after, step), after.scale.small.width)) continue;
+    const patch = moveEndPatch(scale, number, upper, bound * (1 - part), false);
+    const after = scaleAfter(scale, patch);
+    const step = stepByNumber(after, number);
+    if (zoomFailure(over(after, step), after.small.width)) continue;
     const size = px(step[upper]);
     return { fix: { does: `Bring ${name} down to ${size} at ${width} px`, patch } };
   }
   return {};
 }
 
-const over = ({ scale }: ProjectDocument, step: Step): SizeOverWidth => ({
+const over = (scale: Scale, step: Step): SizeOverWidth => ({
   sizeAt: (width) => sizeAt(scale, step, width),
   bends: bendsOf(scale),
 });

@@ -2,6 +2,7 @@ import jsonPatch, { type Operation } from 'fast-json-patch';
 import { isPlainObject } from './decorators';
 import { describePath } from './describe';
 import type { ProjectDocument } from './projectDocument';
+import { referenceErrors } from './references';
 import { documentErrors, type FieldError } from './validate';
 
 /** A JSON Patch (RFC 6902). */
@@ -53,7 +54,8 @@ function checkShape(patch: unknown): asserts patch is Patch {
 }
 
 /**
- * Applies a JSON Patch to a document and checks the whole result. The document given is left as it is.
+ * Applies a JSON Patch to a valid document and checks what it touches, and what refers to that. The document
+ * given is left as it is.
  * @throws ChangeError naming each path at fault
  */
 export function applyChange(document: ProjectDocument, patch: unknown): AppliedChange {
@@ -69,13 +71,24 @@ export function applyChange(document: ProjectDocument, patch: unknown): AppliedC
   } catch (error) {
     throw refusal(error);
   }
-  const errors = documentErrors(after);
+  const errors = documentErrors(after, partsOf(patch));
   const [first] = errors;
   if (first) {
     const place = describePath(document, first.path);
     throw new ChangeError(`${place} ${first.message}. Nothing was changed.`, errors);
   }
   return { document: after, inverse: jsonPatch.compare(after, document) };
+}
+
+/** Names of the parts of a document that a patch touches; undefined for all of them. */
+function partsOf(patch: Patch): Set<string> | undefined {
+  const paths = patch.flatMap((operation) =>
+    'from' in operation ? [operation.path, operation.from] : [operation.path],
+  );
+  const parts = paths.map((path) =>
+    path.split('/')[1]?.replaceAll('~1', '/').replaceAll('~0', '~'),
+  );
+  return parts.includes(undefined) ? undefined : new Set(parts as string[]);
 }
 
 function refusal(error: unknown): ChangeError {
@@ -94,6 +107,21 @@ function refusal(error: unknown): ChangeError {
 /** Applies a patch that has been checked before, to the document that it was checked on or one like it. */
 export const reapply = (document: ProjectDocument, patch: Patch): ProjectDocument =>
   jsonPatch.applyPatch(document, jsonPatch.deepClone(patch) as Patch, false, false).newDocument;
+
+/**
+ * A document with a change that is only looked at, made by the program from values within their bounds: what
+ * refers to what is checked, the values are not.
+ * @returns null when the change does not fit the document
+ */
+export function lookAt(document: ProjectDocument, patch: Patch): ProjectDocument | null {
+  try {
+    const after = reapply(document, patch);
+    return referenceErrors(after).length === 0 ? after : null;
+  } catch (error) {
+    if (error instanceof jsonPatch.JsonPatchError) return null;
+    throw error;
+  }
+}
 
 /** The patch that leads from one document to another. */
 export const patchBetween = (before: ProjectDocument, after: ProjectDocument): Patch =>

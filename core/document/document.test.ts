@@ -3,7 +3,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import type { FaceReading } from '../font';
 import { face, family, seatedDocument } from '../testing/documents';
-import { applyChange, ChangeError, patchBetween, patchesTouch, type Patch } from './change';
+import { applyChange, ChangeError, lookAt, patchBetween, patchesTouch, type Patch } from './change';
 import { describePatch } from './describe';
 import { newDocument } from './newDocument';
 import type { Voice } from './projectDocument';
@@ -348,4 +348,13 @@ describe('a shortlist', () => {
     document.shortlist = ['../etc'];
     expect(documentErrors(document)[0]?.path).toBe('/shortlist');
   });
+});
+
+test('a change that is only looked at is left out when it does not fit', () => {
+  const document = newDocument('Tarnholm');
+  const look = (path: string, value: unknown) => lookAt(document, [{ op: 'replace', path, value }]);
+  expect(look('/scale/large/base', 21)?.scale.large.base).toBe(21);
+  expect(document.scale.large.base).toBe(18);
+  expect(look('/styles/lead/set/step', 9)).toBeNull();
+  expect(look('/voices/none/family', 'x')).toBeNull();
 });

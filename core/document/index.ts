@@ -1,6 +1,7 @@
 export {
   applyChange,
   ChangeError,
+  lookAt,
   patchBetween,
   patchesTouch,
   reapply,

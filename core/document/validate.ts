@@ -1,7 +1,7 @@
 import { plainToInstance } from 'class-transformer';
 import { validateSync, type ValidationError } from 'class-validator';
 import { isPlainObject } from './decorators';
-import { ProjectDocument } from './projectDocument';
+import { DOCUMENT_FORMAT, ProjectDocument } from './projectDocument';
 import { referenceErrors } from './references';
 
 /** What is wrong with one value of a document; `path` is a JSON Pointer (RFC 6901). */
@@ -39,13 +39,41 @@ function flatten(errors: ValidationError[], parent: string): FieldError[] {
   });
 }
 
+/** A valid document without contents, in whose place each part that is to be checked is put. */
+const SHELL: ProjectDocument = {
+  format: DOCUMENT_FORMAT,
+  name: 'shell',
+  languages: ['en'],
+  words: 'shell',
+  case: {},
+  voices: {},
+  scale: {
+    small: { width: 360, base: 16, ratio: 1.2 },
+    large: { width: 1280, base: 18, ratio: 1.25 },
+    down: 0,
+    up: 0,
+    rounding: 'none',
+    overrides: {},
+  },
+  colours: {},
+  styles: {},
+  elements: {},
+  delivery: { layer: null, display: 'swap', dark: false },
+};
+
 /**
  * Everything wrong with a project document: values out of bounds, properties it does not have, and
  * references to what is not there. An empty list means valid.
+ *
+ * @param parts names of the parts that may have changed in a document that was valid before; the values of
+ * the others are not looked at again, what refers from one to another is
  */
-export function documentErrors(document: unknown): FieldError[] {
+export function documentErrors(document: unknown, parts?: ReadonlySet<string>): FieldError[] {
   if (!isPlainObject(document)) return [{ path: '', message: 'must be an object' }];
-  const instance = plainToInstance(ProjectDocument, document);
+  const checked = parts
+    ? { ...SHELL, ...Object.fromEntries([...parts].map((part) => [part, document[part]])) }
+    : document;
+  const instance = plainToInstance(ProjectDocument, checked);
   const errors = validateSync(instance, {
     whitelist: true,
     forbidNonWhitelisted: true,

@@ -7,6 +7,11 @@ const WIDEST_WINDOW = 2560;
 /** How finely a bound that passes is sought, CSS px. */
 const FINENESS = 0.01;
 
+/** A reach short of twice by less is one of decimals. */
+const SLACK = 1e-9;
+/** As good as at a width, but before it, CSS px. */
+const BEFORE = 1e-6;
+
 /** A size over viewport widths, and the widths between which it only runs straight. */
 export interface SizeOverWidth {
   sizeAt: (width: number) => number;
@@ -26,18 +31,31 @@ export interface WindowRange {
  */
 export function zoomReach({ sizeAt, bends }: SizeOverWidth, window: number): number {
   const least = window / MOST_ZOOM;
-  // On either side of each bend, for sizes that change at once.
-  const widths = bends
-    .flatMap((width) => [width - 1e-6, width])
-    .filter((v) => v > least && v < window);
-  const shown = [least, ...widths, window].map((v) => (window * sizeAt(v)) / v);
-  return Math.max(...shown) / sizeAt(window);
+  let most = Math.max(MOST_ZOOM * sizeAt(least), sizeAt(window));
+  const tryWidth = (v: number): void => {
+    if (v > least && v < window) most = Math.max(most, (window * sizeAt(v)) / v);
+  };
+  for (const bend of bends) {
+    tryWidth(bend);
+    // Just before it too, for sizes that change at once.
+    tryWidth(bend - BEFORE);
+  }
+  return most / sizeAt(window);
 }
 
 /** A size never more than 2.5 times its least doubles everywhere: at 500 % it shows at 5 times the least. */
 function alwaysDoubles({ sizeAt, bends }: SizeOverWidth): boolean {
-  const sizes = bends.flatMap((width) => [sizeAt(width - 1e-6), sizeAt(width)]);
+  const sizes = bends.flatMap((width) => [sizeAt(width - BEFORE), sizeAt(width)]);
   return Math.max(...sizes) <= (MOST_ZOOM / WANTED) * Math.min(...sizes);
+}
+
+/** The first window from a width to another, in whole px, in which no zoom doubles the text; null without one. */
+function firstFailure(size: SizeOverWidth, from: number): number | null {
+  if (alwaysDoubles(size)) return null;
+  for (let window = from; window <= WIDEST_WINDOW; window++) {
+    if (zoomReach(size, window) < WANTED - SLACK) return window;
+  }
+  return null;
 }
 
 /**
@@ -45,13 +63,11 @@ function alwaysDoubles({ sizeAt, bends }: SizeOverWidth): boolean {
  * it doubles in all.
  */
 export function zoomFailure(size: SizeOverWidth, from: number): WindowRange | null {
-  if (alwaysDoubles(size)) return null;
-  let failing: WindowRange | undefined;
-  for (let window = from; window <= WIDEST_WINDOW; window++) {
-    if (zoomReach(size, window) >= WANTED - 1e-9) continue;
-    failing = { from: failing?.from ?? window, to: window };
-  }
-  return failing ?? null;
+  const first = firstFailure(size, from);
+  if (first === null) return null;
+  let last = WIDEST_WINDOW;
+  while (zoomReach(size, last) >= WANTED - SLACK) last--;
+  return { from: first, to: last };
 }
 
 /**
@@ -68,9 +84,9 @@ export function passingBound(
   let [low, high] = [passes, fails];
   while (high - low > FINENESS / 2) {
     const middle = (low + high) / 2;
-    if (zoomFailure(withBound(middle), from)) high = middle;
+    if (firstFailure(withBound(middle), from) !== null) high = middle;
     else low = middle;
   }
   const nearest = Math.round(low / FINENESS) * FINENESS;
-  return zoomFailure(withBound(nearest), from) ? nearest - FINENESS : nearest;
+  return firstFailure(withBound(nearest), from) === null ? nearest : nearest - FINENESS;
 }

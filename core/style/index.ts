@@ -24,6 +24,7 @@ export {
 export { matchFace, type FaceMatch, type FaceRequest, type MatchableFace } from './faceMatch';
 export { PROPERTIES, PROPERTY_NAMES, type PropertyName, type PropertyValue } from './properties';
 export {
+  propertyInUse,
   resolveElement,
   resolveInUse,
   resolveStyle,

@@ -16,7 +16,7 @@ const USUAL = { size: 16, xHeight: 0.5, measure: 62, leading: 0.5 };
 /** em of leading for each em of x-height: larger letters leave less white between lines. */
 const FOR_X_HEIGHT = 0.8;
 /** em of leading for each character: the eye finds its way back less easily from a longer line. */
-const FOR_MEASURE = 0.004;
+const FOR_MEASURE = 0.0025;
 /** Beyond these measures the line is at fault and not its height. */
 const MEASURES: readonly [number, number] = [25, 90];
 /** Leading shrinks as size grows, and grows a little as it shrinks: powers of the usual size ÷ the size. */

@@ -1,6 +1,6 @@
 import type { ProjectDocument } from '../document/projectDocument';
 import { BODY_STYLE } from '../document/references';
-import { resolveInUse } from './resolve';
+import { propertyInUse } from './resolve';
 
 /** Text as it stands on a page: how wide its column is, and the mean advance of its face. */
 export interface SetText {
@@ -88,7 +88,7 @@ export const stylesInUse = (document: ProjectDocument): string[] => [
 
 /** The step of a style where it is used. */
 export const stepOf = (document: ProjectDocument, style: string): number =>
-  resolveInUse(document, style).step.value ?? 0;
+  propertyInUse(document, style, 'step').value ?? 0;
 
 /** Styles in use by the step they have. */
 export function usersByStep(document: ProjectDocument): Map<number, string[]> {

@@ -68,21 +68,25 @@ export function resolveStyle(
   parentElement: string | null = null,
 ): ResolvedStyle {
   const all = [...places(document, styleKey, parentElement)];
-  const resolveProperty = (name: PropertyName): ResolvedProperty => {
-    const trace: TraceStep[] = [];
-    for (const place of all) {
-      trace.push(place);
-      const value = document.styles[place.style]?.set[name];
-      if (value !== undefined) {
-        return { value, origin: place.origin, source: place.style, trace };
-      }
-    }
-    trace.push({ origin: 'browser', style: null });
-    return { value: PROPERTIES[name].initial, origin: 'browser', source: null, trace };
-  };
   return Object.fromEntries(
-    PROPERTY_NAMES.map((name) => [name, resolveProperty(name)]),
+    PROPERTY_NAMES.map((name) => [name, resolveIn(document, all, name)]),
   ) as ResolvedStyle;
+}
+
+/** A property at the first of the places that has it. */
+function resolveIn(
+  document: ProjectDocument,
+  all: readonly (TraceStep & { style: string })[],
+  name: PropertyName,
+): ResolvedProperty {
+  const trace: TraceStep[] = [];
+  for (const place of all) {
+    trace.push(place);
+    const value = document.styles[place.style]?.set[name];
+    if (value !== undefined) return { value, origin: place.origin, source: place.style, trace };
+  }
+  trace.push({ origin: 'browser', style: null });
+  return { value: PROPERTIES[name].initial, origin: 'browser', source: null, trace };
 }
 
 /** The style of an element, resolved where the element stands. */
@@ -92,8 +96,21 @@ export function resolveElement(document: ProjectDocument, elementKey: string): R
   return resolveStyle(document, element.style, element.parent);
 }
 
+const parentInUse = ({ elements }: ProjectDocument, styleKey: string): string | null =>
+  Object.values(elements).find(({ style }) => style === styleKey)?.parent ?? null;
+
 /** A style resolved where its first element stands, or under the body when no element has it. */
-export function resolveInUse(document: ProjectDocument, styleKey: string): ResolvedStyle {
-  const element = Object.values(document.elements).find(({ style }) => style === styleKey);
-  return resolveStyle(document, styleKey, element?.parent ?? null);
-}
+export const resolveInUse = (document: ProjectDocument, styleKey: string): ResolvedStyle =>
+  resolveStyle(document, styleKey, parentInUse(document, styleKey));
+
+/** One property of a style as `resolveInUse` has it. */
+export const propertyInUse = <P extends PropertyName>(
+  document: ProjectDocument,
+  styleKey: string,
+  name: P,
+): ResolvedProperty<P> =>
+  resolveIn(
+    document,
+    [...places(document, styleKey, parentInUse(document, styleKey))],
+    name,
+  ) as ResolvedProperty<P>;

@@ -1,7 +1,7 @@
 import { marksOf, type Evidence, type Mark } from '@lettera/core/check';
 import { defineStore } from 'pinia';
 import { computed, shallowRef } from 'vue';
-import { afterPaint } from '../frame/afterPaint';
+import { afterRest } from '../frame/afterRest';
 import { useCaseReadings } from './caseReadings';
 import { useProject } from './project';
 import { useProof } from './proof';
@@ -12,7 +12,7 @@ export const useMarks = defineStore('marks', () => {
   const proof = useProof();
   const caseReadings = useCaseReadings();
 
-  const shown = afterPaint(() => project.shown);
+  const shown = afterRest(() => project.shown);
 
   const evidence = computed<Evidence>(() => ({
     readings: caseReadings.readings,

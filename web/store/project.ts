@@ -1,6 +1,7 @@
 import {
   applyChange,
   ChangeError,
+  lookAt,
   patchBetween,
   type Patch,
   type ProjectDocument,
@@ -59,12 +60,7 @@ export const useProject = defineStore('project', () => {
 
   /** A document with a change that is only looked at; one that does not fit it is left out. */
   function lookedAt(current: ProjectDocument | null, patch: Patch | null): ProjectDocument | null {
-    if (!current || !patch) return current;
-    try {
-      return applyChange(current, patch).document;
-    } catch {
-      return current;
-    }
+    return current && patch ? (lookAt(current, patch) ?? current) : current;
   }
 
   /** The document with what is being tried. */

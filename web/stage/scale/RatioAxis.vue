@@ -4,6 +4,7 @@ import { scaleLog } from 'd3-scale';
 import { computed, ref } from 'vue';
 import { vDrag, type Dragged } from '../../frame/drag';
 import { plainNumber } from '../../frame/figures';
+import { useWidth } from '../../frame/useWidth';
 
 /** Ratios along an axis, equal intervals equally far apart; those that the trade names are its ticks. */
 const props = defineProps<{ modelValue: number; label: string }>();
@@ -13,7 +14,8 @@ const emit = defineEmits<{
   look: [ratio: number | null];
 }>();
 
-const WIDTH = 230;
+const axis = ref<HTMLElement | null>(null);
+const axisWidth = useWidth(axis, 200);
 const HEIGHT = 34;
 const EDGE = 8;
 const LINE = 22;
@@ -25,7 +27,7 @@ const CATCH = 3;
 
 const pointed = ref<number | null>(null);
 const until = computed(() => (props.modelValue > OCTAVE ? WIDEST : OCTAVE));
-const x = computed(() => scaleLog([1, until.value], [EDGE, WIDTH - EDGE]));
+const x = computed(() => scaleLog([1, until.value], [EDGE, axisWidth.value - EDGE]));
 const ticks = computed(() => INTERVALS.filter(({ ratio }) => ratio <= until.value + 1e-9));
 
 const shown = computed(() => pointed.value ?? props.modelValue);
@@ -36,7 +38,7 @@ const says = computed(() =>
 
 function ratioAt(place: number): number {
   const near = ticks.value.find(({ ratio }) => Math.abs(x.value(ratio) - place) <= CATCH);
-  const free = x.value.invert(Math.min(WIDTH - EDGE, Math.max(EDGE, place)));
+  const free = x.value.invert(Math.min(axisWidth.value - EDGE, Math.max(EDGE, place)));
   return near?.ratio ?? Number(free.toFixed(3));
 }
 
@@ -58,7 +60,7 @@ const dragged: Dragged = {
 
 function pick(event: MouseEvent): void {
   const { left, width } = (event.currentTarget as Element).getBoundingClientRect();
-  take(ratioAt(((event.clientX - left) / width) * WIDTH));
+  take(ratioAt(((event.clientX - left) / width) * axisWidth.value));
 }
 
 const STEP = 0.01;
@@ -73,6 +75,7 @@ function step(event: KeyboardEvent): void {
 
 <template>
   <span
+    ref="axis"
     class="axis"
     role="slider"
     tabindex="0"
@@ -83,9 +86,9 @@ function step(event: KeyboardEvent): void {
     :aria-valuetext="says"
     @keydown="step"
   >
-    <svg :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" :width="WIDTH" :height="HEIGHT" @click="pick">
-      <rect :width="WIDTH" :height="HEIGHT" fill="transparent" />
-      <path :d="`M${EDGE} ${LINE}H${WIDTH - EDGE}`" class="rule" />
+    <svg :viewBox="`0 0 ${axisWidth} ${HEIGHT}`" :width="axisWidth" :height="HEIGHT" @click="pick">
+      <rect :width="axisWidth" :height="HEIGHT" fill="transparent" />
+      <path :d="`M${EDGE} ${LINE}H${axisWidth - EDGE}`" class="rule" />
       <g
         v-for="tick in ticks"
         :key="tick.name"
@@ -99,7 +102,7 @@ function step(event: KeyboardEvent): void {
         <title>{{ tick.name }}, {{ tick.says }}</title>
       </g>
       <path v-drag="dragged" class="here" :d="`M${x(shown)} 13v18`" />
-      <text :x="Math.min(WIDTH - 60, Math.max(60, x(shown)))" y="9" text-anchor="middle">
+      <text :x="Math.min(axisWidth - 60, Math.max(60, x(shown)))" y="9" text-anchor="middle">
         {{ says }}
       </text>
     </svg>
@@ -109,13 +112,12 @@ function step(event: KeyboardEvent): void {
 <style scoped>
 .axis {
   display: block;
-  width: min(100%, 230px);
+  width: 100%;
+  max-width: 300px;
   cursor: pointer;
 }
 svg {
   display: block;
-  width: 100%;
-  height: auto;
   touch-action: none;
 }
 .rule {

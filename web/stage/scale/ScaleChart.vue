@@ -23,6 +23,7 @@ import { vDrag, type Dragged } from '../../frame/drag';
 import { useLengthUnit } from '../../store/lengthUnit';
 import { NARROWEST, useProof, WIDEST } from '../../store/proof';
 import { useScaleTrial } from '../../store/scaleTrial';
+import { useWidth } from '../../frame/useWidth';
 import { END_NAMES } from './scaleView';
 
 /**
@@ -36,7 +37,10 @@ const proof = useProof();
 const trial = useScaleTrial();
 const lengths = useLengthUnit();
 
-const WIDTH = 560;
+const figure = ref<HTMLElement | null>(null);
+const NARROWEST_CHART = 320;
+const frameWidth = useWidth(figure, 550);
+const chartWidth = computed(() => Math.max(NARROWEST_CHART, Math.min(820, frameWidth.value)));
 const HEIGHT = 290;
 const EDGE = { left: 40, right: 92, top: 14, bottom: 26 };
 const FROM = 200;
@@ -51,7 +55,9 @@ const moves = ref<'series' | 'alone'>('series');
 
 const steps = computed(() => stepsOf(props.scale));
 const until = computed(() => Math.max(WIDEST, props.scale.large.width + 160));
-const x = computed(() => scaleLinear([FROM, until.value], [EDGE.left, WIDTH - EDGE.right]));
+const x = computed(() =>
+  scaleLinear([FROM, until.value], [EDGE.left, chartWidth.value - EDGE.right]),
+);
 const extent = computed(() => {
   const sizes = steps.value.flatMap(({ small, large }) => [small, large]);
   return [Math.min(...sizes) / 1.12, Math.max(...sizes) * 1.12] as const;
@@ -87,7 +93,7 @@ function drawAxes(): void {
     [small.width, large.width].every((end) => Math.abs(x.value(end) - x.value(width)) > 34);
   select(widthAxis.value).call(
     axisBottom(x.value)
-      .tickValues(x.value.ticks(8).filter(apart))
+      .tickValues(x.value.ticks(chartWidth.value < 450 ? 4 : 8).filter(apart))
       .tickFormat((width) => String(width.valueOf()))
       .tickSize(3),
   );
@@ -95,7 +101,7 @@ function drawAxes(): void {
     axisLeft(y.value)
       .tickValues(sizeTicks.value)
       .tickFormat((size) => lengths.figure(size.valueOf()))
-      .tickSize(-(WIDTH - EDGE.left - EDGE.right)),
+      .tickSize(-(chartWidth.value - EDGE.left - EDGE.right)),
   );
 }
 onMounted(drawAxes);
@@ -293,10 +299,12 @@ function proofKey(event: KeyboardEvent): void {
 </script>
 
 <template>
-  <figure>
+  <figure ref="figure">
     <svg
       ref="chart"
-      :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
+      :viewBox="`0 0 ${chartWidth} ${HEIGHT}`"
+      :width="chartWidth"
+      :height="HEIGHT"
       role="group"
       aria-label="Size of each step against width. The table of steps holds the figures."
     >
@@ -413,7 +421,7 @@ function proofKey(event: KeyboardEvent): void {
         v-for="label in labels"
         :key="label.number"
         class="label"
-        :x="WIDTH - EDGE.right + 6"
+        :x="chartWidth - EDGE.right + 6"
         :y="label.y + 4"
         :class="{ idle: !label.used }"
       >
@@ -454,13 +462,11 @@ function proofKey(event: KeyboardEvent): void {
 
 <style scoped>
 figure {
-  padding: 0 20px;
+  margin: 0 20px;
 }
 figure > svg {
   display: block;
-  width: 100%;
-  max-width: 820px;
-  height: auto;
+  max-width: 100%;
   overflow: visible;
 }
 text,

@@ -1,4 +1,4 @@
-import type { ProjectDocument } from '@lettera/core/document';
+import { BODY_STYLE, type ProjectDocument } from '@lettera/core/document';
 import type { End, Step } from '@lettera/core/scale';
 import { resolveInUse, usersByStep } from '@lettera/core/style';
 import type { CSSProperties } from 'vue';
@@ -18,12 +18,15 @@ export function stepUsers(document: ProjectDocument): Map<number, string[]> {
 }
 
 /**
- * How a step's text is set, but for its size: as the first style that uses it; one that no style uses as
- * headings above the base and as text from there down.
+ * How a step's text is set, but for its size: as the first style that uses it; one that no style uses as the
+ * nearest step that one does, the lower of two as near.
  */
 export function stepVoice(document: ProjectDocument, { number }: Step): CSSProperties {
-  const [user] = usersByStep(document).get(number) ?? [];
-  const style = user ?? (number > 0 && document.styles['heading'] ? 'heading' : 'body');
+  const users = usersByStep(document);
+  const [nearest] = [...users.keys()].sort(
+    (a, b) => Math.abs(a - number) - Math.abs(b - number) || a - b,
+  );
+  const [style = BODY_STYLE] = users.get(nearest ?? number) ?? [];
   const { voice, weight, slant, letterSpacing, case: letterCase } = resolveInUse(document, style);
   const seat = document.voices[voice.value ?? ''];
   return {
