@@ -3,6 +3,7 @@ import { sizeAt, stepByNumber, type End } from '@lettera/core/scale';
 import type { FamilyMeasures } from '@lettera/core/measure';
 import type { Project } from '@lettera/server';
 import type { Browser, Page } from 'puppeteer-core';
+import { violationsOn } from './axe';
 import { computed, eventually, fill, launchBrowser, newPage, press, proofFrame } from './browser';
 import { startLettera, type RunningLettera } from './lettera';
 import { ask, changeProject } from './project';
@@ -500,3 +501,38 @@ test('a family that changes is compared by apparent size, and the offer kept unt
   expect(large.base).toBeCloseTo(before / (1 + Number(says) / 100), 0);
   await page.waitForFunction(() => !document.querySelector('.offers'));
 });
+
+test.each(['light', 'dark'])(
+  'every view passes WCAG 2.2 AA in the %s room, as far as axe can tell',
+  async (theme) => {
+    await changeProject(lettera, SLUG, [
+      { op: 'replace', path: '/scale/small/ratio', value: 1.05 },
+      { op: 'add', path: '/scale/overrides/3', value: { large: 42 } },
+      { op: 'add', path: '/scale/names', value: { scheme: 'own', own: { '0': 'text' } } },
+    ]);
+    await page.evaluate((name) => localStorage.setItem('lettera:theme', name), theme);
+    await page.reload();
+    await proofFrame(page);
+    await eventually(marksText, (texts) => texts.length > 0);
+    await press(page, 'Try without keeping');
+    await fill(page, 'Base', '20', '.ends fieldset:nth-child(2)');
+    const found: string[] = [];
+    for (const view of [
+      'Steps',
+      'Ladder',
+      'Lines',
+      'Between the ends',
+      'From sizes',
+      'Kinds of site',
+    ]) {
+      await show(view);
+      if (view === 'From sizes') {
+        await page.type('.given textarea', '14 16 21 28 what');
+        await page.waitForSelector('.result');
+      }
+      found.push(...(await violationsOn(page, view)));
+    }
+    await page.evaluate(() => localStorage.removeItem('lettera:theme'));
+    expect(found).toEqual([]);
+  },
+);

@@ -1,15 +1,13 @@
-import { readFileSync, writeFileSync } from 'node:fs';
-import { createRequire } from 'node:module';
+import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
 import type { Browser, Page } from 'puppeteer-core';
 import { openServices, readConfig, type Project } from '@lettera/server';
 import { temporaryFolder } from '../server/testing/server';
+import { violationsOn } from './axe';
 import { computed, eventually, fill, launchBrowser, newPage, press, proofFrame } from './browser';
 import { startLettera, type RunningLettera } from './lettera';
 
-const require = createRequire(import.meta.url);
-const AXE = readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8');
 const STAGES = ['faces', 'pair', 'scale', 'fallbacks', 'styles', 'deliver'];
 const HOSTILE_FONT = 'core/font/golden/tarnholm-test.otf';
 const LARGE_END = '.ends fieldset:nth-child(2)';
@@ -280,20 +278,6 @@ describe('the keyboard', () => {
 });
 
 describe('every stage', () => {
-  interface AxeResults {
-    violations: { id: string; nodes: { target: string[]; failureSummary: string }[] }[];
-  }
-
-  const violationsOn = async (where: string): Promise<string[]> => {
-    await page.evaluate(AXE);
-    const { violations } = (await page.evaluate(
-      `axe.run(document, { iframes: false, runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] })`,
-    )) as AxeResults;
-    return violations.flatMap(({ id, nodes }) =>
-      nodes.map(({ target }) => `${where}: ${id} at ${target.join(' ')}`),
-    );
-  };
-
   test.each(['light', 'dark'])(
     'passes WCAG 2.2 AA in the %s room, as far as axe can tell',
     async (theme) => {
@@ -307,7 +291,7 @@ describe('every stage', () => {
           () => !document.querySelector('.workbench [role="status"]')?.textContent?.includes('…'),
         );
         if (stage === 'styles') await page.click('tr[data-style="lead"] .name');
-        found.push(...(await violationsOn(stage)));
+        found.push(...(await violationsOn(page, stage)));
       }
       expect(found).toEqual([]);
     },
@@ -336,13 +320,13 @@ describe('every stage', () => {
       const found: string[] = [];
       await page.$eval('li button.row', (node) => (node as HTMLElement).click());
       await page.waitForSelector('.panel .grid');
-      found.push(...(await violationsOn('an opened family')));
+      found.push(...(await violationsOn(page, 'an opened family')));
       await press(page, 'languages', '.sentence');
-      found.push(...(await violationsOn('a filter being edited')));
+      found.push(...(await violationsOn(page, 'a filter being edited')));
       await press(page, 'Refer to a family served elsewhere');
       await press(page, 'Map');
       await page.waitForSelector('.point');
-      found.push(...(await violationsOn('the map and the form')));
+      found.push(...(await violationsOn(page, 'the map and the form')));
       expect(found).toEqual([]);
     },
   );
@@ -367,10 +351,10 @@ describe('every stage', () => {
       await page.waitForSelector('.contenders li');
       await clickFirst('.partner .actions button:nth-child(2)');
       await press(page, 'Draw at random');
-      const found = await violationsOn('the order');
+      const found = await violationsOn(page, 'the order');
       for (const view of ['Starting points', 'Side by side', 'Voices and weights']) {
         await press(page, view, '[aria-label="View"]');
-        found.push(...(await violationsOn(view)));
+        found.push(...(await violationsOn(page, view)));
       }
       expect(found).toEqual([]);
     },

@@ -115,7 +115,8 @@ export const reapply = (document: ProjectDocument, patch: Patch): ProjectDocumen
  */
 export function lookAt(document: ProjectDocument, patch: Patch): ProjectDocument | null {
   try {
-    const after = reapply(document, patch);
+    const copy = jsonPatch.deepClone(patch) as Patch;
+    const after = jsonPatch.applyPatch(document, copy, true, false).newDocument;
     return referenceErrors(after).length === 0 ? after : null;
   } catch (error) {
     if (error instanceof jsonPatch.JsonPatchError) return null;
