@@ -30,7 +30,7 @@ export const MOST_SIZES = 2 * MOST_STEPS + 1;
 export const FEWEST_SIZES = 3;
 
 /** Sizes that text is commonly set in, CSS px: the base is sought among those given that lie here. */
-const TEXT_SIZES = [13, 24] as const;
+const TEXT_SIZES = [14, 24] as const;
 const USUAL_TEXT = 16;
 
 /** Ratios tried, and how finely. */
@@ -42,7 +42,7 @@ const IDLE_COST = 0.006;
  * among those that do as well, the one nearest to the usual.
  */
 const BODY_SIZES = [16, 21] as const;
-const BASE_COST = { beyond: 0.01, within: 0.001 };
+const BASE_COST = { beyond: 0.006, within: 0.001 };
 /** Numberings that are worked out in full. */
 const SHORTLIST = 24;
 /** Part of the ratio either way in which it is sought again once sizes are rounded. */
