@@ -400,6 +400,10 @@ describe('lines', () => {
       return sum(characters) / (sum(lines) - paragraphs.length / 2) + 2.5;
     });
     expect(Math.abs(told / real - 1)).toBeLessThan(0.06);
+    // A link in the site's title sets no size, so that its text is the title's.
+    expect(
+      await page.$eval('tr[data-style="title"] td:nth-child(2)', (node) => node.textContent),
+    ).toContain('characters');
   });
 
   test('go by the advance that the server measures on the face', async () => {

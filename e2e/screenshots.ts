@@ -1,15 +1,19 @@
 import { mkdirSync } from 'node:fs';
 import { fill, launchBrowser, newPage, press, proofFrame } from './browser';
+import type { Project } from '@lettera/server';
 import { startLettera } from './lettera';
+import { ask, changeProject } from './project';
 
 const FOLDER = 'docs/screenshots';
+const SAMPLE = 'tarnholm-light';
 
 const lettera = await startLettera();
 const browser = await launchBrowser();
 const { page } = await newPage(browser);
+const { scale } = (await ask<Project>(lettera, `/projects/${SAMPLE}`)).document;
 
 const open = async (stage: string): Promise<void> => {
-  await page.goto(`${lettera.url}/p/tarnholm-light/${stage}`);
+  await page.goto(`${lettera.url}/p/${SAMPLE}/${stage}`);
   await proofFrame(page);
 };
 
@@ -98,6 +102,34 @@ try {
   await open('scale');
   await press(page, 'Tablet', 'section.proof');
   await take('scale');
+  await changeProject(lettera, SAMPLE, [
+    { op: 'replace', path: '/scale/small/ratio', value: 1.08 },
+    { op: 'replace', path: '/scale/large/ratio', value: 1.5 },
+  ]);
+  await page.waitForSelector('.marks .head');
+  await press(page, 'Phone', 'section.proof');
+  await page.click('.marks .head');
+  await page.$eval('.marks', (node) => node.scrollIntoView());
+  await take('scale-marks');
+  await changeProject(lettera, SAMPLE, [
+    {
+      op: 'replace',
+      path: '/scale',
+      value: { ...scale, grid: 6, overrides: { '3': { small: 27 } } },
+    },
+  ]);
+  await open('scale');
+  await press(page, 'Lines', '.views');
+  await press(page, 'Phone', 'section.proof');
+  await page.waitForSelector('td.figure:not(.quiet) .small');
+  await page.$eval('.views', (node) => node.scrollIntoView());
+  await take('scale-lines');
+  await press(page, 'Desktop', 'section.proof');
+  await press(page, 'Fold the proof', '.ledger');
+  await press(page, 'Ladder', '.views');
+  await take('scale-ladder');
+  await press(page, 'Show the proof', '.ledger');
+  await changeProject(lettera, SAMPLE, [{ op: 'replace', path: '/scale', value: scale }]);
 
   await open('fallbacks');
   await page.waitForSelector('table.tuning');

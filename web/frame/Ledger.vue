@@ -45,6 +45,12 @@ const figures = computed(() => {
   };
 });
 
+/** The shift, or why there is none to tell: it is measured on the proof. */
+const shiftText = computed(() => {
+  if (proof.shift !== null) return proof.shift.toFixed(3);
+  return proof.folded ? 'not measured' : 'being measured';
+});
+
 const seconds = (milliseconds: number): string => `${(milliseconds / 1000).toFixed(2)} s`;
 
 function toggle(panel: typeof open.value): void {
@@ -97,6 +103,7 @@ function goTo({ stage, style }: Mark): void {
           }}” at {{ proof.width }} px, measured from its top by laying the page out in the fallback
           and in the web faces.
         </p>
+        <p v-else-if="proof.folded">It is measured on the proof, which is folded away.</p>
         <p v-else>It is being measured on the proof.</p>
         <p class="quiet small">
           Up to 0.1 counts as good in the field. Other pages and widths shift differently.
@@ -146,8 +153,7 @@ function goTo({ stage, style }: Mark): void {
           :aria-expanded="open === 'shift'"
           @click="toggle('shift')"
         >
-          Shift <b>{{ proof.shift === null ? 'being measured' : proof.shift.toFixed(3) }}</b> at
-          {{ proof.width }} px
+          Shift <b>{{ shiftText }}</b> at {{ proof.width }} px
         </button>
         <button
           type="button"

@@ -7,8 +7,9 @@ import { useFallbacks } from '../store/fallbacks';
 import { useProject } from '../store/project';
 import { useProof } from '../store/proof';
 import { useFontUrl } from './fontUrl';
-import { blocksNear, boxesOf, elementsWithStyle, styledElement, textsOf } from './pageText';
+import { blocksNear, boxesOf, elementsWithStyle, styledElement } from './pageText';
 import { ProofSheet, type ProofState } from './proofSheet';
+import { setTextsOf } from './setTexts';
 
 const props = defineProps<{
   /** Width and height that the frame may take on screen, px. */
@@ -120,7 +121,7 @@ async function measureTexts(): Promise<void> {
   await current.fonts.ready;
   if (asked !== state.value || current !== page()) return;
   const title = project.pages.find(({ slug }) => slug === proof.page)?.title ?? proof.page;
-  proof.setPage = { title, width: proof.width, texts: textsOf(asked.document, current) };
+  proof.setPage = { title, width: proof.width, texts: setTextsOf(asked.document, current) };
 }
 
 let idle: ReturnType<typeof setTimeout> | undefined;

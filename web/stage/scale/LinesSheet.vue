@@ -29,6 +29,15 @@ const trial = useScaleTrial();
 const marks = useMarks();
 const lengths = useLengthUnit();
 
+/** Why there are no measures, where there are none. */
+const unmeasured = computed(() => {
+  if (marks.evidence.page) return '';
+  if (proof.folded) return 'Show the proof, and the lines of its page are measured.';
+  return proof.fonts === 'fallback'
+    ? 'The proof shows fallback faces. Lines are measured in the web faces.'
+    : 'The page on the proof is being measured …';
+});
+
 /** A line height this near to what is suggested is left alone. */
 const NEAR = 0.03;
 
@@ -92,9 +101,7 @@ function toggleGrid(event: Event): void {
 </script>
 
 <template>
-  <p v-if="!marks.evidence.page" class="quiet" role="status">
-    The page on the proof is being measured …
-  </p>
+  <p v-if="unmeasured" class="quiet" role="status">{{ unmeasured }}</p>
   <div class="line wrap actions">
     <label class="line grid">
       <input type="checkbox" :checked="document.scale.grid !== undefined" @change="toggleGrid" />
@@ -200,9 +207,11 @@ function toggleGrid(event: Event): void {
     </tbody>
   </table>
   <p class="small quiet">
-    Measures are those of “{{ marks.evidence.page?.title }}” at {{ proof.width }} px, by the mean
-    advance of each face. Samples over 22 px are shown at 22. Suggestions go by x-height, size and
-    measure, from 1 to 1.8.
+    <template v-if="marks.evidence.page"
+      >Measures are those of “{{ marks.evidence.page.title }}” at {{ proof.width }} px, by the mean
+      advance of each face.</template
+    >
+    Samples over 22 px are shown at 22. Suggestions go by x-height, size and measure, from 1 to 1.8.
     <template v-if="document.scale.grid"
       >Lines are rounded to the grid by the browser; its height is delivered as <code>--grid</code>,
       for the site’s own margins.</template

@@ -41,7 +41,6 @@ const figure = ref<HTMLElement | null>(null);
 const NARROWEST_CHART = 320;
 const frameWidth = useWidth(figure, 550);
 const chartWidth = computed(() => Math.max(NARROWEST_CHART, Math.min(820, frameWidth.value)));
-const HEIGHT = 290;
 const EDGE = { left: 40, right: 92, top: 14, bottom: 26 };
 const FROM = 200;
 /** Straight on a linear axis, a size is bent on this one: drawn through so many points. */
@@ -54,6 +53,11 @@ const MOVES = [
 const moves = ref<'series' | 'alone'>('series');
 
 const steps = computed(() => stepsOf(props.scale));
+/** Every step has a line for its label. */
+const LINE = 12;
+const chartHeight = computed(() =>
+  Math.max(290, steps.value.length * (LINE + 1) + EDGE.top + EDGE.bottom),
+);
 const until = computed(() => Math.max(WIDEST, props.scale.large.width + 160));
 const x = computed(() =>
   scaleLinear([FROM, until.value], [EDGE.left, chartWidth.value - EDGE.right]),
@@ -65,7 +69,9 @@ const extent = computed(() => {
 /** While an end is dragged the axis stays as it was, so that the end stays under the hand. */
 const heldExtent = ref<readonly [number, number] | null>(null);
 const y = computed(() =>
-  scaleLog(heldExtent.value ?? extent.value, [HEIGHT - EDGE.bottom, EDGE.top]).clamp(true),
+  scaleLog(heldExtent.value ?? extent.value, [chartHeight.value - EDGE.bottom, EDGE.top]).clamp(
+    true,
+  ),
 );
 
 const SIZE_TICKS = [
@@ -124,6 +130,8 @@ const curves = computed(() => {
   });
 });
 
+/** Characters of a name that the edge has room for. */
+const LONGEST_LABEL = 14;
 /** Labels at the right are kept apart by a line's height. */
 const labels = computed(() => {
   let last = Infinity;
@@ -131,7 +139,7 @@ const labels = computed(() => {
     .sort((a, b) => b.step.large - a.step.large)
     .reverse()
     .map(({ step, used }) => {
-      last = Math.min(y.value(step.large), last - 12);
+      last = Math.min(y.value(step.large), last - LINE);
       return { number: step.number, name: step.name, used, y: last };
     });
 });
@@ -302,9 +310,9 @@ function proofKey(event: KeyboardEvent): void {
   <figure ref="figure">
     <svg
       ref="chart"
-      :viewBox="`0 0 ${chartWidth} ${HEIGHT}`"
+      :viewBox="`0 0 ${chartWidth} ${chartHeight}`"
       :width="chartWidth"
-      :height="HEIGHT"
+      :height="chartHeight"
       role="group"
       aria-label="Size of each step against width. The table of steps holds the figures."
     >
@@ -317,7 +325,7 @@ function proofKey(event: KeyboardEvent): void {
       <g
         ref="widthAxis"
         class="axis"
-        :transform="`translate(0, ${HEIGHT - EDGE.bottom})`"
+        :transform="`translate(0, ${chartHeight - EDGE.bottom})`"
         aria-hidden="true"
       />
       <g
@@ -334,23 +342,32 @@ function proofKey(event: KeyboardEvent): void {
         :aria-valuetext="`${scale[end].width} px`"
         @keydown="widthKey($event, end)"
       >
-        <path :d="`M${x(scale[end].width)} ${EDGE.top - 8}V${HEIGHT - EDGE.bottom}`" class="end" />
+        <path
+          :d="`M${x(scale[end].width)} ${EDGE.top - 8}V${chartHeight - EDGE.bottom}`"
+          class="end"
+        />
         <rect
           :x="x(scale[end].width) - 5"
           :y="EDGE.top"
           width="10"
-          :height="HEIGHT - EDGE.bottom - EDGE.top"
+          :height="chartHeight - EDGE.bottom - EDGE.top"
           fill="transparent"
         />
-        <rect :x="x(scale[end].width) - 20" :y="HEIGHT - 22" width="40" height="20" class="grip" />
-        <text :x="x(scale[end].width)" :y="HEIGHT - 9" text-anchor="middle">
+        <rect
+          :x="x(scale[end].width) - 20"
+          :y="chartHeight - 22"
+          width="40"
+          height="20"
+          class="grip"
+        />
+        <text :x="x(scale[end].width)" :y="chartHeight - 9" text-anchor="middle">
           {{ scale[end].width }}
         </text>
       </g>
       <path
         v-if="scale.between === 'media'"
         class="change"
-        :d="`M${x(changeWidth(scale))} ${EDGE.top}V${HEIGHT - EDGE.bottom}`"
+        :d="`M${x(changeWidth(scale))} ${EDGE.top}V${chartHeight - EDGE.bottom}`"
       />
       <path
         v-for="curve in curves"
@@ -376,10 +393,10 @@ function proofKey(event: KeyboardEvent): void {
           :x="proofPlace - 5"
           y="0"
           width="10"
-          :height="HEIGHT - EDGE.bottom"
+          :height="chartHeight - EDGE.bottom"
           fill="transparent"
         />
-        <path :d="`M${proofPlace} 0V${HEIGHT - EDGE.bottom}`" />
+        <path :d="`M${proofPlace} 0V${chartHeight - EDGE.bottom}`" />
       </g>
       <g
         v-for="{ step, used: inUse, end, key, under } in handles"
@@ -425,7 +442,12 @@ function proofKey(event: KeyboardEvent): void {
         :y="label.y + 4"
         :class="{ idle: !label.used }"
       >
-        {{ label.name }}
+        {{
+          label.name.length > LONGEST_LABEL
+            ? `${label.name.slice(0, LONGEST_LABEL - 1)}…`
+            : label.name
+        }}
+        <title>{{ label.name }}</title>
       </text>
       <g v-if="told" class="told" aria-hidden="true">
         <rect

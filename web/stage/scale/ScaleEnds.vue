@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { SCALE_BOUNDS, type Patch, type Scale } from '@lettera/core/document';
 import { ENDS, type End } from '@lettera/core/scale';
+import { computed } from 'vue';
 import NumberField from '../../frame/NumberField.vue';
 import { useScaleTrial } from '../../store/scaleTrial';
 import RatioAxis from './RatioAxis.vue';
@@ -9,6 +10,9 @@ import RatioAxis from './RatioAxis.vue';
 const props = defineProps<{ scale: Scale }>();
 
 const trial = useScaleTrial();
+/** What the widths are of. */
+const widthWord = computed(() => (props.scale.between === 'container' ? 'Container' : 'Viewport'));
+
 const NAMES: Record<End, string> = { small: 'Small end', large: 'Large end' };
 
 const to = (end: End, what: 'width' | 'base' | 'ratio', value: number): Patch => [
@@ -24,14 +28,15 @@ const widths = (end: End): { min: number; max: number } =>
 
 <template>
   <p class="heads small quiet" aria-hidden="true">
-    <span /><span>Viewport</span><span>Base</span><span>Ratio</span>
+    <span /><span>{{ widthWord }}</span
+    ><span>Base</span><span>Ratio</span>
     <span>Ticks: ratios with a name</span>
   </p>
   <div class="ends">
     <fieldset v-for="end in ENDS" :key="end">
       <legend>{{ NAMES[end] }}</legend>
       <NumberField
-        label="Viewport"
+        :label="widthWord"
         :model-value="scale[end].width"
         v-bind="widths(end)"
         :step="10"
