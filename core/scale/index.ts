@@ -15,5 +15,5 @@ export { INTERVALS, intervalOf, type Interval } from './intervals';
 export { stepName } from './names';
 export { SITE_KINDS, siteKindPatch, type SiteKind } from './siteKinds';
 export { bendsOf, changeWidth, sizeAt, stepCss, stepSizeAt } from './sizeAt';
-export { ENDS, otherEnd, stepByNumber, stepsOf, type End, type Step } from './steps';
+export { ENDS, otherEnd, seriesAt, stepByNumber, stepsOf, type End, type Step } from './steps';
 export { passingBound, zoomFailure, zoomReach, type SizeOverWidth } from './zoom';

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
+import { arrowStep } from '../frame/arrowStep';
 import { NARROWEST, STOPS, useProof, WIDEST } from '../store/proof';
 
 const proof = useProof();
@@ -22,10 +23,8 @@ function drag(event: PointerEvent): void {
 }
 
 function step(event: KeyboardEvent): void {
-  const by = { ArrowLeft: -1, ArrowRight: 1, ArrowDown: -1, ArrowUp: 1 }[event.key];
-  if (!by) return;
-  event.preventDefault();
-  proof.setWidth(proof.width + by * (event.shiftKey ? 10 : 1));
+  const by = arrowStep(event);
+  if (by !== null) proof.setWidth(proof.width + by);
 }
 </script>
 

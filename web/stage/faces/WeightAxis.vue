@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
+import { arrowStep } from '../../frame/arrowStep';
 
 /**
  * Weights as ticks on an axis from 1 to 1000; a bar for a variable range. Pointing along it, or stepping
@@ -44,16 +45,15 @@ function point(event: PointerEvent): void {
 }
 
 function step(event: KeyboardEvent): void {
-  const direction = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1 }[event.key];
   if (event.key === 'Escape') tried.value = null;
-  if (!direction) return;
-  event.preventDefault();
+  const by = arrowStep(event);
+  if (by === null) return;
   const now = tried.value ?? nearest(400);
   if (props.variable) {
-    tried.value = nearest(now + direction * STEP * (event.shiftKey ? 10 : 1));
+    tried.value = nearest(now + by * STEP);
     return;
   }
-  const next = props.weights.indexOf(now) + direction;
+  const next = props.weights.indexOf(now) + Math.sign(by);
   tried.value = props.weights[Math.min(props.weights.length - 1, Math.max(0, next))] ?? now;
 }
 

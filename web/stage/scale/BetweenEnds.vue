@@ -4,8 +4,8 @@ import { changeWidth, stepByNumber, stepCss } from '@lettera/core/scale';
 import InputText from 'primevue/inputtext';
 import { computed } from 'vue';
 import ChoiceLine from '../../frame/ChoiceLine.vue';
-import NumberField from '../../frame/NumberField.vue';
 import { useScaleTrial } from '../../store/scaleTrial';
+import ScaleNumber from './ScaleNumber.vue';
 
 /** How sizes go from one end to the other, and how that is delivered. */
 const props = defineProps<{ scale: Scale }>();
@@ -60,15 +60,15 @@ const css = computed(() => {
     @update:model-value="change('between', $event)"
   />
   <p>{{ way?.says }}</p>
-  <NumberField
+  <ScaleNumber
     v-if="scale.between === 'media'"
     label="Changes at"
-    :model-value="changeWidth(scale)"
-    :min="scale.small.width + 1"
-    :max="scale.large.width"
+    path="changeAt"
+    :value="changeWidth(scale)"
+    :bounds="[scale.small.width + 1, scale.large.width]"
     :step="10"
     unit="px"
-    @update:model-value="change('changeAt', Math.round($event))"
+    whole
     @reset="
       scale.changeAt !== undefined && trial.change([{ op: 'remove', path: '/scale/changeAt' }])
     "

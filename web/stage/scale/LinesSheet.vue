@@ -20,6 +20,7 @@ import { useMarks } from '../../store/marks';
 import { useProof } from '../../store/proof';
 import { useScaleTrial } from '../../store/scaleTrial';
 import { caseFont } from '../../proof/caseFonts';
+import ScaleNumber from './ScaleNumber.vue';
 
 /** The measure and the line height of every style in use, at the proof's width, with what is suggested. */
 const props = defineProps<{ document: ProjectDocument }>();
@@ -107,16 +108,15 @@ function toggleGrid(event: Event): void {
       <input type="checkbox" :checked="document.scale.grid !== undefined" @change="toggleGrid" />
       Lines on a baseline grid
     </label>
-    <NumberField
+    <ScaleNumber
       v-if="document.scale.grid !== undefined"
       label="of"
-      :model-value="document.scale.grid"
-      :min="SCALE_BOUNDS.grid[0]"
-      :max="SCALE_BOUNDS.grid[1]"
+      path="grid"
+      :value="document.scale.grid"
+      :bounds="SCALE_BOUNDS.grid"
       :step="1"
       unit="size"
       width="52px"
-      @update:model-value="trial.change([{ op: 'add', path: '/scale/grid', value: $event }])"
     />
     <span class="takes">
       <Button

@@ -2,6 +2,7 @@
 import { INTERVALS, intervalOf } from '@lettera/core/scale';
 import { scaleLog } from 'd3-scale';
 import { computed, ref } from 'vue';
+import { arrowStep } from '../../frame/arrowStep';
 import { vDrag, type Dragged } from '../../frame/drag';
 import { plainNumber } from '../../frame/figures';
 import { useWidth } from '../../frame/useWidth';
@@ -65,10 +66,9 @@ function pick(event: MouseEvent): void {
 
 const STEP = 0.01;
 function step(event: KeyboardEvent): void {
-  const direction = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1 }[event.key];
-  if (!direction) return;
-  event.preventDefault();
-  const next = props.modelValue + direction * STEP * (event.shiftKey ? 10 : 1);
+  const by = arrowStep(event);
+  if (by === null) return;
+  const next = props.modelValue + by * STEP;
   take(Number(Math.min(WIDEST, Math.max(1, next)).toFixed(3)));
 }
 </script>

@@ -2,9 +2,9 @@
 import { SCALE_BOUNDS, type Patch, type Scale } from '@lettera/core/document';
 import { ENDS, type End } from '@lettera/core/scale';
 import { computed } from 'vue';
-import NumberField from '../../frame/NumberField.vue';
 import { useScaleTrial } from '../../store/scaleTrial';
 import RatioAxis from './RatioAxis.vue';
+import ScaleNumber from './ScaleNumber.vue';
 
 /** Viewport width, base and ratio at each end of the range. */
 const props = defineProps<{ scale: Scale }>();
@@ -15,15 +15,15 @@ const widthWord = computed(() => (props.scale.between === 'container' ? 'Contain
 
 const NAMES: Record<End, string> = { small: 'Small end', large: 'Large end' };
 
-const to = (end: End, what: 'width' | 'base' | 'ratio', value: number): Patch => [
-  { op: 'replace', path: `/scale/${end}/${what}`, value },
+const toRatio = (end: End, value: number): Patch => [
+  { op: 'replace', path: `/scale/${end}/ratio`, value },
 ];
 
 /** The widths stay apart: each end is bounded by the other. */
-const widths = (end: End): { min: number; max: number } =>
+const widths = (end: End): [number, number] =>
   end === 'small'
-    ? { min: SCALE_BOUNDS.width[0], max: props.scale.large.width - 1 }
-    : { min: props.scale.small.width + 1, max: SCALE_BOUNDS.width[1] };
+    ? [SCALE_BOUNDS.width[0], props.scale.large.width - 1]
+    : [props.scale.small.width + 1, SCALE_BOUNDS.width[1]];
 </script>
 
 <template>
@@ -35,42 +35,39 @@ const widths = (end: End): { min: number; max: number } =>
   <div class="ends">
     <fieldset v-for="end in ENDS" :key="end">
       <legend>{{ NAMES[end] }}</legend>
-      <NumberField
+      <ScaleNumber
         :label="widthWord"
-        :model-value="scale[end].width"
-        v-bind="widths(end)"
+        :path="`${end}/width`"
+        :value="scale[end].width"
+        :bounds="widths(end)"
         :step="10"
         unit="px"
+        whole
         hide-label
         width="56px"
-        @update:model-value="trial.change(to(end, 'width', Math.round($event)))"
       />
-      <NumberField
+      <ScaleNumber
         label="Base"
-        :model-value="scale[end].base"
-        :min="SCALE_BOUNDS.base[0]"
-        :max="SCALE_BOUNDS.base[1]"
+        :path="`${end}/base`"
+        :value="scale[end].base"
+        :bounds="SCALE_BOUNDS.base"
         :step="0.5"
         unit="size"
         hide-label
-        width="60px"
-        @update:model-value="trial.change(to(end, 'base', $event))"
       />
-      <NumberField
+      <ScaleNumber
         label="Ratio"
-        :model-value="scale[end].ratio"
-        :min="SCALE_BOUNDS.ratio[0]"
-        :max="SCALE_BOUNDS.ratio[1]"
+        :path="`${end}/ratio`"
+        :value="scale[end].ratio"
+        :bounds="SCALE_BOUNDS.ratio"
         :step="0.01"
         hide-label
-        width="60px"
-        @update:model-value="trial.change(to(end, 'ratio', $event))"
       />
       <RatioAxis
         :label="`Ratio at the ${NAMES[end].toLowerCase()}`"
         :model-value="scale[end].ratio"
-        @look="trial.look($event === null ? null : to(end, 'ratio', $event))"
-        @update:model-value="trial.change(to(end, 'ratio', $event))"
+        @look="trial.look($event === null ? null : toRatio(end, $event))"
+        @update:model-value="trial.change(toRatio(end, $event))"
       />
     </fieldset>
   </div>

@@ -12,6 +12,7 @@ import { computed } from 'vue';
 import ChoiceLine from '../../frame/ChoiceLine.vue';
 import NumberField from '../../frame/NumberField.vue';
 import { useScaleTrial } from '../../store/scaleTrial';
+import ScaleNumber from './ScaleNumber.vue';
 import { END_NAMES } from './scaleView';
 
 /** How many steps there are, how they are rounded and named, and whether a second series takes over. */
@@ -28,6 +29,10 @@ const namings: { value: Naming; label: string }[] = [
   { value: 'sizes', label: 'small to large' },
   { value: 'own', label: 'own' },
 ];
+const COUNTS = [
+  { which: 'down', label: 'below the base' },
+  { which: 'up', label: 'above the base' },
+] as const;
 const NO_SERIES = 0;
 
 const set = (path: string, value: unknown): Patch => [{ op: 'add', path: `/scale/${path}`, value }];
@@ -77,22 +82,15 @@ function setSeries(from: number): void {
     <span class="quiet">Steps</span>
     <span class="line wrap">
       <NumberField
-        label="below the base"
-        :model-value="scale.down"
+        v-for="{ which, label } in COUNTS"
+        :key="which"
+        :label="label"
+        :model-value="scale[which]"
         :min="0"
         :max="MOST_STEPS"
         :step="1"
         width="36px"
-        @update:model-value="setCount('down', Math.round($event))"
-      />
-      <NumberField
-        label="above the base"
-        :model-value="scale.up"
-        :min="0"
-        :max="MOST_STEPS"
-        :step="1"
-        width="36px"
-        @update:model-value="setCount('up', Math.round($event))"
+        @update:model-value="setCount(which, Math.round($event))"
       />
     </span>
     <span class="quiet">Ends rounded</span>
@@ -120,24 +118,20 @@ function setSeries(from: number): void {
       <template v-for="end in ENDS" :key="end">
         <span class="quiet">Its {{ END_NAMES[end] }}</span>
         <span class="line wrap">
-          <NumberField
+          <ScaleNumber
             label="base"
-            :model-value="scale.display[end].base"
-            :min="SCALE_BOUNDS.displayBase[0]"
-            :max="SCALE_BOUNDS.displayBase[1]"
+            :path="`display/${end}/base`"
+            :value="scale.display[end].base"
+            :bounds="SCALE_BOUNDS.displayBase"
             :step="1"
             unit="size"
-            width="60px"
-            @update:model-value="trial.change(set(`display/${end}/base`, $event))"
           />
-          <NumberField
+          <ScaleNumber
             label="ratio"
-            :model-value="scale.display[end].ratio"
-            :min="SCALE_BOUNDS.ratio[0]"
-            :max="SCALE_BOUNDS.ratio[1]"
+            :path="`display/${end}/ratio`"
+            :value="scale.display[end].ratio"
+            :bounds="SCALE_BOUNDS.ratio"
             :step="0.01"
-            width="60px"
-            @update:model-value="trial.change(set(`display/${end}/ratio`, $event))"
           />
         </span>
       </template>

@@ -1,0 +1,190 @@
+import { beforeEach, describe, expect, jest, test } from '@jest/globals';
+import type { Patch } from '@lettera/core/document';
+import { createPinia, setActivePinia } from 'pinia';
+import { nextTick } from 'vue';
+import { seatedDocument } from '../../core/testing/documents';
+import { browser, MemoryServer } from '../testing/memoryServer';
+import { useApparentSize } from './apparentSize';
+import { useLengthUnit } from './lengthUnit';
+import { useMarks } from './marks';
+import { useProject } from './project';
+import { useScaleTrial } from './scaleTrial';
+
+let server: MemoryServer;
+let kept: Map<string, string>;
+
+const X_HEIGHTS: Record<string, number> = { literata: 0.5, archivo: 0.55 };
+
+beforeEach(async () => {
+  jest.useFakeTimers();
+  setActivePinia(createPinia());
+  server = new MemoryServer();
+  server.document = seatedDocument();
+  server.answers['GET /fonts'] = () => [];
+  server.answers['GET /case/measures'] = () =>
+    Object.fromEntries(
+      Object.entries(X_HEIGHTS).map(([key, xHeight]) => [key, { regular: { xHeight } }]),
+    );
+  kept = browser(server);
+  Object.assign(globalThis, {
+    requestAnimationFrame: () => 0,
+    cancelAnimationFrame: () => undefined,
+  });
+  await useProject().open('p1');
+});
+
+/** Lets all that is on its way arrive. */
+async function settle(): Promise<void> {
+  for (let i = 0; i < 5; i++) {
+    await jest.advanceTimersByTimeAsync(200);
+    await nextTick();
+  }
+}
+
+const base = (value: number): Patch => [{ op: 'replace', path: '/scale/large/base', value }];
+const large = () => server.document.scale.large;
+
+describe('a scale that is tried', () => {
+  test('shows, is not stored, and is left without a trace', async () => {
+    const [project, trial] = [useProject(), useScaleTrial()];
+    trial.start();
+    expect(trial.change(base(24))).toBe(true);
+    expect(trial.change([{ op: 'replace', path: '/scale/large/ratio', value: 1.4 }])).toBe(true);
+    expect(project.shown?.scale.large).toMatchObject({ base: 24, ratio: 1.4 });
+    trial.leave();
+    await settle();
+    expect(project.shown).toEqual(project.document);
+    expect(server.arrived).toEqual([]);
+  });
+
+  test('is taken as one change, however many led to it', async () => {
+    const trial = useScaleTrial();
+    trial.start();
+    for (const size of [20, 22, 24]) trial.change(base(size));
+    trial.take();
+    await settle();
+    expect(server.arrived).toHaveLength(1);
+    expect(large().base).toBe(24);
+    expect(trial.trying).toBe(false);
+  });
+
+  test('stays while something else is pointed at', () => {
+    const [project, trial] = [useProject(), useScaleTrial()];
+    trial.start();
+    trial.change(base(24));
+    trial.look([{ op: 'replace', path: '/scale/small/base', value: 18 }]);
+    expect(project.shown?.scale).toMatchObject({ large: { base: 24 }, small: { base: 18 } });
+    trial.look(null);
+    expect(project.shown?.scale).toMatchObject({ large: { base: 24 }, small: { base: 16 } });
+  });
+
+  test('is stored at once when nothing is being tried', async () => {
+    useScaleTrial().change(base(21));
+    await settle();
+    expect(large().base).toBe(21);
+  });
+});
+
+describe('a change of the scale that is refused', () => {
+  test('says where and why, and nothing has changed', async () => {
+    const trial = useScaleTrial();
+    expect(trial.change([{ op: 'replace', path: '/scale/up', value: 2 }])).toBe(false);
+    expect(trial.refusal).toEqual({
+      message:
+        'Style Heading 1: step is step 5, which the scale does not have: it runs from -2 to 2. Nothing was changed.',
+      knowingly: null,
+    });
+    await settle();
+    expect(server.arrived).toEqual([]);
+  });
+
+  test('for steps that cross can be made knowingly', async () => {
+    const trial = useScaleTrial();
+    const crossing: Patch = [{ op: 'add', path: '/scale/overrides/2', value: { small: 17 } }];
+    expect(trial.change(crossing)).toBe(false);
+    expect(trial.refusal?.message).toBe(
+      'up-2 would be smaller than up-1 at 360 px, 17 px against 19.2 px.',
+    );
+    expect(trial.change(trial.refusal?.knowingly ?? [])).toBe(true);
+    await settle();
+    expect(server.document.scale).toMatchObject({
+      crossing: true,
+      overrides: { '2': { small: 17 } },
+    });
+  });
+});
+
+describe('marks', () => {
+  test('stay listed while one is shown put right, and go when it has been', async () => {
+    const [project, checks] = [useProject(), useMarks()];
+    project.change([{ op: 'replace', path: '/scale/small/base', value: 14 }]);
+    await settle();
+    const mark = checks.marks.find(({ rule }) => rule === 'small-text');
+    if (!mark) throw new Error('The small text is not marked');
+    checks.look(mark);
+    await settle();
+    expect(project.shown?.scale.small.base).toBe(16);
+    expect(checks.marks).toContainEqual(mark);
+    checks.look(null);
+    project.change(mark.fix?.patch ?? []);
+    await settle();
+    expect(checks.marks.some(({ rule }) => rule === 'small-text')).toBe(false);
+  });
+});
+
+describe('apparent size', () => {
+  const seat = (family: string, ...more: Patch): Patch => [
+    { op: 'replace', path: '/voices/text/family', value: family },
+    ...more,
+  ];
+  const offers = async () => {
+    await settle();
+    return useApparentSize().offers;
+  };
+
+  beforeEach(async () => {
+    useApparentSize();
+    await settle();
+  });
+
+  test('is compared when a voice changes its family, and kept by the offer', async () => {
+    useProject().change(seat('archivo'));
+    const [offer] = await offers();
+    expect(offer).toMatchObject({ voiceName: 'Text', from: 'Literata', to: 'Archivo' });
+    expect(offer?.ratio).toBeCloseTo(0.5 / 0.55, 10);
+    if (offer) useApparentSize().take(offer);
+    expect(await offers()).toEqual([]);
+    expect(large().base).toBeCloseTo(18 * (0.5 / 0.55), 1);
+  });
+
+  test('is offered until it is answered, after a reload too, and not when the family comes back', async () => {
+    useProject().change(seat('archivo'));
+    await offers();
+    expect([...kept.keys()]).toContain('lettera:apparent-size:p1');
+    useProject().change(seat('literata'));
+    expect(await offers()).toEqual([]);
+    useProject().change(seat('archivo'));
+    useApparentSize().dismiss('text');
+    expect(await offers()).toHaveLength(1);
+    useApparentSize().dismiss('text');
+    expect(await offers()).toEqual([]);
+  });
+
+  test('is not offered when the sizes changed with the family', async () => {
+    useProject().change(seat('archivo', ...base(17)));
+    expect(await offers()).toEqual([]);
+  });
+});
+
+test('sizes are shown in the unit preferred, which is remembered', async () => {
+  const lengths = useLengthUnit();
+  expect(lengths.show(18)).toBe('18 px');
+  lengths.unit = 'rem';
+  await nextTick();
+  expect([lengths.show(18), lengths.figure(17.123)]).toEqual(['1.125 rem', '1.0702']);
+  lengths.unit = 'pt';
+  await nextTick();
+  expect(lengths.show(18)).toBe('13.5 pt');
+  setActivePinia(createPinia());
+  expect(useLengthUnit().unit).toBe('pt');
+});
