@@ -51,7 +51,8 @@ function subject(document: ProjectDocument, operation: Operation): string {
  * @param added the name of what a change puts there
  */
 export function describePath(document: ProjectDocument, path: string, added?: string): string {
-  const [part = '', key, ...rest] = path.split('/').slice(1);
+  const [part, key, ...rest] = path.split('/').slice(1);
+  if (part === undefined) return 'The whole project';
   const heading = PARTS[part] ?? part;
   if (key === undefined) return heading;
   const parts = document[part as 'voices' | 'case'] as Record<string, { name?: string }>;

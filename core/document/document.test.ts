@@ -173,6 +173,8 @@ describe('a change', () => {
     expect(named(replace('/voices/heading/family', 'archivo'))).toBe('Voice Heading: family');
     expect(named(replace('/styles/lead/set/lineHeight', 1.3))).toBe('Style Lead: line height');
     expect(named([{ op: 'remove', path: '/case/archivo' }])).toBe('Case Archivo removed');
+    expect(named(replace('/scale/changeAt', 800))).toBe('Scale: width of the change');
+    expect(named(replace('', document))).toBe('The whole project');
   });
 
   test('touches another where one path is the other’s or lies within it', () => {

@@ -57,6 +57,11 @@ function toggle(panel: typeof open.value): void {
   open.value = open.value === panel ? null : panel;
 }
 
+const refused = ref('');
+function putRight({ fix }: Mark): void {
+  refused.value = project.change(fix?.patch ?? []) ?? '';
+}
+
 function goTo({ stage, style }: Mark): void {
   open.value = null;
   if (style) proof.style = style;
@@ -111,6 +116,7 @@ function goTo({ stage, style }: Mark): void {
       </template>
       <template v-else>
         <h2>{{ count(figures.marks.length, 'mark') }}</h2>
+        <p v-if="refused" class="mark-text" role="alert">{{ refused }}</p>
         <p v-if="figures.marks.length === 0">Nothing that is checked is wrong.</p>
         <ul v-else>
           <MarkLine
@@ -118,7 +124,7 @@ function goTo({ stage, style }: Mark): void {
             :key="mark.message"
             :mark="mark"
             @go="goTo"
-            @take="project.change(mark.fix?.patch ?? [])"
+            @take="putRight"
           />
         </ul>
       </template>
