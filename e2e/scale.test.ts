@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import type { FamilyMeasures } from '@lettera/core/measure';
+import { sizeAt, stepByNumber } from '@lettera/core/scale';
 import { atScale } from './atScale';
 import { violationsOn } from './axe';
 import { computed, eventually, fill, press, proofFrame } from './browser';
@@ -213,6 +214,49 @@ describe('lines', () => {
     expect(
       await frame.$eval('html', (node) => getComputedStyle(node, '::after').backgroundImage),
     ).toContain('repeating-linear-gradient');
+  });
+});
+
+describe('between the ends', () => {
+  const titleOf = 'main article h3';
+
+  test('sizes follow the containers that are named, on the proof too', async () => {
+    await at.show('Between the ends');
+    const free = await at.proofed(titleOf);
+    await press(at.page, 'with a container', '.view');
+    await eventually(at.scaleNow, ({ between }) => between === 'container');
+    await at.page.type('.view .selectors', '.notices article, ');
+    await at.page.keyboard.press('Enter');
+    const { containers } = await eventually(at.scaleNow, (scale) => scale.containers !== undefined);
+    expect(containers).toEqual(['.notices article']);
+    const scale = await at.scaleNow();
+    const width = await (
+      await proofFrame(at.page)
+    ).$eval('main article', (node) => node.getBoundingClientRect().width);
+    const within = await eventually(
+      () => at.proofed(titleOf),
+      (size) => size < free,
+    );
+    expect(within).toBeCloseTo(sizeAt(scale, stepByNumber(scale, 2), width), 1);
+  });
+
+  test('plain sizes change at one width, which can be moved and given back', async () => {
+    await at.show('Between the ends');
+    await press(at.page, 'at one width', '.view');
+    await press(at.page, 'Tablet', 'section.proof');
+    await eventually(
+      () => at.proofed('body'),
+      (size) => size === 17,
+    );
+    await fill(at.page, 'Changes at', '700');
+    await eventually(
+      () => at.proofed('body'),
+      (size) => size === 19,
+    );
+    await fill(at.page, 'Changes at', '2000');
+    expect(await at.page.$eval('.view [role="alert"]', (node) => node.textContent)).toContain(
+      'from 361 to 1280',
+    );
   });
 });
 

@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import { applyChange, type ProjectDocument, type Scale } from '../document';
+import { ENDS, SITE_KINDS, siteKindPatch, stepsOf } from '../scale';
 import { seatedDocument } from '../testing/documents';
-import { marksOf, type Evidence, type Mark } from '.';
+import { LEAST_RATIO, marksOf, type Evidence, type Mark } from '.';
 
 const project = (scale: Partial<Scale> = {}): ProjectDocument => {
   const document = seatedDocument();
@@ -65,6 +66,21 @@ describe('levels', () => {
     expect(mark?.remedy).toMatch(/another step/);
   });
 });
+
+test.each(SITE_KINDS.map((kind) => [kind.name, kind] as const))(
+  'the scale offered for %s passes what is checked of scales',
+  (_name, kind) => {
+    const document = project();
+    const { document: after } = applyChange(document, siteKindPatch(document.scale, kind));
+    const found = marksOf(after).filter(({ stage }) => stage === 'scale');
+    expect(found.map(({ message }) => message)).toEqual([]);
+    for (const end of ENDS) {
+      const sizes = stepsOf(after.scale).map((step) => step[end]);
+      const least = Math.min(...sizes.slice(1).map((size, i) => size / (sizes[i] ?? size)));
+      expect(least).toBeGreaterThanOrEqual(LEAST_RATIO);
+    }
+  },
+);
 
 test('steps that cross are marked, though they were allowed', () => {
   const document = project({ crossing: true, overrides: { '2': { small: 18 } } });

@@ -17,7 +17,7 @@ export const SITE_KINDS: readonly SiteKind[] = [
     key: 'long-reading',
     name: 'Long reading',
     reason:
-      'Text that is read for minutes wants size: 18 px on a phone, 21 px at a desk, held further away. Headings stay calm, a minor third, since there are few and they interrupt.',
+      'Text that is read for minutes wants size: 18 px on a phone, 21 px at a desk, held further away. Headings stay calm, a minor third at most, since there are few and they interrupt.',
     small: { base: 18, ratio: 7 / 6 },
     large: { base: 21, ratio: 6 / 5 },
     rounding: 'none',
@@ -26,8 +26,8 @@ export const SITE_KINDS: readonly SiteKind[] = [
     key: 'reference',
     name: 'Reference and tables',
     reason:
-      'Many levels, close together, and much on a screen: a major second keeps six levels apart without a huge first one, and whole pixels keep columns of figures crisp.',
-    small: { base: 16, ratio: 1.125 },
+      'Many levels, close together, and much on a screen: a little over a major second keeps six levels just apart without a huge first one, and whole pixels keep columns of figures crisp.',
+    small: { base: 16, ratio: 1.14 },
     large: { base: 17, ratio: 1.175 },
     rounding: 'whole',
   },
@@ -45,7 +45,7 @@ export const SITE_KINDS: readonly SiteKind[] = [
     name: 'Dashboard',
     reason:
       'Figures and labels that are compared, in panes whose widths vary: nearly the same sizes everywhere, on even pixels, so that nothing shifts as panes are opened.',
-    small: { base: 16, ratio: 1.125 },
+    small: { base: 16, ratio: 1.17 },
     large: { base: 16, ratio: 1.2 },
     rounding: 'even',
   },

@@ -7,6 +7,7 @@ import { computed } from 'vue';
 import { useRoute } from 'vue-router';
 import { caseFont } from '../proof/caseFonts';
 import { useFallbacks } from '../store/fallbacks';
+import { useLengthUnit } from '../store/lengthUnit';
 import { useMarks } from '../store/marks';
 import { count, kilobytes, percent, plainNumber } from './figures';
 import ProjectName from './ProjectName.vue';
@@ -16,6 +17,7 @@ import ThemeSwitch from './ThemeSwitch.vue';
 
 const fallbacks = useFallbacks();
 const checks = useMarks();
+const lengths = useLengthUnit();
 const route = useRoute();
 
 const shown = computed(() => checks.shown);
@@ -76,8 +78,8 @@ const decisions = computed<Record<StageKey, Decision[]>>(() => {
         }))
       : [{ text: 'Every voice is free' }],
     scale: [
-      { text: `${plainNumber(small.base)} px × ${plainNumber(small.ratio)} at ${small.width}` },
-      { text: `${plainNumber(large.base)} px × ${plainNumber(large.ratio)} at ${large.width}` },
+      { text: `${lengths.show(small.base)} × ${plainNumber(small.ratio)} at ${small.width}` },
+      { text: `${lengths.show(large.base)} × ${plainNumber(large.ratio)} at ${large.width}` },
     ],
     fallbacks: fallbackDecisions(seated.map(([key]) => key)),
     styles: [

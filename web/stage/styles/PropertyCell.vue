@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { CASES, SLANTS, type Patch } from '@lettera/core/document';
+import { CASES, SLANTS, type Patch, type ProjectDocument } from '@lettera/core/document';
 import { stepsOf } from '@lettera/core/scale';
 import { PROPERTIES, type PropertyName, type ResolvedProperty } from '@lettera/core/style';
 import Select from 'primevue/select';
 import { computed } from 'vue';
 import NumberField from '../../frame/NumberField.vue';
+import { useLengthUnit } from '../../store/lengthUnit';
 import { useProject } from '../../store/project';
 import { sourceText, traceText, valueText } from './propertyText';
 
@@ -17,6 +18,7 @@ const props = defineProps<{
 }>();
 
 const project = useProject();
+const lengths = useLengthUnit();
 
 const NUMBERS: Partial<
   Record<PropertyName, { min: number; max: number; step: number; unit?: 'em' }>
@@ -26,11 +28,18 @@ const NUMBERS: Partial<
   letterSpacing: { min: -0.5, max: 2, step: 0.005, unit: 'em' },
 };
 
+/** Sizes in another unit than px are shown in it. */
+const textOf = (document: ProjectDocument, value: string | number | null): string =>
+  valueText(
+    document,
+    props.property,
+    value,
+    lengths.unit === 'px' ? undefined : (size) => lengths.figure(size),
+  );
+
 const number = computed(() => NUMBERS[props.property]);
 const isSet = computed(() => props.resolved.origin === 'set');
-const text = computed(() =>
-  project.shown ? valueText(project.shown, props.property, props.resolved.value) : '',
-);
+const text = computed(() => (project.shown ? textOf(project.shown, props.resolved.value) : ''));
 const source = computed(() => (project.shown ? sourceText(project.shown, props.resolved) : ''));
 const trace = computed(() =>
   project.shown ? traceText(project.shown, props.property, props.resolved) : '',
@@ -43,7 +52,7 @@ const choices = computed<{ value: string | number; label: string }[]>(() => {
   const document = project.document;
   if (!document) return [];
   const named = (values: readonly (string | number)[]) =>
-    values.map((value) => ({ value, label: valueText(document, props.property, value) }));
+    values.map((value) => ({ value, label: textOf(document, value) }));
   switch (props.property) {
     case 'voice':
       return named(Object.keys(document.voices));

@@ -3,11 +3,18 @@ import { stepByNumber } from '@lettera/core/scale';
 import { PROPERTIES, type PropertyName, type ResolvedProperty } from '@lettera/core/style';
 import { plainNumber } from '../../frame/figures';
 
-/** A property's value in a designer's words. */
+/** A size in px, to a tenth. */
+const inPx = (size: number): string => plainNumber(Number(size.toFixed(1)));
+
+/**
+ * A property's value in a designer's words.
+ * @param figure how a size in CSS px is written
+ */
 export function valueText(
   document: ProjectDocument,
   property: PropertyName,
   value: string | number | null,
+  figure: (px: number) => string = inPx,
 ): string {
   if (value === null) return 'the browser’s';
   switch (property) {
@@ -17,7 +24,7 @@ export function valueText(
       return document.colours[String(value)]?.name ?? String(value);
     case 'step': {
       const { name, small, large } = stepByNumber(document.scale, Number(value));
-      return `${name}, ${plainNumber(Number(small.toFixed(1)))} to ${plainNumber(Number(large.toFixed(1)))}`;
+      return `${name}, ${figure(small)} to ${figure(large)}`;
     }
     case 'letterSpacing':
       return `${plainNumber(Number(value))} em`;
