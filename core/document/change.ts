@@ -71,13 +71,20 @@ export function applyChange(document: ProjectDocument, patch: unknown): AppliedC
   } catch (error) {
     throw refusal(error);
   }
-  const errors = documentErrors(after, partsOf(patch));
+  const errors = madeBy(documentErrors(after, partsOf(patch)), document);
   const [first] = errors;
   if (first) {
     const place = describePath(document, first.path);
     throw new ChangeError(`${place} ${first.message}. Nothing was changed.`, errors);
   }
   return { document: after, inverse: jsonPatch.compare(after, document) };
+}
+
+/** Errors that a change has made: what did not go together before, by a rule made since, may stay as it is. */
+function madeBy(errors: FieldError[], before: ProjectDocument): FieldError[] {
+  if (errors.length === 0) return errors;
+  const known = new Set(referenceErrors(before).map(({ path, message }) => `${path} ${message}`));
+  return errors.filter(({ path, message }) => !known.has(`${path} ${message}`));
 }
 
 /** Names of the parts of a document that a patch touches; undefined for all of them. */
@@ -117,7 +124,7 @@ export function lookAt(document: ProjectDocument, patch: Patch): ProjectDocument
   try {
     const copy = jsonPatch.deepClone(patch) as Patch;
     const after = jsonPatch.applyPatch(document, copy, true, false).newDocument;
-    return referenceErrors(after).length === 0 ? after : null;
+    return madeBy(referenceErrors(after), document).length === 0 ? after : null;
   } catch (error) {
     if (error instanceof jsonPatch.JsonPatchError) return null;
     throw error;

@@ -352,6 +352,16 @@ describe('a shortlist', () => {
   });
 });
 
+test('a document that a later rule would refuse can be changed, and not made worse', () => {
+  const document = newDocument('Tarnholm');
+  document.scale.overrides = { '2': { small: 15 } };
+  const change = (path: string, value: unknown) =>
+    applyChange(document, [{ op: 'add', path, value }]).document;
+  expect(change('/words', 'Sæfari').words).toBe('Sæfari');
+  expect(change('/scale/overrides/2', {}).scale.overrides).toEqual({ '2': {} });
+  expect(() => change('/scale/overrides/2', { small: 14 })).toThrow('must be allowed first');
+});
+
 test('a change that is only looked at is left out when it does not fit', () => {
   const document = newDocument('Tarnholm');
   const look = (path: string, value: unknown) => lookAt(document, [{ op: 'replace', path, value }]);

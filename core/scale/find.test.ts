@@ -51,6 +51,44 @@ describe('reading sizes', () => {
     );
   });
 
+  test('is never brought down by damaged CSS, of which 2,000 kinds are tried', () => {
+    const css =
+      '@media (min-width: 40em) { h1, .a > b { font: 700 2rem/1.1 "X"; --s: clamp(1rem, 2vw, 3rem) } }';
+    const damage = fc.record({
+      at: fc.nat(css.length),
+      cut: fc.nat(12),
+      put: fc.oneof(
+        fc.string({ maxLength: 8 }),
+        fc.constantFrom('{', '}', '(', '"', '/*', '\\', '@', ';', '\0'),
+      ),
+    });
+    fc.assert(
+      fc.property(fc.array(damage, { minLength: 1, maxLength: 5 }), (places) => {
+        const broken = places.reduce(
+          (text, { at: place, cut, put }) => text.slice(0, place) + put + text.slice(place + cut),
+          css,
+        );
+        const { sizes, refused } = readGivenSizes(broken, 'large');
+        for (const px of sizes.flatMap((size) => Object.values(size))) {
+          expect(px).toBeGreaterThanOrEqual(4);
+          expect(px).toBeLessThanOrEqual(800);
+        }
+        expect(refused.length).toBeLessThanOrEqual(50);
+      }),
+      { numRuns: 2000 },
+    );
+  });
+
+  test.each([
+    ['blocks', '@media x{'],
+    ['brackets', 'a{font-size:('],
+    ['functions', 'a{font-size:calc('],
+  ])('refuses endless %s in %s', (_what, piece) => {
+    const { sizes, refused } = readGivenSizes(piece.repeat(40_000), 'large');
+    expect(sizes).toEqual([]);
+    expect(refused.length).toBeGreaterThan(0);
+  });
+
   test('joins two ends by the order of size, when there are as many', () => {
     expect(readSizes({ small: '14 16 17', large: '15 18 20' })).toEqual({
       sizes: [

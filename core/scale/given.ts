@@ -129,6 +129,21 @@ function readDeclaration(declaration: Declaration, end: End, reading: Reading): 
   else reading.refuse(text, WHY.relative);
 }
 
+function readCss(text: string, end: End, reading: Reading): void {
+  try {
+    const tree = parse(text, {
+      context: text.includes('{') ? 'stylesheet' : 'declarationList',
+      parseCustomProperty: true,
+      onParseError: ({ message }) => reading.refuse(message, 'is no CSS'),
+    });
+    walk(tree, { visit: 'Declaration', enter: (node) => readDeclaration(node, end, reading) });
+  } catch (error) {
+    // Blocks in blocks without end exhaust the parser, which goes down one by one.
+    if (!(error instanceof RangeError)) throw error;
+    reading.refuse(text, 'is nested too deep to be read');
+  }
+}
+
 /**
  * Reads sizes from what a person types or pastes: a list, or CSS, of which `font-size`, `font` and custom
  * properties that hold one length are read. A size that stands at one end only stands at `end`.
@@ -141,14 +156,8 @@ export function readGivenSizes(text: string, end: End): GivenSizes {
   const isCss = /[{:]/.test(text);
   if (text.length > LONGEST_TEXT) {
     reading.refuse(text, `is longer than ${LONGEST_TEXT.toLocaleString('en')} characters`);
-  } else if (isCss) {
-    const tree = parse(text, {
-      context: text.includes('{') ? 'stylesheet' : 'declarationList',
-      parseCustomProperty: true,
-      onParseError: ({ message }) => reading.refuse(message, 'is no CSS'),
-    });
-    walk(tree, { visit: 'Declaration', enter: (node) => readDeclaration(node, end, reading) });
-  } else readList(text, end, reading);
+  } else if (isCss) readCss(text, end, reading);
+  else readList(text, end, reading);
   const { sizes, refused } = reading;
   return { sizes, refused };
 }

@@ -25,6 +25,14 @@ describe('parseMeasure', () => {
   });
 });
 
+test('a size without a unit is in the one preferred', () => {
+  expect(parseMeasure('1.5', 'size', 'rem')).toBe(24);
+  expect(parseMeasure('18px', 'size', 'rem')).toBe(18);
+  expect(parseMeasure('13.5', 'size', 'pt')).toBe(18);
+  expect(parseMeasure('20', 'size')).toBe(20);
+  expect(parseMeasure('2em', 'size', 'rem')).toBeNull();
+});
+
 test('figures are written one way', () => {
   expect([kilobytes(900), kilobytes(52_496), kilobytes(291_000)]).toEqual([
     '900 B',

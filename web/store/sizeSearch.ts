@@ -27,7 +27,14 @@ export const useSizeSearch = defineStore('sizeSearch', () => {
       new Worker(new URL('../worker/scale.ts', import.meta.url), { type: 'module' }),
     );
     const turn = ++asked;
-    const answer = await worker.search({ ...texts }, base.value);
+    const answer = await worker
+      .search({ ...texts }, base.value)
+      .catch((error: Error): ScaleSearch => ({
+        sizes: [],
+        refused: [],
+        found: null,
+        problem: `The sizes could not be read: ${error.message}`,
+      }));
     if (turn !== asked) return;
     result.value = answer;
     searching.value = false;
