@@ -255,6 +255,27 @@ th.figure {
 .unfit {
   font-weight: 650;
 }
+/* In a narrow workbench the sample has a row of its own above its figures. */
+@container (max-width: 520px) {
+  table,
+  thead,
+  tbody {
+    display: block;
+  }
+  tr {
+    display: grid;
+    grid-template-columns: repeat(4, minmax(0, 1fr));
+  }
+  tr > :first-child {
+    grid-column: 1 / -1;
+  }
+  tbody td:first-child {
+    border-bottom: 0;
+  }
+  th.figure {
+    width: auto;
+  }
+}
 .hand :deep(input) {
   font-weight: 650;
   border-color: var(--ink-2);

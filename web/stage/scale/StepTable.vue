@@ -189,6 +189,26 @@ td {
 .again {
   min-height: 24px;
 }
+/* In a narrow workbench the chart tells alone which steps are in use. */
+@container (max-width: 520px) {
+  th:nth-child(5),
+  td:nth-child(5) {
+    display: none;
+  }
+  th:first-child {
+    width: auto;
+  }
+  th.figure {
+    width: 88px;
+  }
+  th:last-child {
+    width: 64px;
+  }
+  td,
+  th {
+    padding-right: 6px;
+  }
+}
 .hand :deep(input) {
   font-weight: 650;
   border-color: var(--ink-2);
