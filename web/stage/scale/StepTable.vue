@@ -83,7 +83,7 @@ const cssOf = (step: Step): string => {
         <th v-for="end in ENDS" :key="end" class="figure">
           {{ widthWord }} {{ scale[end].width }}
         </th>
-        <th class="figure">{{ widthWord }} {{ proof.width }}</th>
+        <th class="figure">Proof, {{ proof.width }}</th>
         <th>Used by</th>
         <th><span class="visually-hidden">Add or take out</span></th>
       </tr>
