@@ -30,7 +30,7 @@ export const lineHeight: Rule = (document, evidence) =>
         stage: 'scale',
         style,
         width,
-        message: `${styleName(document, style)}: lines stand too ${tight ? 'close' : 'far apart'} where it runs to two or more. ${value} at ${px(size)} is ${(value * size).toFixed(1)} px a line; ${suggested.value} is suggested for its face, size and measure.`,
+        message: `${styleName(document, style)}: lines stand too ${tight ? 'close' : 'far apart'} where it runs to two or more. At ${width} px, ${value} × ${px(size)} is ${px(value * size)} a line; ${suggested.value} is suggested for its face, size and measure.`,
         remedy: `Set its line height to ${suggested.value}.`,
         fix: {
           does: `Set its line height to ${suggested.value}`,

@@ -12,6 +12,10 @@ const WORDS: Record<SaveState, string> = {
   conflict: 'Changed elsewhere',
   refused: 'Refused',
 };
+const undoTitle = computed(() => {
+  if (project.trial) return 'Give back what is being tried';
+  return project.stored?.undo ? `Undo: ${project.stored.undo}` : 'There is nothing to undo';
+});
 const words = computed(() => WORDS[project.saveState]);
 </script>
 
@@ -23,7 +27,7 @@ const words = computed(() => WORDS[project.saveState]);
         size="small"
         variant="outlined"
         severity="secondary"
-        :title="project.stored?.undo ? `Undo: ${project.stored.undo}` : 'There is nothing to undo'"
+        :title="undoTitle"
         @click="project.undo()"
       />
       <Button

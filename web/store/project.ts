@@ -262,6 +262,12 @@ export const useProject = defineStore('project', () => {
     void catchUp();
   }
 
+  /** Takes back what is being tried, when something is; else the last change that was stored. */
+  async function undo(): Promise<void> {
+    if (trial.value) trial.value = null;
+    else await step('undo');
+  }
+
   /** Ends a conflict: the stored value stays, or the change made here is made again over it. */
   function resolveConflict(choice: 'theirs' | 'mine'): void {
     const mine = conflict.value?.mine;
@@ -294,7 +300,7 @@ export const useProject = defineStore('project', () => {
     change,
     settle,
     flush,
-    undo: () => step('undo'),
+    undo,
     redo: () => step('redo'),
     resolveConflict,
   };

@@ -57,6 +57,19 @@ describe('a scale that is tried', () => {
     expect(server.arrived).toEqual([]);
   });
 
+  test('is what undo takes back, and not what was stored before', async () => {
+    const [project, trial] = [useProject(), useScaleTrial()];
+    trial.change(base(20));
+    await settle();
+    trial.start();
+    trial.change(base(24));
+    await project.undo();
+    await settle();
+    expect(project.shown?.scale.large.base).toBe(20);
+    expect(large().base).toBe(20);
+    expect(trial.trying).toBe(true);
+  });
+
   test('is taken as one change, however many led to it', async () => {
     const trial = useScaleTrial();
     trial.start();

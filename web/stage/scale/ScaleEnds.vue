@@ -82,7 +82,7 @@ fieldset {
   align-items: center;
 }
 .heads {
-  padding: 0 20px;
+  padding: 0 20px 4px;
 }
 .ends {
   display: grid;
