@@ -172,6 +172,31 @@ function refine(
   return best[Math.floor(best.length / 2)] ?? near;
 }
 
+/** The scale that a numbering of the sizes makes with a rounding. */
+function scaleFor(
+  sizes: readonly GivenSize[],
+  ends: Partial<Record<End, Sizes>>,
+  { numbers, base: at }: Candidate,
+  rounding: Rounding,
+): FoundScale {
+  const fitted: FoundScale['ends'] = {};
+  const steps = sizes.map((given, i): FoundStep => ({ number: numbers[i] ?? 0, given, found: {} }));
+  for (const end of ENDS) {
+    const list = ends[end];
+    if (!list) continue;
+    const base = list[at] ?? USUAL_TEXT;
+    const ratio = refine(list, numbers, base, ratioOf(list, numbers, base), rounding);
+    fitted[end] = { base, ratio };
+    for (const { number, found } of steps) {
+      found[end] = roundSize(modularSize(base, ratio, number), rounding);
+    }
+  }
+  const meanOff = mean(
+    ENDS.filter((end) => fitted[end]).flatMap((end) => steps.map((step) => offAt(step, end))),
+  );
+  return { rounding, ends: fitted, steps, meanOff };
+}
+
 /**
  * The base, ratio and rounding that come closest to sizes a site has, at one end or at both. The base is
  * one of the sizes given, since text is what a site has most of; every size becomes a step of its own.
@@ -184,43 +209,22 @@ export function findScale(
   sizes: readonly GivenSize[],
   base: number | null = null,
 ): FoundScale | null {
-  const ends: Partial<Record<End, number[]>> = {};
+  const ends: Partial<Record<End, Sizes>> = {};
   for (const end of ENDS) {
     const at = sizes.flatMap((size) => size[end] ?? []);
-    if (at.length === sizes.length && sizes.length > 0) ends[end] = at;
+    if (at.length === sizes.length && at.length > 0) ends[end] = at;
   }
-  const given = ENDS.filter((end) => ends[end]);
-  let best: (FoundScale & { cost: number }) | null = null;
-  for (const { numbers, base: at, idle } of candidates(ends, base)) {
+  const size = mean(ENDS.flatMap((end) => ends[end] ?? []));
+  let best: { found: FoundScale; cost: number } | null = null;
+  for (const candidate of candidates(ends, base)) {
     for (const rounding of COARSEST_FIRST) {
-      const fitted: FoundScale['ends'] = {};
-      for (const end of given) {
-        const list = ends[end] ?? [];
-        const own = list[at] ?? USUAL_TEXT;
-        const ratio = refine(list, numbers, own, ratioOf(list, numbers, own), rounding);
-        fitted[end] = { base: own, ratio };
-      }
-      const steps = sizes.map((size, i): FoundStep => {
-        const number = numbers[i] ?? 0;
-        const found: GivenSize = {};
-        for (const end of given) {
-          const fit = fitted[end] ?? { base: USUAL_TEXT, ratio: 1 };
-          found[end] = roundSize(modularSize(fit.base, fit.ratio, number), rounding);
-        }
-        return { number, given: size, found };
-      });
-      const off = mean(steps.flatMap((step) => given.map((end) => offAt(step, end))));
-      const size = mean(sizes.flatMap((one) => given.map((end) => one[end] ?? 0)));
-      const leadingBase = (fitted.large ?? fitted.small)?.base ?? USUAL_TEXT;
-      const cost = off / size + costOf(leadingBase, idle);
-      if (!best || cost < best.cost - 1e-9) {
-        best = { rounding, ends: fitted, steps, meanOff: off, cost };
-      }
+      const found = scaleFor(sizes, ends, candidate, rounding);
+      const leading = (found.ends.large ?? found.ends.small)?.base ?? USUAL_TEXT;
+      const cost = found.meanOff / size + costOf(leading, candidate.idle);
+      if (!best || cost < best.cost - 1e-9) best = { found, cost };
     }
   }
-  if (!best) return null;
-  const { cost: _cost, ...found } = best;
-  return found;
+  return best?.found ?? null;
 }
 
 /** How far a size given is from the step found for it at an end, CSS px. */
