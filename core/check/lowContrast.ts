@@ -2,6 +2,7 @@ import { blend, wcagContrast } from 'culori';
 import { GROUND } from '../document/references';
 import { stepByNumber } from '../scale/steps';
 import { resolveInUse } from '../style/resolve';
+import { stylesInUse } from '../style/usage';
 import type { Mark, Rule } from './mark';
 
 /** WCAG 2.2, 1.4.3: what counts as large text, CSS px, and the least ratio for each kind. */
@@ -16,8 +17,7 @@ export const contrastRatio = (text: string, ground: string): number =>
 export const lowContrast: Rule = (document) => {
   const marks: Mark[] = [];
   const grounds = document.delivery.dark ? (['light', 'dark'] as const) : (['light'] as const);
-  const inUse = new Set(Object.values(document.elements).map(({ style }) => style));
-  for (const key of inUse) {
+  for (const key of stylesInUse(document)) {
     const { colour, step, weight } = resolveInUse(document, key);
     const text = document.colours[colour.value ?? ''];
     const ground = document.colours[GROUND];

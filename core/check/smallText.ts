@@ -3,7 +3,8 @@ import { BODY_STYLE } from '../document/references';
 import { SCALE_BOUNDS } from '../document/scale';
 import { setByHandPatch } from '../scale/byHand';
 import { ENDS, stepByNumber, type End } from '../scale/steps';
-import { roleOf, stepOf, usersByStep } from '../style/measure';
+import { roleOf } from '../style/measure';
+import { stepOf, usersByStep } from '../style/usage';
 import type { ProjectDocument } from '../document/projectDocument';
 import { inWords, px, styleName, type Mark, type Rule } from './mark';
 

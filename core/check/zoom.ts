@@ -4,7 +4,7 @@ import { moveEndPatch } from '../scale/byHand';
 import { bendsOf, sizeAt } from '../scale/sizeAt';
 import { otherEnd, stepByNumber, stepsOf, type End, type Step } from '../scale/steps';
 import { passingBound, zoomFailure, type SizeOverWidth } from '../scale/zoom';
-import { usersByStep } from '../style/measure';
+import { usersByStep } from '../style/usage';
 import { inWords, px, styleName, type Mark, type Remedy, type Rule } from './mark';
 
 /** Text that no zoom of the page doubles in some windows. WCAG 2.2, 1.4.4. */

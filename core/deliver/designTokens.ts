@@ -3,7 +3,7 @@ import type { ProjectDocument } from '../document/projectDocument';
 import type { Scale } from '../document/scale';
 import type { FallbackTrials } from '../fallback/fallbackFace';
 import { stackOf } from '../fallback/stack';
-import { ROOT_SIZE } from '../scale/fluid';
+import { ROOT_SIZE } from '../scale/lengths';
 import { changeWidth } from '../scale/sizeAt';
 import { stepByNumber, stepsOf } from '../scale/steps';
 import { resolveInUse } from '../style/resolve';

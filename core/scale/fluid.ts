@@ -1,3 +1,5 @@
+import { ROOT_SIZE } from './lengths';
+
 /** A size that runs linearly between two widths and is flat beyond them. All in CSS px. */
 export interface FluidSize {
   small: number;
@@ -5,9 +7,6 @@ export interface FluidSize {
   smallWidth: number;
   largeWidth: number;
 }
-
-/** What browsers take 1rem to be unless the visitor has chosen otherwise, CSS px. */
-export const ROOT_SIZE = 16;
 
 /** Four decimals, as delivered; `-0` is written `0`. */
 const decimal = (value: number): string => String(Number(value.toFixed(4)) || 0);

@@ -1,7 +1,7 @@
 import { generate, parse, walk, type CssNode, type Declaration, type Value } from 'css-tree';
 import { SCALE_BOUNDS } from '../document/scale';
 import { FEWEST_SIZES, MOST_SIZES, type GivenSize } from './find';
-import { ROOT_SIZE } from './fluid';
+import { pxIn } from './lengths';
 import { ENDS, type End } from './steps';
 
 /** What was read from a text of sizes, and each piece of it that could not be used, with the reason. */
@@ -13,17 +13,6 @@ export interface GivenSizes {
 /** Longest text that is read, characters: a large style sheet. */
 export const LONGEST_TEXT = 500_000;
 const MOST_REFUSED = 50;
-
-/** CSS px in one of each absolute unit, and in a rem at the default root size (CSS Values 4 §6). */
-const PX: Record<string, number> = {
-  px: 1,
-  rem: ROOT_SIZE,
-  pt: 96 / 72,
-  pc: 16,
-  in: 96,
-  cm: 96 / 2.54,
-  mm: 96 / 25.4,
-};
 
 const WHY = {
   number: 'is no size',
@@ -73,7 +62,7 @@ function readList(text: string, end: End, reading: Reading): void {
   const joined = text.replace(/(\d)\s+(?=(px|rem|pt)\b)/gi, '$1');
   for (const piece of joined.split(/[\s,;|]+/).filter(Boolean)) {
     const [, number, unit = ''] = LISTED.exec(piece) ?? [];
-    const factor = unit === '' ? 1 : PX[unit.toLowerCase()];
+    const factor = unit === '' ? 1 : pxIn(unit);
     if (number === undefined) reading.refuse(piece, WHY.number);
     else if (factor === undefined) {
       reading.refuse(piece, /^(em|%|ex|ch|vw|vh|cqi)$/i.test(unit) ? WHY.relative : WHY.number);
@@ -83,7 +72,7 @@ function readList(text: string, end: End, reading: Reading): void {
 
 const lengthOf = (node: CssNode | undefined): number | null => {
   if (node?.type !== 'Dimension') return null;
-  const factor = PX[node.unit.toLowerCase()];
+  const factor = pxIn(node.unit);
   return factor === undefined ? null : Number(node.value) * factor;
 };
 

@@ -10,7 +10,7 @@ export {
   type FoundStep,
   type GivenSize,
 } from './find';
-export { ROOT_SIZE } from './fluid';
+export { PX_IN } from './lengths';
 export { INTERVALS, intervalOf, type Interval } from './intervals';
 export { stepName } from './names';
 export { SITE_KINDS, siteKindPatch, type SiteKind } from './siteKinds';

@@ -4,8 +4,9 @@ import { applyChange, documentErrors, type Patch, type Scale } from '../document
 import { seatedDocument } from '../testing/documents';
 import { giveBackPatch, moveEndPatch, setByHandPatch } from './byHand';
 import { crossingsOf } from './crossing';
-import { fluidCss, fluidSizeAt, ROOT_SIZE, type FluidSize } from './fluid';
+import { fluidCss, fluidSizeAt, type FluidSize } from './fluid';
 import { INTERVALS, intervalOf } from './intervals';
+import { ROOT_SIZE } from './lengths';
 import { stepName } from './names';
 import { SITE_KINDS, siteKindPatch } from './siteKinds';
 import { changeWidth, sizeAt, stepCss, stepSizeAt } from './sizeAt';

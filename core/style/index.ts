@@ -8,9 +8,6 @@ export {
   measureOf,
   PHONE,
   roleOf,
-  stepOf,
-  stylesInUse,
-  usersByStep,
   type SetText,
   type TextRole,
 } from './measure';
@@ -36,6 +33,9 @@ export {
 export {
   familiesInUse,
   familyRequests,
+  stepOf,
+  stylesInUse,
+  usersByStep,
   voiceUses,
   type StyleRequest,
   type VoiceUse,

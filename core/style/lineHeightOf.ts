@@ -2,7 +2,8 @@ import type { ProjectDocument } from '../document/projectDocument';
 import { stepSizeAt } from '../scale/sizeAt';
 import { stepByNumber } from '../scale/steps';
 import { suggestedLineHeight } from './lineHeight';
-import { measureOf, stepOf, type SetText } from './measure';
+import { measureOf, type SetText } from './measure';
+import { stepOf } from './usage';
 import { resolveInUse } from './resolve';
 
 /** What is known of faces and of the page that text stands on; what is left out is taken as usual. */

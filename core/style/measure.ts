@@ -1,6 +1,5 @@
 import type { ProjectDocument } from '../document/projectDocument';
 import { BODY_STYLE } from '../document/references';
-import { propertyInUse } from './resolve';
 
 /** Text as it stands on a page: how wide its column is, and the mean advance of its face. */
 export interface SetText {
@@ -79,23 +78,4 @@ export function fitMeasure(
   if (role === 'heading') return phone ? MEASURES.headingOnPhone : null;
   if (role === 'other') return MEASURES.other;
   return phone ? MEASURES.phone : MEASURES.text;
-}
-
-/** Styles that text elements of the site have, each once, in the order of their elements. */
-export const stylesInUse = (document: ProjectDocument): string[] => [
-  ...new Set(Object.values(document.elements).map(({ style }) => style)),
-];
-
-/** The step of a style where it is used. */
-export const stepOf = (document: ProjectDocument, style: string): number =>
-  propertyInUse(document, style, 'step').value ?? 0;
-
-/** Styles in use by the step they have. */
-export function usersByStep(document: ProjectDocument): Map<number, string[]> {
-  const users = new Map<number, string[]>();
-  for (const style of stylesInUse(document)) {
-    const step = stepOf(document, style);
-    users.set(step, [...(users.get(step) ?? []), style]);
-  }
-  return users;
 }

@@ -1,5 +1,5 @@
 import type { ProjectDocument, Slant } from '../document/projectDocument';
-import { resolveElement } from './resolve';
+import { propertyInUse, resolveElement } from './resolve';
 
 /** A weight and a slant that styles ask for. */
 export interface StyleRequest {
@@ -62,4 +62,23 @@ export function familyRequests(document: ProjectDocument, familyKey: string): St
   const weights = [...new Set(requests.map(({ weight }) => weight))].sort((a, b) => a - b);
   const slants = [...new Set(requests.map(({ slant }) => slant))].sort().reverse();
   return slants.flatMap((slant) => weights.map((weight) => ({ weight, slant })));
+}
+
+/** Styles that text elements of the site have, each once, in the order of their elements. */
+export const stylesInUse = (document: ProjectDocument): string[] => [
+  ...new Set(Object.values(document.elements).map(({ style }) => style)),
+];
+
+/** The step of a style where it is used. */
+export const stepOf = (document: ProjectDocument, style: string): number =>
+  propertyInUse(document, style, 'step').value ?? 0;
+
+/** Styles in use by the step they have. */
+export function usersByStep(document: ProjectDocument): Map<number, string[]> {
+  const users = new Map<number, string[]>();
+  for (const style of stylesInUse(document)) {
+    const step = stepOf(document, style);
+    users.set(step, [...(users.get(step) ?? []), style]);
+  }
+  return users;
 }

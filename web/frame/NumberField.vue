@@ -1,8 +1,9 @@
 <script setup lang="ts">
+import { PX_IN } from '@lettera/core/scale';
 import InputText from 'primevue/inputtext';
 import { computed, nextTick, ref, watch } from 'vue';
 import { useLengthUnit } from '../store/lengthUnit';
-import { parseMeasure, PX, type MeasureUnit } from './measure';
+import { parseMeasure, type MeasureUnit } from './measure';
 
 const props = withDefaults(
   defineProps<{
@@ -24,7 +25,7 @@ const emit = defineEmits<{ 'update:modelValue': [value: number]; reset: [] }>();
 const lengths = useLengthUnit();
 const shownUnit = computed(() => (props.unit === 'size' ? lengths.unit : props.unit));
 /** px in what is shown. */
-const factor = computed(() => (props.unit === 'size' ? PX[lengths.unit] : 1));
+const factor = computed(() => (props.unit === 'size' ? PX_IN[lengths.unit] : 1));
 
 const figure = (value: number): string => String(Number((value / factor.value).toFixed(4)));
 const shownValue = (): string => (props.modelValue === null ? '' : figure(props.modelValue));

@@ -1,3 +1,5 @@
+import { PX_IN } from '@lettera/core/scale';
+
 /** The unit that a number stands for in the interface; a `size` is in px, shown as the designer prefers. */
 export type MeasureUnit = 'none' | 'px' | 'em' | 'size';
 
@@ -5,12 +7,8 @@ export type MeasureUnit = 'none' | 'px' | 'em' | 'size';
 export const LENGTH_UNITS = ['px', 'rem', 'pt'] as const;
 export type LengthUnit = (typeof LENGTH_UNITS)[number];
 
-const ROOT_SIZE = 16;
-
-/** CSS px in one of each unit (CSS Values 4 §6.2). */
-export const PX: Record<LengthUnit, number> = { px: 1, rem: ROOT_SIZE, pt: 96 / 72 };
-
-const isLength = (unit: string): unit is LengthUnit => unit in PX;
+const isLength = (unit: string): unit is LengthUnit =>
+  (LENGTH_UNITS as readonly string[]).includes(unit);
 
 /**
  * Reads a number as people type it: with a comma or a point, as a fraction, with a unit. Where the
@@ -31,8 +29,8 @@ export function parseMeasure(
   const value = number(match[1] ?? '') / (match[2] ? number(match[2]) : 1);
   const given = (match[3] ?? '').toLowerCase();
   if (!Number.isFinite(value)) return null;
-  if (given === '') return unit === 'size' ? value * PX[preferred] : value;
-  if (unit === 'px' || unit === 'size') return isLength(given) ? value * PX[given] : null;
+  if (given === '') return unit === 'size' ? value * PX_IN[preferred] : value;
+  if (unit === 'px' || unit === 'size') return isLength(given) ? value * PX_IN[given] : null;
   if (unit === 'em') return given === 'em' ? value : given === '%' ? value / 100 : null;
   return null;
 }

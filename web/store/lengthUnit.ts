@@ -1,6 +1,7 @@
+import { PX_IN } from '@lettera/core/scale';
 import { defineStore } from 'pinia';
 import { ref, watch } from 'vue';
-import { LENGTH_UNITS, PX, type LengthUnit } from '../frame/measure';
+import { LENGTH_UNITS, type LengthUnit } from '../frame/measure';
 
 const KEY = 'lettera:length-unit';
 
@@ -18,7 +19,7 @@ export const useLengthUnit = defineStore('lengthUnit', () => {
 
   /** A size in CSS px as a number of the unit. */
   const figure = (px: number): string =>
-    String(Number((px / PX[unit.value]).toFixed(PLACES[unit.value])) || 0);
+    String(Number((px / PX_IN[unit.value]).toFixed(PLACES[unit.value])) || 0);
 
   /** A size in CSS px as it is shown. */
   const show = (px: number): string => `${figure(px)} ${unit.value}`;
