@@ -16,10 +16,14 @@ const send = <T>(lettera: RunningLettera, method: string, path: string, body: un
     body: JSON.stringify(body),
   });
 
+/** Allows the foundry for a project. */
+export const allowFoundry = (lettera: RunningLettera, slug: string): Promise<Project> =>
+  send<Project>(lettera, 'PUT', `/projects/${slug}/foundry`, { allowedBy: 'Ása' });
+
 /** Starts a project for which the foundry is allowed and its library measured, and gives its slug. */
 export async function measuredProject(lettera: RunningLettera, name: string): Promise<string> {
   const { slug } = await send<Project>(lettera, 'POST', '/projects', { name });
-  await send(lettera, 'PUT', `/projects/${slug}/foundry`, { allowedBy: 'Ása' });
+  await allowFoundry(lettera, slug);
   await eventually(
     () => ask<{ state: string }>(lettera, `/projects/${slug}/foundry/measures`),
     ({ state }) => state === 'done',

@@ -7,6 +7,7 @@ import { temporaryFolder } from '../server/testing/server';
 import { violationsOn } from './axe';
 import { computed, eventually, fill, launchBrowser, newPage, press, proofFrame } from './browser';
 import { startLettera, type RunningLettera } from './lettera';
+import { allowFoundry } from './project';
 
 const STAGES = ['faces', 'pair', 'scale', 'fallbacks', 'styles', 'deliver'];
 const HOSTILE_FONT = 'core/font/golden/tarnholm-test.otf';
@@ -301,11 +302,7 @@ describe('every stage', () => {
     'Faces passes in the %s room with a family, a filter, the map and a form open',
     async (theme) => {
       slug = 'tarnholm-light';
-      await fetch(`${lettera.url}/api/v1/projects/${slug}/foundry`, {
-        method: 'PUT',
-        headers: { 'Content-Type': 'application/json' },
-        body: JSON.stringify({ allowedBy: 'Ása' }),
-      });
+      await allowFoundry(lettera, slug);
       await page.goto(`${lettera.url}/projects`);
       // The line-up is remembered, the map of the room before too.
       await page.evaluate(() => localStorage.clear());
@@ -335,11 +332,7 @@ describe('every stage', () => {
     'Pair passes in the %s room in each of its views, with contenders and a draw',
     async (theme) => {
       slug = 'tarnholm-light';
-      await fetch(`${lettera.url}/api/v1/projects/${slug}/foundry`, {
-        method: 'PUT',
-        headers: { 'Content-Type': 'application/json' },
-        body: JSON.stringify({ allowedBy: 'Ása' }),
-      });
+      await allowFoundry(lettera, slug);
       await page.goto(`${lettera.url}/projects`);
       await page.evaluate((name) => localStorage.setItem('lettera:theme', name), theme);
       await open(page, 'pair');
