@@ -2,7 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { deliveryContents, openServices, readConfig, type Services } from '@lettera/server';
-import { documentErrors } from '@lettera/core/document';
+import { documentErrors } from '@lettera/core/change';
 import { marksOf } from '@lettera/core/check';
 import { temporaryFolder } from '../server/testing/server';
 import { loadSample } from './loadSample';

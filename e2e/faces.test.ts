@@ -1,7 +1,6 @@
-import { resolve } from 'node:path';
+import { join, resolve } from 'node:path';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
 import type { Browser, Page } from 'puppeteer-core';
 import type { FamilyMeasures } from '@lettera/core/measure';

@@ -1,5 +1,6 @@
-import type { Patch } from '../document/change';
+import type { Patch } from '../document/patch';
 import type { ProjectDocument } from '../document/projectDocument';
+import { descriptorOf, PROPERTY_NAMES, type PropertyName } from '../document/property';
 import { SCALE_BOUNDS, type Scale } from '../document/scale';
 import { scaleAfter } from '../scale/after';
 import { giveBackPatch } from '../scale/byHand';
@@ -12,43 +13,49 @@ import { inWords, px, styleName, type Mark, type Remedy, type Rule } from './mar
 
 /** Sizes that are told apart at a glance: one is this many times the other at least. */
 export const LEAST_RATIO = 1.12;
-/** Weights that are told apart at a glance. */
-const LEAST_WEIGHT = 200;
 /** How finely a ratio that tells levels apart is sought. */
 const RATIO_STEP = 0.01;
 /** A ratio raised by more would be another scale. */
 const MOST_MORE = 0.5;
 
-/** What a style shows of itself at a glance. */
+/** What a style shows of itself at a glance: its step, and by property what tells levels apart. */
 interface Look {
   style: string;
   step: number;
-  weight: number;
-  /** Slant, case, family and colour: two that differ in any are told apart. */
-  dress: string;
+  shows: Partial<Record<PropertyName, string | number | undefined>>;
 }
 
 /** Two levels that stand next to each other. */
 type Pair = readonly [lower: Look, higher: Look];
 
+/** What is seen of a value: of a voice its family, of a colour the colour itself. */
+function seen(document: ProjectDocument, name: PropertyName, value: string | number | null) {
+  const { values } = descriptorOf(name);
+  if (values.kind !== 'key') return value ?? undefined;
+  if (values.of === 'colours') return document.colours[value ?? '']?.light;
+  const seat = document.voices[value ?? ''];
+  return seat?.family ?? seat?.generic;
+}
+
 function lookOf(document: ProjectDocument, style: string): Look {
   const resolved = resolveInUse(document, style);
-  const seat = document.voices[resolved.voice.value ?? ''];
+  const telling = PROPERTY_NAMES.filter((name) => descriptorOf(name).tells !== null);
   return {
     style,
-    step: resolved.step.value ?? 0,
-    weight: resolved.weight.value ?? 400,
-    dress: [
-      resolved.slant.value,
-      resolved.case.value,
-      seat?.family ?? seat?.generic,
-      document.colours[resolved.colour.value ?? '']?.light,
-    ].join(),
+    step: resolved.step.value,
+    shows: Object.fromEntries(
+      telling.map((name) => [name, seen(document, name, resolved[name].value)]),
+    ),
   };
 }
 
 const differ = ([a, b]: Pair): boolean =>
-  Math.abs(a.weight - b.weight) >= LEAST_WEIGHT || a.dress !== b.dress;
+  PROPERTY_NAMES.some((name) => {
+    const { tells } = descriptorOf(name);
+    if (tells === null) return false;
+    const [one, other] = [a.shows[name], b.shows[name]];
+    return tells === 'any' ? one !== other : Math.abs(Number(one) - Number(other)) >= tells.by;
+  });
 
 /** Styles that stand as neighbouring levels: on neighbouring steps in use, or heading after heading. */
 function levels(document: ProjectDocument): Pair[] {

@@ -15,7 +15,7 @@ export const lineHeight: Rule = (document, evidence) =>
   stylesInUse(document).flatMap((style): Mark[] => {
     const { lineHeight: resolved } = resolveInUse(document, style);
     const suggested = suggestedFor(document, style, evidence);
-    if (!suggested || resolved.value === null) return [];
+    if (!suggested) return [];
     // A label or a button of one line shows nothing of its line height.
     const longest = evidence.page?.texts[style]?.longest ?? 0;
     const runsOn = longest / (suggested.measure ?? Infinity) >= RUNS_ON;

@@ -1,5 +1,6 @@
 import { blend, wcagContrast } from 'culori';
-import { GROUND } from '../document/references';
+import { colourOf } from '../css';
+import { GROUND } from '../document/vocabulary';
 import { stepByNumber } from '../scale/steps';
 import { resolveInUse } from '../style/resolve';
 import { stylesInUse } from '../style/usage';
@@ -11,7 +12,7 @@ const LEAST_RATIO = { text: 4.5, large: 3 };
 
 /** (L1 + 0.05) ÷ (L2 + 0.05), the text's alpha composited on its ground. WCAG 2.2, "contrast ratio". */
 export const contrastRatio = (text: string, ground: string): number =>
-  wcagContrast(blend([ground, text]), ground);
+  wcagContrast(blend([colourOf(ground), colourOf(text)]), colourOf(ground));
 
 /** Text whose contrast with its ground is under what WCAG asks, at the smaller end of its size. */
 export const lowContrast: Rule = (document) => {
@@ -22,10 +23,10 @@ export const lowContrast: Rule = (document) => {
     const text = document.colours[colour.value ?? ''];
     const ground = document.colours[GROUND];
     if (!text || !ground) continue;
-    const { small, large } = stepByNumber(document.scale, step.value ?? 0);
+    const { small, large } = stepByNumber(document.scale, step.value);
     const size = Math.min(small, large);
     const isLarge =
-      size >= LARGE.size || (size >= LARGE.boldSize && (weight.value ?? 400) >= LARGE.boldWeight);
+      size >= LARGE.size || (size >= LARGE.boldSize && weight.value >= LARGE.boldWeight);
     const least = isLarge ? LEAST_RATIO.large : LEAST_RATIO.text;
     for (const side of grounds) {
       const ratio = contrastRatio(text[side], ground[side]);

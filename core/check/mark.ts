@@ -1,4 +1,4 @@
-import type { Patch } from '../document/change';
+import type { Patch } from '../document/patch';
 import type { ProjectDocument } from '../document/projectDocument';
 import type { FaceReading } from '../font/reading';
 import type { SetText } from '../style/measure';

@@ -13,8 +13,8 @@ export const measure: Rule = (document, { page }) =>
     const fit = fitMeasure(roleOf(document, style), page.width);
     if (!fit) return [];
     const { step, letterSpacing } = resolveInUse(document, style);
-    const size = stepSizeAt(document.scale, step.value ?? 0, page.width);
-    const characters = measureOf(text, size, letterSpacing.value ?? 0);
+    const size = stepSizeAt(document.scale, step.value, page.width);
+    const characters = measureOf(text, size, letterSpacing.value);
     const lines = text.longest / characters;
     const long = characters > fit.most && lines >= FELT.long;
     const short = characters < fit.least && lines >= FELT.short;

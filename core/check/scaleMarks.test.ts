@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
-import { applyChange, type ProjectDocument, type Scale } from '../document';
+import { applyChange } from '../change';
+import type { ProjectDocument, Scale } from '../document';
 import { ENDS, SITE_KINDS, siteKindPatch, stepsOf } from '../scale';
 import { seatedDocument } from '../testing/documents';
 import { LEAST_RATIO, marksOf, type Evidence, type Mark } from '.';
@@ -9,7 +10,8 @@ const project = (scale: Partial<Scale> = {}): ProjectDocument => {
   return { ...document, scale: { ...document.scale, ...scale } };
 };
 const marks = (document: ProjectDocument, rule: string, evidence: Evidence = {}): Mark[] =>
-  marksOf(document, evidence).filter((mark) => mark.rule === rule);
+  // What is derived of a document is kept with it; a copy is seen as it stands now.
+  marksOf(structuredClone(document), evidence).filter((mark) => mark.rule === rule);
 /** The project once a mark has been put right by its own remedy. */
 const putRight = (document: ProjectDocument, mark: Mark | undefined): ProjectDocument =>
   applyChange(document, mark?.fix?.patch ?? []).document;
@@ -156,7 +158,9 @@ describe('on the page of the proof', () => {
     const [tight] = marks(document, 'line-height', page(500, 400));
     expect(tight?.message).toMatch(/^Body: lines stand too close/);
     expect(marks(putRight(document, tight), 'line-height', page(500, 400))).toEqual([]);
-    Object.assign(document.styles['body']?.set ?? {}, { lineHeight: 2.2 });
-    expect(marks(document, 'line-height', page(500, 400))[0]?.message).toContain('too far apart');
+    const loose = applyChange(document, [
+      { op: 'replace', path: '/styles/body/set/lineHeight', value: 2.2 },
+    ]).document;
+    expect(marks(loose, 'line-height', page(500, 400))[0]?.message).toContain('too far apart');
   });
 });

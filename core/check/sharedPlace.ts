@@ -1,4 +1,4 @@
-import { sharedPlaces } from '../document/takeIn';
+import { sharedPlaces } from '../document/faces';
 import type { Rule } from './mark';
 
 /** Two faces of a family that claim the same place: the browser shows the later, and loads both. */

@@ -1,5 +1,5 @@
-import type { Patch } from '../document/change';
-import { BODY_STYLE } from '../document/references';
+import type { Patch } from '../document/patch';
+import { BODY_STYLE } from '../document/vocabulary';
 import { SCALE_BOUNDS } from '../document/scale';
 import { setByHandPatch } from '../scale/byHand';
 import { ENDS, stepByNumber, type End } from '../scale/steps';

@@ -1,11 +1,11 @@
-import type { ProjectDocument, StyleProperties } from '../document/projectDocument';
+import type { ProjectDocument } from '../document/projectDocument';
+import { descriptorOf, PROPERTIES, PROPERTY_NAMES, type PropertyName } from '../document/property';
 import type { FallbackTrials } from '../fallback/fallbackFace';
 import { stackOf } from '../fallback/stack';
 import type { Scale } from '../document/scale';
 import { stepName } from '../scale/names';
 import { stepCss } from '../scale/sizeAt';
 import { stepsOf } from '../scale/steps';
-import { PROPERTIES, PROPERTY_NAMES, type PropertyName } from '../style/properties';
 import { resolveStyle } from '../style/resolve';
 import { remCss } from '../scale/fluid';
 import { cssNumber, cssString } from './css';
@@ -22,28 +22,24 @@ export const styleProperty = (style: string, property: PropertyName): string =>
 
 const reference = (name: string): string => `var(${name})`;
 
-/** How a property's own value is written in CSS. */
+/** How the value that a style sets is written in CSS: a token of the project's, or the value itself. */
 function ownValue(
   { scale }: ProjectDocument,
-  set: StyleProperties,
   property: PropertyName,
-): string | null {
-  const value = set[property];
-  if (value === undefined) return null;
-  switch (property) {
-    case 'voice':
-      return reference(fontProperty(String(value)));
+  value: string | number,
+): string {
+  const { values } = descriptorOf(property);
+  switch (values.kind) {
+    case 'key':
+      return reference(
+        values.of === 'voices' ? fontProperty(String(value)) : colourProperty(String(value)),
+      );
     case 'step':
       return reference(sizeProperty(scale, Number(value)));
-    case 'colour':
-      return reference(colourProperty(String(value)));
-    case 'letterSpacing':
-      return `${cssNumber(Number(value))}em`;
-    case 'weight':
-    case 'lineHeight':
-      return cssNumber(Number(value));
-    default:
+    case 'choice':
       return String(value);
+    case 'number':
+      return `${cssNumber(Number(value))}${values.unit ?? ''}`;
   }
 }
 
@@ -99,8 +95,8 @@ export function styleProperties(document: ProjectDocument): CustomProperty[] {
       const { origin, source } = resolved[property];
       const name = styleProperty(key, property);
       if (origin === 'style' && source) return [[name, reference(styleProperty(source, property))]];
-      const value = origin === 'set' ? ownValue(document, style.set, property) : null;
-      return value === null ? [] : [[name, value]];
+      const value = style.set[property];
+      return value === undefined ? [] : [[name, ownValue(document, property, value)]];
     });
   });
 }

@@ -1,10 +1,13 @@
 import { converter, formatHex } from 'culori';
+import { colourOf } from '../css';
 import type { ProjectDocument } from '../document/projectDocument';
+import { descriptorOf, PROPERTY_NAMES, type PropertyName } from '../document/property';
 import type { Scale } from '../document/scale';
 import type { FallbackTrials } from '../fallback/fallbackFace';
 import { stackOf } from '../fallback/stack';
 import { ROOT_SIZE } from '../scale/lengths';
 import { changeWidth } from '../scale/sizeAt';
+import { stepName } from '../scale/names';
 import { stepByNumber, stepsOf } from '../scale/steps';
 import { resolveInUse } from '../style/resolve';
 import { fallbackFaces } from './fontFaces';
@@ -23,45 +26,72 @@ const rem = (px: number): Json => ({ value: rounded(px / ROOT_SIZE), unit: 'rem'
 
 /** A CSS colour as the format has it: sRGB components of 0 to 1, alpha, and hexadecimal. */
 function colourValue(css: string): Json {
-  const { r = 0, g = 0, b = 0, alpha = 1 } = toSrgb(css) ?? {};
+  const colour = colourOf(css);
+  const { r = 0, g = 0, b = 0, alpha = 1 } = toSrgb(colour);
   return {
     colorSpace: 'srgb',
     components: [r, g, b].map(rounded),
     alpha: rounded(alpha),
-    hex: formatHex(css) ?? '#000000',
+    hex: formatHex(colour),
   };
+}
+
+/** A property's value as the format has it: an alias of a token where it names one, else itself. */
+function propertyValue(
+  document: ProjectDocument,
+  name: PropertyName,
+  value: string | number | null,
+): Json {
+  const { values } = descriptorOf(name);
+  switch (values.kind) {
+    case 'key':
+      if (value === null) return values.of === 'voices' ? BROWSER_FAMILY : null;
+      return `{${values.of === 'voices' ? 'font' : 'colour'}.${value}}`;
+    case 'step':
+      return `{size.${stepName(document.scale, Number(value))}}`;
+    case 'number':
+      return values.unit ? { value, unit: values.unit } : value;
+    case 'choice':
+      return value;
+  }
+}
+
+/** The same in the composite `typography`, which knows lengths in px and rem only. */
+function compositeValue(
+  document: ProjectDocument,
+  name: PropertyName,
+  value: string | number | null,
+  size: number,
+): Json {
+  const { values } = descriptorOf(name);
+  return values.kind === 'number' && values.unit === 'em'
+    ? rem(Number(value) * size)
+    : propertyValue(document, name, value);
 }
 
 function styleToken(document: ProjectDocument, key: string): Json {
   const style = document.styles[key];
-  const {
-    voice,
-    weight,
-    slant,
-    step,
-    lineHeight,
-    letterSpacing,
-    case: letterCase,
-    colour,
-  } = resolveInUse(document, key);
-  const size = stepByNumber(document.scale, step.value ?? 0);
+  const resolved = resolveInUse(document, key);
+  const size = stepByNumber(document.scale, resolved.step.value).large;
+  const composite: Record<string, Json> = {};
+  const beyond: Record<string, Json> = {};
+  for (const name of PROPERTY_NAMES) {
+    const { token, values } = descriptorOf(name);
+    const { value } = resolved[name];
+    if (token) composite[token] = compositeValue(document, name, value, size);
+    // What the composite has no place for, or no unit.
+    if (!token || (values.kind === 'number' && values.unit)) {
+      beyond[name] = propertyValue(document, name, value);
+    }
+  }
   return {
-    $value: {
-      fontFamily: voice.value === null ? BROWSER_FAMILY : `{font.${voice.value}}`,
-      fontSize: `{size.${size.name}}`,
-      fontWeight: weight.value,
-      lineHeight: lineHeight.value,
-      letterSpacing: rem((letterSpacing.value ?? 0) * size.large),
-    },
+    $value: composite,
     $description: style?.name ?? key,
     $extensions: {
       [EXTENSION]: {
-        slant: slant.value,
-        case: letterCase.value,
-        colour: colour.value === null ? null : `{colour.${colour.value}}`,
-        letterSpacing: { value: letterSpacing.value, unit: 'em' },
+        ...beyond,
         follows: style?.follows ?? null,
-        setHere: Object.keys(style?.set ?? {}),
+        setHere: PROPERTY_NAMES.filter((name) => style?.set[name] !== undefined),
         selectors: Object.values(document.elements)
           .filter((element) => element.style === key)
           .flatMap(({ selectors }) => selectors),

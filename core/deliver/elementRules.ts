@@ -1,22 +1,24 @@
 import type { ProjectDocument, TextElement } from '../document/projectDocument';
-import { GROUND } from '../document/references';
-import { PROPERTIES, PROPERTY_NAMES, type PropertyName } from '../style/properties';
-import { resolveStyle } from '../style/resolve';
+import { GROUND } from '../document/vocabulary';
+import { PROPERTIES, PROPERTY_NAMES, type PropertyName } from '../document/property';
+import { carries, resolveStyle } from '../style/resolve';
 import { cssNumber, cssRule, indent } from './css';
 import { colourProperty, GRID_PROPERTY, styleProperty } from './customProperties';
 
 /** The properties that the `font` shorthand resets. */
-const IN_FONT_SHORTHAND: readonly PropertyName[] = [
-  'voice',
-  'weight',
-  'slant',
-  'step',
-  'lineHeight',
-];
+const IN_FONT_SHORTHAND = PROPERTY_NAMES.filter((name) => PROPERTIES[name].inFontShorthand);
 
 const where = (selectors: readonly string[]): string => `:where(${selectors.join(', ')})`;
 
 type Declaration = [property: string, value: string];
+
+/**
+ * The size that text has where it stands, as it is reckoned and not as a length: custom properties are
+ * inherited unreckoned, so that what refers to this one in a container takes its size from that container.
+ */
+const SIZE_HERE = '--size';
+
+const followsContainer = ({ scale }: ProjectDocument): boolean => scale.between === 'container';
 
 /**
  * The rule of one element. `:where()` gives it no specificity, so that any rule of the site's own wins.
@@ -25,16 +27,20 @@ type Declaration = [property: string, value: string];
  */
 export function elementRule(document: ProjectDocument, element: TextElement): string {
   const resolved = resolveStyle(document, element.style);
-  const carries = (property: PropertyName) => ['set', 'style'].includes(resolved[property].origin);
+  const own = (property: PropertyName) => carries(resolved[property]);
   const declarations: Declaration[] = [];
-  if (!IN_FONT_SHORTHAND.every(carries)) declarations.push(['font', 'inherit']);
+  if (!IN_FONT_SHORTHAND.every(own)) declarations.push(['font', 'inherit']);
   for (const property of PROPERTY_NAMES) {
-    const { css } = PROPERTIES[property];
-    if (carries(property)) {
+    const { css, inherited, inFontShorthand } = PROPERTIES[property];
+    if (own(property)) {
       declarations.push([css, `var(${styleProperty(element.style, property)})`]);
-    } else if (!IN_FONT_SHORTHAND.includes(property)) {
+    } else if (inherited && !inFontShorthand) {
       declarations.push([css, 'inherit']);
     }
+  }
+  if (followsContainer(document)) {
+    if (own('step')) declarations.push([SIZE_HERE, `var(${styleProperty(element.style, 'step')})`]);
+    else declarations.push([PROPERTIES.step.css, `var(${SIZE_HERE})`]);
   }
   if (document.delivery.dark && element.selectors.includes('body')) {
     declarations.push(['background-color', `var(${colourProperty(GROUND)})`]);
@@ -51,28 +57,42 @@ function gridRules(document: ProjectDocument): string {
   const grid = `var(${GRID_PROPERTY})`;
   const rules = Object.values(document.elements).flatMap(({ style, parent, selectors }) => {
     const own = resolveStyle(document, style);
-    const carries = (['step', 'lineHeight'] as const).some((name) =>
-      ['set', 'style'].includes(own[name].origin),
-    );
-    if (!carries) return [];
+    if (!carries(own.step) && !carries(own.lineHeight)) return [];
     const { source, value } = resolveStyle(document, style, parent).lineHeight;
-    const factor = source ? `var(${styleProperty(source, 'lineHeight')})` : cssNumber(value ?? 1);
+    const factor = source ? `var(${styleProperty(source, 'lineHeight')})` : cssNumber(value);
     const lines = `max(${grid}, round(nearest, calc(${factor} * 1em), ${grid}))`;
     return [cssRule(where(selectors), [['line-height', lines]])];
   });
   return `@supports (line-height: round(nearest, 1em, 1px)) {\n${indent(rules.join('\n'))}}\n`;
 }
 
-/** What sizes follow, where they follow a container: its own width must not depend on what is in it. */
-function containerRule({ scale: { between, containers = [] } }: ProjectDocument): string {
-  if (between !== 'container' || containers.length === 0) return '';
-  return cssRule(where(containers), [['container-type', 'inline-size']]);
+/** Elements that hold text and whose size browsers' own style sheets leave alone. HTML §15.3. */
+const FLOW =
+  'address article aside blockquote dd details dialog div dl dt fieldset figure footer form header li main nav ol p search section summary table td ul'.split(
+    ' ',
+  );
+
+/**
+ * What sizes follow, where they follow a container: its own width must not depend on what is in it. A
+ * length in `cqi` that is inherited is the ancestor's, so all that may stand in a container, and has no
+ * size of its own, takes the size of the text around it anew.
+ */
+function containerRules(document: ProjectDocument): string[] {
+  if (!followsContainer(document)) return [];
+  const { containers = [] } = document.scale;
+  const inside = containers.map((selector) => `:is(${selector}) > *`);
+  return [
+    ...(containers.length > 0
+      ? [cssRule(where(containers), [['container-type', 'inline-size']])]
+      : []),
+    cssRule(where([...FLOW, ...inside]), [[PROPERTIES.step.css, `var(${SIZE_HERE}, inherit)`]]),
+  ];
 }
 
 /** The rules of all elements, in the document's order, in which later ones win. */
 export const elementRules = (document: ProjectDocument): string =>
   [
-    containerRule(document),
+    ...containerRules(document),
     ...Object.values(document.elements).map((element) => elementRule(document, element)),
     gridRules(document),
   ]

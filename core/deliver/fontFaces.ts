@@ -1,6 +1,7 @@
 import { siteName } from '../document/familyName';
-import { widthRange } from '../document/takeIn';
-import type { FontDisplay, ProjectDocument } from '../document/projectDocument';
+import { widthRange } from '../document/faces';
+import type { FontDisplay } from '../document/vocabulary';
+import type { ProjectDocument } from '../document/projectDocument';
 import {
   chosenCandidate,
   fallbackFamilyName,

@@ -1,6 +1,6 @@
 import type { ProjectDocument } from '../document/projectDocument';
-import { BODY_STYLE } from '../document/references';
-import { inUnicodeRange } from '../font/unicodeRange';
+import { BODY_STYLE } from '../document/vocabulary';
+import { inUnicodeRange } from '../css/unicodeRange';
 import { matchFace } from '../style/faceMatch';
 import { resolveElement, resolveStyle, type ResolvedStyle } from '../style/resolve';
 import { deliveredFonts, referencedFamilies } from './delivered';
@@ -20,9 +20,7 @@ export function preloadedFonts(document: ProjectDocument): string[] {
   const paths = styles.flatMap(({ voice, weight, slant }) => {
     const familyKey = document.voices[voice.value ?? '']?.family;
     const family = document.case[familyKey ?? ''];
-    const match =
-      family &&
-      matchFace(family.faces, { weight: weight.value ?? 400, slant: slant.value ?? 'normal' });
+    const match = family && matchFace(family.faces, { weight: weight.value, slant: slant.value });
     const font = fonts.find(
       ({ face, file }) => face === match?.face && inUnicodeRange(file.unicodeRange, FIRST_LETTER),
     );

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { generate, parse, walk, type Rule } from 'css-tree';
-import { documentErrors, type ProjectDocument, type Scale } from '../document';
+import { documentErrors } from '../change';
+import type { ProjectDocument, Scale } from '../document';
 import { seatedDocument, trials } from '../testing/documents';
 import { designTokens } from './designTokens';
 import { stylesheet } from './stylesheet';

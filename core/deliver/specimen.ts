@@ -11,7 +11,7 @@ function describe(document: ProjectDocument, key: string): { short: string; long
   const { voice, weight, slant, step, lineHeight } = resolveElement(document, key);
   const seat = document.voices[voice.value ?? ''];
   const family = document.case[seat?.family ?? '']?.name ?? seat?.generic ?? 'The browser’s font';
-  const size = stepByNumber(document.scale, step.value ?? 0);
+  const size = stepByNumber(document.scale, step.value);
   const { small, large } = document.scale;
   const face = `${family} ${weight.value}${slant.value === 'italic' ? ' italic' : ''}`;
   return {
@@ -19,7 +19,7 @@ function describe(document: ProjectDocument, key: string): { short: string; long
     long:
       `${element?.name ?? key} in ${face}. It runs from ${cssNumber(size.small)} px at a viewport of ` +
       `${small.width} px to ${cssNumber(size.large)} px at ${large.width} px, on lines of ` +
-      `${cssNumber(lineHeight.value ?? 1)} times its size, and is shown here at more than one line.`,
+      `${cssNumber(lineHeight.value)} times its size, and is shown here at more than one line.`,
   };
 }
 
@@ -73,7 +73,7 @@ export function specimen(document: ProjectDocument): string {
   </section>`;
   });
   const steps = stepsOf(document.scale)
-    .reverse()
+    .toReversed()
     .map(
       ({ name, number, small, large }) => `    <p class="about">${escapeHtml(
         `${sizeProperty(document.scale, number)} · ${cssNumber(small)} to ${cssNumber(large)} px`,

@@ -8,7 +8,7 @@ export const isPlainObject = (value: unknown): value is Plain =>
 
 /** Names by which the parts of a document are kept, and which become part of CSS custom properties. */
 export const KEY = /^[a-z][a-z0-9]*(-[a-z0-9]+)*$/;
-const LONGEST_KEY = 64;
+export const LONGEST_KEY = 64;
 
 const decorate =
   (...decorators: PropertyDecorator[]): PropertyDecorator =>
@@ -16,7 +16,7 @@ const decorate =
     for (const decorator of decorators) decorator(target, property);
   };
 
-const instance = (type: ClassConstructor<object>, value: unknown): unknown =>
+export const instance = (type: ClassConstructor<object>, value: unknown): unknown =>
   isPlainObject(value) ? plainToInstance(type, value) : value;
 
 /** A property that may be left out, but is not null: what is left out follows. */
@@ -32,6 +32,11 @@ export function Part(type: () => ClassConstructor<object>): PropertyDecorator {
   return decorate(
     Transform(({ value }) => instance(type(), value), { toClassOnly: true }),
     ValidateNested({ message: 'must be an object' }),
+    // A list is walked into as if it held parts, and an empty one would pass.
+    ValidateBy({
+      name: 'isPart',
+      validator: { validate: isPlainObject, defaultMessage: () => 'must be an object' },
+    }),
   );
 }
 

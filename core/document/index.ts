@@ -1,14 +1,13 @@
+export { applyPatch, DOCUMENT_LIMITS, PatchError, valueAt } from './applyPatch';
+export type { FieldError } from './fieldError';
 export {
-  applyChange,
-  ChangeError,
-  lookAt,
-  patchBetween,
-  patchesTouch,
-  reapply,
-  type AppliedChange,
-  type Patch,
-} from './change';
-export { describePatch, describePath } from './describe';
+  claimSamePlace,
+  freeKey,
+  NORMAL_WIDTH,
+  sharedPlaces,
+  sortFaces,
+  widthRange,
+} from './faces';
 export { siteName } from './familyName';
 export {
   libraryFaces,
@@ -20,20 +19,9 @@ export {
   type WantedReference,
 } from './libraryFamily';
 export { newDocument } from './newDocument';
+export { touchedPaths, type Operation, type Patch } from './patch';
+export { inOrder, ORDERED_PARTS, placePatch } from './places';
 export * from './projectDocument';
+export * from './property';
 export * from './scale';
-export {
-  claimSamePlace,
-  correctFacePatch,
-  dropFacePatch,
-  moveFacePatch,
-  faceOf,
-  freeKey,
-  sharedPlaces,
-  sortFaces,
-  takeFilesIn,
-  widthRange,
-  type TakenFile,
-} from './takeIn';
-export { BODY_STYLE, GROUND, INK } from './references';
-export { documentErrors, type FieldError } from './validate';
+export * from './vocabulary';

@@ -1,4 +1,4 @@
-import type { FaceClass } from './projectDocument';
+import type { FaceClass } from './vocabulary';
 
 /** A file of an outside library, as its index lists it. */
 export interface LibraryFile {

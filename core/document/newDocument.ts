@@ -89,6 +89,14 @@ const elements = (): Elements => ({
   link: element('Link', ['a:not(.button):not(nav a):not(.site-title)'], 'link'),
 });
 
+/** Parts with their places, in the order in which they are written. */
+const inPlaces = <P extends object>(
+  parts: Record<string, P>,
+): Record<string, P & { place: number }> =>
+  Object.fromEntries(
+    Object.entries(parts).map(([key, part], i) => [key, { ...part, place: i + 1 }]),
+  );
+
 /** The document of a new project: everything a site needs, with every seat still empty. */
 export function newDocument(name: string): ProjectDocument {
   return {
@@ -97,11 +105,11 @@ export function newDocument(name: string): ProjectDocument {
     languages: ['en'],
     words: name,
     case: {},
-    voices: {
+    voices: inPlaces({
       heading: { name: 'Heading', family: null, generic: 'sans-serif', fallback: null },
       text: { name: 'Text', family: null, generic: 'serif', fallback: null },
       code: { name: 'Code', family: null, generic: 'monospace', fallback: null },
-    },
+    }),
     scale: {
       small: { width: 360, base: 16, ratio: 1.2 },
       large: { width: 1280, base: 18, ratio: 1.25 },
@@ -110,14 +118,14 @@ export function newDocument(name: string): ProjectDocument {
       rounding: 'none',
       overrides: {},
     },
-    colours: {
+    colours: inPlaces({
       ink: { name: 'Ink', light: '#16202a', dark: '#e8edf0' },
       quiet: { name: 'Quiet', light: '#52606b', dark: '#a5b2bb' },
       accent: { name: 'Accent', light: '#8a3324', dark: '#f0a48f' },
       ground: { name: 'Ground', light: '#ffffff', dark: '#11181d' },
-    },
-    styles: styles(),
-    elements: elements(),
+    }),
+    styles: inPlaces(styles()),
+    elements: inPlaces(elements()),
     delivery: { layer: 'lettera', display: 'swap', dark: false },
   };
 }

@@ -9,37 +9,40 @@ import {
   IsInt,
   IsNumber,
   IsString,
-  Length,
   Matches,
   Max,
   MaxLength,
   Min,
 } from 'class-validator';
-import { MayBeLeftOut, MayBeNull, Part, PartList, PartsByKey } from './decorators';
-import { IsCssColour, IsSelector } from './cssValues';
-import { MOST_STEPS, Scale } from './scale';
+import {
+  KEY,
+  LONGEST_KEY,
+  MayBeLeftOut,
+  MayBeNull,
+  Part,
+  PartList,
+  PartsByKey,
+} from './decorators';
+import { IsCssColour, IsLayerName, IsName, IsSelector, IsUnicodeRange } from './cssValues';
+import type { PropertyValues } from './property';
+import { Scale } from './scale';
+import { StyleProperties } from './styleProperties';
+import {
+  FACE_CLASSES,
+  FONT_DISPLAYS,
+  GENERICS,
+  SLANTS,
+  type FaceClass,
+  type FontDisplay,
+  type Generic,
+  type Slant,
+} from './vocabulary';
 
 /** The document's own format; raised when its shape changes. */
 export const DOCUMENT_FORMAT = 1;
 
-export const FACE_CLASSES = ['serif', 'sans-serif', 'monospace', 'display', 'handwriting'] as const;
-export type FaceClass = (typeof FACE_CLASSES)[number];
-
-export const GENERICS = ['serif', 'sans-serif', 'monospace', 'cursive'] as const;
-export type Generic = (typeof GENERICS)[number];
-
-export const SLANTS = ['normal', 'italic'] as const;
-export type Slant = (typeof SLANTS)[number];
-
-export const CASES = ['none', 'uppercase', 'lowercase', 'capitalize'] as const;
-export type LetterCase = (typeof CASES)[number];
-
-export const FONT_DISPLAYS = ['swap', 'fallback', 'optional'] as const;
-export type FontDisplay = (typeof FONT_DISPLAYS)[number];
-
 const LANGUAGE = /^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$/;
 const SHA256 = /^[0-9a-f]{64}$/;
-const UNICODE_RANGE = /^U\+[0-9A-F?]+(-[0-9A-F]+)?(, ?U\+[0-9A-F?]+(-[0-9A-F]+)?)*$/i;
 
 /** One WOFF2 file of a face: all of its characters, or one script's share of them. */
 export class FaceFile {
@@ -53,7 +56,7 @@ export class FaceFile {
 
   /** CSS `unicode-range`, or null for every character the file has. */
   @MayBeNull()
-  @Matches(UNICODE_RANGE, { message: 'must be a CSS unicode-range, or null' })
+  @IsUnicodeRange()
   unicodeRange!: string | null;
 
   /** Bytes of the WOFF2 file. */
@@ -132,22 +135,29 @@ export class Reference {
   stylesheet!: string;
 
   /** Name of the family that stands in. */
-  @IsString()
-  @Length(1, 300)
+  @IsName(300)
   standIn!: string;
 }
 
+/** A part of the document that is kept by key and stands among its like in an order. */
+class Placed {
+  /** Where it stands among its like, least first. A part that is added without one stands last. */
+  @MayBeLeftOut()
+  @IsNumber()
+  @Min(-1e6)
+  @Max(1e6)
+  place?: number;
+}
+
 /** A family taken into the case. */
-export class Family {
+export class Family extends Placed {
   /** The name that the family itself goes by. */
-  @IsString()
-  @Length(1, 300)
+  @IsName(300)
   name!: string;
 
   /** Another name that the site's CSS knows it by, under which it is delivered. */
   @MayBeLeftOut()
-  @IsString()
-  @Length(1, 300)
+  @IsName(300)
   alias?: string;
 
   /** The class that the library or the file claims. */
@@ -165,6 +175,7 @@ export class Family {
 
   /** The licence's short name, where the source tells it. */
   @MayBeNull()
+  @IsString()
   @MaxLength(200)
   licence!: string | null;
 
@@ -176,9 +187,8 @@ export class Family {
 }
 
 /** A named seat for a family. Styles name a voice, never a family. */
-export class Voice {
-  @IsString()
-  @Length(1, 60)
+export class Voice extends Placed {
+  @IsName(60)
   name!: string;
 
   /** The key of a family in the case, or null while the seat is empty. */
@@ -192,62 +202,14 @@ export class Voice {
 
   /** The local font that the fallback face is made over; null takes the first that Lettera offers. */
   @MayBeNull()
-  @IsString()
+  @Matches(KEY, { message: 'must be the key of a local font, or null' })
+  @MaxLength(LONGEST_KEY)
   fallback!: string | null;
 }
 
-/** The properties of a text style that are set there; what is left out follows. */
-export class StyleProperties {
-  /** Key of a voice. */
-  @MayBeLeftOut()
-  @IsString()
-  voice?: string;
-
-  @MayBeLeftOut()
-  @IsInt()
-  @Min(1)
-  @Max(1000)
-  weight?: number;
-
-  @MayBeLeftOut()
-  @IsIn(SLANTS)
-  slant?: Slant;
-
-  /** Number of a step of the scale, 0 being the base; an added step stands at a half. */
-  @MayBeLeftOut()
-  @IsNumber()
-  @Min(-MOST_STEPS)
-  @Max(MOST_STEPS)
-  step?: number;
-
-  /** Multiple of the size. */
-  @MayBeLeftOut()
-  @IsNumber()
-  @Min(0.5)
-  @Max(4)
-  lineHeight?: number;
-
-  /** In em of the style's own size. */
-  @MayBeLeftOut()
-  @IsNumber()
-  @Min(-0.5)
-  @Max(2)
-  letterSpacing?: number;
-
-  @MayBeLeftOut()
-  @IsIn(CASES)
-  case?: LetterCase;
-
-  /** Key of a colour. */
-  @MayBeLeftOut()
-  @IsString()
-  colour?: string;
-}
-
 /** A named bundle of type properties. */
-export class TextStyle {
-  @IsString()
-  @Length(1, 60)
+export class TextStyle extends Placed {
+  @IsName(60)
   name!: string;
 
   /** Key of the style it follows in what it does not set, or null. */
@@ -256,13 +218,12 @@ export class TextStyle {
   follows!: string | null;
 
   @Part(() => StyleProperties)
-  set!: StyleProperties;
+  set!: PropertyValues;
 }
 
 /** A kind of text on the site, and the style it is given. */
-export class TextElement {
-  @IsString()
-  @Length(1, 60)
+export class TextElement extends Placed {
+  @IsName(60)
   name!: string;
 
   @IsArray()
@@ -281,9 +242,8 @@ export class TextElement {
   parent!: string | null;
 }
 
-export class Colour {
-  @IsString()
-  @Length(1, 60)
+export class Colour extends Placed {
+  @IsName(60)
   name!: string;
 
   @IsCssColour()
@@ -296,7 +256,7 @@ export class Colour {
 export class Delivery {
   /** Name of the cascade layer that holds the element rules, or null for none. */
   @MayBeNull()
-  @Matches(/^[a-z][a-z0-9-]{0,39}$/i, { message: 'must be a CSS layer name, or null' })
+  @IsLayerName()
   layer!: string | null;
 
   @IsIn(FONT_DISPLAYS)
@@ -323,13 +283,21 @@ export class Contender {
 /** Most pairs kept aside: more cannot be told apart by going back and forth. */
 export const MOST_CONTENDERS = 4;
 
+/** Most entries of each part that is kept by key. */
+export const MOST_PARTS = {
+  case: 60,
+  voices: 12,
+  colours: 60,
+  styles: 200,
+  elements: 200,
+} as const;
+
 /** Everything a project decides about the typography of its site. */
 export class ProjectDocument {
   @Equals(DOCUMENT_FORMAT)
   format!: typeof DOCUMENT_FORMAT;
 
-  @IsString()
-  @Length(1, 120)
+  @IsName(120)
   name!: string;
 
   /** BCP 47 language tags. */
@@ -340,11 +308,10 @@ export class ProjectDocument {
   languages!: string[];
 
   /** What the line-up sets in every face. */
-  @IsString()
-  @Length(1, 400)
+  @IsName(400)
   words!: string;
 
-  @PartsByKey(() => Family, { most: 60 })
+  @PartsByKey(() => Family, { most: MOST_PARTS.case })
   case!: Record<string, Family>;
 
   /** Families set aside to be paired: `library/<id>` or `case/<key>`. */
@@ -362,19 +329,19 @@ export class ProjectDocument {
   @PartList(() => Contender)
   contenders?: Contender[];
 
-  @PartsByKey(() => Voice, { most: 12 })
+  @PartsByKey(() => Voice, { most: MOST_PARTS.voices })
   voices!: Record<string, Voice>;
 
   @Part(() => Scale)
   scale!: Scale;
 
-  @PartsByKey(() => Colour, { most: 60 })
+  @PartsByKey(() => Colour, { most: MOST_PARTS.colours })
   colours!: Record<string, Colour>;
 
-  @PartsByKey(() => TextStyle, { most: 200 })
+  @PartsByKey(() => TextStyle, { most: MOST_PARTS.styles })
   styles!: Record<string, TextStyle>;
 
-  @PartsByKey(() => TextElement, { most: 200 })
+  @PartsByKey(() => TextElement, { most: MOST_PARTS.elements })
   elements!: Record<string, TextElement>;
 
   @Part(() => Delivery)

@@ -1,4 +1,5 @@
-import type { ProjectDocument, Slant } from '../document/projectDocument';
+import type { ProjectDocument } from '../document/projectDocument';
+import type { Slant } from '../document/vocabulary';
 import { LOCAL_FONTS, localCandidates, mainPlatformsWith } from './localFonts';
 import type { FallbackFit, FallbackTuning } from './tune';
 

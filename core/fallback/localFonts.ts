@@ -1,4 +1,4 @@
-import type { Generic, Slant } from '../document/projectDocument';
+import type { Generic, Slant } from '../document/vocabulary';
 
 export const PLATFORMS = ['windows', 'macos', 'ios', 'android', 'chromeos', 'linux'] as const;
 export type LocalPlatform = (typeof PLATFORMS)[number];

@@ -1,5 +1,6 @@
 import { siteName } from '../document/familyName';
-import type { Generic, ProjectDocument } from '../document/projectDocument';
+import type { Generic } from '../document/vocabulary';
+import type { ProjectDocument } from '../document/projectDocument';
 import { chosenCandidate, fallbackFamilyName, type FallbackTrials } from './fallbackFace';
 import { LOCAL_FONTS } from './localFonts';
 

@@ -1,4 +1,4 @@
-import type { FaceClass } from '../document/projectDocument';
+import type { FaceClass } from '../document/vocabulary';
 
 /** PANOSE 1.0, first digit: the kind of family. */
 const FAMILY_KIND: Record<number, FaceClass> = { 3: 'handwriting', 4: 'display' };

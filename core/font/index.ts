@@ -11,4 +11,4 @@ export {
 } from './lineMetrics';
 export type { Axis, FaceReading, FaceStyle, Height } from './reading';
 export type { Instance } from './shape';
-export { formatUnicodeRange, inUnicodeRange, parseUnicodeRange } from './unicodeRange';
+export { formatUnicodeRange, inUnicodeRange, parseUnicodeRange } from '../css/unicodeRange';

@@ -4,7 +4,7 @@ import { Blob, Face } from 'harfbuzzjs';
 import type { Instance } from './shape';
 import { tableAt, unpack, type FontFormat, type UnpackedFont } from './container';
 import { FontError } from './fontError';
-import type { FaceClass } from '../document/projectDocument';
+import type { FaceClass } from '../document/vocabulary';
 import { claimedClass } from './claimedClass';
 import { browserLineMetrics, type LineMetrics } from './lineMetrics';
 

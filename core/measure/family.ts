@@ -1,4 +1,4 @@
-import type { Slant } from '../document/projectDocument';
+import type { Slant } from '../document/vocabulary';
 import type { FaceMeasures } from './measureFace';
 import type { OnOffer } from './fitness';
 import type { ItalicKind } from './trueItalic';

@@ -1,7 +1,7 @@
 import { unpack } from '../font/container';
 import { readFace, type FaceReading } from '../font/reading';
 import { Shaper } from '../font/shape';
-import { formatUnicodeRange } from '../font/unicodeRange';
+import { formatUnicodeRange } from '../css/unicodeRange';
 import { languagesCovered } from './coverage';
 import type { FamilyMeasures } from './family';
 import { measure } from './measureFace';

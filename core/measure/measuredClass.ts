@@ -1,4 +1,4 @@
-import type { FaceClass } from '../document/projectDocument';
+import type { FaceClass } from '../document/vocabulary';
 import type { FaceMeasures } from './measureFace';
 
 /** What the outlines say a face is. A display or a written face shows in none of them for sure. */

@@ -1,4 +1,4 @@
-import type { FaceClass } from '../document/projectDocument';
+import type { FaceClass } from '../document/vocabulary';
 import { onOffer } from '../measure/family';
 import { fitnessOf, type OnOffer } from '../measure/fitness';
 import { measuredClass, type MeasuredClass } from '../measure/measuredClass';

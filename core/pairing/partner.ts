@@ -1,4 +1,4 @@
-import type { FaceClass } from '../document/projectDocument';
+import type { FaceClass } from '../document/vocabulary';
 import type { FamilyMeasures, ListedFace } from '../measure/family';
 
 /** What a voice is for: the two that a pair is made of. */

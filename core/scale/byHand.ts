@@ -1,7 +1,6 @@
-import type { Patch } from '../document/change';
+import type { Patch } from '../document/patch';
 import { SCALE_BOUNDS, type Scale } from '../document/scale';
-import { otherEnd, seriesAt, stepByNumber, stepsOf, type End } from './steps';
-import { roundSize } from './steps';
+import { type End, otherEnd, roundSize, seriesAt, stepByNumber, stepsOf } from './steps';
 
 /** The change that sets a step by hand at an end, in CSS px. */
 export function setByHandPatch(scale: Scale, number: number, end: End, size: number): Patch {

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { applyChange, ROUNDINGS } from '../document';
+import { applyChange } from '../change';
+import { ROUNDINGS } from '../document';
 import { seatedDocument } from '../testing/documents';
 import { findScale, foundScalePatch, offAt, type GivenSize } from './find';
 import { readGivenSizes, readSizes } from './given';

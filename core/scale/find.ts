@@ -1,4 +1,4 @@
-import type { Patch } from '../document/change';
+import type { Patch } from '../document/patch';
 import { MOST_STEPS, ROUNDINGS, SCALE_BOUNDS, type Rounding, type Scale } from '../document/scale';
 import { INTERVALS } from './intervals';
 import { ENDS, modularSize, roundSize, type End } from './steps';

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { applyChange, documentErrors, type Patch, type Scale } from '../document';
+import { applyChange, documentErrors } from '../change';
+import type { Patch, Scale } from '../document';
 import { seatedDocument } from '../testing/documents';
 import { giveBackPatch, moveEndPatch, setByHandPatch } from './byHand';
 import { crossingsOf } from './crossing';

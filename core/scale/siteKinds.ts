@@ -1,4 +1,4 @@
-import type { Patch } from '../document/change';
+import type { Patch } from '../document/patch';
 import type { Rounding, Scale } from '../document/scale';
 
 /** A scale to start from for a kind of site, and why it suits. */

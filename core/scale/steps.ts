@@ -1,3 +1,4 @@
+import { onceFor } from '../document/once';
 import type { Rounding, Scale } from '../document/scale';
 import { stepName } from './names';
 
@@ -60,7 +61,7 @@ export function rawSize(scale: Scale, number: number, end: End): number {
 }
 
 /** All steps of a scale, in the order of their numbers. */
-export const stepsOf = (scale: Scale): Step[] =>
+export const stepsOf = onceFor((scale: Scale): readonly Step[] =>
   stepNumbers(scale).map((number) => {
     const override = scale.overrides[String(number)] ?? {};
     const at = (end: End): number =>
@@ -72,7 +73,8 @@ export const stepsOf = (scale: Scale): Step[] =>
       large: at('large'),
       setByHand: { small: override.small !== undefined, large: override.large !== undefined },
     };
-  });
+  }),
+);
 
 /** The step of that number; styles are checked to name only steps that the scale has. */
 export function stepByNumber(scale: Scale, number: number): Step {

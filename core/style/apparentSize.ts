@@ -1,6 +1,6 @@
-import type { Patch } from '../document/change';
+import type { Patch } from '../document/patch';
 import type { ProjectDocument } from '../document/projectDocument';
-import { BODY_STYLE } from '../document/references';
+import { BODY_STYLE } from '../document/vocabulary';
 import { stepByNumber } from '../scale/steps';
 import { resolveElement, resolveStyle } from './resolve';
 
@@ -15,7 +15,7 @@ function stepsOfVoices(document: ProjectDocument, voices: readonly string[]): nu
   const used = { here: new Set<number>(), elsewhere: new Set<number>() };
   for (const key of Object.keys(document.elements)) {
     const { voice, step } = resolveElement(document, key);
-    if (voice.value === null || step.value === null) continue;
+    if (voice.value === null) continue;
     used[voices.includes(voice.value) ? 'here' : 'elsewhere'].add(step.value);
   }
   return [...used.here].filter((step) => !used.elsewhere.has(step)).sort((a, b) => a - b);

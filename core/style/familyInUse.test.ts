@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { applyChange } from '../document/change';
+import { applyChange } from '../change/change';
 import { face, family, seatedDocument } from '../testing/documents';
 import { stepByNumber } from '../scale/steps';
 import { apparentSizePatch } from './apparentSize';
@@ -61,7 +61,7 @@ describe('apparent size', () => {
   test('with another voice sets by hand just the steps that its text uses', () => {
     const before = seatedDocument();
     const { document } = applyChange(before, apparentSizePatch(before, ['heading'], 0.9));
-    const step = resolveElement(before, 'h1').step.value ?? 0;
+    const step = resolveElement(before, 'h1').step.value;
     expect(stepByNumber(document.scale, step).large).toBeCloseTo(
       stepByNumber(before.scale, step).large * 0.9,
       1,

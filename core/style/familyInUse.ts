@@ -1,4 +1,4 @@
-import type { Patch } from '../document/change';
+import type { Patch } from '../document/patch';
 import { siteName } from '../document/familyName';
 import type { ProjectDocument } from '../document/projectDocument';
 import { apparentSizePatch } from './apparentSize';

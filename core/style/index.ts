@@ -19,9 +19,8 @@ export {
   type SeatInUse,
 } from './familyInUse';
 export { matchFace, type FaceMatch, type FaceRequest, type MatchableFace } from './faceMatch';
-export { PROPERTIES, PROPERTY_NAMES, type PropertyName, type PropertyValue } from './properties';
 export {
-  propertyInUse,
+  carries,
   resolveElement,
   resolveInUse,
   resolveStyle,

@@ -42,11 +42,7 @@ export function suggestedFor(
   const text = page?.texts[style];
   const measure =
     page && text
-      ? measureOf(
-          text,
-          stepSizeAt(document.scale, step.value ?? 0, page.width),
-          letterSpacing.value ?? 0,
-        )
+      ? measureOf(text, stepSizeAt(document.scale, step.value, page.width), letterSpacing.value)
       : null;
   const [most, least] = sizes.map((size) => suggestedLineHeight({ size, xHeight, measure })) as [
     number,

@@ -1,5 +1,6 @@
+import { onceFor } from '../document/once';
 import type { ProjectDocument } from '../document/projectDocument';
-import { BODY_STYLE } from '../document/references';
+import { BODY_STYLE } from '../document/vocabulary';
 
 /** Text as it stands on a page: how wide its column is, and the mean advance of its face. */
 export interface SetText {
@@ -29,30 +30,33 @@ export type TextRole = 'heading' | 'text' | 'other';
 const HEADING = /^h[1-6]$/i;
 
 /** Text elements whose style carries a heading level, by level: 1 for `h1`. */
-export function headingLevels(document: ProjectDocument): { level: number; style: string }[] {
-  return Object.values(document.elements)
-    .flatMap(({ selectors, style }) =>
-      selectors
-        .filter((selector) => HEADING.test(selector))
-        .map((selector) => ({
-          level: Number(selector.slice(1)),
-          style,
-        })),
-    )
-    .sort((a, b) => a.level - b.level);
-}
+export const headingLevels = onceFor(
+  (document: ProjectDocument): readonly { level: number; style: string }[] =>
+    Object.values(document.elements)
+      .flatMap(({ selectors, style }) =>
+        selectors
+          .filter((selector) => HEADING.test(selector))
+          .map((selector) => ({ level: Number(selector.slice(1)), style })),
+      )
+      .sort((a, b) => a.level - b.level),
+);
 
 /** Selectors of what is read as running text beside the body's own. */
 const RUNNING = /^(p|li|dd|blockquote|\.lead)$/i;
 
+/** What each style is for, as far as its elements tell. */
+const roles = onceFor((document: ProjectDocument): ReadonlyMap<string, TextRole> => {
+  const found = new Map<string, TextRole>([[BODY_STYLE, 'text']]);
+  for (const { style, selectors } of Object.values(document.elements)) {
+    if (selectors.some((one) => RUNNING.test(one))) found.set(style, 'text');
+  }
+  for (const { style } of headingLevels(document)) found.set(style, 'heading');
+  return found;
+});
+
 /** Whether a style sets headings, running text, or something else: labels, tables, captions. */
-export function roleOf(document: ProjectDocument, style: string): TextRole {
-  if (headingLevels(document).some((heading) => heading.style === style)) return 'heading';
-  const running = Object.values(document.elements).some(
-    (element) => element.style === style && element.selectors.some((one) => RUNNING.test(one)),
-  );
-  return style === BODY_STYLE || running ? 'text' : 'other';
-}
+export const roleOf = (document: ProjectDocument, style: string): TextRole =>
+  roles(document).get(style) ?? 'other';
 
 /** Viewports narrower than this are taken for phones, CSS px. */
 export const PHONE = 600;

@@ -1,6 +1,12 @@
-import { BODY_STYLE } from '../document/references';
+import { onceFor } from '../document/once';
 import type { ProjectDocument } from '../document/projectDocument';
-import { PROPERTIES, PROPERTY_NAMES, type PropertyName, type PropertyValue } from './properties';
+import {
+  PROPERTIES,
+  PROPERTY_NAMES,
+  type ComputedValue,
+  type PropertyName,
+} from '../document/property';
+import { BODY_STYLE } from '../document/vocabulary';
 
 /** How a value came to a style: set there, from a style it follows, from the text around it, from the body, or from the browser. */
 export type Origin = 'set' | 'style' | 'parent' | 'body' | 'browser';
@@ -15,7 +21,7 @@ export interface TraceStep {
 }
 
 export interface ResolvedProperty<P extends PropertyName = PropertyName> {
-  value: PropertyValue<P> | null;
+  value: ComputedValue<P>;
   origin: Origin;
   /** Key of the style in which the value is set; null for the browser's default. */
   source: string | null;
@@ -55,10 +61,34 @@ function* places(
   }
 }
 
+/** Origins that only what CSS inherits comes from. */
+const INHERITED: readonly Origin[] = ['parent', 'body'];
+
+/** A property at the first of the places that has it. */
+function resolveIn(
+  document: ProjectDocument,
+  all: readonly (TraceStep & { style: string })[],
+  name: PropertyName,
+): ResolvedProperty {
+  const { inherited, initial } = PROPERTIES[name];
+  const trace: TraceStep[] = [];
+  for (const place of all) {
+    if (!inherited && INHERITED.includes(place.origin)) break;
+    trace.push(place);
+    const value = document.styles[place.style]?.set[name];
+    if (value !== undefined) return { value, origin: place.origin, source: place.style, trace };
+  }
+  trace.push({ origin: 'browser', style: null });
+  return { value: initial, origin: 'browser', source: null, trace };
+}
+
+/** What has been resolved of a document, by style and the element around it. */
+const resolutions = onceFor<ProjectDocument, Map<string, ResolvedStyle>>(() => new Map());
+
 /**
  * Where each property of a style comes from: set there; else the style it follows, and what that one
- * follows; else the element around it, since CSS inherits all of these properties; else the body's
- * style; else the browser's default. The trace lists each place looked at.
+ * follows; else, where CSS inherits the property, the element around it, and the body's style; else the
+ * browser's default. The trace lists each place looked at. Resolved once for a document.
  *
  * @param parentElement key of the element that the text stands in; null for the body
  */
@@ -67,27 +97,21 @@ export function resolveStyle(
   styleKey: string,
   parentElement: string | null = null,
 ): ResolvedStyle {
+  const known = resolutions(document);
+  const id = `${styleKey} ${parentElement ?? ''}`;
+  const before = known.get(id);
+  if (before) return before;
   const all = [...places(document, styleKey, parentElement)];
-  return Object.fromEntries(
+  const resolved = Object.fromEntries(
     PROPERTY_NAMES.map((name) => [name, resolveIn(document, all, name)]),
   ) as ResolvedStyle;
+  known.set(id, resolved);
+  return resolved;
 }
 
-/** A property at the first of the places that has it. */
-function resolveIn(
-  document: ProjectDocument,
-  all: readonly (TraceStep & { style: string })[],
-  name: PropertyName,
-): ResolvedProperty {
-  const trace: TraceStep[] = [];
-  for (const place of all) {
-    trace.push(place);
-    const value = document.styles[place.style]?.set[name];
-    if (value !== undefined) return { value, origin: place.origin, source: place.style, trace };
-  }
-  trace.push({ origin: 'browser', style: null });
-  return { value: PROPERTIES[name].initial, origin: 'browser', source: null, trace };
-}
+/** Whether a style has a value of its own, set there or taken from a style it follows. */
+export const carries = ({ origin }: ResolvedProperty): boolean =>
+  origin === 'set' || origin === 'style';
 
 /** The style of an element, resolved where the element stands. */
 export function resolveElement(document: ProjectDocument, elementKey: string): ResolvedStyle {
@@ -96,21 +120,15 @@ export function resolveElement(document: ProjectDocument, elementKey: string): R
   return resolveStyle(document, element.style, element.parent);
 }
 
-const parentInUse = ({ elements }: ProjectDocument, styleKey: string): string | null =>
-  Object.values(elements).find(({ style }) => style === styleKey)?.parent ?? null;
+/** The element around the first element that has each style. */
+const parentsInUse = onceFor(({ elements }: ProjectDocument) => {
+  const parents = new Map<string, string | null>();
+  for (const { style, parent } of Object.values(elements)) {
+    if (!parents.has(style)) parents.set(style, parent);
+  }
+  return parents;
+});
 
 /** A style resolved where its first element stands, or under the body when no element has it. */
 export const resolveInUse = (document: ProjectDocument, styleKey: string): ResolvedStyle =>
-  resolveStyle(document, styleKey, parentInUse(document, styleKey));
-
-/** One property of a style as `resolveInUse` has it. */
-export const propertyInUse = <P extends PropertyName>(
-  document: ProjectDocument,
-  styleKey: string,
-  name: P,
-): ResolvedProperty<P> =>
-  resolveIn(
-    document,
-    [...places(document, styleKey, parentInUse(document, styleKey))],
-    name,
-  ) as ResolvedProperty<P>;
+  resolveStyle(document, styleKey, parentsInUse(document).get(styleKey) ?? null);

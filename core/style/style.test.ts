@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { applyChange } from '../change';
 import fc from 'fast-check';
 import { newDocument, type Slant } from '../document';
 import { face, seatedDocument } from '../testing/documents';
@@ -109,14 +110,16 @@ describe('following', () => {
 
     const cell = resolveElement(document, 'table-heading');
     expect(cell.step).toMatchObject({ value: -1, origin: 'style', source: 'small' });
-    Object.assign(document.styles['table-heading'] ?? {}, { follows: null });
-    expect(resolveElement(document, 'table-heading').step).toMatchObject({
+    const alone = applyChange(document, [
+      { op: 'replace', path: '/styles/table-heading/follows', value: null },
+    ]).document;
+    expect(resolveElement(alone, 'table-heading').step).toMatchObject({
       value: -1,
       origin: 'parent',
       source: 'small',
     });
-    delete document.styles['body']?.set.case;
-    expect(resolveStyle(document, 'lead').case).toMatchObject({
+    const open = applyChange(document, [{ op: 'remove', path: '/styles/body/set/case' }]).document;
+    expect(resolveStyle(open, 'lead').case).toMatchObject({
       value: 'none',
       origin: 'browser',
       source: null,

@@ -1,5 +1,7 @@
-import type { ProjectDocument, Slant } from '../document/projectDocument';
-import { propertyInUse, resolveElement } from './resolve';
+import { onceFor } from '../document/once';
+import type { ProjectDocument } from '../document/projectDocument';
+import type { Slant } from '../document/vocabulary';
+import { resolveElement, resolveInUse } from './resolve';
 
 /** A weight and a slant that styles ask for. */
 export interface StyleRequest {
@@ -15,14 +17,14 @@ export interface VoiceUse {
 const requestKey = (weight: number, slant: Slant) => `${weight} ${slant}`;
 
 /** The weights and slants that the site's elements ask of each voice, lightest upright first. */
-export function voiceUses(document: ProjectDocument): Map<string, VoiceUse> {
+export const voiceUses = onceFor((document: ProjectDocument): ReadonlyMap<string, VoiceUse> => {
   const uses = new Map<string, Map<string, StyleRequest & { styles: string[] }>>();
   for (const [key, element] of Object.entries(document.elements)) {
     const resolved = resolveElement(document, key);
     const voice = resolved.voice.value;
     const weight = resolved.weight.value;
     const slant = resolved.slant.value;
-    if (voice === null || weight === null || slant === null) continue;
+    if (voice === null) continue;
     const requests = uses.get(voice) ?? new Map<string, StyleRequest & { styles: string[] }>();
     uses.set(voice, requests);
     const request = requests.get(requestKey(weight, slant)) ?? { weight, slant, styles: [] };
@@ -40,7 +42,7 @@ export function voiceUses(document: ProjectDocument): Map<string, VoiceUse> {
       },
     ]),
   );
-}
+});
 
 /** Keys of the families that the site's elements are set in, in the order of their voices. */
 export function familiesInUse(document: ProjectDocument): string[] {
@@ -65,20 +67,20 @@ export function familyRequests(document: ProjectDocument, familyKey: string): St
 }
 
 /** Styles that text elements of the site have, each once, in the order of their elements. */
-export const stylesInUse = (document: ProjectDocument): string[] => [
+export const stylesInUse = onceFor((document: ProjectDocument): readonly string[] => [
   ...new Set(Object.values(document.elements).map(({ style }) => style)),
-];
+]);
 
 /** The step of a style where it is used. */
 export const stepOf = (document: ProjectDocument, style: string): number =>
-  propertyInUse(document, style, 'step').value ?? 0;
+  resolveInUse(document, style).step.value;
 
 /** Styles in use by the step they have. */
-export function usersByStep(document: ProjectDocument): Map<number, string[]> {
+export const usersByStep = onceFor((document: ProjectDocument): ReadonlyMap<number, string[]> => {
   const users = new Map<number, string[]>();
   for (const style of stylesInUse(document)) {
     const step = stepOf(document, style);
     users.set(step, [...(users.get(step) ?? []), style]);
   }
   return users;
-}
+});

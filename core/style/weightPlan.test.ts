@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { applyChange } from '../document/change';
+import { applyChange } from '../change/change';
 import { face, seatedDocument } from '../testing/documents';
 import { facesWanted, nearestWeight, weightChanges, weightPatch } from './weightPlan';
 import { voiceUses } from './usage';

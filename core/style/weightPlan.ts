@@ -1,5 +1,6 @@
-import type { Patch } from '../document/change';
-import type { ProjectDocument, Slant } from '../document/projectDocument';
+import type { Patch } from '../document/patch';
+import type { ProjectDocument } from '../document/projectDocument';
+import type { Slant } from '../document/vocabulary';
 import { resolveInUse } from './resolve';
 import { voiceUses } from './usage';
 import type { MatchableFace } from './faceMatch';

@@ -29,9 +29,12 @@ export const family = (name: string, faces: Face[], more: Partial<Family> = {}):
 export function seatedDocument(): ProjectDocument {
   const document = newDocument('Tarnholm Light Trust');
   document.case = {
-    literata: family('Literata', [face('normal', 200, 900, 'a'), face('italic', 200, 900, 'b')]),
+    literata: family('Literata', [face('normal', 200, 900, 'a'), face('italic', 200, 900, 'b')], {
+      place: 1,
+    }),
     archivo: family('Archivo', [face('normal', 600, 600, 'c'), face('normal', 700, 700, 'd')], {
       class: 'sans-serif',
+      place: 2,
     }),
   };
   Object.assign(document.voices['heading'] ?? {}, { family: 'archivo' });

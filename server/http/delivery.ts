@@ -1,6 +1,6 @@
 import { Router } from 'express';
 import { slug } from '@lettera/core/deliver';
-import { applyChange } from '@lettera/core/document';
+import { applyChange } from '@lettera/core/change';
 import { makeBundle, planDelivery } from '../delivery';
 import type { Services } from '../services';
 import { Problem } from './problem';

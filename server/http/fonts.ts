@@ -1,7 +1,8 @@
 import { Router } from 'express';
 import multer from 'multer';
 import { slug } from '@lettera/core/deliver';
-import { faceOf, sharedPlaces, takeFilesIn, type ProjectDocument } from '@lettera/core/document';
+import { faceOf, takeFilesIn } from '@lettera/core/change';
+import { type ProjectDocument, sharedPlaces } from '@lettera/core/document';
 import { FontError, type FaceReading } from '@lettera/core/font';
 import type { Services } from '../services';
 import type { ReadFont } from '../job/tasks';

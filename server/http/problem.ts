@@ -1,6 +1,7 @@
 import type { ErrorRequestHandler, RequestHandler, Response } from 'express';
 import multer from 'multer';
-import { ChangeError, type FieldError } from '@lettera/core/document';
+import { ChangeError } from '@lettera/core/change';
+import type { FieldError } from '@lettera/core/document';
 import { FontError } from '@lettera/core/font';
 import { NothingToDoError, StaleRevisionError } from '../store/projectStore';
 import { SupplyError } from '../supply/foundryClient';

@@ -1,5 +1,6 @@
 import express, { Router } from 'express';
-import { ChangeError, newDocument, type ProjectDocument } from '@lettera/core/document';
+import { ChangeError } from '@lettera/core/change';
+import { newDocument, type ProjectDocument } from '@lettera/core/document';
 import type { Services } from '../services';
 import type { Page } from '../store/pageStore';
 import { Problem } from './problem';

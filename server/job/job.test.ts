@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { afterAll, beforeAll, describe, expect, jest, test } from '@jest/globals';
 import { unzipSync } from 'fflate';
+import { applyChange } from '@lettera/core/change';
 import { newDocument } from '@lettera/core/document';
 import { LOCAL_FONTS, splitTuningText, type LocalVariant } from '@lettera/core/fallback';
 import { readFace, Shaper } from '@lettera/core/font/file';
@@ -154,8 +155,10 @@ describe('fallback trials', () => {
     const tuning = jest.spyOn(jobs(), 'tune');
     expect(await tuner.trials(project.id, document)).toEqual(first);
     expect(tuning).not.toHaveBeenCalled();
-    Object.assign(document.styles['strong']?.set ?? {}, { weight: 600 });
-    await tuner.trials(project.id, document);
+    const bolder = applyChange(document, [
+      { op: 'replace', path: '/styles/strong/set/weight', value: 600 },
+    ]).document;
+    await tuner.trials(project.id, bolder);
     expect(tuning.mock.calls.map(([{ weight, slant }]) => `${weight} ${slant}`)).toEqual([
       '600 normal',
       '600 italic',

@@ -1,13 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import { EventEmitter } from 'node:events';
 import type { BatchItem } from 'drizzle-orm/batch';
-import { and, asc, desc, eq, inArray, lt, or, sql } from 'drizzle-orm';
-import {
-  applyChange,
-  describePatch,
-  type Patch,
-  type ProjectDocument,
-} from '@lettera/core/document';
+import { and, asc, desc, eq, getTableColumns, inArray, lt, or, sql } from 'drizzle-orm';
+import { applyChange, describePatch, reapply } from '@lettera/core/change';
+import type { Patch, ProjectDocument } from '@lettera/core/document';
 import { slug as slugOf } from '@lettera/core/deliver';
 import type { Database } from './database';
 import type { Page } from './pageStore';
@@ -76,6 +72,11 @@ export interface ChangeOptions {
 }
 
 type ProjectRow = typeof projects.$inferSelect;
+
+const { document: _document, ...columnsBesides } = getTableColumns(projects);
+
+/** Documents of projects that were asked for last, so that a revision is read and made ready once. */
+const REMEMBERED_DOCUMENTS = 50;
 type ChangeRow = typeof changes.$inferSelect;
 
 const isConflict = (error: unknown): boolean =>
@@ -88,6 +89,8 @@ export class ProjectStore {
   readonly #events = new EventEmitter();
   /** The last change under way for each project: changes to one project are stored one after another. */
   readonly #queues = new Map<string, Promise<unknown>>();
+
+  readonly #documents = new Map<string, { revision: number; document: ProjectDocument }>();
 
   constructor(private readonly database: Database) {
     this.#events.setMaxListeners(0);
@@ -168,12 +171,11 @@ export class ProjectStore {
   ): Promise<Project> {
     return this.#inTurn(id, revision, async (row) => {
       const wanted: unknown = typeof patch === 'function' ? patch(row.document) : patch;
-      const { document, inverse } = applyChange(row.document, wanted);
+      const { document, inverse, patch: accepted } = applyChange(row.document, wanted);
       await check?.(document);
-      const accepted = wanted as Patch;
       return this.#store(row, document, {
         kind: 'change',
-        label: label ?? describePatch(row.document, accepted),
+        label: label ?? describePatch(row.document, wanted as Patch),
         patch: accepted,
         inverse,
         below: row.undoTop,
@@ -263,10 +265,28 @@ export class ProjectStore {
 
   async #row(idOrSlug: string): Promise<ProjectRow | undefined> {
     const [row] = await this.database
-      .select()
+      .select(columnsBesides)
       .from(projects)
       .where(or(eq(projects.id, idOrSlug), eq(projects.slug, idOrSlug)));
-    return row;
+    if (!row) return undefined;
+    const known = this.#documents.get(row.id);
+    if (known?.revision === row.revision) return { ...row, document: known.document };
+    // Both at once, since a change may be stored between two questions.
+    const [newest] = await this.database.select().from(projects).where(eq(projects.id, row.id));
+    if (!newest) return undefined;
+    // A document of an earlier version has its parts in order, but no places for them.
+    const document = reapply(newest.document, []);
+    this.#remember(newest.id, newest.revision, document);
+    return { ...newest, document };
+  }
+
+  #remember(id: string, revision: number, document: ProjectDocument): void {
+    this.#documents.delete(id);
+    this.#documents.set(id, { revision, document });
+    for (const oldest of this.#documents.keys()) {
+      if (this.#documents.size <= REMEMBERED_DOCUMENTS) break;
+      this.#documents.delete(oldest);
+    }
   }
 
   async #change(id: string, revision: number | null): Promise<ChangeRow | undefined> {
@@ -366,6 +386,7 @@ export class ProjectStore {
       if (current) throw new StaleRevisionError(current);
       throw error;
     }
+    this.#remember(row.id, revision, document);
     const event: RevisionEvent = {
       projectId: row.id,
       revision,

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { describePatch } from '@lettera/core/document';
+import { describePatch } from '@lettera/core/change';
 import Button from 'primevue/button';
 import Dialog from 'primevue/dialog';
 import { computed } from 'vue';

@@ -1,10 +1,5 @@
-import {
-  patchBetween,
-  patchesTouch,
-  reapply,
-  type Patch,
-  type ProjectDocument,
-} from '@lettera/core/document';
+import { patchBetween, patchesTouch, reapply } from '@lettera/core/change';
+import type { Patch, ProjectDocument } from '@lettera/core/document';
 
 /** What the server holds, and what has been done here since and is not stored yet. */
 export interface Unsaved {

@@ -1,9 +1,5 @@
-import {
-  applyChange,
-  MOST_CONTENDERS,
-  siteName,
-  type ProjectDocument,
-} from '@lettera/core/document';
+import { applyChange } from '@lettera/core/change';
+import { MOST_CONTENDERS, type ProjectDocument, siteName } from '@lettera/core/document';
 import { deliveredFonts } from '@lettera/core/deliver';
 import { marksOf } from '@lettera/core/check';
 import { facesWanted } from '@lettera/core/style';

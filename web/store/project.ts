@@ -1,11 +1,5 @@
-import {
-  applyChange,
-  ChangeError,
-  lookAt,
-  patchBetween,
-  type Patch,
-  type ProjectDocument,
-} from '@lettera/core/document';
+import { applyChange, ChangeError, lookAt, patchBetween } from '@lettera/core/change';
+import type { Patch, ProjectDocument } from '@lettera/core/document';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import {

@@ -104,7 +104,7 @@ describe('a change of the scale that is refused', () => {
     expect(trial.change([{ op: 'replace', path: '/scale/up', value: 2 }])).toBe(false);
     expect(trial.refusal).toEqual({
       message:
-        'Style Heading 1: step is step 5, which the scale does not have: it runs from -2 to 2. Nothing was changed.',
+        'Style Heading 1: size is step 5, which the scale does not have: it runs from -2 to 2. Nothing was changed.',
       knowingly: null,
     });
     await settle();

@@ -1,4 +1,5 @@
-import { applyChange, newDocument, type Patch, type ProjectDocument } from '@lettera/core/document';
+import { applyChange } from '@lettera/core/change';
+import { newDocument, type Patch, type ProjectDocument } from '@lettera/core/document';
 import type { Project } from '../api/client';
 
 /** A server in memory, that answers as the real one does, and can be unreachable. */

@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { libraryFaces, type LibraryFile } from '../../document';
-import type { FaceClass } from '../../document/projectDocument';
+import type { FaceClass } from '../../document/vocabulary';
 import { regularFace, weightWithin } from '../../measure/family';
 import { measured } from '../../measure/testing/faces';
 import type { Partner } from '../partner';

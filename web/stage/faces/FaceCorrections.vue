@@ -1,14 +1,7 @@
 <script setup lang="ts">
 import { slug } from '@lettera/core/deliver';
-import {
-  correctFacePatch,
-  dropFacePatch,
-  moveFacePatch,
-  sharedPlaces,
-  widthRange,
-  type Face,
-  type Slant,
-} from '@lettera/core/document';
+import { correctFacePatch, dropFacePatch, moveFacePatch } from '@lettera/core/change';
+import { type Face, sharedPlaces, type Slant, widthRange } from '@lettera/core/document';
 import { embeddingRights } from '@lettera/core/font';
 import InputText from 'primevue/inputtext';
 import Select from 'primevue/select';

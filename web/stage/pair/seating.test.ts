@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
-import { applyChange, documentErrors, type LibraryFamily } from '@lettera/core/document';
+import { applyChange, documentErrors } from '@lettera/core/change';
+import type { LibraryFamily } from '@lettera/core/document';
 import { resolveElement } from '@lettera/core/style';
 import { seatedDocument } from '../../../core/testing/documents';
 import { rowOfCase, rowOfLibrary } from '../faces/lineUp';

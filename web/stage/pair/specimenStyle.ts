@@ -12,11 +12,11 @@ export function specimenStyle(
   if (!document.elements[element]) return {};
   const style = resolveElement(document, element);
   return {
-    fontSize: `${stepSizeAt(document.scale, style.step.value ?? 0, width).toFixed(2)}px`,
-    fontWeight: style.weight.value ?? 400,
-    fontStyle: style.slant.value ?? 'normal',
-    lineHeight: style.lineHeight.value ?? 1.4,
-    letterSpacing: `${style.letterSpacing.value ?? 0}em`,
+    fontSize: `${stepSizeAt(document.scale, style.step.value, width).toFixed(2)}px`,
+    fontWeight: style.weight.value,
+    fontStyle: style.slant.value,
+    lineHeight: style.lineHeight.value,
+    letterSpacing: `${style.letterSpacing.value}em`,
     textTransform: style.case.value ?? 'none',
   };
 }

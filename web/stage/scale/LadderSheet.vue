@@ -15,7 +15,7 @@ const props = defineProps<{ document: ProjectDocument }>();
 const proof = useProof();
 const lengths = useLengthUnit();
 
-const steps = computed(() => stepsOf(props.document.scale).reverse());
+const steps = computed(() => stepsOf(props.document.scale).toReversed());
 const farEnd = computed(() => {
   const { small, large } = props.document.scale;
   return Math.abs(proof.width - small.width) < Math.abs(proof.width - large.width) ? large : small;

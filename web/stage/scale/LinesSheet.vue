@@ -49,9 +49,9 @@ const rows = computed(() => {
     const resolved = resolveInUse(document, key);
     const size = stepSizeAt(document.scale, stepOf(document, key), proof.width);
     const text = page?.texts[key];
-    const measure = text ? measureOf(text, size, resolved.letterSpacing.value ?? 0) : null;
+    const measure = text ? measureOf(text, size, resolved.letterSpacing.value) : null;
     const fit = fitMeasure(roleOf(document, key), proof.width);
-    const lineHeight = resolved.lineHeight.value ?? 1.2;
+    const lineHeight = resolved.lineHeight.value;
     const suggested = suggestedFor(document, key, marks.evidence);
     const seat = document.voices[resolved.voice.value ?? ''];
     const { grid } = document.scale;
@@ -69,8 +69,8 @@ const rows = computed(() => {
       offered: suggested !== null && Math.abs(suggested.value - lineHeight) > NEAR,
       font: {
         fontFamily: caseFont(seat?.family, seat?.generic),
-        fontWeight: resolved.weight.value ?? 400,
-        fontStyle: resolved.slant.value ?? 'normal',
+        fontWeight: resolved.weight.value,
+        fontStyle: resolved.slant.value,
       },
     };
   });

@@ -27,7 +27,7 @@ const proof = useProof();
 const lengths = useLengthUnit();
 
 const scale = computed<Scale>(() => props.document.scale);
-const steps = computed(() => stepsOf(scale.value).reverse());
+const steps = computed(() => stepsOf(scale.value).toReversed());
 const users = computed(() => stepUsers(props.document));
 const isOwn = computed(() => scale.value.names?.scheme === 'own');
 const widthWord = computed(() => (scale.value.between === 'container' ? 'In' : 'At'));

@@ -31,9 +31,9 @@ export function stepVoice(document: ProjectDocument, { number }: Step): CSSPrope
   const seat = document.voices[voice.value ?? ''];
   return {
     fontFamily: caseFont(seat?.family, seat?.generic),
-    fontWeight: weight.value ?? 400,
-    fontStyle: slant.value ?? 'normal',
-    letterSpacing: `${letterSpacing.value ?? 0}em`,
+    fontWeight: weight.value,
+    fontStyle: slant.value,
+    letterSpacing: `${letterSpacing.value}em`,
     textTransform: letterCase.value ?? 'none',
   };
 }

@@ -1,7 +1,13 @@
 <script setup lang="ts">
-import { CASES, SLANTS, type Patch, type ProjectDocument } from '@lettera/core/document';
+import {
+  descriptorOf,
+  PROPERTIES,
+  type Patch,
+  type ProjectDocument,
+  type PropertyName,
+} from '@lettera/core/document';
 import { stepsOf } from '@lettera/core/scale';
-import { PROPERTIES, type PropertyName, type ResolvedProperty } from '@lettera/core/style';
+import type { ResolvedProperty } from '@lettera/core/style';
 import Select from 'primevue/select';
 import { computed } from 'vue';
 import NumberField from '../../frame/NumberField.vue';
@@ -20,14 +26,6 @@ const props = defineProps<{
 const project = useProject();
 const lengths = useLengthUnit();
 
-const NUMBERS: Partial<
-  Record<PropertyName, { min: number; max: number; step: number; unit?: 'em' }>
-> = {
-  weight: { min: 1, max: 1000, step: 10 },
-  lineHeight: { min: 0.5, max: 4, step: 0.05 },
-  letterSpacing: { min: -0.5, max: 2, step: 0.005, unit: 'em' },
-};
-
 /** Sizes in another unit than px are shown in it. */
 const textOf = (document: ProjectDocument, value: string | number | null): string =>
   valueText(
@@ -37,7 +35,8 @@ const textOf = (document: ProjectDocument, value: string | number | null): strin
     lengths.unit === 'px' ? undefined : (size) => lengths.figure(size),
   );
 
-const number = computed(() => NUMBERS[props.property]);
+const values = computed(() => descriptorOf(props.property).values);
+const number = computed(() => (values.value.kind === 'number' ? values.value : null));
 const isSet = computed(() => props.resolved.origin === 'set');
 const text = computed(() => (project.shown ? textOf(project.shown, props.resolved.value) : ''));
 const source = computed(() => (project.shown ? sourceText(project.shown, props.resolved) : ''));
@@ -53,21 +52,18 @@ const choices = computed<{ value: string | number; label: string }[]>(() => {
   if (!document) return [];
   const named = (values: readonly (string | number)[]) =>
     values.map((value) => ({ value, label: textOf(document, value) }));
-  switch (props.property) {
-    case 'voice':
-      return named(Object.keys(document.voices));
-    case 'colour':
-      return named(Object.keys(document.colours));
+  const { value: takes } = values;
+  switch (takes.kind) {
+    case 'key':
+      return named(Object.keys(document[takes.of]));
     case 'step':
       return named(
         stepsOf(document.scale)
-          .reverse()
-          .map((step) => step.number),
+          .map((step) => step.number)
+          .reverse(),
       );
-    case 'slant':
-      return named(SLANTS);
-    case 'case':
-      return named(CASES);
+    case 'choice':
+      return named(takes.of);
     default:
       return [];
   }
@@ -94,11 +90,12 @@ function follow(): void {
         :label="PROPERTIES[property].label"
         hide-label
         :model-value="Number(resolved.value ?? 0)"
-        v-bind="number"
+        :min="number.min"
+        :max="number.max"
+        :step="number.by"
+        :unit="number.unit"
         width="60px"
-        @update:model-value="
-          project.change(setTo(property === 'weight' ? Math.round($event) : $event))
-        "
+        @update:model-value="project.change(setTo(number.whole ? Math.round($event) : $event))"
         @reset="follow"
       />
       <Select

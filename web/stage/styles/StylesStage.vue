@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { BODY_STYLE } from '@lettera/core/document';
-import { PROPERTIES, PROPERTY_NAMES, resolveInUse } from '@lettera/core/style';
+import { BODY_STYLE, PROPERTIES, PROPERTY_NAMES } from '@lettera/core/document';
+import { resolveInUse } from '@lettera/core/style';
 import Select from 'primevue/select';
 import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import { count } from '../../frame/figures';
@@ -109,8 +109,8 @@ onBeforeUnmount(() => {
               :aria-pressed="proof.style === row.key"
               :style="{
                 fontFamily: row.font,
-                fontWeight: row.resolved.weight.value ?? 400,
-                fontStyle: row.resolved.slant.value ?? 'normal',
+                fontWeight: row.resolved.weight.value,
+                fontStyle: row.resolved.slant.value,
               }"
               @click.stop="select(row.key)"
             >

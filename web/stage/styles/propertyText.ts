@@ -1,6 +1,11 @@
-import type { ProjectDocument } from '@lettera/core/document';
+import {
+  descriptorOf,
+  PROPERTIES,
+  type ProjectDocument,
+  type PropertyName,
+} from '@lettera/core/document';
 import { stepByNumber } from '@lettera/core/scale';
-import { PROPERTIES, type PropertyName, type ResolvedProperty } from '@lettera/core/style';
+import type { ResolvedProperty } from '@lettera/core/style';
 import { plainNumber } from '../../frame/figures';
 
 /** A size in px, to a tenth. */
@@ -17,23 +22,18 @@ export function valueText(
   figure: (px: number) => string = inPx,
 ): string {
   if (value === null) return 'the browser’s';
-  switch (property) {
-    case 'voice':
-      return document.voices[String(value)]?.name ?? String(value);
-    case 'colour':
-      return document.colours[String(value)]?.name ?? String(value);
+  const { values } = descriptorOf(property);
+  switch (values.kind) {
+    case 'key':
+      return document[values.of][value]?.name ?? String(value);
     case 'step': {
       const { name, small, large } = stepByNumber(document.scale, Number(value));
       return `${name}, ${figure(small)} to ${figure(large)}`;
     }
-    case 'letterSpacing':
-      return `${plainNumber(Number(value))} em`;
-    case 'case':
-      return value === 'none' ? 'as typed' : String(value);
-    case 'slant':
-      return value === 'normal' ? 'upright' : String(value);
-    default:
-      return typeof value === 'number' ? plainNumber(value) : value;
+    case 'choice':
+      return values.words?.[value] ?? String(value);
+    case 'number':
+      return [plainNumber(Number(value)), values.unit].filter(Boolean).join(' ');
   }
 }
 

@@ -2,18 +2,16 @@ import { createHash } from 'node:crypto';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import type { FaceReading } from '../font';
-import { face, family, seatedDocument } from '../testing/documents';
-import { applyChange, ChangeError, lookAt, patchBetween, patchesTouch, type Patch } from './change';
+import { bundleFiles } from '../deliver';
+import type { FieldError, ProjectDocument } from '../document';
+import { ORDERED_PARTS } from '../document/places';
+import { face, family, seatedDocument, trials } from '../testing/documents';
+import { applyChange, ChangeError, lookAt, patchBetween, patchesTouch } from './change';
+import { sharedPlaces } from '../document/faces';
+import type { Patch } from '../document/patch';
 import { describePatch } from './describe';
-import { newDocument } from './newDocument';
-import type { Voice } from './projectDocument';
-import {
-  correctFacePatch,
-  dropFacePatch,
-  moveFacePatch,
-  sharedPlaces,
-  takeFilesIn,
-} from './takeIn';
+import { newDocument } from '../document/newDocument';
+import { correctFacePatch, dropFacePatch, moveFacePatch, takeFilesIn } from './takeIn';
 import { documentErrors } from './validate';
 
 const replace = (path: string, value: unknown): Patch => [{ op: 'replace', path, value }];
@@ -284,13 +282,13 @@ describe('correcting what a file says of itself', () => {
   test('moves a face to a family of another name, new or there already', () => {
     const document = taken();
     const key = () => 'skerry-display';
-    const moved = applyChange(
+    const split = applyChange(
       document,
       moveFacePatch(document, 'skerry', 0, 'Skerry Display', key),
     ).document;
-    expect(moved.case['skerry-display']?.faces).toHaveLength(1);
-    expect(moved.case['skerry']?.faces).toHaveLength(1);
-    moved.voices['text'] = { ...moved.voices['text'], family: 'skerry' } as Voice;
+    expect(split.case['skerry-display']?.faces).toHaveLength(1);
+    expect(split.case['skerry']?.faces).toHaveLength(1);
+    const moved = applyChange(split, replace('/voices/text/family', 'skerry')).document;
     const emptied = applyChange(
       moved,
       moveFacePatch(moved, 'skerry', 0, 'Skerry Display', key),
@@ -369,4 +367,296 @@ test('a change that is only looked at is left out when it does not fit', () => {
   expect(document.scale.large.base).toBe(18);
   expect(look('/styles/lead/set/step', 9)).toBeNull();
   expect(look('/voices/none/family', 'x')).toBeNull();
+});
+
+describe('a change shares what it does not touch', () => {
+  test('down to the parts beside the one that is changed', () => {
+    const before = seatedDocument();
+    const { document: after } = applyChange(before, [
+      { op: 'add', path: '/case/literata/alias', value: 'Site text' },
+    ]);
+    expect(after.case['literata']).not.toBe(before.case['literata']);
+    expect(after.case['literata']?.faces).toBe(before.case['literata']?.faces);
+    expect(after.case['archivo']).toBe(before.case['archivo']);
+    expect(after.styles).toBe(before.styles);
+    expect(after.scale).toBe(before.scale);
+    expect(Object.isFrozen(after.case['literata']?.faces)).toBe(true);
+  });
+
+  test('and looks again at no more than it touches', () => {
+    const before = seatedDocument();
+    // A part that a later rule would refuse: looked at only when it is touched.
+    const odd = {
+      ...before,
+      colours: { ...before.colours, odd: { name: 'Odd', light: '', dark: '#000', place: 9 } },
+    };
+    const changed = applyChange(odd as typeof before, replace('/styles/lead/set/step', 2)).document;
+    expect(changed.colours['odd']?.light).toBe('');
+    expect(() => applyChange(changed, replace('/colours/odd/dark', 'nothing'))).toThrow(
+      'CSS colour',
+    );
+  });
+});
+
+describe('a patch that is not meant well', () => {
+  const start = seatedDocument();
+  const refused = (patch: unknown): FieldError[] => refusal(patch).errors;
+
+  test.each([8, 14, 18, 1000])('cannot double the document %i times', (times) => {
+    const patch = Array.from({ length: times }, (_, i) => ({
+      op: 'copy',
+      from: '/elements',
+      path: `/elements/x${i}`,
+    }));
+    expect(refused(patch).length).toBeGreaterThan(0);
+  });
+
+  test('cannot make it wide, and then copy that again and again', () => {
+    const wide = Object.fromEntries(Array.from({ length: 501 }, (_, i) => [`k${i}`, 1]));
+    expect(refused([{ op: 'add', path: '/elements/x', value: wide }])[0]?.message).toMatch(
+      /too many/,
+    );
+    const narrower = Object.fromEntries(Array.from({ length: 490 }, (_, i) => [`k${i}`, 1]));
+    refused([
+      { op: 'add', path: '/elements/x', value: narrower },
+      ...Array.from({ length: 1999 }, () => ({
+        op: 'replace',
+        path: '/elements/x/k3',
+        value: narrower,
+      })),
+    ]);
+  });
+
+  test('cannot bring in values that are nested without end', () => {
+    const deep: unknown = JSON.parse(`${'['.repeat(50_000)}1${']'.repeat(50_000)}`);
+    expect(refused([{ op: 'add', path: '/scale/added', value: deep }])[0]?.message).toMatch(/deep/);
+    const objects: unknown = JSON.parse(`${'{"a":'.repeat(50_000)}1${'}'.repeat(50_000)}`);
+    refused([{ op: 'test', path: '/scale', value: objects }]);
+    refused([{ op: 'replace', path: '', value: objects }]);
+  });
+
+  test.each<[string, Patch[number], string]>([
+    ['add under __proto__', { op: 'add', path: '/__proto__/x', value: 1 }, '/__proto__/x'],
+    ['add __proto__', { op: 'add', path: '/__proto__', value: {} }, '/__proto__'],
+    ['add constructor', { op: 'add', path: '/constructor', value: {} }, '/constructor'],
+    ['add hasOwnProperty', { op: 'add', path: '/hasOwnProperty', value: 1 }, '/hasOwnProperty'],
+    [
+      'add to a style',
+      { op: 'add', path: '/styles/lead/constructor', value: 1 },
+      '/styles/lead/constructor',
+    ],
+    [
+      'add a style',
+      { op: 'copy', from: '/styles/lead', path: '/styles/constructor' },
+      '/styles/constructor',
+    ],
+    [
+      'replace under constructor',
+      { op: 'replace', path: '/constructor/x', value: 1 },
+      '/constructor/x',
+    ],
+    ['copy what is inherited', { op: 'copy', from: '/toString', path: '/words' }, '/toString'],
+    [
+      'move a part into itself',
+      { op: 'move', from: '/scale', path: '/scale/small' },
+      '/scale/small',
+    ],
+    ['remove what is not there', { op: 'remove', path: '/styles/none' }, '/styles/none'],
+    ['remove the whole', { op: 'remove', path: '' }, ''],
+    ['set to a list', { op: 'replace', path: '/styles/lead/set', value: [] }, '/styles/lead/set'],
+    ['a scale that is a list', { op: 'replace', path: '/scale', value: [] }, '/scale'],
+    ['a case that is a list', { op: 'replace', path: '/case', value: [] }, '/case'],
+    ['a document that is a list', { op: 'replace', path: '', value: [] }, ''],
+    ['a name of spaces', { op: 'replace', path: '/name', value: '   ' }, '/name'],
+    [
+      'a name with NUL',
+      { op: 'replace', path: '/styles/lead/name', value: 'a\u0000' },
+      '/styles/lead/name',
+    ],
+    ['an index beyond the list', { op: 'add', path: '/languages/7', value: 'is' }, '/languages/7'],
+    ['an index in words', { op: 'add', path: '/languages/first', value: 'is' }, '/languages/first'],
+    [
+      'an index with a zero',
+      { op: 'replace', path: '/languages/00', value: 'is' },
+      '/languages/00',
+    ],
+    [
+      'an end of a list that is not there',
+      { op: 'replace', path: '/languages/-', value: 'is' },
+      '/languages/-',
+    ],
+    [
+      'a stand-in of the prototype',
+      { op: 'replace', path: '/voices/text/family', value: 'constructor' },
+      '/voices/text/family',
+    ],
+    [
+      'a range beyond Unicode',
+      { op: 'replace', path: '/case/literata/faces/0/files/0/unicodeRange', value: 'U+110000' },
+      '/case/literata/faces/0/files/0/unicodeRange',
+    ],
+    [
+      'a range the wrong way',
+      { op: 'replace', path: '/case/literata/faces/0/files/0/unicodeRange', value: 'U+80-20' },
+      '/case/literata/faces/0/files/0/unicodeRange',
+    ],
+    [
+      'a width the wrong way',
+      { op: 'add', path: '/case/archivo/faces/0/widthMin', value: 110 },
+      '/case/archivo/faces/0/widthMin',
+    ],
+    [
+      'a weight the wrong way',
+      { op: 'replace', path: '/case/archivo/faces/0/weightMin', value: 610 },
+      '/case/archivo/faces/0/weightMin',
+    ],
+    [
+      'a colour cut short',
+      { op: 'replace', path: '/colours/ink/dark', value: 'rgb(0 0 0' },
+      '/colours/ink/dark',
+    ],
+    [
+      'an element of scripts',
+      { op: 'replace', path: '/elements/lead/selectors', value: ['script'] },
+      '/elements/lead/selectors',
+    ],
+    [
+      'a container cut short',
+      { op: 'add', path: '/scale/containers', value: ['a([)]'] },
+      '/scale/containers',
+    ],
+    [
+      'a layer that CSS keeps',
+      { op: 'replace', path: '/delivery/layer', value: 'initial' },
+      '/delivery/layer',
+    ],
+    [
+      'an alias with a line break',
+      { op: 'add', path: '/case/archivo/alias', value: 'A\nB' },
+      '/case/archivo/alias',
+    ],
+    [
+      'a parent that comes round',
+      { op: 'replace', path: '/elements/code/parent', value: 'code-block' },
+      '/elements/code/parent',
+    ],
+  ])('cannot %s', (_what, operation, path) => {
+    expect(refused([operation]).map((error) => error.path)).toContain(path);
+    expect(Object.prototype).not.toHaveProperty('x');
+    expect(start).toEqual(seatedDocument());
+  });
+
+  test('holds at most 2,000 operations', () => {
+    const patch = (length: number): Patch =>
+      Array.from({ length }, () => ({ op: 'test', path: '/format', value: 1 }));
+    expect(() => applyChange(start, patch(2000))).not.toThrow();
+    expect(refused(patch(2001))[0]?.message).toBe('holds 2001 operations');
+  });
+
+  test('says in an operation what it needs', () => {
+    for (const operation of [
+      { op: 'add', path: '/words' },
+      { op: 'move', path: '/words' },
+      { op: 'copy', path: '/words', from: 4 },
+      { op: 'add', path: 'words', value: 1 },
+      { op: 'add', path: '/a~2', value: 1 },
+      { op: 'constructor', path: '/words', value: 1 },
+      null,
+    ]) {
+      expect(refusal([operation]).message).toMatch(/Operation 1/);
+    }
+  });
+});
+
+describe('the order of parts', () => {
+  const keys = (document: ProjectDocument) =>
+    ORDERED_PARTS.map((part) => Object.keys(document[part]));
+  const files = (document: ProjectDocument) => bundleFiles(document, trials(), {});
+
+  test('is what it was when a removal is undone', () => {
+    const before = seatedDocument();
+    const { document, inverse } = applyChange(before, [{ op: 'remove', path: '/elements/h2' }]);
+    expect(Object.keys(document.elements)).not.toContain('h2');
+    const back = applyChange(document, inverse).document;
+    expect(keys(back)).toEqual(keys(before));
+    expect(files(back)).toEqual(files(before));
+  });
+
+  test('is that of adding, a part that is replaced keeps its place, and one can be moved', () => {
+    const add = (key: string): Patch => [
+      { op: 'copy', from: '/elements/lead', path: `/elements/${key}` },
+    ];
+    const fresh = (key: string): Patch => [
+      {
+        op: 'add',
+        path: `/elements/${key}`,
+        value: { name: key, selectors: [`.${key}`], style: 'lead', parent: null },
+      },
+    ];
+    const two = applyChange(
+      applyChange(seatedDocument(), fresh('zeta')).document,
+      fresh('alpha'),
+    ).document;
+    expect(Object.keys(two.elements).slice(-2)).toEqual(['zeta', 'alpha']);
+    const replaced = applyChange(two, fresh('zeta')).document;
+    expect(Object.keys(replaced.elements)).toEqual(Object.keys(two.elements));
+    const moved = applyChange(two, [
+      { op: 'add', path: '/elements/alpha/place', value: 0 },
+    ]).document;
+    expect(Object.keys(moved.elements)[0]).toBe('alpha');
+    const copied = applyChange(seatedDocument(), add('standfirst')).document;
+    expect(Object.keys(copied.elements).indexOf('standfirst')).toBe(2);
+  });
+
+  test('and all that is delivered is the same to the byte after any changes are undone', () => {
+    const removals = ORDERED_PARTS.flatMap((part) =>
+      Object.keys(seatedDocument()[part]).map((key): Patch => [
+        { op: 'remove', path: `/${part}/${key}` },
+      ]),
+    );
+    const changes = fc.constantFrom<Patch>(
+      ...removals,
+      ...Object.keys(seatedDocument().elements).map((key): Patch => [
+        { op: 'add', path: `/elements/${key}/place`, value: 3.5 },
+      ]),
+      [{ op: 'move', from: '/elements/lead', path: '/elements/standfirst' }],
+      [{ op: 'replace', path: '/styles/lead/set', value: { lineHeight: 1.4, step: 1 } }],
+      [
+        { op: 'replace', path: '/voices/text/family', value: null },
+        { op: 'remove', path: '/case/literata' },
+      ],
+      [
+        { op: 'remove', path: '/elements/link' },
+        { op: 'remove', path: '/styles/link' },
+        { op: 'remove', path: '/colours/accent' },
+      ],
+    );
+    fc.assert(
+      fc.property(fc.array(changes, { minLength: 1, maxLength: 8 }), (patches) => {
+        const before = seatedDocument();
+        let document = before;
+        const inverses: Patch[] = [];
+        for (const patch of patches) {
+          try {
+            const applied = applyChange(document, patch);
+            document = applied.document;
+            inverses.unshift(applied.inverse);
+          } catch (error) {
+            if (!(error instanceof ChangeError)) throw error;
+          }
+        }
+        // As they are kept: written as JSON and read again.
+        for (const inverse of inverses) {
+          const stored = JSON.parse(JSON.stringify([document, inverse])) as [
+            ProjectDocument,
+            Patch,
+          ];
+          document = applyChange(...stored).document;
+        }
+        expect(keys(document)).toEqual(keys(before));
+        expect(files(document)).toEqual(files(before));
+      }),
+      { numRuns: 60 },
+    );
+  });
 });

@@ -1,13 +1,13 @@
-import type { Operation } from 'fast-json-patch';
-import type { Patch } from './change';
-import type { ProjectDocument } from './projectDocument';
+import { isPlainObject } from '../document/decorators';
+import { pointerSteps, type Operation, type Patch } from '../document/patch';
+import type { ProjectDocument } from '../document/projectDocument';
+import { ORDERED_PARTS } from '../document/places';
+import { PROPERTIES, PROPERTY_NAMES } from '../document/property';
 
-/** What each property is called in the interface. */
+/** What each member of a part is called in the interface. */
 const WORDS: Record<string, string> = {
   small: 'small end',
   large: 'large end',
-  lineHeight: 'line height',
-  letterSpacing: 'letter spacing',
   weightMin: 'lightest weight',
   weightMax: 'heaviest weight',
   down: 'steps down',
@@ -37,11 +37,21 @@ const PARTS: Record<string, string> = {
   contenders: 'Contenders',
 };
 
-const word = (token: string): string => WORDS[token] ?? token;
+const own = <T>(of: Record<string, T>, key: string): T | undefined =>
+  Object.hasOwn(of, key) ? of[key] : undefined;
+
+const word = (token: string): string => own(WORDS, token) ?? token;
+
+/** What a property of a text style is called within a sentence. */
+const propertyWord = (token: string): string => {
+  const name = PROPERTY_NAMES.find((known) => known === token);
+  return name ? PROPERTIES[name].label.toLowerCase() : word(token);
+};
 
 function subject(document: ProjectDocument, operation: Operation): string {
-  const added = 'value' in operation ? (operation.value as { name?: string } | null) : null;
-  return describePath(document, operation.path, added?.name);
+  const value: unknown = 'value' in operation ? operation.value : null;
+  const name = isPlainObject(value) ? value['name'] : undefined;
+  return describePath(document, operation.path, typeof name === 'string' ? name : undefined);
 }
 
 /**
@@ -51,17 +61,16 @@ function subject(document: ProjectDocument, operation: Operation): string {
  * @param added the name of what a change puts there
  */
 export function describePath(document: ProjectDocument, path: string, added?: string): string {
-  const [part, key, ...rest] = path.split('/').slice(1);
+  const [part, key, ...rest] = pointerSteps(path);
   if (part === undefined) return 'The whole project';
-  const heading = PARTS[part] ?? part;
-  if (key === undefined) return heading;
-  const parts = document[part as 'voices' | 'case'] as Record<string, { name?: string }>;
-  const isKeyed = part !== 'scale' && part !== 'delivery' && part !== 'languages';
-  if (part === 'shortlist' || part === 'contenders') return heading;
-  const name = isKeyed
-    ? `${heading} ${parts[key]?.name ?? (rest.length === 0 ? added : undefined) ?? key}`
+  const heading = own(PARTS, part) ?? part;
+  if (key === undefined || part === 'shortlist' || part === 'contenders') return heading;
+  const ordered = ORDERED_PARTS.find((name) => name === part);
+  const known = ordered && own<{ name?: string }>(document[ordered], key)?.name;
+  const name = ordered
+    ? `${heading} ${known ?? (rest.length === 0 ? added : undefined) ?? key}`
     : `${heading}: ${word(key)}`;
-  const property = rest.filter((token) => token !== 'set').map(word);
+  const property = rest[0] === 'set' ? rest.slice(1).map(propertyWord) : rest.map(word);
   return property.length > 0 ? `${name}: ${property.join(', ')}` : name;
 }
 
@@ -75,8 +84,8 @@ export function describePatch(document: ProjectDocument, patch: Patch): string {
   const [first] = patch;
   if (!first) return 'Nothing';
   const subjects = [...new Set(patch.map((operation) => subject(document, operation)))];
-  const depth = first.path.split('/').length;
-  const verb = depth === 3 && patch.length === 1 ? VERBS[first.op] : undefined;
+  const depth = pointerSteps(first.path).length;
+  const verb = depth === 2 && patch.length === 1 ? VERBS[first.op] : undefined;
   if (subjects.length === 1 && verb) return `${subjects[0]} ${verb}`;
   return subjects.length <= 2
     ? subjects.join('; ')

@@ -1,7 +1,8 @@
 import type { FaceReading } from '../font/reading';
-import type { Patch } from './change';
-import { KEY } from './decorators';
-import type { Face, FaceClass, Family, ProjectDocument } from './projectDocument';
+import { freeKey, NORMAL_WIDTH, sortFaces } from '../document/faces';
+import type { Patch } from '../document/patch';
+import type { Face, Family, ProjectDocument } from '../document/projectDocument';
+import type { FaceClass } from '../document/vocabulary';
 
 /** A file that has been read, with the size of the WOFF2 that will be delivered. */
 export interface TakenFile {
@@ -10,8 +11,6 @@ export interface TakenFile {
   /** The class that the file claims, or that its outlines show where it claims none. */
   class: FaceClass;
 }
-
-const NORMAL_WIDTH = 100;
 
 /** The width of a face where it is not the normal one; what is left out is normal. */
 const widthOf = ({ axes, width }: FaceReading): Pick<Face, 'widthMin' | 'widthMax'> => {
@@ -31,46 +30,6 @@ export function faceOf({ reading, woff2Bytes }: Omit<TakenFile, 'class'>): Face 
     files: [{ sha256: reading.sha256, script: 'all', unicodeRange: null, bytes: woff2Bytes }],
   };
 }
-
-/** The range of weights or widths, as a face of the document has it. */
-export const widthRange = ({ widthMin, widthMax }: Face): [number, number] => [
-  widthMin ?? NORMAL_WIDTH,
-  widthMax ?? NORMAL_WIDTH,
-];
-
-const overlap = ([a, b]: [number, number], [c, d]: [number, number]): boolean => a <= d && c <= b;
-
-/**
- * Whether two faces claim the same place in a family: style, width and weight meet, and so do their
- * characters. A browser then shows the later one, and the earlier is loaded for nothing.
- */
-export function claimSamePlace(one: Face, other: Face): boolean {
-  return (
-    one.style === other.style &&
-    overlap([one.weightMin, one.weightMax], [other.weightMin, other.weightMax]) &&
-    overlap(widthRange(one), widthRange(other)) &&
-    one.files.some((a) =>
-      other.files.some((b) => a.script === b.script || a.script === 'all' || b.script === 'all'),
-    )
-  );
-}
-
-/** Pairs of faces of a family that claim the same place, by their place in its list. */
-export const sharedPlaces = (faces: readonly Face[]): [number, number][] =>
-  faces.flatMap((one, i) =>
-    faces.flatMap((other, j): [number, number][] =>
-      i < j && claimSamePlace(one, other) ? [[i, j]] : [],
-    ),
-  );
-
-/** Upright before italic, narrow before wide, light before heavy. */
-export const sortFaces = (faces: Face[]): Face[] =>
-  [...faces].sort(
-    (a, b) =>
-      Number(a.style === 'italic') - Number(b.style === 'italic') ||
-      widthRange(a)[0] - widthRange(b)[0] ||
-      a.weightMin - b.weightMin,
-  );
 
 const holds = (faces: Face[], face: Face): boolean =>
   faces.some(({ files }) => files.some(({ sha256 }) => sha256 === face.files[0]?.sha256));
@@ -140,14 +99,6 @@ export function moveFacePatch(
       ? { op: 'remove', path: `/case/${familyKey}` }
       : { op: 'remove', path: `/case/${familyKey}/faces/${index}` },
   ];
-}
-
-/** A key for a family that no other in the document has. */
-export function freeKey(taken: Iterable<string>, wanted: string): string {
-  const base = (KEY.test(wanted) ? wanted : `family-${wanted}`).slice(0, 60).replace(/-+$/, '');
-  const keys = new Set(taken);
-  if (!keys.has(base)) return base;
-  for (let n = 2; ; n++) if (!keys.has(`${base}-${n}`)) return `${base}-${n}`;
 }
 
 /**

@@ -1,8 +1,8 @@
 import { crossingsOf } from '../scale/crossing';
 import { sharedNames } from '../scale/names';
 import { stepNumbers } from '../scale/steps';
-import type { Scale } from './scale';
-import type { FieldError } from './validate';
+import type { FieldError } from '../document/fieldError';
+import type { Scale } from '../document/scale';
 
 /** A size as errors say it. */
 const px = (size: number): string => `${Number(size.toFixed(2))} px`;

@@ -1,0 +1,20 @@
+export {
+  applyChange,
+  ChangeError,
+  lookAt,
+  MOST_OPERATIONS,
+  patchBetween,
+  patchesTouch,
+  reapply,
+  type AppliedChange,
+} from './change';
+export { describePatch, describePath } from './describe';
+export {
+  correctFacePatch,
+  dropFacePatch,
+  faceOf,
+  moveFacePatch,
+  takeFilesIn,
+  type TakenFile,
+} from './takeIn';
+export { documentErrors } from './validate';

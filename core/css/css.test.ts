@@ -1,0 +1,158 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { parse } from 'css-tree';
+import { isCssColour, isLayerName, isPlainName, selectorsFault, subjectsOf } from '.';
+
+describe('a colour', () => {
+  test.each([
+    '#fff',
+    '#FFFA',
+    '#0e6656',
+    '#0e665680',
+    'rebeccapurple',
+    'transparent',
+    'rgb(14 102 86)',
+    'rgb(14, 102, 86)',
+    'rgba(14, 102, 86, 0.5)',
+    'RGB(14 102 86 / 50%)',
+    'hsl(170deg 76% 23%)',
+    'hwb(170 5% 60%)',
+    'lab(40% -30 5)',
+    'lch(40% 30 170)',
+    'oklab(0.5 -0.1 0.02)',
+    'oklch(0.5 0.1 170 / 0.8)',
+    'color(display-p3 0.1 0.4 0.3)',
+    'color(srgb 0 0.5 none)',
+  ])('is %s', (value) => expect(isCssColour(value)).toBe(true));
+
+  test.each([
+    'rgb(0 0 0',
+    'hsl(0 0% 0%',
+    'oklch(0.5 0.1 170',
+    'lab(40% 1 1',
+    'hwb(170 5% 60%',
+    'color(srgb 0 0 0',
+    '0e6656',
+    '#0e66567',
+    'currentcolor',
+    'red;',
+    'red} body{display:none',
+    'rgb(0 0 0)/*',
+    'rgb(0 0 0) rgb(0 0 0)',
+    'rgb(0 0 0\\',
+    'color(--lab-d65 0.5 0 0)',
+    'var(--x)',
+    'url(x)',
+    'rgb(var(--x))',
+    '',
+    ' ',
+  ])('is not %s', (value) => expect(isCssColour(value)).toBe(false));
+});
+
+describe('selectors', () => {
+  test.each([
+    'body',
+    '.lead',
+    'h4, h5, h6',
+    'nav a',
+    'a:not(.button):not(nav a)',
+    'pre > code',
+    '[data-x="a}b{"]',
+    '.md\\:text-lg',
+    ':not(script)',
+    'li:nth-child(2n + 1 of .tide)',
+    'a:hover',
+    '*',
+  ])('may be %s', (value) => expect(selectorsFault(value)).toBeNull());
+
+  test.each<[string, RegExp]>([
+    ['a([)]', /CSS selectors/],
+    ['a[b="x\ny"]', /CSS selectors/],
+    ['a[b="x', /CSS selectors/],
+    ['p { } x', /CSS selectors/],
+    ['p; x', /CSS selectors/],
+    ['a /* x', /CSS selectors/],
+    ['a\\', /CSS selectors/],
+    [':is(a', /CSS selectors/],
+    ['@media', /CSS selectors/],
+    ['</style>', /CSS selectors/],
+    ['[x="</style>"]', /CSS selectors/],
+    ['', /CSS selectors/],
+    [',', /CSS selectors/],
+    ['a >', /names nothing beside/],
+    ['> a', /./],
+    ['a > > b', /./],
+    ['script', /“script”, which holds no text/],
+    ['SCRIPT', /holds no text/],
+    ['style', /holds no text/],
+    ['body > style', /holds no text/],
+    ['p, template', /holds no text/],
+    [':is(script, style)', /holds no text/],
+    ['*:where(head)', /holds no text/],
+    ['p::first-line', /pseudo-element/],
+    ['p:before', /pseudo-element/],
+    ['a:not(b::after)', /pseudo-element/],
+  ])('may not be %j', (value, fault) => expect(selectorsFault(value)).toMatch(fault));
+
+  test('a script stands aside where only part of a list of alternatives is one', () => {
+    expect(selectorsFault(':is(p, script)')).toBeNull();
+    expect(selectorsFault('script + p')).toBeNull();
+    expect(selectorsFault('p + script')).not.toBeNull();
+  });
+
+  test('that are accepted leave the rule around them whole, whatever they are made of', () => {
+    const pieces = fc.constantFrom(
+      ...'a .b #c [ ] ( ) " \' \\ , > + ~ * : :: not is x= = { } ; / /* */ <!-- --> @ & | \n'.split(
+        ' ',
+      ),
+      ' ',
+    );
+    fc.assert(
+      fc.property(fc.array(pieces, { maxLength: 9 }), (parts) => {
+        const selector = parts.join('');
+        if (selectorsFault(selector) !== null) return;
+        const faults: unknown[] = [];
+        const sheet = parse(`:where(${selector}) { color: red; }\nem { color: blue; }\n`, {
+          onParseError: (error) => faults.push(error),
+        });
+        expect(faults).toEqual([]);
+        expect('children' in sheet && [...(sheet.children ?? [])].length).toBe(2);
+      }),
+      { numRuns: 3000 },
+    );
+  });
+
+  test('say what they are about, and in what it stands', () => {
+    expect(subjectsOf('nav.site > a.md\\:big, b')).toEqual([
+      { element: 'nav', classes: ['site'] },
+      { element: 'a', classes: ['md:big'] },
+    ]);
+    expect(subjectsOf('h2 + p')).toEqual([{ element: 'p', classes: [] }]);
+    expect(subjectsOf('ul p ~ .x:not(.y)')).toEqual([
+      { element: 'ul', classes: [] },
+      { element: null, classes: ['x'] },
+    ]);
+  });
+});
+
+test.each<[string, boolean]>([
+  ['lettera', true],
+  ['site-type2', true],
+  ['initial', false],
+  ['Revert-Layer', false],
+  ['a.b', false],
+  ['2a', false],
+  ['x'.repeat(41), false],
+])('a layer may be called %s: %s', (name, may) => expect(isLayerName(name)).toBe(may));
+
+test.each<[string, boolean]>([
+  ['Þokuljós', true],
+  ['<b>"x"</b>', true],
+  ['😀', true],
+  [' ', false],
+  ['\u00a0', false],
+  ['a\u0000b', false],
+  ['a\nb', false],
+  ['a\u009bb', false],
+  ['\ud83d', false],
+])('a name may be %j: %s', (name, may) => expect(isPlainName(name)).toBe(may));

@@ -1,0 +1,3 @@
+export { colourOf, isCssColour } from './colour';
+export { isLayerName, isPlainName } from './name';
+export { selectorsFault, subjectsOf, type Subject } from './selector';

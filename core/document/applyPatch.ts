@@ -1,0 +1,211 @@
+import { pointerSteps, pointerTo, type Operation, type Patch } from './patch';
+import { weigh } from './weight';
+
+/**
+ * A JSON Patch applied to a document that stays as it is: the new one shares everything that the patch
+ * does not touch, and is frozen where it is new. RFC 6902.
+ */
+
+/** Why a patch could not be applied; `path` is the JSON Pointer at fault. */
+export class PatchError extends Error {
+  override readonly name = 'PatchError';
+
+  constructor(
+    readonly reason:
+      'not-there' | 'test-failed' | 'into-itself' | 'too-large' | 'too-deep' | 'too-wide',
+    readonly path: string,
+  ) {
+    super(`${reason} at ${path}`);
+  }
+}
+
+/**
+ * Bounds of a document while it is changed: characters of JSON, levels of nesting, and entries of any one
+ * object or list. The largest that a document may have by its own rules is 200.
+ */
+export const DOCUMENT_LIMITS = { size: 2_000_000, depth: 16, width: 500 };
+
+type Container = Record<string, unknown> | unknown[];
+
+const isContainer = (value: unknown): value is Container =>
+  typeof value === 'object' && value !== null;
+
+/** Freezes what a change brings along, down to what is frozen already. It is bounded in depth before. */
+function freeze<T>(value: T): T {
+  if (isContainer(value) && !Object.isFrozen(value)) {
+    Object.values(value).forEach(freeze);
+    Object.freeze(value);
+  }
+  return value;
+}
+
+/** Where a step leads in a list: an index that is there, or with `end` one past the last. RFC 6901 §4. */
+function indexIn(list: readonly unknown[], step: string, end: boolean): number | null {
+  if (end && step === '-') return list.length;
+  if (!/^(0|[1-9]\d*)$/.test(step)) return null;
+  const index = Number(step);
+  return index < list.length || (end && index === list.length) ? index : null;
+}
+
+/** What stands one step below a value, by own properties only; undefined when nothing does. */
+function below(value: unknown, step: string): unknown {
+  if (Array.isArray(value)) {
+    const index = indexIn(value, step, false);
+    return index === null ? undefined : (value as unknown[])[index];
+  }
+  return isContainer(value) && Object.hasOwn(value, step)
+    ? (value as Record<string, unknown>)[step]
+    : undefined;
+}
+
+/** What stands at a pointer. JSON has no undefined, so that undefined means nothing. */
+export const valueAt = (root: unknown, pointer: string): unknown =>
+  pointerSteps(pointer).reduce(below, root);
+
+/** A copy of a document in which the container that holds the last step of a pointer has been edited. */
+function edited(
+  value: unknown,
+  steps: readonly string[],
+  pointer: string,
+  edit: (container: Container, last: string) => void,
+): unknown {
+  const [step = '', ...rest] = steps;
+  if (!isContainer(value)) throw new PatchError('not-there', pointer);
+  const copy: Container = Array.isArray(value) ? [...(value as unknown[])] : { ...value };
+  if (rest.length === 0) {
+    edit(copy, step);
+  } else {
+    const inside = below(value, step);
+    if (inside === undefined) throw new PatchError('not-there', pointer);
+    (copy as Record<string, unknown>)[step] = edited(inside, rest, pointer, edit);
+  }
+  return Object.freeze(copy);
+}
+
+/** What one operation made of a document, and the operations that take it back, in order. */
+interface Applied {
+  root: unknown;
+  inverse: Patch;
+}
+
+function add(root: unknown, path: string, value: unknown): Applied {
+  const steps = pointerSteps(path);
+  if (steps.length === 0)
+    return { root: value, inverse: [{ op: 'replace', path: '', value: root }] };
+  let inverse: Patch = [];
+  const after = edited(root, steps, path, (container, last) => {
+    if (Array.isArray(container)) {
+      const index = indexIn(container, last, true);
+      if (index === null) throw new PatchError('not-there', path);
+      container.splice(index, 0, value);
+      inverse = [{ op: 'remove', path: pointerTo([...steps.slice(0, -1), String(index)]) }];
+      return;
+    }
+    const before = below(container, last);
+    inverse = [
+      before === undefined ? { op: 'remove', path } : { op: 'replace', path, value: before },
+    ];
+    // Not by assignment, which a key such as __proto__ would take for something else.
+    Object.defineProperty(container, last, {
+      value,
+      enumerable: true,
+      configurable: true,
+      writable: true,
+    });
+  });
+  return { root: after, inverse };
+}
+
+function remove(root: unknown, path: string): Applied {
+  const value = valueAt(root, path);
+  const steps = pointerSteps(path);
+  if (value === undefined || steps.length === 0) throw new PatchError('not-there', path);
+  const after = edited(root, steps, path, (container, last) => {
+    if (Array.isArray(container)) container.splice(Number(last), 1);
+    else delete container[last];
+  });
+  return { root: after, inverse: [{ op: 'add', path, value }] };
+}
+
+function replace(root: unknown, path: string, value: unknown): Applied {
+  const before = valueAt(root, path);
+  if (before === undefined) throw new PatchError('not-there', path);
+  const steps = pointerSteps(path);
+  const inverse: Patch = [{ op: 'replace', path, value: before }];
+  if (steps.length === 0) return { root: value, inverse };
+  const after = edited(root, steps, path, (container, last) => {
+    (container as Record<string, unknown>)[last] = value;
+  });
+  return { root: after, inverse };
+}
+
+function move(root: unknown, from: string, path: string): Applied {
+  if (path.startsWith(`${from}/`)) throw new PatchError('into-itself', path);
+  const value = valueAt(root, from);
+  const taken = remove(root, from);
+  const put = add(taken.root, path, value);
+  return { root: put.root, inverse: [...put.inverse, ...taken.inverse] };
+}
+
+/** Whether two JSON values are equal; the order of members does not count. RFC 6902 §4.6. */
+function equal(a: unknown, b: unknown): boolean {
+  if (a === b) return true;
+  if (!isContainer(a) || !isContainer(b) || Array.isArray(a) !== Array.isArray(b)) return false;
+  const [keys, others] = [Object.keys(a), Object.keys(b)];
+  return (
+    keys.length === others.length &&
+    keys.every((key) => Object.hasOwn(b, key) && equal(below(a, key), below(b, key)))
+  );
+}
+
+function applyOperation(root: unknown, operation: Operation): Applied {
+  const { path } = operation;
+  switch (operation.op) {
+    case 'add':
+      return add(root, path, freeze(operation.value as unknown));
+    case 'replace':
+      return replace(root, path, freeze(operation.value as unknown));
+    case 'remove':
+      return remove(root, path);
+    case 'move':
+      return move(root, operation.from, path);
+    case 'copy': {
+      const value = valueAt(root, operation.from);
+      if (value === undefined) throw new PatchError('not-there', operation.from);
+      return add(root, path, freeze(value));
+    }
+    case 'test':
+      if (!equal(valueAt(root, path), operation.value)) throw new PatchError('test-failed', path);
+      return { root, inverse: [] };
+    default:
+      throw new PatchError('not-there', path);
+  }
+}
+
+/** Refuses what one operation has made too large or too deep, before the next is applied. */
+function withinLimits(value: unknown, path: string): void {
+  const { size, depth, width } = weigh(value);
+  if (depth > DOCUMENT_LIMITS.depth) throw new PatchError('too-deep', path);
+  if (width > DOCUMENT_LIMITS.width) throw new PatchError('too-wide', path);
+  if (size > DOCUMENT_LIMITS.size) throw new PatchError('too-large', path);
+}
+
+/**
+ * Applies a patch, operation by operation, each within the limits of a document. The document given is
+ * frozen, as is the new one: both may be shared.
+ *
+ * @returns the new document, and the patch that leads back to the one given
+ * @throws PatchError
+ */
+export function applyPatch<T>(document: T, patch: Patch): { document: T; inverse: Patch } {
+  let root: unknown = freeze(document);
+  let inverse: Patch = [];
+  for (const operation of patch) {
+    if ('value' in operation) withinLimits(operation.value, operation.path);
+    const applied = applyOperation(root, operation);
+    withinLimits(applied.root, operation.path);
+    root = applied.root;
+    inverse = [...applied.inverse, ...inverse];
+  }
+  return { document: root as T, inverse };
+}

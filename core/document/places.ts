@@ -1,0 +1,71 @@
+import type { Patch } from './patch';
+import type { ProjectDocument } from './projectDocument';
+
+/** Parts of a document that are kept by key and whose order counts: in the interface, and in what is delivered. */
+export const ORDERED_PARTS = ['case', 'voices', 'colours', 'styles', 'elements'] as const;
+
+interface Placed {
+  place?: number;
+}
+type Parts = Record<string, Placed>;
+
+/** Where parts stand that have a place of their own, or had one before; a new one stands last. */
+function placesOf(parts: Parts, before: Parts): Map<string, number> {
+  const places = new Map<string, number>();
+  const kept = (key: string): number | undefined =>
+    parts[key]?.place ?? (Object.hasOwn(before, key) ? before[key]?.place : undefined);
+  let last = Object.keys(parts).reduce((most, key) => Math.max(most, kept(key) ?? 0), 0);
+  for (const key of Object.keys(parts)) places.set(key, kept(key) ?? ++last);
+  return places;
+}
+
+const isParts = (value: unknown): value is Parts =>
+  typeof value === 'object' &&
+  value !== null &&
+  !Array.isArray(value) &&
+  Object.values(value).every((part) => typeof part === 'object' && part !== null);
+
+/** The changes that give every part without a place one: its predecessor's, else the last. */
+export function placePatch(document: ProjectDocument, before: ProjectDocument): Patch {
+  return ORDERED_PARTS.flatMap((name): Patch => {
+    const parts: unknown = document[name];
+    const earlier: unknown = before[name];
+    if (!isParts(parts) || Object.values(parts).every(({ place }) => place !== undefined))
+      return [];
+    const places = placesOf(parts, isParts(earlier) ? earlier : {});
+    return Object.entries(parts).flatMap(([key, part]): Patch =>
+      part.place === undefined
+        ? [{ op: 'add', path: `/${name}/${key}/place`, value: places.get(key) }]
+        : [],
+    );
+  });
+}
+
+/** Parts in the order of their places; of two in one place the first by key. */
+function sorted(parts: Parts): Parts {
+  const entries = Object.entries(parts);
+  const after = (
+    [a, { place: p = 0 }]: [string, Placed],
+    [b, { place: q = 0 }]: [string, Placed],
+  ) => p - q || (a < b ? -1 : 1);
+  const stand = entries.every((entry, i) => {
+    const previous = entries[i - 1];
+    return !previous || after(previous, entry) < 0;
+  });
+  return stand ? parts : Object.freeze(Object.fromEntries(entries.sort(after)));
+}
+
+/**
+ * The document with its parts in the order of their places, whatever order changes have left them in:
+ * what reads a document need not sort. Parts that stand in order are shared.
+ */
+export function inOrder(document: ProjectDocument): ProjectDocument {
+  const moved = ORDERED_PARTS.flatMap((name) => {
+    const parts: unknown = document[name];
+    const after = isParts(parts) ? sorted(parts) : parts;
+    return after === parts ? [] : [[name, after] as const];
+  });
+  return moved.length === 0
+    ? document
+    : Object.freeze({ ...document, ...Object.fromEntries(moved) });
+}

@@ -1,0 +1,11 @@
+import { property } from './property';
+
+export const colour = property({
+  label: 'Colour',
+  css: 'color',
+  inherited: true,
+  inFontShorthand: false,
+  initial: null,
+  values: { kind: 'key', of: 'colours' },
+  tells: 'any',
+});

@@ -1,0 +1,12 @@
+import { SLANTS } from '../vocabulary';
+import { property } from './property';
+
+export const slant = property({
+  label: 'Slant',
+  css: 'font-style',
+  inherited: true,
+  inFontShorthand: true,
+  initial: 'normal',
+  values: { kind: 'choice', of: SLANTS, words: { normal: 'upright' } },
+  tells: 'any',
+});

@@ -1,0 +1,13 @@
+import { property } from './property';
+
+/** The named seat whose family sets the text. */
+export const voice = property({
+  label: 'Voice',
+  css: 'font-family',
+  inherited: true,
+  inFontShorthand: true,
+  initial: null,
+  values: { kind: 'key', of: 'voices' },
+  token: 'fontFamily',
+  tells: 'any',
+});

@@ -1,0 +1,22 @@
+/** Words that several parts of a document choose from. */
+
+export const FACE_CLASSES = ['serif', 'sans-serif', 'monospace', 'display', 'handwriting'] as const;
+export type FaceClass = (typeof FACE_CLASSES)[number];
+
+export const GENERICS = ['serif', 'sans-serif', 'monospace', 'cursive'] as const;
+export type Generic = (typeof GENERICS)[number];
+
+export const SLANTS = ['normal', 'italic'] as const;
+export type Slant = (typeof SLANTS)[number];
+
+export const CASES = ['none', 'uppercase', 'lowercase', 'capitalize'] as const;
+export type LetterCase = (typeof CASES)[number];
+
+export const FONT_DISPLAYS = ['swap', 'fallback', 'optional'] as const;
+export type FontDisplay = (typeof FONT_DISPLAYS)[number];
+
+/** Colours that every project has: the text's and its ground. */
+export const INK = 'ink';
+export const GROUND = 'ground';
+/** Style of the body, which everything follows in the end. */
+export const BODY_STYLE = 'body';

@@ -1,0 +1,16 @@
+/** The parts of css-tree that are loaded by themselves, so that its lexer does not come along. */
+declare module 'css-tree/selector-parser' {
+  export default function parse(source: string, options: { context: 'selectorList' }): CssNode;
+}
+declare module 'css-tree/tokenizer' {
+  export function tokenize(
+    source: string,
+    onToken: (type: number, start: number, end: number) => void,
+  ): void;
+  export const tokenTypes: Readonly<Record<string, number>>;
+}
+declare module 'css-tree/parser' {
+  import type { CssNode, ParseOptions } from 'css-tree';
+
+  export default function parse(source: string, options?: ParseOptions): CssNode;
+}
