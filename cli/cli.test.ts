@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
-import { deliveryContents, openServices, readConfig, type Services } from '@lettera/server';
+import { openServices, readConfig, type Services } from '@lettera/server';
 import { documentErrors } from '@lettera/core/change';
 import { marksOf } from '@lettera/core/check';
 import { temporaryFolder } from '../server/testing/server';
@@ -36,7 +36,7 @@ test('the command writes the same files as the bundle holds', async () => {
   const project = await loadSample(services);
   const folder = temporaryFolder();
   const written = await writeBundle(services, 'tarnholm-light', folder);
-  const expected = await deliveryContents(services, project);
+  const expected = await services.deliveries.contents(project);
   expect(written).toEqual(Object.keys(expected));
   for (const [path, content] of Object.entries(expected)) {
     expect(readFileSync(join(folder, path)).equals(Buffer.from(content as Uint8Array))).toBe(true);

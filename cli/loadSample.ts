@@ -14,8 +14,8 @@ async function takeFamilies(
       faces.map(async (face): Promise<Face> => {
         const files = await Promise.all(
           face.files.map(async ({ bytes, ...file }) => {
-            const { reading } = await jobs.readFont(bytes);
-            fonts.push({ bytes, woff2: bytes, reading, licence: licenceText });
+            const { reading } = await jobs.readFont(new Uint8Array(bytes));
+            fonts.push({ bytes, reading, licence: licenceText });
             return { ...file, sha256: reading.sha256, bytes: bytes.byteLength };
           }),
         );

@@ -1,9 +1,11 @@
 import { resolve } from 'node:path';
 import { Command } from 'commander';
 import {
+  backup,
   ConfigError,
   openServices,
   readConfig,
+  restore,
   startServer,
   StoreError,
   type ConfigFlags,
@@ -28,8 +30,10 @@ function fail(error: unknown): never {
 
 async function start(flags: ConfigFlags & { sample?: boolean }): Promise<void> {
   try {
-    const running = await startServer(readConfig(flags), { startingPages: samplePages });
-    if (flags.sample) await loadSample(running.services);
+    const running = await startServer(readConfig(flags), {
+      startingPages: samplePages,
+      ...(flags.sample ? { prepare: loadSample } : {}),
+    });
     console.log(`Lettera is ready at ${running.url}`);
     process.send?.('ready');
     const stop = () => void running.close().then(() => process.exit(0));
@@ -57,6 +61,27 @@ async function build(project: string, options: { out: string; data?: string }): 
   }
 }
 
+async function makeBackup({ out, ...flags }: { out: string; data?: string }): Promise<void> {
+  try {
+    const file = resolve(out);
+    await backup(readConfig(flags).dataFolder, file);
+    console.log(`All data written to ${file}`);
+  } catch (error) {
+    fail(error);
+  }
+}
+
+async function restoreBackup(file: string, flags: { data?: string }): Promise<void> {
+  try {
+    const { dataFolder } = readConfig(flags);
+    const aside = await restore(resolve(file), dataFolder);
+    console.log(`${dataFolder} holds what ${file} held.`);
+    if (aside) console.log(`What was there before is kept in ${aside}`);
+  } catch (error) {
+    fail(error);
+  }
+}
+
 const program = new Command('lettera')
   .description('Settle the typography of a whole site.')
   .showHelpAfterError();
@@ -69,6 +94,10 @@ program
   .option('--data <folder>', 'folder of the data (LETTERA_DATA, ./data)')
   .option('--foundry-port <number>', 'port of the foundry (LETTERA_FOUNDRY_PORT, 4381)')
   .option('--token <token>', 'access token, needed off loopback (LETTERA_TOKEN)')
+  .option(
+    '--trust-proxy <which>',
+    'proxies in front that are trusted: how many, or their addresses (LETTERA_TRUST_PROXY)',
+  )
   .option('--sample', 'load the sample project if it is not there')
   .action(start);
 
@@ -79,5 +108,19 @@ program
   .requiredOption('--out <folder>', 'folder to write to')
   .option('--data <folder>', 'folder of the data (LETTERA_DATA, ./data)')
   .action(build);
+
+program
+  .command('backup')
+  .description('write all data to one file, while Lettera runs or not')
+  .requiredOption('--out <file>', 'file to write; it must not be there')
+  .option('--data <folder>', 'folder of the data (LETTERA_DATA, ./data)')
+  .action(makeBackup);
+
+program
+  .command('restore')
+  .description('put data back that backup has written; what is there is kept beside it')
+  .argument('<file>', 'file that backup has written')
+  .option('--data <folder>', 'folder of the data (LETTERA_DATA, ./data)')
+  .action(restoreBackup);
 
 await program.parseAsync();

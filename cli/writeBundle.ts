@@ -1,6 +1,6 @@
 import { mkdir, writeFile } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
-import { deliveryContents, type Services } from '@lettera/server';
+import type { Services } from '@lettera/server';
 
 /** There is no project by the name given. */
 export class UnknownProjectError extends Error {
@@ -13,7 +13,7 @@ export class UnknownProjectError extends Error {
  * @throws UnknownProjectError
  */
 export async function writeBundle(
-  services: Pick<Services, 'projects' | 'fonts' | 'jobs' | 'tuner'>,
+  services: Pick<Services, 'projects' | 'deliveries'>,
   idOrSlug: string,
   folder: string,
 ): Promise<string[]> {
@@ -24,7 +24,7 @@ export async function writeBundle(
       `There is no project “${idOrSlug}”. There ${known ? `are: ${known}` : 'are none yet'}.`,
     );
   }
-  const contents = await deliveryContents(services, project);
+  const contents = await services.deliveries.contents(project);
   for (const [path, content] of Object.entries(contents)) {
     const target = join(folder, path);
     await mkdir(dirname(target), { recursive: true });

@@ -12,28 +12,35 @@ import { openApi } from './http/openapi';
 import { pageRoutes } from './http/pages';
 import { notFound, Problem, problemHandler } from './http/problem';
 import { projectRoutes } from './http/projects';
-import { bodyLimit } from './http/requests';
-import { contentSecurity, onlyOwnOrigin, onlySignedIn } from './http/security';
+import { Admission, contentSecurity, onlyOwnOrigin } from './http/security';
 import { sessionRoutes } from './http/session';
 import { webApp } from './http/webApp';
 import type { Services } from './services';
 import type { Page } from './store/pageStore';
 
-const MEGABYTE = 1024 * 1024;
-const LARGEST_BODY = 80 * MEGABYTE;
 const REQUESTS_A_MINUTE = 6000;
 
 export interface AppOptions {
   services: Services;
   /** The pages that a new project is proofed on until it has its own. */
   startingPages: () => Promise<Page[]>;
+  /** Whether all that is to be there at the start is; until then it is not healthy. */
+  isReady?: () => boolean;
+  /** Aborted when the server is to end: streams that go on for ever end then. */
+  ending?: AbortSignal;
 }
 
 /** The whole HTTP application: the API under `/api/v1`, and the web application everywhere else. */
-export function createApp({ services, startingPages }: AppOptions): Express {
+export function createApp({
+  services,
+  startingPages,
+  isReady = () => true,
+  ending = new AbortController().signal,
+}: AppOptions): Express {
   const { config } = services;
   const app = express();
   app.disable('x-powered-by');
+  if (config.trustedProxy !== null) app.set('trust proxy', config.trustedProxy);
   app.use(pinoHttp({ level: process.env['LETTERA_LOG'] ?? 'error', autoLogging: false }));
   app.use(contentSecurity(null));
   app.use(onlyOwnOrigin(config));
@@ -60,17 +67,18 @@ export function createApp({ services, startingPages }: AppOptions): Express {
       },
     }),
   );
-  api.use(bodyLimit(LARGEST_BODY, 'A request’s body'));
   api.use(express.json({ limit: '1mb' }));
   api.get('/health', (_request, response) => {
+    if (!isReady()) throw new Problem('starting', 'Lettera is starting.');
     response.json({ status: 'ok' });
   });
   api.get('/openapi.json', (_request, response) => {
     response.json(openApi);
   });
-  api.use(sessionRoutes(config));
-  api.use(onlySignedIn(config));
-  api.use(projectRoutes(services, startingPages));
+  const admission = new Admission(config.token, services.sessions);
+  api.use(sessionRoutes(config, services.sessions, admission));
+  api.use(admission.onlySignedIn);
+  api.use(projectRoutes(services, startingPages, ending));
   api.use(fontRoutes(services));
   api.use(familyRoutes(services));
   api.use(foundryRoutes(services));

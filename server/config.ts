@@ -14,6 +14,11 @@ export interface Config {
   token: string | null;
   /** Further host names by which it may be addressed. */
   hostNames: string[];
+  /**
+   * Whether a proxy in front is trusted to say how and by which name it was addressed: its address or
+   * network, or how many proxies there are; null for none.
+   */
+  trustedProxy: string | number | null;
 }
 
 /** A start that was asked for in a way that cannot be: the message is for the person who asked. */
@@ -23,7 +28,7 @@ export class ConfigError extends Error {
 
 /** Values by flag, as the command line reads them; they go before the environment's. */
 export type ConfigFlags = Partial<
-  Record<'port' | 'host' | 'data' | 'foundryPort' | 'token', string | undefined>
+  Record<'port' | 'host' | 'data' | 'foundryPort' | 'token' | 'trustProxy', string | undefined>
 >;
 
 const SHORTEST_TOKEN = 16;
@@ -35,6 +40,24 @@ function portFrom(value: string | undefined, fallback: number, what: string): nu
     throw new ConfigError(`“${value}” is not a port. Give ${what} as a number from 0 to 65535.`);
   }
   return port;
+}
+
+const PROXY_NAMES = ['loopback', 'linklocal', 'uniquelocal'];
+
+/** `1` for one proxy in front, else addresses or networks as `10.0.0.0/8, loopback`. */
+function proxyFrom(value: string | undefined): string | number | null {
+  if (value === undefined || value.trim() === '') return null;
+  if (/^\d+$/.test(value)) {
+    const hops = Number(value);
+    if (hops > 0 && hops < 10) return hops;
+  }
+  const names = value.split(',').map((name) => name.trim());
+  const known = (name: string) =>
+    PROXY_NAMES.includes(name) || isIP(name.replace(/\/\d{1,3}$/, '')) > 0;
+  if (names.every(known)) return names.join(', ');
+  throw new ConfigError(
+    `“${value}” names no proxy. Give --trust-proxy how many there are, such as 1, or their addresses, such as 10.0.0.7 or loopback.`,
+  );
 }
 
 export const isLoopback = (host: string): boolean =>
@@ -52,7 +75,11 @@ export function readConfig(flags: ConfigFlags = {}, env: NodeJS.ProcessEnv = pro
     databaseUrl: env['LETTERA_DATABASE_URL'] ?? null,
     foundryPort: portFrom(flags.foundryPort ?? env['LETTERA_FOUNDRY_PORT'], 4381, '--foundry-port'),
     token: flags.token ?? env['LETTERA_TOKEN'] ?? null,
-    hostNames: (env['LETTERA_HOST_NAMES'] ?? '').split(',').filter(Boolean),
+    hostNames: (env['LETTERA_HOST_NAMES'] ?? '')
+      .split(',')
+      .map((name) => name.trim())
+      .filter(Boolean),
+    trustedProxy: proxyFrom(flags.trustProxy ?? env['LETTERA_TRUST_PROXY']),
   };
   if (!isLoopback(config.host)) {
     if (!config.token) {

@@ -1,51 +1,144 @@
 import {
-  bundleFiles,
+  cutName,
   deliveredFonts,
+  deliveryPlan,
   type BundleFile,
+  type DeliveryEvidence,
   type LicenceTexts,
 } from '@lettera/core/deliver';
-import type { Services } from './services';
+import type { FallbackTrials } from '@lettera/core/fallback';
+import type { ProjectDocument } from '@lettera/core/document';
+import type { FallbackTuner } from './job/fallbackTrials';
+import type { FileMaker } from './job/fileMaker';
+import type { Jobs } from './job/jobs';
+import type { DerivedFile } from './store/derivedStore';
+import type { FontStore } from './store/fontStore';
 import type { Project } from './store/projectStore';
 
-type Needs = Pick<Services, 'fonts' | 'jobs' | 'tuner'>;
-
-async function licenceTexts({ fonts }: Needs, { document }: Project): Promise<LicenceTexts> {
-  const delivered = deliveredFonts(document);
-  const texts = await fonts.licences(delivered.map(({ file }) => file.sha256));
-  return Object.fromEntries(
-    delivered.flatMap(({ familyKey, file }) => {
-      const text = texts.get(file.sha256);
-      return text ? [[familyKey, text]] : [];
-    }),
-  );
+/** A revision's delivery: every file of its bundle, as answers give it. */
+export interface Delivery {
+  files: (BundleFile & { bytes: number })[];
+  trials: FallbackTrials;
 }
 
-/** What the bundle of a project holds, file by file. */
-export async function planDelivery(needs: Needs, project: Project): Promise<BundleFile[]> {
-  const trials = await needs.tuner.trials(project.id, project.document);
-  return bundleFiles(project.document, trials, await licenceTexts(needs, project));
+/** Revisions whose deliveries are remembered; and their bundles, which are larger. */
+const REMEMBERED = { deliveries: 20, bundles: 6 };
+
+/** Remembers what was worked out for the last few keys; what failed is worked out again. */
+class Remembered<V> {
+  readonly #known = new Map<string, Promise<V>>();
+
+  constructor(private readonly most: number) {}
+
+  get(key: string, make: () => Promise<V>): Promise<V> {
+    const before = this.#known.get(key);
+    const value = before ?? make();
+    this.#known.delete(key);
+    this.#known.set(key, value);
+    if (!before) value.catch(() => this.#known.delete(key));
+    for (const oldest of this.#known.keys()) {
+      if (this.#known.size <= this.most) break;
+      this.#known.delete(oldest);
+    }
+    return value;
+  }
 }
 
-/** The bundle's files with their contents, by path. */
-export async function deliveryContents(
-  needs: Needs,
-  project: Project,
-): Promise<Record<string, string | Uint8Array>> {
-  const files = await planDelivery(needs, project);
-  const fonts = await needs.fonts.woff2Files(
-    files.flatMap((file) => (file.kind === 'font' ? [file.sha256] : [])),
-  );
-  return Object.fromEntries(
-    files.map((file) => {
-      if (file.kind === 'text') return [file.path, file.content];
-      const bytes = fonts.get(file.sha256);
-      if (!bytes) throw new RangeError(`The store has no file for ${file.path}`);
-      return [file.path, new Uint8Array(bytes)];
-    }),
-  );
+/** What projects deliver: worked out once for a revision, beside the server. */
+export class Deliveries {
+  readonly #deliveries = new Remembered<Delivery>(REMEMBERED.deliveries);
+  readonly #bundles = new Remembered<Buffer>(REMEMBERED.bundles);
+
+  constructor(
+    private readonly fonts: FontStore,
+    private readonly maker: FileMaker,
+    private readonly jobs: Jobs,
+    private readonly tuner: FallbackTuner,
+  ) {}
+
+  /** What the bundle of a project holds, file by file. */
+  of(project: Project): Promise<Delivery> {
+    return this.#deliveries.get(keyOf(project), () => this.#deliver(project));
+  }
+
+  /** The bundle as a zip. */
+  bundle(project: Project): Promise<Buffer> {
+    return this.#bundles.get(keyOf(project), async () =>
+      Buffer.from(await this.jobs.zip(await this.contents(project))),
+    );
+  }
+
+  /** The bundle's files with their contents, by path. */
+  async contents(project: Project): Promise<Record<string, string | Uint8Array>> {
+    const { files } = await this.of(project);
+    const entries = await Promise.all(
+      files.map(async (file): Promise<[string, string | Uint8Array]> => {
+        if (file.kind === 'text') return [file.path, file.content];
+        const { source, cut } = file;
+        return [
+          file.path,
+          new Uint8Array(cut ? await this.maker.bytes({ source, cut }) : await this.#whole(source)),
+        ];
+      }),
+    );
+    return Object.fromEntries(entries);
+  }
+
+  /** What the delivery plan of a document needs to know: readings, and what has been made so far. */
+  async evidence(document: ProjectDocument): Promise<DeliveryEvidence> {
+    const hashes = deliveredFonts(document).map(({ file }) => file.sha256);
+    const [readings, made] = await Promise.all([
+      this.fonts.readings(hashes),
+      this.maker.made(hashes),
+    ]);
+    return { readings: Object.fromEntries(readings), made };
+  }
+
+  /** Makes what a project delivers and has not been made; files can be used before that. */
+  async makeFiles({ id, document }: Pick<Project, 'id' | 'document'>): Promise<void> {
+    const plan = deliveryPlan(document, await this.evidence(document));
+    await this.maker.make(
+      id,
+      plan.files.flatMap(({ source, cut }): DerivedFile[] =>
+        cut ? [{ source, cut: cutName(cut) }] : [],
+      ),
+    );
+  }
+
+  async #deliver(project: Project): Promise<Delivery> {
+    const { id, document } = project;
+    const [trials] = await Promise.all([this.tuner.trials(id, document), this.makeFiles(project)]);
+    const files = await this.jobs.deliver({
+      document,
+      trials,
+      evidence: await this.evidence(document),
+      licences: await this.#licences(document),
+    });
+    return {
+      trials,
+      files: files.map((file) => ({
+        ...file,
+        bytes: file.kind === 'text' ? Buffer.byteLength(file.content) : (file.bytes ?? 0),
+      })),
+    };
+  }
+
+  async #whole(sha256: string): Promise<Buffer> {
+    const file = (await this.fonts.files([sha256])).get(sha256);
+    if (!file) throw new RangeError(`The store has no file ${sha256}`);
+    return file;
+  }
+
+  async #licences(document: ProjectDocument): Promise<LicenceTexts> {
+    const delivered = deliveredFonts(document);
+    const texts = await this.fonts.licences(delivered.map(({ file }) => file.sha256));
+    return Object.fromEntries(
+      delivered.flatMap(({ familyKey, file }) => {
+        const text = texts.get(file.sha256);
+        return text ? [[familyKey, text]] : [];
+      }),
+    );
+  }
 }
 
-/** The bundle as a zip. */
-export async function makeBundle(needs: Needs, project: Project): Promise<Uint8Array> {
-  return needs.jobs.zip(await deliveryContents(needs, project));
-}
+const keyOf = ({ id, revision }: Project): string => `${id} ${revision}`;

@@ -1,9 +1,10 @@
 export { createApp, type AppOptions } from './app';
 export { ConfigError, readConfig, type Config, type ConfigFlags } from './config';
-export { deliveryContents } from './delivery';
+export { Deliveries } from './delivery';
 export { Jobs } from './job/jobs';
 export { startServer, type Running } from './listen';
 export { openServices, type Services } from './services';
+export { backup, restore } from './store/backup';
 export { StoreError } from './store/database';
 export type { NewFont } from './store/fontStore';
 export type { Page } from './store/pageStore';

@@ -3,13 +3,32 @@ import type { AddressInfo } from 'node:net';
 import { createApp, type AppOptions } from './app';
 import { ConfigError, type Config } from './config';
 import { openServices, type Services } from './services';
+import { noteRunning } from './store/backup';
+import { toStoreError } from './store/database';
 
 /** A server that answers. */
 export interface Running {
   services: Services;
   /** Its address, with the port that it really has. */
   url: string;
+  /** Lets what is under way finish, for a while, and ends. */
   close(): Promise<void>;
+}
+
+/** How long requests that are under way may take when the server is to end, milliseconds. */
+const FINISHING = 10_000;
+
+/** Takes no more requests, lets those under way finish, and gives the rest up. */
+async function finish(server: Server, ending: AbortController): Promise<void> {
+  const finished = new Promise((resolve) => server.close(resolve));
+  ending.abort();
+  server.closeIdleConnections();
+  const late = setTimeout(() => server.closeAllConnections(), FINISHING);
+  // A connection that has been kept alive counts as idle only once its answer is out.
+  const idle = setInterval(() => server.closeIdleConnections(), 100);
+  await finished;
+  clearTimeout(late);
+  clearInterval(idle);
 }
 
 function startFailure(error: NodeJS.ErrnoException, { host, port }: Config): ConfigError {
@@ -24,16 +43,24 @@ function startFailure(error: NodeJS.ErrnoException, { host, port }: Config): Con
   return new ConfigError(`Lettera cannot listen on ${host}:${port}: ${error.message}`);
 }
 
+export interface StartOptions extends Pick<AppOptions, 'startingPages'> {
+  /** What is to be done before the server is ready; it listens meanwhile, and says that it starts. */
+  prepare?: (services: Services) => Promise<unknown>;
+}
+
 /**
- * Opens the store and listens.
+ * Opens the store, listens, and prepares.
  * @throws ConfigError when the address cannot be had, StoreError when the data cannot
  */
 export async function startServer(
   config: Config,
-  options: Omit<AppOptions, 'services'>,
+  { prepare, ...options }: StartOptions,
 ): Promise<Running> {
   const services = await openServices(config);
-  const app = createApp({ ...options, services });
+  const noLongerRunning = await noteRunning(config.dataFolder);
+  const ending = new AbortController();
+  let ready = false;
+  const app = createApp({ ...options, services, isReady: () => ready, ending: ending.signal });
   try {
     const server = await new Promise<Server>((resolve, reject) => {
       const listening: Server = app.listen(config.port, config.host, (error) => {
@@ -41,19 +68,28 @@ export async function startServer(
         else resolve(listening);
       });
     });
+    try {
+      await prepare?.(services);
+    } catch (error) {
+      server.closeAllConnections();
+      server.close();
+      throw toStoreError(error, config.databaseUrl ?? config.dataFolder);
+    }
+    ready = true;
     const { port } = server.address() as AddressInfo;
     const host = config.host.includes(':') ? `[${config.host}]` : config.host;
     return {
       services,
       url: `http://${host}:${port}`,
       async close() {
-        server.closeAllConnections();
-        await new Promise((resolve) => server.close(resolve));
+        await finish(server, ending);
         await services.close();
+        await noLongerRunning();
       },
     };
   } catch (error) {
     await services.close();
+    await noLongerRunning();
     throw error;
   }
 }

@@ -2,7 +2,7 @@ import { EventEmitter } from 'node:events';
 
 /** How far a long piece of work has come. */
 export interface ProgressReport {
-  task: 'measuring' | 'taking' | 'reading';
+  task: 'measuring' | 'taking' | 'reading' | 'packing';
   done: number;
   of: number;
 }

@@ -1,13 +1,18 @@
 import type { Config } from './config';
+import { Deliveries } from './delivery';
+import { IncomingFiles } from './incoming';
 import { FallbackTuner } from './job/fallbackTrials';
 import { FamilyMeasurer } from './job/familyMeasurer';
+import { FileMaker } from './job/fileMaker';
 import { Jobs } from './job/jobs';
 import { Progress } from './progress';
-import { openDatabase, type Database } from './store/database';
+import { closeDatabase, openDatabase, type Database } from './store/database';
+import { DerivedStore } from './store/derivedStore';
 import { FontStore } from './store/fontStore';
 import { MeasureStore } from './store/measureStore';
 import { PageStore } from './store/pageStore';
 import { ProjectStore } from './store/projectStore';
+import { SessionStore } from './store/sessionStore';
 import { FoundryClient } from './supply/foundryClient';
 import { LibraryMeasures } from './supply/libraryMeasures';
 
@@ -20,6 +25,9 @@ export interface Services {
   pages: PageStore;
   jobs: Jobs;
   tuner: FallbackTuner;
+  deliveries: Deliveries;
+  incoming: IncomingFiles;
+  sessions: SessionStore;
   foundry: FoundryClient;
   measurer: FamilyMeasurer;
   libraryMeasures: LibraryMeasures;
@@ -34,6 +42,10 @@ export async function openServices(config: Config): Promise<Services> {
   const fonts = new FontStore(database);
   const pages = new PageStore(database);
   const progress = new Progress();
+  const tuner = new FallbackTuner(fonts, pages, jobs);
+  const maker = new FileMaker(fonts, new DerivedStore(database), jobs, progress);
+  const incoming = await IncomingFiles.open(config.dataFolder);
+  await fonts.removeUnused();
   const measurer = new FamilyMeasurer(new MeasureStore(database), jobs);
   const foundry = new FoundryClient(`http://127.0.0.1:${config.foundryPort}`, database);
   const libraryMeasures = new LibraryMeasures(foundry, measurer, progress);
@@ -44,7 +56,10 @@ export async function openServices(config: Config): Promise<Services> {
     fonts,
     pages,
     jobs,
-    tuner: new FallbackTuner(fonts, pages, jobs),
+    tuner,
+    deliveries: new Deliveries(fonts, maker, jobs, tuner),
+    incoming,
+    sessions: new SessionStore(database),
     foundry,
     measurer,
     libraryMeasures,
@@ -52,7 +67,8 @@ export async function openServices(config: Config): Promise<Services> {
     async close() {
       libraryMeasures.stop();
       await jobs.close();
-      database.$client.close();
+      await incoming.close();
+      await closeDatabase(database);
     },
   };
 }

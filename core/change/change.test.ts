@@ -5,7 +5,7 @@ import type { FaceReading } from '../font';
 import { bundleFiles } from '../deliver';
 import type { FieldError, ProjectDocument } from '../document';
 import { ORDERED_PARTS } from '../document/places';
-import { face, family, seatedDocument, trials } from '../testing/documents';
+import { face, family, plansOf, seatedDocument } from '../testing/documents';
 import { applyChange, ChangeError, lookAt, patchBetween, patchesTouch } from './change';
 import { sharedPlaces } from '../document/faces';
 import type { Patch } from '../document/patch';
@@ -196,7 +196,7 @@ describe('taking files in', () => {
       sha256: createHash('sha256').update(JSON.stringify(more)).digest('hex'),
       ...more,
     } as unknown as FaceReading,
-    woff2Bytes: 900,
+    bytes: 900,
     class: 'serif' as const,
   });
   const key = () => 'tarnholm-test-b';
@@ -571,7 +571,7 @@ describe('a patch that is not meant well', () => {
 describe('the order of parts', () => {
   const keys = (document: ProjectDocument) =>
     ORDERED_PARTS.map((part) => Object.keys(document[part]));
-  const files = (document: ProjectDocument) => bundleFiles(document, trials(), {});
+  const files = (document: ProjectDocument) => bundleFiles(document, plansOf(document), {});
 
   test('is what it was when a removal is undone', () => {
     const before = seatedDocument();

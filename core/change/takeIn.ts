@@ -4,10 +4,11 @@ import type { Patch } from '../document/patch';
 import type { Face, Family, ProjectDocument } from '../document/projectDocument';
 import type { FaceClass } from '../document/vocabulary';
 
-/** A file that has been read, with the size of the WOFF2 that will be delivered. */
+/** A file that has been read. */
 export interface TakenFile {
   reading: FaceReading;
-  woff2Bytes: number;
+  /** Of the file as it was taken in. */
+  bytes: number;
   /** The class that the file claims, or that its outlines show where it claims none. */
   class: FaceClass;
 }
@@ -20,14 +21,14 @@ const widthOf = ({ axes, width }: FaceReading): Pick<Face, 'widthMin' | 'widthMa
 };
 
 /** The face that a file is, by what it says of itself. */
-export function faceOf({ reading, woff2Bytes }: Omit<TakenFile, 'class'>): Face {
+export function faceOf({ reading, bytes }: Omit<TakenFile, 'class'>): Face {
   const axis = reading.axes.find(({ tag }) => tag === 'wght');
   return {
     style: reading.style === 'normal' ? 'normal' : 'italic',
     weightMin: Math.round(axis?.min ?? reading.weight),
     weightMax: Math.round(axis?.max ?? reading.weight),
     ...widthOf(reading),
-    files: [{ sha256: reading.sha256, script: 'all', unicodeRange: null, bytes: woff2Bytes }],
+    files: [{ sha256: reading.sha256, script: 'all', unicodeRange: null, bytes }],
   };
 }
 

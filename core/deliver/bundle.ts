@@ -1,33 +1,50 @@
 import { siteName } from '../document/familyName';
-import type { ProjectDocument } from '../document/projectDocument';
-import type { FallbackTrials } from '../fallback/fallbackFace';
-import { deliveredFonts, referencedFamilies, type DeliveredFont } from './delivered';
+import { freeKey } from '../document/faces';
+import type { Family, ProjectDocument } from '../document/projectDocument';
+import type { FallbackPlan } from '../fallback/plan';
+import { referencedFamilies } from './delivered';
 import { designTokens } from './designTokens';
 import { slug } from './fileName';
+import { betweenInWords } from '../scale/words';
 import { headMarkup } from './head';
+import { escapeMarkdown } from './markdown';
+import { cutName, type DeliveryPlan } from './plan';
 import { sassTokens } from './sass';
 import { specimen } from './specimen';
 import { stylesheet } from './stylesheet';
 
-/** A file of the bundle: text made here, or a font to be fetched from the store by its hash. */
+/** A file of the bundle: text made here, or a font to be fetched from the store by its source and cut. */
 export type BundleFile =
   | { path: string; kind: 'text'; purpose: string; content: string }
-  | { path: string; kind: 'font'; purpose: string; sha256: string; bytes: number };
+  | {
+      path: string;
+      kind: 'font';
+      purpose: string;
+      /** Hash of the file it is made from, and what is done to that; null when nothing is. */
+      source: string;
+      cut: string | null;
+      bytes: number | null;
+    };
+
+/** What the bundle is written from, made once for a revision. */
+export interface Plans {
+  fallback: FallbackPlan;
+  delivery: DeliveryPlan;
+}
 
 /** Licence texts by family key. */
 export type LicenceTexts = Record<string, string>;
 
 /** What a person who opens the folder needs to know. */
-function readme(document: ProjectDocument, fonts: DeliveredFont[]): string {
-  const families = [...new Set(fonts.map(({ family }) => siteName(family)))];
+function readme(document: ProjectDocument, { files }: DeliveryPlan): string {
+  const families = [...new Set(files.map(({ family }) => siteName(family)))].map(escapeMarkdown);
   const elsewhere = referencedFamilies(document)
     .map(
       ({ name, stylesheet: address }) =>
-        `\n${name} is served by ${address}, which lettera.css imports.`,
+        `\n${escapeMarkdown(name)} is served by <${address}>, which lettera.css imports.`,
     )
     .join('');
-  const { small, large } = document.scale;
-  return `# Typography of ${document.name}
+  return `# Typography of ${escapeMarkdown(document.name)}
 
 Made with Lettera. These files need nothing but a web server.
 
@@ -36,7 +53,7 @@ Made with Lettera. These files need nothing but a web server.
 3. Open \`specimen.html\` to see every element and every size.
 
 Families: ${families.join(', ') || 'none'}.${elsewhere}
-Sizes run from a viewport of ${small.width} px to one of ${large.width} px.
+${betweenInWords(document.scale)}
 
 | file | what it is |
 | --- | --- |
@@ -53,54 +70,59 @@ The element rules carry no specificity${
 `;
 }
 
-const fontPurpose = ({ family, face, file }: DeliveredFont): string => {
-  const weight =
-    face.weightMin === face.weightMax
-      ? `${face.weightMin}`
-      : `${face.weightMin} to ${face.weightMax}`;
-  return `${family.name} ${weight}${face.style === 'italic' ? ' italic' : ''}, ${file.script}`;
-};
+/** A path for each family's licence, no two alike. */
+function licencePaths(
+  families: readonly (readonly [key: string, family: Family])[],
+): Map<string, string> {
+  const taken = new Set<string>();
+  return new Map(
+    families.map(([key, { name }]) => {
+      const path = freeKey(taken, slug(name));
+      taken.add(path);
+      return [key, `licences/${path}.txt`];
+    }),
+  );
+}
 
 /**
- * Every file of the bundle, in the order in which they are listed. Fonts are named by the hash they are
- * stored under; all else is here.
+ * Every file of the bundle, in the order in which they are listed. Fonts are named by what they are made
+ * from; all else is here.
  */
 export function bundleFiles(
   document: ProjectDocument,
-  trials: FallbackTrials,
+  { fallback, delivery }: Plans,
   licences: LicenceTexts,
 ): BundleFile[] {
-  const fonts = deliveredFonts(document);
   const text = (path: string, purpose: string, content: string): BundleFile => ({
     path,
     kind: 'text',
     purpose,
     content,
   });
-  const licensed = [...new Map(fonts.map(({ familyKey, family }) => [familyKey, family]))];
+  const families = [...new Map(delivery.files.map(({ familyKey, family }) => [familyKey, family]))];
+  const paths = licencePaths(families);
   return [
     text(
       'lettera.css',
       'Faces, fallback faces, tokens and element rules',
-      stylesheet(document, trials),
+      stylesheet(document, fallback),
     ),
-    text('tokens.json', 'Tokens for other tools', designTokens(document, trials)),
-    text('_tokens.scss', 'Tokens as Sass variables', sassTokens(document, trials)),
+    text('tokens.json', 'Tokens for other tools', designTokens(document, fallback)),
+    text('_tokens.scss', 'Tokens as Sass variables', sassTokens(document, fallback)),
     text('head.html', 'For the head of each page', headMarkup(document)),
     text('specimen.html', 'Every element and size on one sheet', specimen(document)),
-    text('README.md', 'How to put it on the site', readme(document, fonts)),
-    ...fonts.map((font): BundleFile => ({
-      path: font.path,
+    text('README.md', 'How to put it on the site', readme(document, delivery)),
+    ...delivery.files.map(({ path, purpose, source, cut, bytes }): BundleFile => ({
+      path,
       kind: 'font',
-      purpose: fontPurpose(font),
-      sha256: font.file.sha256,
-      bytes: font.file.bytes,
+      purpose,
+      source,
+      cut: cut && cutName(cut),
+      bytes,
     })),
-    ...licensed.flatMap(([key, family]) => {
-      const licence = licences[key];
-      return licence
-        ? [text(`licences/${slug(family.name)}.txt`, `Terms of ${family.name}`, licence)]
-        : [];
+    ...families.flatMap(([key, family]) => {
+      const licence = Object.hasOwn(licences, key) ? licences[key] : undefined;
+      return licence ? [text(paths.get(key) ?? '', `Terms of ${family.name}`, licence)] : [];
     }),
   ];
 }

@@ -1,7 +1,6 @@
 import type { ProjectDocument } from '../document/projectDocument';
 import { descriptorOf, PROPERTIES, PROPERTY_NAMES, type PropertyName } from '../document/property';
-import type { FallbackTrials } from '../fallback/fallbackFace';
-import { stackOf } from '../fallback/stack';
+import { voiceFallback, type FallbackPlan } from '../fallback/plan';
 import type { Scale } from '../document/scale';
 import { stepName } from '../scale/names';
 import { stepCss } from '../scale/sizeAt';
@@ -49,13 +48,13 @@ export type FontsShown = 'web' | 'fallback';
 /** `--font-<voice>`: each voice's whole stack. */
 export function voiceProperties(
   document: ProjectDocument,
-  trials: FallbackTrials,
+  fallback: FallbackPlan,
   fonts: FontsShown = 'web',
 ): CustomProperty[] {
   return Object.keys(document.voices).map((voice) => [
     fontProperty(voice),
-    stackOf(document, voice, trials)
-      .filter(({ kind }) => fonts === 'web' || kind !== 'web')
+    voiceFallback(fallback, voice)
+      .stack.filter(({ kind }) => fonts === 'web' || kind !== 'web')
       .map(({ kind, name }) => (kind === 'generic' ? name : cssString(name)))
       .join(', '),
   ]);
@@ -104,11 +103,11 @@ export function styleProperties(document: ProjectDocument): CustomProperty[] {
 /** All custom properties of a project, those that others refer to first. */
 export function customProperties(
   document: ProjectDocument,
-  trials: FallbackTrials,
+  fallback: FallbackPlan,
   { fonts = 'web', ground = 'light' }: { fonts?: FontsShown; ground?: 'light' | 'dark' } = {},
 ): CustomProperty[] {
   return [
-    ...voiceProperties(document, trials, fonts),
+    ...voiceProperties(document, fallback, fonts),
     ...sizeProperties(document),
     ...gridProperties(document),
     ...colourProperties(document, ground),

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { parse, walk, type CssNode } from 'css-tree';
 import fc from 'fast-check';
-import { face, family, seatedDocument, trials } from '../testing/documents';
+import { face, fallbacksOf, family, plansOf, seatedDocument } from '../testing/documents';
 import { bundleFiles } from './bundle';
 import { cssPercent, cssString } from './css';
 import { customProperties, referencedProperties } from './testing/properties';
@@ -54,7 +54,7 @@ describe('CSS strings', () => {
 
 describe('lettera.css', () => {
   test('holds faces, fallback faces, tokens and element rules, in that order', () => {
-    const css = stylesheet(seatedDocument(), trials());
+    const css = stylesheet(seatedDocument(), fallbacksOf(seatedDocument()));
     parsed(css);
     const at = ['/* Web faces */', '/* Fallback faces', '/* Tokens */', '/* Elements */'].map(
       (comment) => css.indexOf(comment),
@@ -65,7 +65,7 @@ describe('lettera.css', () => {
   });
 
   test('names the voice’s stack, the steps and what styles set or follow', () => {
-    const css = stylesheet(seatedDocument(), trials());
+    const css = stylesheet(seatedDocument(), fallbacksOf(seatedDocument()));
     expect(css).toContain('--font-text: "Literata", "Georgia for Literata", "Georgia", serif;');
     expect(css).toContain('--size-base: clamp(1rem, 0.9511rem + 0.2174vw, 1.125rem);');
     expect(css).toContain('--style-heading-2-font-size: var(--size-up-3);');
@@ -77,13 +77,15 @@ describe('lettera.css', () => {
 
   test('puts element rules without specificity in a layer, or in none', () => {
     const document = seatedDocument();
-    expect(stylesheet(document, trials())).toMatch(/@layer lettera \{\n\s+:where\(body\)/);
+    expect(stylesheet(document, fallbacksOf(document))).toMatch(
+      /@layer lettera \{\n\s+:where\(body\)/,
+    );
     document.delivery.layer = null;
-    expect(stylesheet(document, trials())).not.toContain('@layer');
+    expect(stylesheet(document, fallbacksOf(document))).not.toContain('@layer');
   });
 
   test('inherits expressly what a style leaves to the text around it', () => {
-    const css = stylesheet(seatedDocument(), trials());
+    const css = stylesheet(seatedDocument(), fallbacksOf(seatedDocument()));
     const strong = /:where\(strong, b\) \{([^}]*)\}/.exec(css)?.[1] ?? '';
     expect(strong.trim().split(/;\s*/)).toEqual([
       'font: inherit',
@@ -97,9 +99,9 @@ describe('lettera.css', () => {
 
   test('delivers dark colours only when asked', () => {
     const document = seatedDocument();
-    expect(stylesheet(document, trials())).not.toContain('prefers-color-scheme');
+    expect(stylesheet(document, fallbacksOf(document))).not.toContain('prefers-color-scheme');
     document.delivery.dark = true;
-    const css = stylesheet(document, trials());
+    const css = stylesheet(document, fallbacksOf(document));
     expect(css).toContain('@media (prefers-color-scheme: dark)');
     expect(css).toContain('background-color: var(--colour-ground);');
   });
@@ -109,7 +111,7 @@ describe('lettera.css', () => {
     document.name = HOSTILE;
     document.words = HOSTILE;
     document.case['literata'] = family(HOSTILE, [face('normal', 400)]);
-    const files = bundleFiles(document, trials(), { literata: 'Terms' });
+    const files = bundleFiles(document, plansOf(document), { literata: 'Terms' });
     const contentOf = (path: string) => {
       const file = files.find((candidate) => candidate.path === path);
       return file?.kind === 'text' ? file.content : '';
@@ -125,14 +127,17 @@ describe('lettera.css', () => {
   });
 
   test('refers only to custom properties that it defines', () => {
-    const css = stylesheet(seatedDocument(), trials());
+    const css = stylesheet(seatedDocument(), fallbacksOf(seatedDocument()));
     const defined = new Set(customProperties(css));
     for (const name of referencedProperties(css)) expect(defined).toContain(name);
   });
 });
 
 describe('the bundle', () => {
-  const files = bundleFiles(seatedDocument(), trials(), { literata: 'Terms', archivo: 'Terms' });
+  const files = bundleFiles(seatedDocument(), plansOf(seatedDocument()), {
+    literata: 'Terms',
+    archivo: 'Terms',
+  });
 
   test('holds the files that others rely on, each path once', () => {
     const paths = files.map(({ path }) => path);
@@ -214,7 +219,7 @@ describe('what is delivered of a family', () => {
     const document = seatedDocument();
     const literata = document.case['literata'];
     if (literata) change(literata);
-    return stylesheet(document, trials());
+    return stylesheet(document, fallbacksOf(document));
   };
 
   test('goes by its alias, in its faces and in every stack', () => {
@@ -247,7 +252,7 @@ describe('what is delivered of a family', () => {
       name: 'Keeper',
       reference: { stylesheet: address, standIn: 'Literata' },
     });
-    const sheet = stylesheet(document, trials());
+    const sheet = stylesheet(document, fallbacksOf(document));
     const rules = sheet.replace(/\/\*.*?\*\//gs, '').trim();
     expect(rules.startsWith(`@import url("${address}");`)).toBe(true);
     expect(sheet).toContain('--font-text: "Keeper"');
@@ -255,7 +260,9 @@ describe('what is delivered of a family', () => {
     expect(deliveredFonts(document).every(({ family: { name } }) => name === 'Archivo')).toBe(true);
     expect(shownFonts(document).some(({ family: { name } }) => name === 'Keeper')).toBe(true);
     expect(headMarkup(document)).toContain(`<link rel="preload" href="${address}" as="style">`);
-    const readme = bundleFiles(document, trials(), {}).find(({ path }) => path === 'README.md');
-    expect(readme?.kind === 'text' && readme.content).toContain(`Keeper is served by ${address}`);
+    const readme = bundleFiles(document, plansOf(document), {}).find(
+      ({ path }) => path === 'README.md',
+    );
+    expect(readme?.kind === 'text' && readme.content).toContain(`Keeper is served by <${address}>`);
   });
 });

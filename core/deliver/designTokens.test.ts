@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { seatedDocument, trials } from '../testing/documents';
+import { fallbacksOf, seatedDocument } from '../testing/documents';
 import { designTokens } from './designTokens';
 import { sassTokens } from './sass';
 import { specimen } from './specimen';
@@ -8,7 +8,11 @@ import { customProperties } from './testing/properties';
 
 type Token = { $value?: unknown; $type?: string } & Record<string, unknown>;
 
-const tokens = () => JSON.parse(designTokens(seatedDocument(), trials())) as Record<string, Token>;
+const tokens = () =>
+  JSON.parse(designTokens(seatedDocument(), fallbacksOf(seatedDocument()))) as Record<
+    string,
+    Token
+  >;
 
 /** Every alias in a value, as the path that it names. */
 function aliases(value: unknown): string[] {
@@ -48,7 +52,10 @@ describe('design tokens', () => {
   test('give colours as components of 0 to 1 with their alpha', () => {
     const document = seatedDocument();
     Object.assign(document.colours['ink'] ?? {}, { light: 'rgb(255 0 0 / 0.5)' });
-    const { colour } = JSON.parse(designTokens(document, trials())) as Record<string, Token>;
+    const { colour } = JSON.parse(designTokens(document, fallbacksOf(document))) as Record<
+      string,
+      Token
+    >;
     expect(colour?.['ink']).toMatchObject({
       $value: { colorSpace: 'srgb', components: [1, 0, 0], alpha: 0.5, hex: '#ff0000' },
     });
@@ -70,7 +77,10 @@ describe('design tokens', () => {
   test('give letter spacing in rem at the style’s size, since the format knows no em', () => {
     const document = seatedDocument();
     Object.assign(document.styles['lead']?.set ?? {}, { letterSpacing: 0.1 });
-    const { style } = JSON.parse(designTokens(document, trials())) as Record<string, Token>;
+    const { style } = JSON.parse(designTokens(document, fallbacksOf(document))) as Record<
+      string,
+      Token
+    >;
     expect(style?.['lead']).toMatchObject({
       $value: { letterSpacing: { value: 0.1406, unit: 'rem' } },
       $extensions: { lettera: { letterSpacing: { value: 0.1, unit: 'em' } } },
@@ -79,8 +89,8 @@ describe('design tokens', () => {
 });
 
 test('Sass variables stand for the custom properties of the same name, one each', () => {
-  const sass = sassTokens(seatedDocument(), trials());
-  const css = customProperties(stylesheet(seatedDocument(), trials()));
+  const sass = sassTokens(seatedDocument(), fallbacksOf(seatedDocument()));
+  const css = customProperties(stylesheet(seatedDocument(), fallbacksOf(seatedDocument())));
   const variables = [...sass.matchAll(/^\$([a-z0-9-]+): var\(--([a-z0-9-]+)\);$/gm)];
   expect(variables.map(([, variable]) => `--${variable}`)).toEqual(css);
   for (const [, variable, property] of variables) expect(variable).toBe(property);

@@ -3,14 +3,12 @@ import { colourOf } from '../css';
 import type { ProjectDocument } from '../document/projectDocument';
 import { descriptorOf, PROPERTY_NAMES, type PropertyName } from '../document/property';
 import type { Scale } from '../document/scale';
-import type { FallbackTrials } from '../fallback/fallbackFace';
-import { stackOf } from '../fallback/stack';
+import { voiceFallback, type FallbackPlan } from '../fallback/plan';
 import { ROOT_SIZE } from '../scale/lengths';
 import { changeWidth } from '../scale/sizeAt';
 import { stepName } from '../scale/names';
 import { stepByNumber, stepsOf } from '../scale/steps';
 import { resolveInUse } from '../style/resolve';
-import { fallbackFaces } from './fontFaces';
 
 /** The key under which stands what the format has no place for. */
 export const EXTENSION = 'lettera';
@@ -138,7 +136,7 @@ const sizeGroup = (scale: Scale): Json => ({
  * voice's and the step's tokens. Sizes hold the large end; both ends, the fallback faces, the selectors
  * and what follows what stand under `$extensions`.
  */
-export function designTokens(document: ProjectDocument, trials: FallbackTrials): string {
+export function designTokens(document: ProjectDocument, fallback: FallbackPlan): string {
   const { scale, voices, colours, styles } = document;
   const tokens: Json = {
     $description: `Typography of ${document.name}`,
@@ -147,7 +145,7 @@ export function designTokens(document: ProjectDocument, trials: FallbackTrials):
       Object.entries(voices).map(([key, voice]) => [
         key,
         {
-          $value: stackOf(document, key, trials).map(({ name }) => name),
+          $value: voiceFallback(fallback, key).stack.map(({ name }) => name),
           $description: voice.name,
         },
       ]),
@@ -170,7 +168,7 @@ export function designTokens(document: ProjectDocument, trials: FallbackTrials):
     ),
     $extensions: {
       [EXTENSION]: {
-        fallbackFaces: fallbackFaces(document, trials).map(
+        fallbackFaces: fallback.faces.map(
           ({ name, local, weight, slant, sizeAdjust, ...face }) => ({
             name,
             local,

@@ -1,15 +1,8 @@
 import { siteName } from '../document/familyName';
-import { widthRange } from '../document/faces';
 import type { FontDisplay } from '../document/vocabulary';
-import type { ProjectDocument } from '../document/projectDocument';
-import {
-  chosenCandidate,
-  fallbackFamilyName,
-  type FallbackTrials,
-  type TunedFace,
-} from '../fallback/fallbackFace';
-import { LOCAL_FONTS, localVariant, type LocalVariant } from '../fallback/localFonts';
-import { voiceUses } from '../style/usage';
+import { widthRange } from '../document/faces';
+import { LOCAL_FONTS, type LocalVariant } from '../fallback/localFonts';
+import type { PlannedFallbackFace } from '../fallback/plan';
 import { cssPercent, cssRule, cssString } from './css';
 import type { DeliveredFont } from './delivered';
 
@@ -19,7 +12,7 @@ const cssRange = (least: number | string, most: number | string): string =>
 
 /** The `@font-face` rule of one delivered file. CSS Fonts 4 §4. */
 export function webFaceRule(
-  { family, face, file }: DeliveredFont,
+  { family, face, file }: Pick<DeliveredFont, 'family' | 'face' | 'file'>,
   url: string,
   display: FontDisplay,
 ): string {
@@ -47,35 +40,6 @@ export function webFaceRule(
   ]);
 }
 
-/** A fallback face: the local font `local`, tuned for one weight and style of the family `family`. */
-export interface FallbackFace extends TunedFace {
-  /** Its CSS family name. */
-  name: string;
-  local: string;
-  variant: LocalVariant;
-}
-
-/** The fallback faces of all voices in use, each once. */
-export function fallbackFaces(document: ProjectDocument, trials: FallbackTrials): FallbackFace[] {
-  const byName = new Map<string, FallbackFace[]>();
-  for (const voiceKey of voiceUses(document).keys()) {
-    const candidate = chosenCandidate(document, voiceKey, trials);
-    const family = document.case[document.voices[voiceKey]?.family ?? ''];
-    if (!candidate || !family) continue;
-    const name = fallbackFamilyName(candidate.local, siteName(family));
-    byName.set(
-      name,
-      candidate.faces.map((face) => ({
-        ...face,
-        name,
-        local: candidate.local,
-        variant: localVariant(face.weight, face.slant),
-      })),
-    );
-  }
-  return [...byName.values()].flat();
-}
-
 /** `local()` for each name that platforms know the face by. */
 export const localSources = (local: string, variant: LocalVariant): string[] =>
   [...new Set(LOCAL_FONTS[local]?.localNames[variant])].map((name) => `local(${cssString(name)})`);
@@ -85,11 +49,11 @@ export const localSources = (local: string, variant: LocalVariant): string[] =>
  * @param sources the `src` list; the bundle names only local fonts
  */
 export function fallbackFaceRule(
-  face: FallbackFace,
+  face: PlannedFallbackFace,
   {
     sources = localSources(face.local, face.variant),
-    unicodeRange,
-  }: { sources?: string[]; unicodeRange?: string } = {},
+    unicodeRange = face.unicodeRange,
+  }: { sources?: string[]; unicodeRange?: string | null } = {},
 ): string {
   return cssRule('@font-face', [
     ['font-family', cssString(face.name)],

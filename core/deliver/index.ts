@@ -1,4 +1,4 @@
-export { bundleFiles, type BundleFile, type LicenceTexts } from './bundle';
+export { bundleFiles, type BundleFile, type LicenceTexts, type Plans } from './bundle';
 export {
   colourProperty,
   customProperties,
@@ -13,14 +13,19 @@ export { deliveredFonts, referencedFamilies, shownFonts, type DeliveredFont } fr
 export { cssNumber, cssPercent, cssString } from './css';
 export { layeredRules } from './elementRules';
 export { slug } from './fileName';
-export {
-  fallbackFaceRule,
-  fallbackFaces,
-  localSources,
-  webFaceRule,
-  type FallbackFace,
-} from './fontFaces';
+export { fallbackFaceRule, localSources, webFaceRule } from './fontFaces';
 export { headMarkup, preloadedFonts } from './head';
 export { escapeHtml } from './html';
 export { loadTimes, STATED_CONNECTION, type Connection } from './loadTime';
+export {
+  cutName,
+  cutOf,
+  deliveryPlan,
+  madeKey,
+  totalBytes,
+  type Cut,
+  type DeliveryEvidence,
+  type DeliveryPlan,
+  type PlannedFile,
+} from './plan';
 export { changedSizes, stylesheet } from './stylesheet';

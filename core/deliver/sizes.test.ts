@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { generate, parse, walk, type Rule } from 'css-tree';
 import { documentErrors } from '../change';
 import type { ProjectDocument, Scale } from '../document';
-import { seatedDocument, trials } from '../testing/documents';
+import { fallbacksOf, seatedDocument } from '../testing/documents';
 import { designTokens } from './designTokens';
 import { stylesheet } from './stylesheet';
 
@@ -37,7 +37,12 @@ function rules(css: string): { within: string; selector: string; body: string }[
 
 describe('sizes as they are delivered', () => {
   test('that change at one width stand twice, the second time under the width', () => {
-    const all = rules(stylesheet(project({ between: 'media', changeAt: 700 }), trials()));
+    const all = rules(
+      stylesheet(
+        project({ between: 'media', changeAt: 700 }),
+        fallbacksOf(project({ between: 'media', changeAt: 700 })),
+      ),
+    );
     const [first, second] = all.filter(({ body }) => body.includes('--size-up-1:'));
     expect(first).toMatchObject({ within: '' });
     expect(first?.body).toContain('--size-base: 1rem');
@@ -49,14 +54,12 @@ describe('sizes as they are delivered', () => {
   test('that are one at both ends are not repeated', () => {
     const { small } = seatedDocument().scale;
     const same = { between: 'media', large: { ...small, width: 1280 } } as const;
-    expect(stylesheet(project(same), trials())).not.toContain('@media');
+    expect(stylesheet(project(same), fallbacksOf(project(same)))).not.toContain('@media');
   });
 
   test('that follow a container name what becomes one, and only then', () => {
-    const css = stylesheet(
-      project({ between: 'container', containers: ['article', 'aside'] }),
-      trials(),
-    );
+    const document = project({ between: 'container', containers: ['article', 'aside'] });
+    const css = stylesheet(document, fallbacksOf(document));
     expect(css).toMatch(/--size-base: clamp\(.*cqi.*\)/);
     expect(rules(css)).toContainEqual(
       expect.objectContaining({
@@ -64,13 +67,12 @@ describe('sizes as they are delivered', () => {
         body: '{container-type:inline-size}',
       }),
     );
-    expect(stylesheet(project({ containers: ['article'] }), trials())).not.toContain(
-      'container-type',
-    );
+    const viewport = project({ containers: ['article'] });
+    expect(stylesheet(viewport, fallbacksOf(viewport))).not.toMatch(/container-type|--size:/);
   });
 
   test('on a grid have their lines rounded for each element with a size or a line height of its own', () => {
-    const css = stylesheet(project({ grid: 4 }), trials());
+    const css = stylesheet(project({ grid: 4 }), fallbacksOf(project({ grid: 4 })));
     expect(css).toContain('--grid: 0.25rem');
     const rounded = rules(css).filter(({ body }) => body.includes('round('));
     expect(rounded.every(({ within }) => within.startsWith('@supports'))).toBe(true);
@@ -80,16 +82,19 @@ describe('sizes as they are delivered', () => {
     // The quotation has a size of its own, and the body’s line height.
     expect(of('blockquote')?.body).toContain('var(--style-body-line-height)*1em');
     expect(of('em,i,cite')).toBeUndefined();
-    expect(stylesheet(project({}), trials())).not.toContain('--grid');
+    expect(stylesheet(project({}), fallbacksOf(project({})))).not.toContain('--grid');
   });
 
   test('keep in the tokens what the format has no place for', () => {
-    const tokens = JSON.parse(
-      designTokens(
-        project({ between: 'media', grid: 8, added: [1.5], names: { scheme: 'sizes', own: {} } }),
-        trials(),
-      ),
-    ) as { size: Record<string, { $extensions: { lettera: object } }> };
+    const document = project({
+      between: 'media',
+      grid: 8,
+      added: [1.5],
+      names: { scheme: 'sizes', own: {} },
+    });
+    const tokens = JSON.parse(designTokens(document, fallbacksOf(document))) as {
+      size: Record<string, { $extensions: { lettera: object } }>;
+    };
     expect(tokens.size['$extensions']).toEqual({
       lettera: { between: 'media', changeAt: 820, grid: { value: 0.5, unit: 'rem' } },
     });

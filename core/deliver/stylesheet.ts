@@ -1,5 +1,5 @@
 import type { ProjectDocument } from '../document/projectDocument';
-import type { FallbackTrials } from '../fallback/fallbackFace';
+import type { FallbackPlan } from '../fallback/plan';
 import { cssRule, cssString, indent } from './css';
 import {
   changedSizeProperties,
@@ -12,15 +12,16 @@ import {
 } from './customProperties';
 import { deliveredFonts, referencedFamilies } from './delivered';
 import { changeWidth } from '../scale/sizeAt';
+import { widthOf } from '../scale/words';
 import { layeredRules } from './elementRules';
-import { fallbackFaceRule, fallbackFaces, webFaceRule } from './fontFaces';
+import { fallbackFaceRule, webFaceRule } from './fontFaces';
 
 const comment = (text: string): string => `/* ${text} */\n`;
 
-const WIDTH_OF = { viewport: 'viewport', container: 'container', media: 'viewport' } as const;
-
-const sizesTitle = ({ scale: { small, large, between = 'viewport' } }: ProjectDocument): string =>
-  `Sizes, from ${small.width} px to ${large.width} px of ${WIDTH_OF[between]}`;
+const sizesTitle = ({ scale }: ProjectDocument): string =>
+  scale.between === 'media'
+    ? `Sizes, which change at ${changeWidth(scale)} px of viewport`
+    : `Sizes, from ${scale.small.width} px to ${scale.large.width} px of ${widthOf(scale)}`;
 
 /** The sizes that hold from one width on, where plain sizes change at one; empty where they run. */
 export function changedSizes(document: ProjectDocument): string {
@@ -30,9 +31,9 @@ export function changedSizes(document: ProjectDocument): string {
   return `@media (min-width: ${width}px) {\n${indent(cssRule(':root', properties))}}\n`;
 }
 
-function tokens(document: ProjectDocument, trials: FallbackTrials): string {
+function tokens(document: ProjectDocument, fallback: FallbackPlan): string {
   const groups: [string, CustomProperty[]][] = [
-    ['Voices', voiceProperties(document, trials)],
+    ['Voices', voiceProperties(document, fallback)],
     [sizesTitle(document), [...sizeProperties(document), ...gridProperties(document)]],
     ['Colours', colourProperties(document, 'light')],
     ['Text styles', styleProperties(document)],
@@ -52,7 +53,7 @@ const darkColours = (document: ProjectDocument): string =>
   )}}\n`;
 
 /** `lettera.css`: faces, fallback faces, tokens and element rules, in that order. */
-export function stylesheet(document: ProjectDocument, trials: FallbackTrials): string {
+export function stylesheet(document: ProjectDocument, fallback: FallbackPlan): string {
   const { display, dark } = document.delivery;
   const parts = [
     comment(`Typography of ${document.name.replaceAll('*/', '* /')}, made with Lettera.`),
@@ -64,10 +65,8 @@ export function stylesheet(document: ProjectDocument, trials: FallbackTrials): s
         .map((font) => webFaceRule(font, font.path, display))
         .join('\n'),
     comment('Fallback faces: local fonts fitted to the web faces until those arrive') +
-      fallbackFaces(document, trials)
-        .map((face) => fallbackFaceRule(face))
-        .join('\n'),
-    comment('Tokens') + tokens(document, trials),
+      fallback.faces.map((face) => fallbackFaceRule(face)).join('\n'),
+    comment('Tokens') + tokens(document, fallback),
     changedSizes(document),
     ...(dark ? [darkColours(document)] : []),
     comment('Elements') + layeredRules(document),

@@ -44,7 +44,7 @@ export const DOCUMENT_FORMAT = 1;
 const LANGUAGE = /^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$/;
 const SHA256 = /^[0-9a-f]{64}$/;
 
-/** One WOFF2 file of a face: all of its characters, or one script's share of them. */
+/** One file of a face, as it was taken in: all of its characters, or one script's share of them. */
 export class FaceFile {
   /** The file that was taken in, which the store keeps under this hash. */
   @Matches(SHA256, { message: 'must be a SHA-256 hash in hexadecimal' })
@@ -59,7 +59,7 @@ export class FaceFile {
   @IsUnicodeRange()
   unicodeRange!: string | null;
 
-  /** Bytes of the WOFF2 file. */
+  /** Bytes of the file as it was taken in; what is delivered may be less. */
   @IsInt()
   @Min(1)
   bytes!: number;

@@ -46,7 +46,7 @@ export function chosenCandidate(
 ): TunedCandidate | null {
   const voice = document.voices[voiceKey];
   if (!voice?.family) return null;
-  const tried = trials[voice.family] ?? [];
+  const tried = (Object.hasOwn(trials, voice.family) ? trials[voice.family] : undefined) ?? [];
   const allowed = localCandidates(voice.generic);
   return (
     tried.find(({ local }) => local === voice.fallback) ??

@@ -1,6 +1,5 @@
 export {
   candidateError,
-  chosenCandidate,
   fallbackFamilyName,
   orderCandidates,
   type FallbackTrials,
@@ -18,6 +17,13 @@ export {
   type LocalVariant,
 } from './localFonts';
 export { layoutShift, type Box } from './layoutShift';
-export { stackOf, type StackEntry } from './stack';
+export {
+  fallbackPlan,
+  voiceFallback,
+  type FallbackPlan,
+  type PlannedFallbackFace,
+  type VoiceFallback,
+} from './plan';
+export type { StackEntry } from './stack';
 export { CompositeShaper, tuneFallback, type FallbackFit, type FallbackTuning } from './tune';
 export { splitTuningText, type TuningText, type WordCounts } from './tuningText';

@@ -1,5 +1,6 @@
 import fontverter from 'fontverter';
 import { FontError } from './fontError';
+import { woff2Size, woffSize } from './unpackedSize';
 
 /** The container a font arrives in. `ttf` holds TrueType outlines, `otf` holds CFF or CFF2. */
 export type FontFormat = 'ttf' | 'otf' | 'woff' | 'woff2';
@@ -116,19 +117,37 @@ function cutShort(what: string, needs: number, has: number): FontError {
   );
 }
 
-/** WOFF 1.0 §3 and WOFF2 §4.1: both headers hold the file's length at byte 8, the unpacked size at 16. */
-function checkPackedHeader(file: Uint8Array): void {
-  if (file.length < 44) throw cutShort('its header', 44, file.length);
+const megabytes = (bytes: number): string => `${(bytes / 1024 / 1024).toFixed(0)} MB`;
+
+const tooLarge = (bytes: number): FontError =>
+  new FontError(
+    'damaged',
+    `This font unpacks to ${megabytes(bytes)}; the limit is ${megabytes(LARGEST_UNPACKED_BYTES)}.`,
+  );
+
+/**
+ * Refuses a packed font that is cut short, or unpacks to more than any font has: by what its header says
+ * and by what its tables come to. WOFF 1.0 §3 and WOFF2 §4.1: both headers hold the file's length at byte
+ * 8, the unpacked size at 16.
+ */
+function checkPacked(file: Uint8Array, format: 'woff' | 'woff2'): void {
+  const header = format === 'woff' ? 44 : 48;
+  if (file.length < header) throw cutShort('its header', header, file.length);
   const data = view(file);
   const length = data.getUint32(8);
   if (length > file.length) throw cutShort('the font', length, file.length);
-  if (data.getUint32(16) > LARGEST_UNPACKED_BYTES) {
-    throw new FontError(
-      'damaged',
-      `This font says it unpacks to ${(data.getUint32(16) / 1024 / 1024).toFixed(0)} MB; the limit is ${LARGEST_UNPACKED_BYTES / 1024 / 1024} MB.`,
-    );
+  if (data.getUint32(16) > LARGEST_UNPACKED_BYTES) throw tooLarge(data.getUint32(16));
+  let size: number;
+  try {
+    size = format === 'woff' ? woffSize(file) : woff2Size(file);
+  } catch {
+    throw cannotBeUnpacked(format);
   }
+  if (size > LARGEST_UNPACKED_BYTES) throw tooLarge(size);
 }
+
+const cannotBeUnpacked = (format: FontFormat): FontError =>
+  new FontError('damaged', `This ${format.toUpperCase()} file is damaged: it cannot be unpacked.`);
 
 let lastConversion: Promise<unknown> = Promise.resolve();
 
@@ -158,15 +177,12 @@ export async function unpack(file: Uint8Array): Promise<UnpackedFont> {
   if (format === 'ttf' || format === 'otf') {
     return { format, sfnt: file, tables: readDirectory(file) };
   }
-  checkPackedHeader(file);
+  checkPacked(file, format);
   let sfnt: Uint8Array;
   try {
     sfnt = await convert(file, 'sfnt');
   } catch {
-    throw new FontError(
-      'damaged',
-      `This ${format.toUpperCase()} file is damaged: it cannot be unpacked.`,
-    );
+    throw cannotBeUnpacked(format);
   }
   return { format, sfnt, tables: readDirectory(sfnt) };
 }

@@ -14,6 +14,7 @@ export { PX_IN } from './lengths';
 export { INTERVALS, intervalOf, type Interval } from './intervals';
 export { stepName } from './names';
 export { SITE_KINDS, siteKindPatch, type SiteKind } from './siteKinds';
+export { betweenInWords, sizeInWords, widthOf } from './words';
 export { bendsOf, changeWidth, sizeAt, stepCss, stepSizeAt } from './sizeAt';
 export { ENDS, otherEnd, seriesAt, stepByNumber, stepsOf, type End, type Step } from './steps';
 export { passingBound, zoomFailure, zoomReach, type SizeOverWidth } from './zoom';

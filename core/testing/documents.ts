@@ -1,5 +1,6 @@
 import { newDocument, type Face, type Family, type ProjectDocument } from '../document';
-import type { FallbackTrials, TunedFace } from '../fallback';
+import { deliveryPlan, type Plans } from '../deliver';
+import { fallbackPlan, type FallbackPlan, type FallbackTrials, type TunedFace } from '../fallback';
 
 const hash = (digit: string): string => digit.repeat(64);
 
@@ -63,4 +64,14 @@ export const trials = (): FallbackTrials => ({
     { local: 'cambria', faces: [tuned(400, 'normal', 1.1)] },
   ],
   archivo: [{ local: 'arial', faces: [tuned(700, 'normal', 0.97)] }],
+});
+
+/** The fallback plan that those trials lead to. */
+export const fallbacksOf = (document: ProjectDocument): FallbackPlan =>
+  fallbackPlan(document, trials());
+
+/** Both plans, of files that are delivered as they were taken in. */
+export const plansOf = (document: ProjectDocument): Plans => ({
+  fallback: fallbacksOf(document),
+  delivery: deliveryPlan(document, { readings: {}, made: {} }),
 });

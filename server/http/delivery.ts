@@ -1,14 +1,15 @@
 import { Router } from 'express';
 import { slug } from '@lettera/core/deliver';
 import { applyChange } from '@lettera/core/change';
-import { makeBundle, planDelivery } from '../delivery';
 import type { Services } from '../services';
 import { Problem } from './problem';
 import { projectOf } from './requests';
 
 /** What a project falls back to, and what it delivers. */
-export function deliveryRoutes(services: Services): Router {
-  const { projects, fonts, tuner } = services;
+export function deliveryRoutes(
+  services: Pick<Services, 'projects' | 'fonts' | 'tuner' | 'deliveries'>,
+): Router {
+  const { projects, fonts, tuner, deliveries } = services;
   const router = Router();
 
   router.get('/projects/:id/fallbacks', async (request, response) => {
@@ -30,20 +31,22 @@ export function deliveryRoutes(services: Services): Router {
   });
 
   router.get('/projects/:id/delivery', async (request, response) => {
-    const project = await projectOf(projects, request);
-    const files = await planDelivery(services, project);
-    response.json(
-      files.map((file) =>
-        file.kind === 'text' ? { ...file, bytes: Buffer.byteLength(file.content) } : file,
-      ),
-    );
+    const { files } = await deliveries.of(await projectOf(projects, request));
+    response.json(files);
+  });
+
+  /** What is known of the files without waiting for one to be made: readings, and what has been made. */
+  router.get('/projects/:id/delivery/evidence', async (request, response) => {
+    const { document } = await projectOf(projects, request);
+    const { made } = await deliveries.evidence(document);
+    response.json({ made });
   });
 
   router.get('/projects/:id/bundle.zip', async (request, response) => {
     const project = await projectOf(projects, request);
-    const bundle = await makeBundle(services, project);
+    const bundle = await deliveries.bundle(project);
     response.attachment(`${slug(project.name)}-type.zip`);
-    response.type('application/zip').send(Buffer.from(bundle));
+    response.type('application/zip').send(bundle);
   });
 
   return router;

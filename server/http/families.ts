@@ -15,7 +15,7 @@ export function familyRoutes(
 
   const sheetOf = ({ faces }: Family): Promise<FamilySheet | null> =>
     measurer.sheet(faces, async ({ sha256 }) => {
-      const file = (await fonts.woff2Files([sha256])).get(sha256);
+      const file = (await fonts.files([sha256])).get(sha256);
       if (!file) throw new RangeError('A file of this family is not in the store.');
       return file;
     });

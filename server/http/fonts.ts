@@ -1,12 +1,14 @@
-import { Router } from 'express';
+import { readFile } from 'node:fs/promises';
+import { Router, type Request, type RequestHandler } from 'express';
 import multer from 'multer';
+import pLimit from 'p-limit';
 import { slug } from '@lettera/core/deliver';
 import { faceOf, takeFilesIn } from '@lettera/core/change';
 import { type ProjectDocument, sharedPlaces } from '@lettera/core/document';
 import { FontError, type FaceReading } from '@lettera/core/font';
 import type { Services } from '../services';
 import type { ReadFont } from '../job/tasks';
-import type { NewFont } from '../store/fontStore';
+import type { Arrival } from '../incoming';
 import { Problem } from './problem';
 import { bodyLimit, instanceOf, projectOf, untilGone } from './requests';
 
@@ -15,9 +17,12 @@ const LARGEST_FILE = 20 * MEGABYTE;
 const LARGEST_UPLOAD = 120 * MEGABYTE;
 const MOST_FILES = 250;
 
+/** One file after another is brought into memory to be stored. */
+const storing = pLimit(1);
+
 /** What became of one font of an upload. */
 type Outcome =
-  | { name: string; font: NewFont & Pick<ReadFont, 'class'> }
+  | { name: string; font: Pick<ReadFont, 'reading' | 'class'> & { bytes: number } }
   | { name: string; refused: { reason: string; detail: string } };
 
 /** The licence that a file itself carries. */
@@ -46,26 +51,85 @@ function conflictsOf(
   });
 }
 
+/** Files of a form, received where the server keeps what arrives. */
+class ReceivedFiles implements multer.StorageEngine {
+  constructor(private readonly arrivals: WeakMap<Request, Arrival>) {}
+
+  _handleFile(
+    request: Request,
+    file: Express.Multer.File,
+    done: (error?: unknown, info?: Partial<Express.Multer.File>) => void,
+  ): void {
+    const arrival = this.arrivals.get(request);
+    if (!arrival) {
+      done(new RangeError('Nothing was expected.'));
+      return;
+    }
+    arrival.receive(file.stream).then((info) => done(null, info), done);
+  }
+
+  /** What has arrived goes with the request. */
+  _removeFile(_request: Request, _file: Express.Multer.File, done: (error: null) => void): void {
+    done(null);
+  }
+}
+
+/** Multer reads names as Latin-1; browsers send UTF-8. */
+const fileName = ({ originalname }: Express.Multer.File): string =>
+  Buffer.from(originalname, 'latin1').toString('utf8');
+
 /** The font files of a project: taking them in, what they say of themselves, and the files. */
 export function fontRoutes({
   projects,
   fonts,
   jobs,
   progress,
-}: Pick<Services, 'projects' | 'fonts' | 'jobs' | 'progress'>): Router {
+  incoming,
+  deliveries,
+}: Pick<Services, 'projects' | 'fonts' | 'jobs' | 'progress' | 'incoming' | 'deliveries'>): Router {
   const router = Router();
+  const arrivals = new WeakMap<Request, Arrival>();
   const upload = multer({
-    storage: multer.memoryStorage(),
+    storage: new ReceivedFiles(arrivals),
     limits: { fileSize: LARGEST_FILE, files: MOST_FILES, fields: 0 },
   });
 
-  const readUpload = async (name: string, file: Uint8Array): Promise<Outcome[]> => {
+  /** Makes room for what a request brings, and clears it once that is answered. */
+  const expecting =
+    (bytes: number): RequestHandler =>
+    async (request, response, next) => {
+      const arrival = await incoming.expect(bytes);
+      arrivals.set(request, arrival);
+      response.once('close', () => void arrival.clear());
+      next();
+    };
+
+  /** Reads what a file holds, and stores each font of it at once, so that none is held for long. */
+  const takeUpload = async (
+    projectId: string,
+    { path, size }: Express.Multer.File,
+    name: string,
+  ): Promise<Outcome[]> => {
     try {
-      const read = await jobs.readFonts(file);
-      return read.map((one) =>
-        one instanceof FontError
-          ? refusal(name, one)
-          : { name, font: { ...one, licence: ownLicence(one.reading) } },
+      const read = await jobs.readFonts({ path });
+      return await Promise.all(
+        read.map(async (one): Promise<Outcome> => {
+          if (one instanceof FontError) return refusal(name, one);
+          await storing(async () =>
+            fonts.add(projectId, [
+              {
+                bytes: one.bytes ?? (await readFile(path)),
+                reading: one.reading,
+                licence: ownLicence(one.reading),
+              },
+            ]),
+          );
+          const { reading, class: faceClass } = one;
+          return {
+            name,
+            font: { reading, class: faceClass, bytes: one.bytes?.byteLength ?? size },
+          };
+        }),
       );
     } catch (error) {
       if (!(error instanceof FontError)) throw error;
@@ -76,8 +140,9 @@ export function fontRoutes({
   router.post(
     '/projects/:id/fonts',
     bodyLimit(LARGEST_UPLOAD, 'Font files sent at once'),
+    expecting(LARGEST_UPLOAD),
     upload.array('file', MOST_FILES),
-    async (request, response) => {
+    async (request: Request<{ id: string }>, response) => {
       const project = await projectOf(projects, request);
       const gone = untilGone(response);
       const files = (request.files ?? []) as Express.Multer.File[];
@@ -87,11 +152,9 @@ export function fontRoutes({
       let done = 0;
       const outcomes = (
         await Promise.all(
-          files.map(async ({ originalname, buffer }) => {
+          files.map(async (file) => {
             if (gone.aborted) return [];
-            // Multer reads names as Latin-1; browsers send UTF-8.
-            const name = Buffer.from(originalname, 'latin1').toString('utf8');
-            const read = await readUpload(name, new Uint8Array(buffer));
+            const read = await takeUpload(project.id, file, fileName(file));
             progress.report({ task: 'reading', done: ++done, of: files.length }, project.id);
             return read;
           }),
@@ -114,19 +177,17 @@ export function fontRoutes({
           },
         );
       }
-      await fonts.add(project.id, usable);
-      const taken = usable.map(({ reading, woff2, class: faceClass }) => ({
-        reading,
-        woff2Bytes: woff2.byteLength,
-        class: faceClass,
-      }));
       const names = [...new Set(usable.map(({ reading }) => reading.family))];
       const { document } = await projects.change(
         project.id,
         null,
-        (current) => takeFilesIn(current, taken, slug),
+        (current) => takeFilesIn(current, usable, slug),
         { label: `Case: ${names.join(', ').slice(0, 120)} taken in` },
       );
+      // Packing takes its time; the faces can be used before it is done.
+      void deliveries.makeFiles({ id: project.id, document }).catch((error: unknown) => {
+        request.log.error({ err: error }, 'A file that was taken in could not be packed.');
+      });
       const readings = await fonts.readings(hashesOf(document));
       const nameOf = (sha256: string) => readings.get(sha256)?.fullName ?? 'another file';
       response.status(201).json(
@@ -155,33 +216,35 @@ export function fontRoutes({
     const file = await fonts.projectFile(id, request.params.sha256);
     if (!file) throw new Problem('not-found', 'This project has no such font file.');
     const instance = instanceOf(request.query);
-    response.json(await jobs.measure({ bytes: new Uint8Array(file), instance }));
+    response.json(await jobs.measure({ source: new Uint8Array(file.bytes), instance }));
   });
 
   /** Measures a font that stays where it is: to look for what looks like it. Nothing is kept. */
   router.post(
     '/projects/:id/measures',
     bodyLimit(LARGEST_FILE, 'A font file'),
+    expecting(LARGEST_FILE + MEGABYTE),
     upload.single('file'),
-    async (request, response) => {
+    async (request: Request<{ id: string }>, response) => {
       await projectOf(projects, request);
       if (!request.file) throw new Problem('bad-request', 'Send a font file in a part “file”.');
-      const { bytes, reading } = await jobs.readFont(new Uint8Array(request.file.buffer));
+      const { path, size } = request.file;
+      const { bytes, reading } = await jobs.readFont({ path });
       response.json({
         family: reading.family,
-        face: faceOf({ reading, woff2Bytes: bytes.byteLength }),
-        measures: await jobs.measure({ bytes, instance: { wght: 400 } }),
+        face: faceOf({ reading, bytes: bytes?.byteLength ?? size }),
+        measures: await jobs.measure({ source: bytes ?? { path }, instance: { wght: 400 } }),
       });
     },
   );
 
   router.get('/projects/:id/fonts/:file', async (request, response) => {
     const { id } = await projectOf(projects, request);
-    const sha256 = request.params.file.replace(/\.woff2$/, '');
+    const sha256 = request.params.file.replace(/\.[a-z0-9]+$/, '');
     const file = await fonts.projectFile(id, sha256);
     if (!file) throw new Problem('not-found', 'This project has no such font file.');
     response.set('Cache-Control', 'private, max-age=31536000, immutable');
-    response.type('font/woff2').send(file);
+    response.type(`font/${file.format}`).send(file.bytes);
   });
 
   return router;

@@ -110,7 +110,7 @@ export function foundryRoutes({
       const family = await foundry.family(request.params.family);
       const file = await foundry.file(family, request.params.name);
       const instance = instanceOf(request.query);
-      response.json(await jobs.measure({ bytes: new Uint8Array(file), instance }));
+      response.json(await jobs.measure({ source: new Uint8Array(file), instance }));
     },
   );
 

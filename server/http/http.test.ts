@@ -1,8 +1,10 @@
+import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import fontverter from 'fontverter';
 import { newDocument } from '@lettera/core/document';
+import { readFace } from '@lettera/core/font/file';
 import { unzipSync } from 'fflate';
 import request from 'supertest';
 import { withoutTable } from '../../core/font/testing/sfnt';
@@ -257,7 +259,7 @@ describe('font files', () => {
       api().post(`/api/v1/projects/${id}/fonts`),
     );
 
-  test('are taken in with their readings, and served as WOFF2', async () => {
+  test('are taken in with their readings, and served as they are', async () => {
     const { id } = await newProject();
     const { body } = await upload(id, [SPECTRAL, 'a.woff2'], [OTF, 'b.otf']).expect(201);
     expect(body).toMatchObject([
@@ -277,7 +279,11 @@ describe('font files', () => {
         .buffer()
         .parse(binary as never)
         .expect(200);
-      expect((file.body as Buffer).subarray(0, 4).toString()).toBe('wOF2');
+      expect(
+        createHash('sha256')
+          .update(file.body as Buffer)
+          .digest('hex'),
+      ).toBe(sha256);
     }
     await api()
       .get(`/api/v1/projects/${id}/fonts/${'0'.repeat(64)}`)
@@ -383,7 +389,7 @@ describe('the foundry', () => {
     expect((families as unknown[]).length).toBe(77);
   });
 
-  test('gives the faces picked, variable ones cut to the weights picked', async () => {
+  test('gives the faces picked, whole, and delivers variable ones cut to the weights picked', async () => {
     const { id } = await newProject();
     await allow(id);
     await take(id, 'spectral', { scripts: ['latin', 'latin-ext'], faces: PICKS.faces }).expect(201);
@@ -396,6 +402,7 @@ describe('the foundry', () => {
       ],
     }).expect(201);
     const { case: families } = (body as Project).document;
+    const { revision } = body as Project;
     expect(families['spectral']?.faces[0]?.files.map(({ script }) => script)).toEqual([
       'latin',
       'latin-ext',
@@ -414,7 +421,20 @@ describe('the foundry', () => {
     const axes = (readings as { family: string; axes: { min: number; max: number }[] }[])
       .filter(({ family }) => family.startsWith('Literata'))
       .map((reading) => reading.axes.map(({ min, max }) => [min, max]));
-    expect(axes).toEqual([[[400, 700]], []]);
+    expect(axes).toEqual([[[200, 900]], [[200, 900]]]);
+    const seated = await patch(id, revision, [
+      { op: 'replace', path: '/voices/text/family', value: 'literata' },
+    ]).expect(200);
+    const contents = await server.services.deliveries.contents(seated.body as Project);
+    const delivered = await Promise.all(
+      Object.entries(contents)
+        .filter(([path]) => path.startsWith('fonts/'))
+        .map(async ([path, file]) => [path, (await readFace(file as Uint8Array)).axes] as const),
+    );
+    expect(Object.fromEntries(delivered)).toMatchObject({
+      'fonts/literata-400-700-normal-latin.woff2': [{ tag: 'wght', min: 400, max: 700 }],
+      'fonts/literata-400-italic-latin.woff2': [],
+    });
   });
 
   test.each<[string, unknown]>([

@@ -4,7 +4,9 @@ import { ChangeError } from '@lettera/core/change';
 import type { FieldError } from '@lettera/core/document';
 import { FontError } from '@lettera/core/font';
 import { NothingToDoError, StaleRevisionError } from '../store/projectStore';
-import { SupplyError } from '../supply/foundryClient';
+import { TooMuchError } from '../incoming';
+import { DatabaseBusyError } from '../store/database';
+import { NotListedError, SupplyError } from '../supply/foundryClient';
 import { PickError } from '../supply/taking';
 
 /** What went wrong, by a name that stays the same. Written as `urn:lettera:problem:<name>`. */
@@ -24,6 +26,10 @@ export type ProblemName =
   | 'foundry-not-allowed'
   | 'foundry-failed'
   | 'storage-failed'
+  | 'database-busy'
+  | 'busy'
+  | 'starting'
+  | 'unreadable-upload'
   | 'internal';
 
 const TITLES: Record<ProblemName, [status: number, title: string]> = {
@@ -42,6 +48,10 @@ const TITLES: Record<ProblemName, [status: number, title: string]> = {
   'foundry-not-allowed': [403, 'The foundry is not allowed for this project'],
   'foundry-failed': [502, 'The foundry failed'],
   'storage-failed': [507, 'The data could not be written'],
+  'database-busy': [503, 'The database is busy'],
+  busy: [503, 'Too much at once'],
+  starting: [503, 'Lettera is starting'],
+  'unreadable-upload': [422, 'The upload could not be read'],
   internal: [500, 'Something went wrong in Lettera'],
 };
 
@@ -74,7 +84,10 @@ export class Problem extends Error {
   }
 }
 
-const kept = (detail: string): string => `${detail} Nothing was changed.`;
+/** What is said of every refusal, once. */
+const NOTHING_CHANGED = 'Nothing was changed.';
+export const kept = (detail: string): string =>
+  detail.includes(NOTHING_CHANGED) ? detail : `${detail} ${NOTHING_CHANGED}`;
 
 const fieldErrors = (errors: FieldError[]) => ({ errors });
 
@@ -85,7 +98,7 @@ interface HttpError extends Error {
 }
 
 /** SQLite and the file system on a store that cannot be written to. */
-const STORAGE_FAILURE = /SQLITE_(FULL|READONLY|IOERR|BUSY|CANTOPEN|CORRUPT)|ENOSPC|EROFS/;
+const STORAGE_FAILURE = /SQLITE_(FULL|READONLY|IOERR|CANTOPEN|CORRUPT)|ENOSPC|EROFS/;
 
 function fromUpload({ code }: multer.MulterError): Problem {
   if (code === 'LIMIT_FILE_SIZE') {
@@ -97,7 +110,28 @@ function fromUpload({ code }: multer.MulterError): Problem {
   return new Problem('bad-request', kept('The form holds parts other than “file”.'));
 }
 
+/** What the reader of forms says of one that ends early, or is none. */
+const BROKEN_FORM =
+  /^(Unexpected end of form|Multipart: |Malformed |Unexpected end of file|Missing Content-Type)/;
+
 function fromHttp(error: HttpError): Problem | null {
+  if (error instanceof DatabaseBusyError || error.cause instanceof DatabaseBusyError) {
+    return new Problem(
+      'database-busy',
+      kept('Another program holds the database. Try again in a moment.'),
+    );
+  }
+  if (error instanceof TooMuchError) {
+    return error.all
+      ? new Problem('busy', kept('Too many files arrive at once. Try again in a moment.'))
+      : new Problem('too-large', kept('Font files sent at once may come to at most 120 MB.'));
+  }
+  if (BROKEN_FORM.test(error.message)) {
+    return new Problem(
+      'unreadable-upload',
+      kept('The upload is cut short, or is no multipart form.'),
+    );
+  }
   if (error.type === 'entity.too.large') {
     return new Problem('too-large', kept('The request’s body is larger than 1 MB.'));
   }
@@ -110,7 +144,7 @@ function fromHttp(error: HttpError): Problem | null {
   if (STORAGE_FAILURE.test(`${error.code ?? ''} ${error.message} ${String(error.cause)}`)) {
     return new Problem(
       'storage-failed',
-      kept('The data folder cannot be written: it may be full, locked or read-only.'),
+      kept('The data folder cannot be written: it may be full or read-only.'),
     );
   }
   return null;
@@ -135,6 +169,7 @@ export function toProblem(error: unknown): Problem {
     return new Problem('unusable-font', kept(error.message), { reason: error.reason });
   }
   if (error instanceof PickError) return new Problem('bad-request', kept(error.message));
+  if (error instanceof NotListedError) return new Problem('not-found', error.message);
   if (error instanceof SupplyError) return new Problem('foundry-failed', error.message);
   if (error instanceof multer.MulterError) return fromUpload(error);
   return (
@@ -143,7 +178,11 @@ export function toProblem(error: unknown): Problem {
   );
 }
 
+/** Seconds after which it is worth trying again. */
+const RETRY_AFTER = '2';
+
 export function sendProblem(response: Response, problem: Problem): void {
+  if (problem.status === 503) response.set('Retry-After', RETRY_AFTER);
   response
     .status(problem.status)
     .type('application/problem+json')

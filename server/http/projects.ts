@@ -15,6 +15,7 @@ const JSON_PATCH = 'application/json-patch+json';
 export function projectRoutes(
   { projects, fonts, progress }: Pick<Services, 'projects' | 'fonts' | 'progress'>,
   startingPages: () => Promise<Page[]>,
+  ending: AbortSignal,
 ): Router {
   const router = Router();
 
@@ -59,6 +60,7 @@ export function projectRoutes(
 
   router.delete('/projects/:id', async (request, response) => {
     await projects.remove((await projectOf(projects, request)).id);
+    await fonts.removeUnused();
     response.status(204).end();
   });
 
@@ -114,11 +116,14 @@ export function projectRoutes(
       send('revision', { revision: reached, label }),
     );
     const stopProgress = progress.on(id, (report) => send('progress', report));
-    const heartbeat = setInterval(() => response.write(': still here\n\n'), HEARTBEAT);
+    const heartbeat = setInterval(() => response.write(': still here\n\n'), HEARTBEAT).unref();
+    const end = () => response.end();
+    ending.addEventListener('abort', end);
     request.on('close', () => {
       stop();
       stopProgress();
       clearInterval(heartbeat);
+      ending.removeEventListener('abort', end);
     });
   });
 

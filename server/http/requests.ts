@@ -1,7 +1,7 @@
 import type { Request, RequestHandler, Response } from 'express';
 import type { Project, ProjectStore } from '../store/projectStore';
 import type { Instance } from '@lettera/core/font';
-import { Problem } from './problem';
+import { kept, Problem } from './problem';
 
 /** The project that a route's `:id` names, by id or slug. @throws Problem 404 */
 export async function projectOf(projects: ProjectStore, request: Request): Promise<Project> {
@@ -35,7 +35,7 @@ export function sendProject(response: Response, project: Project, status = 200):
   response.status(status).set('ETag', `"${project.revision}"`).json(project);
 }
 
-/** Refuses bodies that say they are longer than a limit, before they are read. */
+/** Refuses bodies that say they are longer than a limit, before they are read. What is read is counted too. */
 export const bodyLimit =
   (bytes: number, what: string): RequestHandler =>
   (request, response, next) => {
@@ -44,7 +44,7 @@ export const bodyLimit =
       request.resume();
       throw new Problem(
         'too-large',
-        `${what} may be at most ${Math.round(bytes / 1024 / 1024)} MB. Nothing was changed.`,
+        kept(`${what} may be at most ${Math.round(bytes / 1024 / 1024)} MB.`),
       );
     }
     next();

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import request from 'supertest';
-import { ConfigError, readConfig } from '../config';
+import { ConfigError, readConfig, type Config } from '../config';
 import { startTestServer, type TestServer } from '../testing/server';
 
 describe('on loopback', () => {
@@ -43,6 +43,8 @@ describe('on loopback', () => {
   });
 });
 
+let guarded: TestServer;
+
 describe('with an access token', () => {
   const token = 'three-flashes-every-twenty-seconds';
   let server: TestServer;
@@ -72,16 +74,87 @@ describe('with an access token', () => {
     await agent.get('/api/v1/projects').expect(200);
   });
 
-  test('guessing it is slowed down', async () => {
-    let last = 0;
-    for (let i = 0; i < 12; i++) {
-      last = (
-        await request(server.app)
+  test('a session is of its own, lasts as long as it is not ended, and ends with the token', async () => {
+    const agent = request.agent(server.app);
+    const other = request.agent(server.app);
+    const cookies = await Promise.all(
+      [agent, other].map(async (one) => {
+        const { headers } = await one.post('/api/v1/session').send({ token }).expect(200);
+        return (headers['set-cookie'] as unknown as string[])[0] ?? '';
+      }),
+    );
+    expect(cookies[0]?.split(';')[0]).not.toBe(cookies[1]?.split(';')[0]);
+    expect(cookies[0]).not.toMatch(/Secure/);
+    const kept = cookies[0]?.split(';')[0] ?? '';
+    await agent.delete('/api/v1/session').expect(204);
+    await agent.get('/api/v1/projects').expect(401);
+    await request(server.app).get('/api/v1/projects').set('Cookie', kept).expect(401);
+    await other.get('/api/v1/projects').expect(200);
+    const value = cookies[1]?.split(';')[0]?.split('=')[1] ?? '';
+    expect(await server.services.sessions.holds(value, token)).toBe(true);
+    expect(await server.services.sessions.holds(value, 'another-token-altogether')).toBe(false);
+  });
+
+  test.each<[string, (guess: number) => request.Test]>([
+    [
+      'signing in',
+      (guess) =>
+        request(guarded.app)
           .post('/api/v1/session')
-          .send({ token: `${i}` })
-      ).status;
-    }
-    expect(last).toBe(429);
+          .send({ token: `${guess}` }),
+    ],
+    [
+      'a bearer',
+      (guess) =>
+        request(guarded.app).get('/api/v1/projects').set('Authorization', `Bearer ${guess}`),
+    ],
+  ])(
+    'guessing it by %s is slowed down, and the right one counts for nothing then',
+    async (_how, guess) => {
+      guarded = await startTestServer({ token });
+      const right = () =>
+        request(guarded.app).get('/api/v1/projects').set('Authorization', `Bearer ${token}`);
+      for (let i = 0; i < 15; i++) await right().expect(200);
+      for (let i = 0; i < 10; i++) expect((await guess(i)).status).toBe(401);
+      expect((await guess(11)).status).toBe(429);
+      await right().expect(429);
+      await request(guarded.app).post('/api/v1/session').send({ token }).expect(429);
+      await guarded.close();
+    },
+  );
+});
+
+describe('behind a proxy with TLS', () => {
+  const forwarded = {
+    Host: 'type.tarnholm.example',
+    Origin: 'https://type.tarnholm.example',
+    'X-Forwarded-Proto': 'https',
+  };
+  const start = (trustedProxy: Config['trustedProxy']) =>
+    startTestServer({ trustedProxy, hostNames: ['type.tarnholm.example'], token: 'x'.repeat(20) });
+  const signIn = (server: TestServer, headers: Record<string, string>) =>
+    request(server.app)
+      .post('/api/v1/session')
+      .set(headers)
+      .send({ token: 'x'.repeat(20) });
+
+  test('that is trusted, the origin is what it says, and the cookie is for TLS alone', async () => {
+    const server = await start(1);
+    const { headers } = await signIn(server, forwarded).expect(200);
+    expect((headers['set-cookie'] as unknown as string[])[0]).toMatch(/; Secure/);
+    const byName = { ...forwarded, Host: '127.0.0.1:4380', 'X-Forwarded-Host': forwarded.Host };
+    await signIn(server, byName).expect(200);
+    await signIn(server, { ...forwarded, Origin: 'http://type.tarnholm.example' }).expect(403);
+    await signIn(server, { ...forwarded, Origin: 'https://other.example' }).expect(403);
+    await signIn(server, { ...byName, 'X-Forwarded-Host': 'other.example' }).expect(403);
+    await server.close();
+  });
+
+  test('that is not trusted, what it says counts for nothing', async () => {
+    const server = await start(null);
+    await signIn(server, forwarded).expect(403);
+    await signIn(server, { Host: 'other.example', 'X-Forwarded-Host': forwarded.Host }).expect(403);
+    await server.close();
   });
 });
 
@@ -96,5 +169,13 @@ describe('the configuration', () => {
     const env = { LETTERA_PORT: '5000', LETTERA_FOUNDRY_PORT: '5001' };
     expect(readConfig({ port: '6000' }, env)).toMatchObject({ port: 6000, foundryPort: 5001 });
     expect(() => readConfig({ port: 'harbour' }, {})).toThrow('“harbour” is not a port');
+    expect(readConfig({}, {}).trustedProxy).toBeNull();
+    expect(readConfig({ trustProxy: '2' }, {}).trustedProxy).toBe(2);
+    expect(readConfig({}, { LETTERA_TRUST_PROXY: '10.0.0.0/8,loopback' }).trustedProxy).toBe(
+      '10.0.0.0/8, loopback',
+    );
+    for (const wrong of ['0', 'true', 'everyone', '10']) {
+      expect(() => readConfig({ trustProxy: wrong }, {})).toThrow('names no proxy');
+    }
   });
 });

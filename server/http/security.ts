@@ -1,8 +1,10 @@
 import { createHash, randomBytes, timingSafeEqual } from 'node:crypto';
 import { networkInterfaces } from 'node:os';
-import type { Request, RequestHandler } from 'express';
+import type { Request, RequestHandler, Response } from 'express';
+import rateLimit, { ipKeyGenerator } from 'express-rate-limit';
 import helmet from 'helmet';
 import { isLoopback, type Config } from '../config';
+import type { SessionStore } from '../store/sessionStore';
 import { Problem } from './problem';
 
 const LOOPBACK_NAMES = ['127.0.0.1', 'localhost', '[::1]'];
@@ -30,7 +32,8 @@ const hostName = (authority: string): string => authority.replace(/:\d+$/, '').t
 export function onlyOwnOrigin(config: Config): RequestHandler {
   const hosts = allowedHosts(config);
   return (request, _response, next) => {
-    const authority = request.headers.host ?? '';
+    // Of a trusted proxy, the name that it was addressed by; otherwise the Host header itself.
+    const authority = request.host ?? '';
     if (!hosts.has(hostName(authority))) {
       throw new Problem(
         'foreign-request',
@@ -111,31 +114,73 @@ const digest = (value: string): Buffer => createHash('sha256').update(value).dig
 export const sameToken = (given: string, token: string): boolean =>
   timingSafeEqual(digest(given), digest(token));
 
-/** What the cookie holds: not the token, but what only the token makes. */
-export const sessionValue = (token: string): string =>
-  createHash('sha256').update(`lettera session ${token}`).digest('hex');
-
-function cookie(request: Request, name: string): string | undefined {
+/** What a request's session cookie holds. */
+export function sessionOf(request: Request): string | undefined {
   const pairs = (request.headers.cookie ?? '').split(';').map((pair) => pair.trim().split('='));
-  return pairs.find(([key]) => key === name)?.[1];
+  return pairs.find(([key]) => key === SESSION_COOKIE)?.[1];
 }
 
-/** Whether a request carries the token, as a bearer or as the cookie of a session; always without a token. */
-export function isSignedIn({ token }: Config, request: Request): boolean {
-  if (!token) return true;
-  const bearer = /^Bearer (.+)$/.exec(request.headers.authorization ?? '')?.[1];
-  if (bearer !== undefined && sameToken(bearer, token)) return true;
-  const session = cookie(request, SESSION_COOKIE);
-  return session !== undefined && sameToken(session, sessionValue(token));
-}
+const bearerOf = (request: Request): string | undefined =>
+  /^Bearer (.+)$/.exec(request.headers.authorization ?? '')?.[1];
 
-/** Refuses requests without the token that was set at start. */
-export const onlySignedIn =
-  (config: Config): RequestHandler =>
-  (request, response, next) => {
-    if (!isSignedIn(config, request)) {
+const GUESS_WINDOW = 60_000;
+const GUESSES_A_WINDOW = 10;
+
+/** Who may come in, where an access token was set at start. */
+export class Admission {
+  readonly #guesses = rateLimit({
+    windowMs: GUESS_WINDOW,
+    limit: GUESSES_A_WINDOW,
+    handler: () => {
+      throw new Problem('too-many-requests', 'Too many tries. Wait a minute.');
+    },
+  });
+
+  constructor(
+    private readonly token: string | null,
+    private readonly sessions: SessionStore,
+  ) {}
+
+  get tokenNeeded(): boolean {
+    return this.token !== null;
+  }
+
+  /** Whether a request carries a session that lasts; always without a token. */
+  async isSignedIn(request: Request): Promise<boolean> {
+    if (!this.token) return true;
+    const session = sessionOf(request);
+    return session !== undefined && this.sessions.holds(session, this.token);
+  }
+
+  /**
+   * Compares a token that is given with the one set at start: so many times a minute from one address,
+   * in whatever way it is given. A right one does not count.
+   * @throws Problem 429
+   */
+  async isToken(given: string, request: Request, response: Response): Promise<boolean> {
+    if (!this.token) return false;
+    const key = ipKeyGenerator(request.ip ?? '');
+    const { totalHits = 0 } = (await this.#guesses.getKey(key)) ?? {};
+    if (totalHits < GUESSES_A_WINDOW && sameToken(given, this.token)) return true;
+    await new Promise<void>((resolve, reject) => {
+      void this.#guesses(request, response, (error?: unknown) => {
+        if (error) reject(error as Error);
+        else resolve();
+      });
+    });
+    return false;
+  }
+
+  /** Refuses requests with neither the token nor a session. */
+  readonly onlySignedIn: RequestHandler = async (request, response, next) => {
+    const bearer = bearerOf(request);
+    const admitted =
+      (await this.isSignedIn(request)) ||
+      (bearer !== undefined && (await this.isToken(bearer, request, response)));
+    if (!admitted) {
       response.set('WWW-Authenticate', 'Bearer');
       throw new Problem('token-missing', 'Give the access token that Lettera was started with.');
     }
     next();
   };
+}

@@ -1,43 +1,45 @@
 import { Router } from 'express';
-import rateLimit from 'express-rate-limit';
 import type { Config } from '../config';
+import { SESSION_LENGTH, type SessionStore } from '../store/sessionStore';
 import { Problem } from './problem';
 import { stringField } from './requests';
-import { isSignedIn, sameToken, SESSION_COOKIE, sessionValue } from './security';
+import { SESSION_COOKIE, sessionOf, type Admission } from './security';
 
-const WINDOW = 60_000;
-const TRIES_A_WINDOW = 10;
-
-/** Signing in with the access token, where one was set at start. */
-export function sessionRoutes(config: Config): Router {
+/** Signing in with the access token, where one was set at start, and out again. */
+export function sessionRoutes(
+  { token }: Pick<Config, 'token'>,
+  sessions: SessionStore,
+  admission: Admission,
+): Router {
   const router = Router();
+  const cookie = { httpOnly: true, sameSite: 'strict', path: '/' } as const;
 
-  router.get('/session', (request, response) => {
-    response.json({ tokenNeeded: config.token !== null, signedIn: isSignedIn(config, request) });
+  router.get('/session', async (request, response) => {
+    response.json({
+      tokenNeeded: admission.tokenNeeded,
+      signedIn: await admission.isSignedIn(request),
+    });
   });
 
-  router.post(
-    '/session',
-    rateLimit({
-      windowMs: WINDOW,
-      limit: TRIES_A_WINDOW,
-      handler: () => {
-        throw new Problem('too-many-requests', 'Too many tries. Wait a minute.');
-      },
-    }),
-    (request, response) => {
-      const given = stringField(request.body, 'token', 400);
-      if (!config.token || !sameToken(given, config.token)) {
-        throw new Problem('token-missing', 'This is not the access token.');
-      }
-      response.cookie(SESSION_COOKIE, sessionValue(config.token), {
-        httpOnly: true,
-        sameSite: 'strict',
-        path: '/',
-      });
-      response.json({ tokenNeeded: true, signedIn: true });
-    },
-  );
+  router.post('/session', async (request, response) => {
+    const given = stringField(request.body, 'token', 400);
+    if (!token || !(await admission.isToken(given, request, response))) {
+      throw new Problem('token-missing', 'This is not the access token.');
+    }
+    response.cookie(SESSION_COOKIE, await sessions.begin(token), {
+      ...cookie,
+      secure: request.secure,
+      maxAge: SESSION_LENGTH,
+    });
+    response.json({ tokenNeeded: true, signedIn: true });
+  });
+
+  router.delete('/session', async (request, response) => {
+    const session = sessionOf(request);
+    if (session) await sessions.end(session);
+    response.clearCookie(SESSION_COOKIE, { ...cookie, secure: request.secure });
+    response.status(204).end();
+  });
 
   return router;
 }

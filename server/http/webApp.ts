@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import express, { Router } from 'express';
+import { notFound } from './problem';
 import { contentSecurity, newNonce } from './security';
 
 /** What the built page has in place of each answer's nonce. */
@@ -13,7 +14,8 @@ export function webApp(folder: string): Router {
 
   router.use(
     '/assets',
-    express.static(join(folder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }),
+    express.static(join(folder, 'assets'), { immutable: true, maxAge: '1y' }),
+    notFound,
   );
   router.use(express.static(folder, { index: false }));
   router.get('/{*path}', (request, response, next) => {

@@ -33,6 +33,7 @@ function candidatesFor(document: ProjectDocument, familyKey: string): string[] {
  */
 export class FallbackTuner {
   readonly #known = new Map<string, Promise<TunedFace | null>>();
+  readonly #texts = new Map<string, { key: string; text: TuningText; textKey: string }>();
 
   constructor(
     private readonly fonts: FontStore,
@@ -41,15 +42,24 @@ export class FallbackTuner {
   ) {}
 
   async trials(projectId: string, document: ProjectDocument): Promise<FallbackTrials> {
-    const text = splitTuningText(
-      (await this.pages.list(projectId)).map(({ html }) => pageText(html)).join('\n'),
-    );
-    const textKey = hash([...text.tuning, ...text.heldOut]);
+    const { text, textKey } = await this.#textOf(projectId);
     const families = familiesInUse(document);
     const trials = await Promise.all(
       families.map(async (key) => [key, await this.#family(document, key, text, textKey)] as const),
     );
     return Object.fromEntries(trials);
+  }
+
+  /** The text of a project's pages, read once for the same pages. */
+  async #textOf(projectId: string): Promise<{ text: TuningText; textKey: string }> {
+    const pages = (await this.pages.list(projectId)).map(({ html }) => html);
+    const key = hash(pages);
+    const known = this.#texts.get(projectId);
+    if (known?.key === key) return known;
+    const text = splitTuningText(pages.map(pageText).join('\n'));
+    const read = { key, text, textKey: hash([...text.tuning, ...text.heldOut]) };
+    this.#texts.set(projectId, read);
+    return read;
   }
 
   async #family(
@@ -83,8 +93,8 @@ export class FallbackTuner {
     const match = matchFace(document.case[familyKey]?.faces ?? [], { weight, slant });
     if (!match) return {};
     const hashes = match.face.files.map(({ sha256 }) => sha256);
-    const variable = match.face.weightMin !== match.face.weightMax;
-    const instanceWeight = variable ? match.weight : null;
+    // A file without the axis leaves it out.
+    const instanceWeight = match.weight;
     const keyOf = (local: string) => hash([hashes, instanceWeight, weight, slant, local, textKey]);
 
     const unknown = locals.filter((local) => !this.#known.has(keyOf(local)));
@@ -113,7 +123,7 @@ export class FallbackTuner {
     request: Omit<Parameters<Jobs['tune']>[0], 'files' | 'metrics'>,
   ): Promise<Record<string, TunedFace>> {
     const [files, readings] = await Promise.all([
-      this.fonts.woff2Files(hashes),
+      this.fonts.files(hashes),
       this.fonts.readings(hashes),
     ]);
     const reading = hashes.map((sha256) => readings.get(sha256)).find(Boolean);

@@ -3,6 +3,7 @@ import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { FontError } from '@lettera/core/font';
 import fontverter from 'fontverter';
 import { mutated } from '../../core/font/testing/mutate';
+import { withBomb } from '../../core/font/testing/bomb';
 import { Jobs } from './jobs';
 
 const FILES = 2000;
@@ -32,6 +33,47 @@ async function seeds(): Promise<Uint8Array[]> {
   return [slab, sfnt, variable, woff, new Uint8Array(gloock)];
 }
 
+/** Two fonts with one byte each in `cmap` that is another: each makes a reader gather characters without end. */
+async function greedy(): Promise<Uint8Array[]> {
+  const kalam = readFileSync('node_modules/@fontsource/kalam/files/kalam-latin-400-normal.woff2');
+  const sfnt = new Uint8Array(await fontverter.convert(kalam, 'sfnt'));
+  return (
+    [
+      [788, 163],
+      [852, 2],
+    ] as const
+  ).map(([at, value]) => {
+    const changed = sfnt.slice();
+    changed[at] = value;
+    return changed;
+  });
+}
+
+test('a font that makes its reader run out of memory ends that reader alone, in sequence and at once', async () => {
+  const [a = new Uint8Array(), b = new Uint8Array()] = await greedy();
+  const sound = bytes('core/font/golden/tarnholm-slab.otf');
+  const read = async (file: Uint8Array) =>
+    jobs.readFont(file).then(
+      ({ reading }) => reading.family,
+      (error: unknown) => (error instanceof FontError ? 'refused' : error),
+    );
+  for (const file of [a, b, a, b]) expect(['Kalam', 'refused']).toContain(await read(file));
+  expect(await read(sound)).toBe('Tarnholm Test Slab');
+  const together = await Promise.all([a, b, sound, b, a, sound, b, sound].map(read));
+  expect(together.filter((one) => one === 'Tarnholm Test Slab')).toHaveLength(3);
+  expect(together.every((one) => typeof one === 'string')).toBe(true);
+});
+
+test('a packed font that unpacks to more than it says is refused, and nothing is held of it', async () => {
+  const slab = Buffer.from(bytes('core/font/golden/tarnholm-slab.otf'));
+  const woff = new Uint8Array(await fontverter.convert(slab, 'woff'));
+  const before = process.memoryUsage().rss;
+  const bomb = withBomb(woff, 400 * 1024 * 1024);
+  await expect(jobs.readFont(bomb)).rejects.toMatchObject({ reason: 'damaged' });
+  expect(process.memoryUsage().rss - before).toBeLessThan(MEMORY);
+  expect((await jobs.readFont(woff)).reading.family).toBe('Tarnholm Test Slab');
+});
+
 test(`${FILES} damaged and lying fonts are read or refused, each in time, and none does harm`, async () => {
   const originals = await seeds();
   const before = process.memoryUsage().rss;
@@ -44,12 +86,14 @@ test(`${FILES} damaged and lying fonts are read or refused, each in time, and no
     const original = originals[number % originals.length] ?? new Uint8Array();
     const started = performance.now();
     try {
-      const read = await jobs.readFonts(mutated(original, number));
+      const file = mutated(original, number);
+      const read = await jobs.readFonts(file);
       for (const font of read) {
         if (font instanceof FontError) outcomes.refused++;
         else {
           outcomes.read++;
-          await jobs.sheet({ regular: { files: [font.bytes], weight: 400 }, italic: null });
+          const files = [font.bytes ?? file];
+          await jobs.sheet({ regular: { files, weight: 400 }, italic: null });
         }
       }
     } catch (error) {

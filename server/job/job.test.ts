@@ -4,7 +4,7 @@ import { unzipSync } from 'fflate';
 import { applyChange } from '@lettera/core/change';
 import { newDocument } from '@lettera/core/document';
 import { LOCAL_FONTS, splitTuningText, type LocalVariant } from '@lettera/core/fallback';
-import { readFace, Shaper } from '@lettera/core/font/file';
+import { detectFormat, readFace, Shaper, unpack } from '@lettera/core/font/file';
 import { PAGES, startTestServer, type TestServer } from '../testing/server';
 import { pageText } from './pageText';
 import { twinFiles } from './twins';
@@ -23,11 +23,11 @@ afterAll(() => server.close());
 const jobs = () => server.services.jobs;
 const bytes = (path: string) => new Uint8Array(readFileSync(path));
 
-describe('work on worker threads', () => {
+describe('work in processes beside the server', () => {
   test('reads a font as it would be read here', async () => {
-    const { reading, woff2 } = await jobs().readFont(bytes(GLOOCK));
+    const { reading } = await jobs().readFont(bytes(GLOOCK));
     expect(reading).toEqual(await readFace(bytes(GLOOCK)));
-    expect(Buffer.from(woff2).equals(readFileSync(GLOOCK))).toBe(true);
+    expect((await jobs().readFont({ path: GLOOCK })).reading).toEqual(reading);
   });
 
   test('refuses what is no font with its reason, and goes on', async () => {
@@ -49,8 +49,8 @@ describe('work on worker threads', () => {
 
   test('cuts a variable font to a range of weights, or to one, and it sets text as before', async () => {
     const whole = bytes(LITERATA);
-    const range = await jobs().narrowWeights({ bytes: whole, weightMin: 400, weightMax: 700 });
-    const one = await jobs().narrowWeights({ bytes: whole, weightMin: 650, weightMax: 650 });
+    const range = await jobs().derive({ bytes: whole, cut: { weights: [400, 700] } });
+    const one = await jobs().derive({ bytes: whole, cut: { weights: [650, 650] } });
     expect((await readFace(range)).axes).toMatchObject([{ tag: 'wght', min: 400, max: 700 }]);
     expect((await readFace(one)).axes).toEqual([]);
     expect(one.byteLength).toBeLessThan(range.byteLength);
@@ -60,6 +60,14 @@ describe('work on worker threads', () => {
     expect(await width(range, 650)).toBeCloseTo(await width(whole, 650), 1);
     expect(await width(one, 400)).toBeCloseTo(await width(whole, 650), 1);
     expect((await readFace(range)).codePoints).toBe((await readFace(whole)).codePoints);
+  });
+
+  test('packs what is no WOFF2, and it reads as before', async () => {
+    const sfnt = (await unpack(bytes(GLOOCK))).sfnt;
+    const packed = await jobs().derive({ bytes: sfnt, cut: { weights: null } });
+    expect(detectFormat(packed)).toBe('woff2');
+    const { bytes: _bytes, sha256: _hash, format: _format, ...before } = await readFace(sfnt);
+    expect(await readFace(packed)).toMatchObject(before);
   });
 
   test('zips text and fonts so that they come out the same', async () => {
@@ -125,8 +133,8 @@ describe('fallback trials', () => {
   test('are worked out once for the same files, text and requests', async () => {
     const { projects, tuner, fonts } = server.services;
     const project = await projects.create(newDocument('Trials'), PAGES);
-    const { reading, woff2 } = await jobs().readFont(bytes(GLOOCK));
-    await fonts.add(project.id, [{ bytes: bytes(GLOOCK), woff2, reading, licence: null }]);
+    const { reading } = await jobs().readFont(bytes(GLOOCK));
+    await fonts.add(project.id, [{ bytes: bytes(GLOOCK), reading, licence: null }]);
     const { document } = project;
     document.case['gloock'] = {
       name: 'Gloock',
@@ -139,7 +147,12 @@ describe('fallback trials', () => {
           weightMin: 400,
           weightMax: 400,
           files: [
-            { sha256: reading.sha256, script: 'all', unicodeRange: null, bytes: woff2.byteLength },
+            {
+              sha256: reading.sha256,
+              script: 'all',
+              unicodeRange: null,
+              bytes: bytes(GLOOCK).byteLength,
+            },
           ],
         },
       ],

@@ -1,13 +1,17 @@
 import { availableParallelism } from 'node:os';
+import { fileURLToPath } from 'node:url';
 import { FontError } from '@lettera/core/font';
+import type { BundleFile } from '@lettera/core/deliver';
 import type { TunedFace } from '@lettera/core/fallback';
 import type { FaceMeasures, FamilySheet } from '@lettera/core/measure';
 import pLimit from 'p-limit';
-import Piscina from 'piscina';
+import workerpool from 'workerpool';
 import { fromSources } from '../folders';
 import type {
+  DeliverRequest,
+  DeriveRequest,
+  FontSource,
   MeasureRequest,
-  NarrowRequest,
   ReadFont,
   RefusedFont,
   SheetRequest,
@@ -16,36 +20,39 @@ import type {
 
 /** A reading that takes longer is ended, milliseconds. */
 const READING_LIMIT = 10_000;
+/** Packing as WOFF2 takes seconds for each megabyte: what it may take at least, and for each, milliseconds. */
+const PACKING_LIMIT = { least: 30_000, perMegabyte: 20_000 };
+const MEGABYTE = 1024 * 1024;
 const MEMORY_LIMIT_MB = 512;
-const THREADS = Math.max(2, Math.min(4, availableParallelism()));
+const WORKERS = Math.max(2, Math.min(4, availableParallelism()));
+/** A worker that is ended is given this long to end by itself, milliseconds. */
+const PARTING = 200;
+/** Workers without work are ended after this long, and with them what they hold of memory, milliseconds. */
+const IDLE = 30_000;
 
 /**
- * Work on fonts, on worker threads, so that the server answers meanwhile, and so that a hostile file
- * can be ended without ending the server.
+ * Work on fonts, in processes beside the server: the server answers meanwhile, and a file that makes a
+ * reader run out of memory, or run without end, ends that process alone. Threads do not do: one that runs
+ * out of memory can take the whole process along.
  */
 export class Jobs {
-  readonly #pool = new Piscina({
-    filename: new URL(fromSources ? './sourceWorker.mjs' : './worker.mjs', import.meta.url).href,
-    minThreads: 1,
-    maxThreads: THREADS,
-    idleTimeout: 30_000,
-    resourceLimits: { maxOldGenerationSizeMb: MEMORY_LIMIT_MB },
-  });
+  #pool: workerpool.Pool | null = null;
+  #idle: NodeJS.Timeout | undefined;
   /** Tasks wait here and not in the pool, so that a limit counts from when work on a file begins. */
-  readonly #turn = pLimit(THREADS);
+  readonly #turn = pLimit(WORKERS);
 
   /**
    * Reads a font file, or each face of a collection; one that is no usable font stands as its reason.
    * @throws FontError when the file is none, or takes more time or memory than it may
    */
-  async readFonts(file: Uint8Array): Promise<(ReadFont | FontError)[]> {
-    const read = await this.#onFont<(ReadFont | RefusedFont)[]>('readFonts', file);
+  async readFonts(source: FontSource): Promise<(ReadFont | FontError)[]> {
+    const read = await this.#onFont<(ReadFont | RefusedFont)[]>('readFonts', source);
     return read.map((one) => ('refused' in one ? errorOf(one) : one));
   }
 
   /** Reads a file that holds one font. @throws FontError */
-  async readFont(file: Uint8Array): Promise<ReadFont> {
-    const [first] = await this.readFonts(file);
+  async readFont(source: FontSource): Promise<ReadFont> {
+    const [first] = await this.readFonts(source);
     if (!first || first instanceof FontError) throw first ?? readingFailed(null);
     return first;
   }
@@ -60,20 +67,31 @@ export class Jobs {
     return this.#onFont('sheet', request);
   }
 
-  narrowWeights(request: NarrowRequest): Promise<Uint8Array> {
-    return this.#run('narrowWeights', request, READING_LIMIT) as Promise<Uint8Array>;
+  /** Makes the file that is delivered from one that was taken in. Its limit grows with the file. */
+  derive(request: DeriveRequest): Promise<Uint8Array> {
+    const { least, perMegabyte } = PACKING_LIMIT;
+    const limit = least + (request.bytes.byteLength / MEGABYTE) * perMegabyte;
+    return this.#run('derive', request, limit) as Promise<Uint8Array>;
   }
 
   tune(request: TuneRequest): Promise<Record<string, TunedFace>> {
     return this.#run('tune', request) as Promise<Record<string, TunedFace>>;
   }
 
+  deliver(request: DeliverRequest): Promise<BundleFile[]> {
+    return this.#run('deliver', request) as Promise<BundleFile[]>;
+  }
+
   zip(files: Record<string, Uint8Array | string>): Promise<Uint8Array> {
     return this.#run('zip', files) as Promise<Uint8Array>;
   }
 
+  /** Ends all workers, and what they are at. */
   async close(): Promise<void> {
-    await this.#pool.destroy();
+    clearTimeout(this.#idle);
+    const pool = this.#pool;
+    this.#pool = null;
+    await pool?.terminate(true);
   }
 
   /** A task on a file from outside, within limits. */
@@ -88,13 +106,37 @@ export class Jobs {
     return result;
   }
 
-  #run(name: string, task: unknown, limit?: number): Promise<unknown> {
-    return this.#turn(() =>
-      this.#pool.run(task, {
-        name,
-        ...(limit ? { signal: AbortSignal.timeout(limit) } : {}),
-      }),
+  #workers(): workerpool.Pool {
+    this.#pool ??= workerpool.pool(
+      fileURLToPath(new URL(fromSources ? './sourceWorker.mjs' : './worker.mjs', import.meta.url)),
+      {
+        workerType: 'process',
+        maxWorkers: WORKERS,
+        workerTerminateTimeout: PARTING,
+        // What a process says when it runs out of memory is for nobody.
+        emitStdStreams: true,
+        forkOpts: {
+          serialization: 'advanced',
+          execArgv: [`--max-old-space-size=${MEMORY_LIMIT_MB}`],
+        },
+      },
     );
+    return this.#pool;
+  }
+
+  async #run(name: string, task: unknown, limit?: number): Promise<unknown> {
+    clearTimeout(this.#idle);
+    try {
+      return await this.#turn(() => {
+        const running = this.#workers().exec(name, [task]);
+        return limit ? running.timeout(limit) : running;
+      });
+    } finally {
+      clearTimeout(this.#idle);
+      if (this.#turn.activeCount + this.#turn.pendingCount === 0) {
+        this.#idle = setTimeout(() => void this.close(), IDLE).unref();
+      }
+    }
   }
 }
 
@@ -103,8 +145,7 @@ const errorOf = ({ refused }: RefusedFont): FontError =>
 
 /** A worker that ran out of time or memory, or stumbled: the file is to blame in each case. */
 function readingFailed(error: unknown): FontError {
-  const name = error instanceof Error ? error.name : '';
-  if (name === 'AbortError' || name === 'TimeoutError') {
+  if (error instanceof Error && error.name === 'TimeoutError') {
     return new FontError(
       'damaged',
       `This font could not be read within ${READING_LIMIT / 1000} seconds, so it was given up.`,

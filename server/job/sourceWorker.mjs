@@ -1,6 +1,6 @@
-// The worker when Lettera runs from its sources: worker threads do not inherit the main thread's loader.
+// The worker when Lettera runs from its sources: a process of its own does not inherit the loader.
 import { register } from 'tsx/esm/api';
 
 register();
 
-export const { measure, narrowWeights, readFonts, sheet, tune, zip } = await import('./worker.ts');
+await import('./worker.ts');

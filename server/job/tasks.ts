@@ -18,23 +18,40 @@ import {
 import { familySheet, measureFace } from '@lettera/core/measure/file';
 import {
   CompositeShaper,
+  fallbackPlan,
   LOCAL_FONTS,
   localVariant,
   tuneFallback,
+  type FallbackTrials,
   type LocalVariant,
   type TunedFace,
   type TuningText,
 } from '@lettera/core/fallback';
-import type { FaceClass, Slant } from '@lettera/core/document';
+import {
+  bundleFiles,
+  deliveryPlan,
+  type BundleFile,
+  type Cut,
+  type DeliveryEvidence,
+  type LicenceTexts,
+} from '@lettera/core/deliver';
+import { stylesheetFaults } from '@lettera/core/deliver/verify';
+import type { FaceClass, ProjectDocument, Slant } from '@lettera/core/document';
 import { twinFiles } from './twins';
 
-/** A font that has been read, with its WOFF2 packing. Of a collection, `bytes` is the one face. */
+/** A file to work on: its bytes, or where it lies, so that large ones need not pass through the server. */
+export type FontSource = Uint8Array | { path: string };
+
+const bytesOf = async (source: FontSource): Promise<Uint8Array> =>
+  'path' in source ? readFile(source.path) : source;
+
+/** A font that has been read. */
 export interface ReadFont {
-  bytes: Uint8Array;
+  /** Of a collection, the bytes of the one face; null for a file that holds one font. */
+  bytes: Uint8Array | null;
   reading: FaceReading;
   /** The class it claims, or is drawn in where it claims none. */
   class: FaceClass;
-  woff2: Uint8Array;
 }
 
 /** Why a file is no usable font, as a value: errors lose their class on the way from a worker. */
@@ -52,35 +69,38 @@ async function orRefused<T>(work: () => Promise<T>): Promise<T | RefusedFont> {
   }
 }
 
-async function readOne(bytes: Uint8Array): Promise<ReadFont> {
+async function readOne(bytes: Uint8Array, whole: Uint8Array): Promise<ReadFont> {
   const reading = await readFace(bytes);
   return {
-    bytes,
+    bytes: bytes === whole ? null : bytes,
     reading,
     class: reading.class ?? classDrawn(await measureFace(bytes, { wght: REGULAR_WEIGHT })),
-    woff2: await packAsWoff2(bytes),
   };
 }
 
-/** Reads the font, or each font of a collection, and packs it as WOFF2. A bad one refuses only itself. */
+/** Reads the font, or each font of a collection. A bad one refuses only itself. */
 export async function readFonts(
-  file: Uint8Array,
+  source: FontSource,
 ): Promise<(ReadFont | RefusedFont)[] | RefusedFont> {
   return orRefused(async () => {
+    const file = await bytesOf(source);
     const read: (ReadFont | RefusedFont)[] = [];
-    for (const bytes of fontsIn(file)) read.push(await orRefused(() => readOne(bytes)));
+    for (const bytes of fontsIn(file)) read.push(await orRefused(() => readOne(bytes, file)));
     return read;
   });
 }
 
 export interface MeasureRequest {
-  bytes: Uint8Array;
+  source: FontSource;
   instance: Instance;
 }
 
 /** Measures a face at a point of its axes. */
-export const measure = ({ bytes, instance }: MeasureRequest): Promise<FaceMeasures | RefusedFont> =>
-  orRefused(() => measureFace(bytes, instance));
+export const measure = ({
+  source,
+  instance,
+}: MeasureRequest): Promise<FaceMeasures | RefusedFont> =>
+  orRefused(async () => measureFace(await bytesOf(source), instance));
 
 export interface SheetRequest {
   regular: FaceFiles;
@@ -91,33 +111,57 @@ export interface SheetRequest {
 export const sheet = ({ regular, italic }: SheetRequest): Promise<FamilySheet | RefusedFont> =>
   orRefused(() => familySheet(regular, italic));
 
-export interface NarrowRequest {
+export interface DeriveRequest {
   bytes: Uint8Array;
-  weightMin: number;
-  weightMax: number;
+  cut: Cut;
 }
 
 /** Names that say whose a font is and under which terms (OpenType 1.9, "Name IDs"). */
 const KEPT_NAME_IDS = [0, 1, 2, 3, 4, 5, 6, 8, 9, 11, 12, 13, 14, 16, 17];
 
-/** Limits a variable font to a range of weights, or to one weight. */
-export function narrowWeights({ bytes, weightMin, weightMax }: NarrowRequest): Promise<Uint8Array> {
+/** Makes the file that is delivered: packed as WOFF2, its weights limited where the cut says so. */
+export async function derive({ bytes, cut }: DeriveRequest): Promise<Uint8Array> {
+  if (!cut.weights) return packAsWoff2(bytes);
+  const [min, max] = cut.weights;
   return subsetFont(Buffer.from(bytes), undefined, {
     targetFormat: 'woff2',
     keepAllGlyphs: true,
     preserveNameIds: KEPT_NAME_IDS,
-    variationAxes: {
-      wght: weightMin === weightMax ? weightMin : { min: weightMin, max: weightMax },
-    },
+    variationAxes: { wght: min === max ? min : { min, max } },
   });
+}
+
+export interface DeliverRequest {
+  document: ProjectDocument;
+  trials: FallbackTrials;
+  evidence: DeliveryEvidence;
+  licences: LicenceTexts;
+}
+
+/**
+ * Writes every file of the bundle that is written here, and reads the style sheet back as CSS.
+ * @throws Error when it does not parse whole: nothing broken is offered
+ */
+export function deliver({ document, trials, evidence, licences }: DeliverRequest): BundleFile[] {
+  const files = bundleFiles(
+    document,
+    { fallback: fallbackPlan(document, trials), delivery: deliveryPlan(document, evidence) },
+    licences,
+  );
+  for (const file of files) {
+    const faults =
+      file.kind === 'text' && file.path.endsWith('.css') ? stylesheetFaults(file.content) : [];
+    if (faults.length > 0) throw new Error(`${file.path} does not parse: ${faults.join('; ')}`);
+  }
+  return files;
 }
 
 export interface TuneRequest {
   /** The web face's files, and its line metrics. */
   files: Uint8Array[];
   metrics: Pick<FaceReading, 'unitsPerEm' | 'ascent' | 'descent' | 'lineGap'>;
-  /** Weight to read a variable face at; null for a static one. */
-  instanceWeight: number | null;
+  /** Weight to read the face at, where its file has the axis. */
+  instanceWeight: number;
   /** What the styles ask for. */
   weight: number;
   slant: Slant;
@@ -147,7 +191,7 @@ function openTwin(local: string, variant: LocalVariant): Promise<CompositeShaper
  */
 export async function tune(request: TuneRequest): Promise<Record<string, TunedFace>> {
   const { files, metrics, instanceWeight, weight, slant, locals, text } = request;
-  const instance: Record<string, number> = instanceWeight === null ? {} : { wght: instanceWeight };
+  const instance = { wght: instanceWeight };
   const web = new CompositeShaper(
     await Promise.all(files.map((file) => Shaper.open(file, instance))),
   );

@@ -1,2 +1,5 @@
-/** What runs on a worker thread: one function a task, called by name. */
-export { measure, narrowWeights, readFonts, sheet, tune, zip } from './tasks';
+import workerpool from 'workerpool';
+import { deliver, derive, measure, readFonts, sheet, tune, zip } from './tasks';
+
+/** What runs in a process beside the server: one function a task, called by name. */
+workerpool.worker({ deliver, derive, measure, readFonts, sheet, tune, zip });

@@ -1,5 +1,6 @@
-import { accessSync, constants, existsSync, mkdirSync, readFileSync } from 'node:fs';
+import { accessSync, constants, existsSync, mkdirSync, readFileSync, statSync } from 'node:fs';
 import { dirname, join } from 'node:path';
+import { setTimeout as wait } from 'node:timers/promises';
 import { createClient, type Client } from '@libsql/client';
 import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
@@ -13,7 +14,60 @@ export class StoreError extends Error {
   override readonly name = 'StoreError';
 }
 
+/** Another program has held the database for longer than is waited. */
+export class DatabaseBusyError extends Error {
+  override readonly name = 'DatabaseBusyError';
+}
+
+/** How long a database that another program holds is waited for, milliseconds. */
+export const BUSY_WAIT = 5000;
+const FIRST_PAUSE = 20;
+const LONGEST_PAUSE = 250;
+
 const MIGRATIONS = folder('store/migrations');
+export const DATABASE_FILE = 'lettera.db';
+
+const codeOf = (error: unknown): string => String((error as { code?: unknown }).code ?? '');
+
+const isBusy = (error: unknown): boolean =>
+  /^SQLITE_(BUSY|LOCKED)/.test(codeOf(error)) || /database is locked/.test(String(error));
+
+/**
+ * A client that waits while another program holds the database. The connection on which a statement was
+ * refused is given up: it would go on as if that statement were under way.
+ */
+function patientClient(client: Client): Client {
+  async function patiently<T>(work: () => Promise<T>): Promise<T> {
+    const until = Date.now() + BUSY_WAIT;
+    for (let pause = FIRST_PAUSE; ; pause = Math.min(LONGEST_PAUSE, pause * 2)) {
+      try {
+        return await work();
+      } catch (error) {
+        if (!isBusy(error)) throw error;
+        await client.reconnect();
+        if (Date.now() + pause > until) {
+          throw new DatabaseBusyError('Another program holds the database.', { cause: error });
+        }
+        await wait(pause);
+      }
+    }
+  }
+  return new Proxy(client, {
+    get(target, name) {
+      if (name === 'execute') {
+        return (...given: Parameters<Client['execute']>) =>
+          patiently(() => target.execute(...given));
+      }
+      if (name === 'batch') {
+        // What is stored together begins as a write, so that it waits before its first statement or not at all.
+        return (statements: Parameters<Client['batch']>[0]) =>
+          patiently(() => target.batch(statements, 'write'));
+      }
+      const value: unknown = Reflect.get(target, name, target);
+      return typeof value === 'function' ? (value.bind(target) as unknown) : value;
+    },
+  });
+}
 
 interface Journal {
   entries: { when: number }[];
@@ -27,18 +81,42 @@ function newestMigration(): number {
   return Math.max(...journal.entries.map(({ when }) => when));
 }
 
-async function refuseNewerDatabase(client: Client): Promise<void> {
-  const table = await client.execute(
-    "SELECT name FROM sqlite_master WHERE type = 'table' AND name = '__drizzle_migrations'",
-  );
-  if (table.rows.length === 0) return;
-  const newest = await client.execute('SELECT max(created_at) AS newest FROM __drizzle_migrations');
+const MIGRATIONS_TABLE = '__drizzle_migrations';
+
+const hasTable = async (client: Client, name: string): Promise<boolean> =>
+  (
+    await client.execute({
+      sql: "SELECT 1 FROM sqlite_master WHERE type = 'table' AND name = ?",
+      args: [name],
+    })
+  ).rows.length > 0;
+
+/** Whether a database holds what Lettera keeps. */
+export const isLetteraDatabase = (client: Client): Promise<boolean> =>
+  hasTable(client, MIGRATIONS_TABLE);
+
+/** @throws StoreError when the database was written by a newer program */
+export async function refuseNewerDatabase(client: Client): Promise<void> {
+  if (!(await hasTable(client, MIGRATIONS_TABLE))) return;
+  const newest = await client.execute(`SELECT max(created_at) AS newest FROM ${MIGRATIONS_TABLE}`);
   if (Number(newest.rows[0]?.['newest'] ?? 0) > newestMigration()) {
     throw new StoreError(
       'The data was written by a newer version of Lettera than this one. Nothing was changed. Start that version, or give another data folder with --data.',
     );
   }
 }
+
+/** @throws StoreError when SQLite finds damage. https://sqlite.org/pragma.html#pragma_quick_check */
+export async function refuseDamagedDatabase(client: Client, where: string): Promise<void> {
+  const { rows } = await client.execute('PRAGMA quick_check(1)');
+  const [found] = Object.values(rows[0] ?? {});
+  if (found !== 'ok') throw damaged(where, String(found));
+}
+
+const damaged = (where: string, found: string): StoreError =>
+  new StoreError(
+    `The database in ${where} is damaged (${found.replace(/\s+/g, ' ').slice(0, 120)}). Nothing was changed. Put a copy back that “lettera backup” has made, with “lettera restore”, or give another data folder with --data.`,
+  );
 
 /** Makes a folder and those above it, one by one: Node's own recursion never returns where /proc refuses. */
 function makeFolder(path: string): void {
@@ -59,27 +137,79 @@ function prepareFolder(dataFolder: string): void {
   }
 }
 
+/** What keeps a store from being opened, in words that say what to do. */
+function openFailure(error: unknown, where: string): Error {
+  if (error instanceof StoreError) return error;
+  const text = `${codeOf(error)} ${String(error)} ${String((error as Error).cause)}`;
+  if (/SQLITE_(NOTADB|CORRUPT)|malformed|not a database/.test(text)) {
+    return damaged(where, (error as Error).message);
+  }
+  if (/SQLITE_(FULL|IOERR)|ENOSPC|disk is full|disk I\/O/.test(text)) {
+    return new StoreError(
+      `There is no room for the data in ${where}: the disk is full. Nothing was lost. Make room on it, or give another data folder with --data.`,
+    );
+  }
+  if (error instanceof DatabaseBusyError || isBusy(error)) {
+    return new StoreError(
+      `The database in ${where} is held by another program. Nothing was changed. Stop that program, and start again.`,
+    );
+  }
+  return new StoreError(
+    `Lettera cannot open its database in ${where}: ${(error as Error).message}`,
+  );
+}
+
+/** The failure of whatever is done while a store is opened or first filled. @see openFailure */
+export const toStoreError = (error: unknown, where: string): Error => openFailure(error, where);
+
 /**
  * Opens the store and brings it to this version's schema.
- * @throws StoreError when the folder cannot be written or the database is newer than the program
+ * @throws StoreError when the folder cannot be written, or the database is damaged, newer than the program,
+ * or held by another one
  */
 export async function openDatabase(
   dataFolder: string,
   databaseUrl: string | null = null,
 ): Promise<Database> {
+  const where = databaseUrl ?? dataFolder;
   if (!databaseUrl) prepareFolder(dataFolder);
-  const client = createClient({ url: databaseUrl ?? `file:${join(dataFolder, 'lettera.db')}` });
+  const file = join(dataFolder, DATABASE_FILE);
+  const bytesBefore = !databaseUrl && existsSync(file) ? statSync(file).size : 0;
+  let client: Client | undefined;
   try {
-    if (!databaseUrl) await client.execute('PRAGMA journal_mode = WAL');
+    // One connection: what is done on it is done at once, and all of it sees the same.
+    client = createClient({
+      url: databaseUrl ?? `file:${file}`,
+      concurrency: databaseUrl ? 20 : 1,
+    });
+    if (!databaseUrl) {
+      await refuseDamagedDatabase(client, where);
+      if (bytesBefore > 0 && !(await isLetteraDatabase(client))) {
+        throw new StoreError(
+          `The database in ${where} holds nothing. If it was copied from elsewhere, its data stands in ${DATABASE_FILE}-wal beside the original: copy that too, or make a whole copy with “lettera backup”. To begin anew, remove the file.`,
+        );
+      }
+      await client.execute('PRAGMA journal_mode = WAL');
+    }
     await refuseNewerDatabase(client);
-    const database = drizzle(client, { schema });
+    const database = drizzle(patientClient(client), { schema });
     await migrate(database, { migrationsFolder: MIGRATIONS });
+    if (!databaseUrl) await checkpoint(client);
     return database as Database;
   } catch (error) {
-    client.close();
-    if (error instanceof StoreError) throw error;
-    throw new StoreError(
-      `Lettera cannot open its database in ${databaseUrl ?? dataFolder}: ${(error as Error).message}`,
-    );
+    client?.close();
+    throw openFailure(error, where);
   }
+}
+
+/** Brings all that is in the write-ahead log into the database file itself. */
+async function checkpoint(client: Client): Promise<void> {
+  // One that cannot be made now leaves the log where it is, which is sound.
+  await client.execute('PRAGMA wal_checkpoint(TRUNCATE)').catch(() => undefined);
+}
+
+/** Closes the store, with everything in one file. */
+export async function closeDatabase({ $client }: Database): Promise<void> {
+  if ($client.protocol === 'file') await checkpoint($client);
+  $client.close();
 }

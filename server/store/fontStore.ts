@@ -1,39 +1,40 @@
-import { and, eq, inArray } from 'drizzle-orm';
+import { and, eq, inArray, notExists, sql } from 'drizzle-orm';
 import type { BatchItem } from 'drizzle-orm/batch';
 import type { FaceReading } from '@lettera/core/font';
 import type { Database } from './database';
 import { fontFiles, projectFonts } from './schema';
 
-/** A font file on its way into the store: read, and packed as WOFF2. */
+/** A font file on its way into the store, whole as it was taken in. */
 export interface NewFont {
   bytes: Uint8Array;
-  woff2: Uint8Array;
   reading: FaceReading;
   licence: string | null;
+}
+
+/** A file as it was taken in. */
+export interface StoredFile {
+  bytes: Buffer;
+  format: FaceReading['format'];
 }
 
 /** Font files by hash, each stored once whatever takes it in. */
 export class FontStore {
   constructor(private readonly database: Database) {}
 
+  #keep({ bytes, reading, licence }: NewFont) {
+    return this.database
+      .insert(fontFiles)
+      .values({ sha256: reading.sha256, bytes: Buffer.from(bytes), reading, licence })
+      .onConflictDoNothing();
+  }
+
+  #link(projectId: string, sha256: string) {
+    return this.database.insert(projectFonts).values({ projectId, sha256 }).onConflictDoNothing();
+  }
+
   /** What `add` does, for a batch that does more. */
   statements(projectId: string, fonts: NewFont[]): BatchItem<'sqlite'>[] {
-    return fonts.flatMap(({ bytes, woff2, reading, licence }) => [
-      this.database
-        .insert(fontFiles)
-        .values({
-          sha256: reading.sha256,
-          bytes: Buffer.from(bytes),
-          woff2: reading.format === 'woff2' ? null : Buffer.from(woff2),
-          reading,
-          licence,
-        })
-        .onConflictDoNothing(),
-      this.database
-        .insert(projectFonts)
-        .values({ projectId, sha256: reading.sha256 })
-        .onConflictDoNothing(),
-    ]);
+    return fonts.flatMap((font) => [this.#keep(font), this.#link(projectId, font.reading.sha256)]);
   }
 
   /** Stores the files that are not there yet and notes that the project has taken them in: all or none. */
@@ -52,24 +53,27 @@ export class FontStore {
     return new Map(rows.map(({ sha256, reading }) => [sha256, reading]));
   }
 
-  /** The WOFF2 form of each of the given files, by hash. */
-  async woff2Files(hashes: string[]): Promise<Map<string, Buffer>> {
+  /** Each of the given files as it was taken in, by hash. */
+  async files(hashes: string[]): Promise<Map<string, Buffer>> {
     if (hashes.length === 0) return new Map();
     const rows = await this.database
-      .select({ sha256: fontFiles.sha256, bytes: fontFiles.bytes, woff2: fontFiles.woff2 })
+      .select({ sha256: fontFiles.sha256, bytes: fontFiles.bytes })
       .from(fontFiles)
       .where(inArray(fontFiles.sha256, hashes));
-    return new Map(rows.map(({ sha256, bytes, woff2 }) => [sha256, woff2 ?? bytes]));
+    return new Map(rows.map(({ sha256, bytes }) => [sha256, bytes]));
   }
 
-  /** The WOFF2 form of a file that the project has taken in, or null. */
-  async projectFile(projectId: string, sha256: string): Promise<Buffer | null> {
+  /** A file that the project has taken in, or null. */
+  async projectFile(projectId: string, sha256: string): Promise<StoredFile | null> {
     const [row] = await this.database
-      .select({ bytes: fontFiles.bytes, woff2: fontFiles.woff2 })
+      .select({
+        bytes: fontFiles.bytes,
+        format: sql<FaceReading['format']>`json_extract(${fontFiles.reading}, '$.format')`,
+      })
       .from(projectFonts)
       .innerJoin(fontFiles, eq(projectFonts.sha256, fontFiles.sha256))
       .where(and(eq(projectFonts.projectId, projectId), eq(projectFonts.sha256, sha256)));
-    return row ? (row.woff2 ?? row.bytes) : null;
+    return row ?? null;
   }
 
   /** Which of the given files the project has not taken in. */
@@ -91,5 +95,17 @@ export class FontStore {
       .from(fontFiles)
       .where(inArray(fontFiles.sha256, hashes));
     return new Map(rows.flatMap(({ sha256, licence }) => (licence ? [[sha256, licence]] : [])));
+  }
+
+  /** Removes files that no project has any more, and what was made from them. */
+  async removeUnused(): Promise<void> {
+    await this.database.delete(fontFiles).where(
+      notExists(
+        this.database
+          .select({ one: sql`1` })
+          .from(projectFonts)
+          .where(eq(projectFonts.sha256, fontFiles.sha256)),
+      ),
+    );
   }
 }

@@ -42,12 +42,10 @@ export const changes = sqliteTable(
   (table) => [primaryKey({ columns: [table.projectId, table.revision] })],
 );
 
-/** Font files, each stored once under its hash, with the WOFF2 form that is served and delivered. */
+/** Font files as they were taken in, whole, each stored once under its hash. */
 export const fontFiles = sqliteTable('font_files', {
   sha256: text('sha256').primaryKey(),
   bytes: blob('bytes', { mode: 'buffer' }).notNull(),
-  /** The WOFF2 packing of a file that came in another format; null when it is WOFF2 itself. */
-  woff2: blob('woff2', { mode: 'buffer' }),
   reading: text('reading', { mode: 'json' }).$type<FaceReading>().notNull(),
   /** Licence text, from the library it came from or from the file. */
   licence: text('licence'),
@@ -66,6 +64,28 @@ export const projectFonts = sqliteTable(
   },
   (table) => [primaryKey({ columns: [table.projectId, table.sha256] })],
 );
+
+/** Files made from font files to be delivered: packed, or cut. By what they were made from, and what was done. */
+export const derivedFiles = sqliteTable(
+  'derived_files',
+  {
+    source: text('source')
+      .notNull()
+      .references(() => fontFiles.sha256, { onDelete: 'cascade' }),
+    cut: text('cut').notNull(),
+    bytes: blob('bytes', { mode: 'buffer' }).notNull(),
+    size: integer('size').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.source, table.cut] })],
+);
+
+/** Who is signed in: sessions by the hash of what their cookie holds. */
+export const sessions = sqliteTable('sessions', {
+  hash: text('hash').primaryKey(),
+  /** The token that was signed in with, hashed: another token ends its sessions. */
+  token: text('token').notNull(),
+  expiresAt: integer('expires_at').notNull(),
+});
 
 /** What was measured of families, by the hashes of the files it was measured on; taken once. */
 export const familyMeasures = sqliteTable('family_measures', {

@@ -1,12 +1,15 @@
-import { chmodSync, writeFileSync } from 'node:fs';
+import { chmodSync, copyFileSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer, type AddressInfo } from 'node:net';
 import { join } from 'node:path';
 import { describe, expect, test } from '@jest/globals';
 import { newDocument } from '@lettera/core/document';
+import { createClient } from '@libsql/client';
 import { readConfig } from '../config';
 import { startServer } from '../listen';
 import { temporaryFolder } from '../testing/server';
-import { openDatabase } from './database';
+import { toProblem } from '../http/problem';
+import { backup, restore } from './backup';
+import { closeDatabase, openDatabase } from './database';
 import { ProjectStore, StaleRevisionError } from './projectStore';
 
 const rename = (name: string) => [{ op: 'replace', path: '/name', value: name }];
@@ -97,7 +100,136 @@ describe('the store', () => {
   test('says when the database is damaged', async () => {
     const folder = temporaryFolder();
     writeFileSync(join(folder, 'lettera.db'), 'this is no database'.repeat(400));
-    await expect(openDatabase(folder)).rejects.toThrow('cannot open its database');
+    await expect(openDatabase(folder)).rejects.toThrow(/is damaged .* “lettera restore”/);
+  });
+
+  test('says when a page in the middle of the database is damaged', async () => {
+    const folder = temporaryFolder();
+    const file = join(folder, 'lettera.db');
+    const database = await openDatabase(folder);
+    await new ProjectStore(database).create(newDocument('Tarnholm'), []);
+    await closeDatabase(database);
+    const bytes = readFileSync(file);
+    const page = bytes.readUInt16BE(16);
+    const pages = bytes.length / page;
+    expect(pages).toBeGreaterThan(6);
+    bytes.fill(0x5a, page * Math.floor(pages / 2), page * (Math.floor(pages / 2) + 1));
+    writeFileSync(file, bytes);
+    await expect(openDatabase(folder)).rejects.toThrow(/is damaged/);
+    expect(readFileSync(file).equals(bytes)).toBe(true);
+  });
+
+  test('says when it is given a database without what its log holds', async () => {
+    const folder = temporaryFolder();
+    const client = createClient({ url: `file:${join(folder, 'lettera.db')}` });
+    await client.execute('PRAGMA journal_mode = WAL');
+    client.close();
+    await expect(openDatabase(folder)).rejects.toThrow(/holds nothing.*lettera\.db-wal/);
+  });
+
+  test('has everything in one file once it is closed', async () => {
+    const folder = temporaryFolder();
+    const database = await openDatabase(folder);
+    const { id } = await new ProjectStore(database).create(newDocument('Tarnholm'), []);
+    await closeDatabase(database);
+    const copy = temporaryFolder();
+    copyFileSync(join(folder, 'lettera.db'), join(copy, 'lettera.db'));
+    const copied = await openDatabase(copy);
+    expect((await new ProjectStore(copied).get(id))?.name).toBe('Tarnholm');
+    await closeDatabase(copied);
+  });
+});
+
+describe('a copy', () => {
+  test('of a store in use is whole, and can be put in the place of another', async () => {
+    const folder = temporaryFolder();
+    const database = await openDatabase(folder);
+    const store = new ProjectStore(database);
+    const { id } = await store.create(newDocument('One'), []);
+    const file = join(temporaryFolder(), 'copy.db');
+    await backup(folder, file);
+    await store.change(id, 1, rename('Two'));
+    await closeDatabase(database);
+
+    const aside = await restore(file, folder);
+    const restored = await openDatabase(folder);
+    expect((await new ProjectStore(restored).get(id))?.name).toBe('One');
+    await closeDatabase(restored);
+    const kept = await openDatabaseFile(aside ?? '');
+    expect((await new ProjectStore(kept).get(id))?.name).toBe('Two');
+    await closeDatabase(kept);
+  });
+
+  /** A database under another name, as a folder of its own. */
+  async function openDatabaseFile(path: string) {
+    const folder = temporaryFolder();
+    copyFileSync(path, join(folder, 'lettera.db'));
+    return openDatabase(folder);
+  }
+
+  test('is never written over a file, and never made of nothing', async () => {
+    const folder = temporaryFolder();
+    await expect(backup(folder, join(folder, 'copy.db'))).rejects.toThrow('no data of Lettera’s');
+    await closeDatabase(await openDatabase(folder));
+    const there = join(folder, 'there.db');
+    writeFileSync(there, 'x');
+    await expect(backup(folder, there)).rejects.toThrow('is there already');
+    expect(readFileSync(there, 'utf8')).toBe('x');
+  });
+
+  test('is put back only when it is sound, and nobody serves the folder', async () => {
+    const folder = temporaryFolder();
+    const wrong = join(folder, 'wrong.db');
+    writeFileSync(wrong, 'no database'.repeat(900));
+    await expect(restore(wrong, folder)).rejects.toThrow('is damaged');
+    await expect(restore(join(folder, 'none.db'), folder)).rejects.toThrow('There is no file');
+    const copy = join(folder, 'copy.db');
+    await closeDatabase(await openDatabase(folder));
+    await backup(folder, copy);
+    // The process that runs the tests was started by one that is alive.
+    writeFileSync(join(folder, `running-${process.ppid}`), '');
+    await expect(restore(copy, folder)).rejects.toThrow('serves');
+    rmSync(join(folder, `running-${process.ppid}`));
+    await expect(restore(copy, folder)).resolves.toMatch(/before/);
+  });
+});
+
+describe('a database that another program holds', () => {
+  async function held() {
+    const folder = temporaryFolder();
+    const database = await openDatabase(folder);
+    const store = new ProjectStore(database);
+    const { id } = await store.create(newDocument('One'), []);
+    const other = createClient({ url: `file:${join(folder, 'lettera.db')}`, concurrency: 1 });
+    const holding = await other.transaction('write');
+    return { database, store, id, other, holding };
+  }
+
+  test('is waited for, and written to at once when it is free', async () => {
+    const { database, store, id, other, holding } = await held();
+    const changed = store.change(id, 1, rename('Two'));
+    setTimeout(() => void holding.commit(), 400);
+    await expect(changed).resolves.toMatchObject({ revision: 2, name: 'Two' });
+    await expect(store.change(id, 2, rename('Three'))).resolves.toMatchObject({ revision: 3 });
+    other.close();
+    await closeDatabase(database);
+  });
+
+  test('is given up after a while, said to be busy, and written to once it is free', async () => {
+    const { database, store, id, other, holding } = await held();
+    const error: unknown = await store.change(id, 1, rename('Two')).catch((one: unknown) => one);
+    expect(toProblem(error)).toMatchObject({ problem: 'database-busy', status: 503 });
+    expect((await store.get(id))?.revision).toBe(1);
+    await holding.commit();
+    for (const [revision, name] of [
+      [1, 'Two'],
+      [2, 'Three'],
+      [3, 'Four'],
+    ] as const) {
+      await expect(store.change(id, revision, rename(name))).resolves.toMatchObject({ name });
+    }
+    other.close();
+    await closeDatabase(database);
   });
 });
 

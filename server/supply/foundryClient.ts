@@ -12,6 +12,9 @@ export class SupplyError extends Error {
   override readonly name = 'SupplyError';
 }
 
+/** The foundry does not list what was asked for. */
+export class NotListedError extends SupplyError {}
+
 /** A family with what is needed to take it in. */
 export interface LibraryFamilyDetails extends Omit<LibraryFamily, 'files'> {
   version: string;
@@ -64,7 +67,7 @@ export class FoundryClient {
     signal?: AbortSignal,
   ): Promise<Buffer> {
     const listed = family.files.find((file) => file.name === name);
-    if (!listed) throw new SupplyError(`${family.name} has no file ${name}.`);
+    if (!listed) throw new NotListedError(`${family.name} has no file ${name}.`);
     const path = `/v1/families/${encodeURIComponent(family.id)}/files/${encodeURIComponent(name)}`;
     const matches = (bytes: Buffer) =>
       createHash('sha256').update(bytes).digest('hex') === listed.sha256;
@@ -111,7 +114,7 @@ export class FoundryClient {
           return { body: Buffer.alloc(0), etag, unchanged: true };
         }
         if (response.status === 404) {
-          throw new SupplyError('The foundry no longer has this family.');
+          throw new NotListedError('The foundry has no such family.');
         }
         if (!response.ok) throw new Error(`status ${response.status}`);
         return {

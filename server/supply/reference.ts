@@ -50,7 +50,8 @@ async function standInFaces(
 ): Promise<{ name: string; faces: Face[] }> {
   const [where, key = ''] = wanted.standIn.split('/');
   if (where === 'case') {
-    const family = project.document.case[key];
+    const families = project.document.case;
+    const family = Object.hasOwn(families, key) ? families[key] : undefined;
     if (!family) throw new PickError('The look-alike is not in the case.');
     return { name: family.reference?.standIn ?? family.name, faces: family.faces };
   }

@@ -41,7 +41,7 @@ interface FacePlan {
 
 /**
  * Which files make the faces wanted. A static family has a file for each weight. A variable one has one
- * file a style for all its weights, limited to the range from the lightest to the heaviest wanted.
+ * file a style for all its weights, which serves the range from the lightest to the heaviest wanted.
  */
 export function planFaces(family: LibraryFamilyDetails, picks: Picks): FacePlan[] {
   if (picks.faces.length === 0) throw new PickError('Pick at least one weight.');
@@ -94,8 +94,8 @@ export interface Following {
 }
 
 /**
- * Fetches the faces wanted, limits variable ones to the weights wanted, and reads them. Nothing is
- * stored here, so a failure half way takes in nothing.
+ * Fetches the files of the faces wanted, whole, and reads them: what of them is delivered is decided then.
+ * Nothing is stored here, so a failure half way takes in nothing.
  * @throws PickError, SupplyError, FontError
  */
 export async function fetchFaces(
@@ -112,18 +112,14 @@ export async function fetchFaces(
   for (const { files, ...place } of plans) {
     const taken = await Promise.all(
       files.map(async (file) => {
-        const whole = await foundry.file(details, file.name, signal);
-        const narrower = place.weightMin > file.weightMin || place.weightMax < file.weightMax;
-        const bytes = narrower
-          ? await jobs.narrowWeights({ bytes: whole, ...place })
-          : new Uint8Array(whole);
-        const read = await jobs.readFont(bytes);
+        const bytes = new Uint8Array(await foundry.file(details, file.name, signal));
+        const { reading } = await jobs.readFont(bytes);
         onFile(++done, of);
-        return { ...read, file };
+        return { bytes, reading, file };
       }),
     );
     for (const { bytes, reading } of taken) {
-      fonts.push({ bytes, woff2: bytes, reading, licence: details.licenceText });
+      fonts.push({ bytes, reading, licence: details.licenceText });
     }
     faces.push({
       ...place,

@@ -1,0 +1,92 @@
+import { randomUUID } from 'node:crypto';
+import { createWriteStream } from 'node:fs';
+import { mkdir, mkdtemp, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { Transform, type Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+
+/** More arrives than may: `all` says whether for everybody together, or for the one who sends. */
+export class TooMuchError extends Error {
+  override readonly name = 'TooMuchError';
+
+  constructor(readonly all: boolean) {
+    super('More arrives than may.');
+  }
+}
+
+/** Bytes of all that may lie here at once, whoever sends it. */
+const MOST_AT_ONCE = 1024 * 1024 * 1024;
+
+/** The files that one request brings, until they have been dealt with. */
+export interface Arrival {
+  /** Writes a file and gives its path. @throws TooMuchError */
+  receive(stream: Readable): Promise<{ path: string; size: number }>;
+  /** Removes them all. */
+  clear(): Promise<void>;
+}
+
+/**
+ * Files on their way in: on disk and not in memory, counted as they are read and not by what they say of
+ * themselves.
+ */
+export class IncomingFiles {
+  #bytes = 0;
+
+  private constructor(private readonly folder: string) {}
+
+  /** Opens a folder for what arrives; what an earlier run has left there is gone. */
+  static async open(dataFolder: string): Promise<IncomingFiles> {
+    const folder = join(dataFolder, 'incoming');
+    try {
+      await rm(folder, { recursive: true, force: true });
+      await mkdir(folder);
+      return new IncomingFiles(folder);
+    } catch {
+      // With the database elsewhere there may be no data folder.
+      return new IncomingFiles(await mkdtemp(join(tmpdir(), 'lettera-incoming-')));
+    }
+  }
+
+  /** @param most bytes of one request's files together */
+  async expect(most: number): Promise<Arrival> {
+    const folder = join(this.folder, randomUUID());
+    await mkdir(folder);
+    let arrived = 0;
+    const count = (bytes: number) => {
+      arrived += bytes;
+      this.#bytes += bytes;
+      if (arrived > most) throw new TooMuchError(false);
+      if (this.#bytes > MOST_AT_ONCE) throw new TooMuchError(true);
+    };
+    let files = 0;
+    return {
+      receive: async (stream) => {
+        const path = join(folder, String(files++));
+        let size = 0;
+        const counting = new Transform({
+          transform(chunk: Buffer, _encoding, done) {
+            try {
+              size += chunk.length;
+              count(chunk.length);
+              done(null, chunk);
+            } catch (error) {
+              done(error as Error);
+            }
+          },
+        });
+        await pipeline(stream, counting, createWriteStream(path));
+        return { path, size };
+      },
+      clear: async () => {
+        this.#bytes -= arrived;
+        arrived = 0;
+        await rm(folder, { recursive: true, force: true });
+      },
+    };
+  }
+
+  async close(): Promise<void> {
+    await rm(this.folder, { recursive: true, force: true });
+  }
+}

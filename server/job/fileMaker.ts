@@ -1,0 +1,68 @@
+import { cutOf, madeKey } from '@lettera/core/deliver';
+import type { Progress } from '../progress';
+import type { DerivedFile, DerivedStore } from '../store/derivedStore';
+import type { FontStore } from '../store/fontStore';
+import type { Jobs } from './jobs';
+
+const keyOf = ({ source, cut }: DerivedFile): string => madeKey(source, cutOf(cut));
+
+/** Makes the files that are delivered, each once, and keeps them. */
+export class FileMaker {
+  readonly #underWay = new Map<string, Promise<number>>();
+
+  constructor(
+    private readonly fonts: FontStore,
+    private readonly derived: DerivedStore,
+    private readonly jobs: Jobs,
+    private readonly progress: Progress,
+  ) {}
+
+  /** Bytes of what has been made from the given files, by source and cut as `madeKey` has them. */
+  async made(sources: string[]): Promise<Record<string, number>> {
+    const sizes = await this.derived.sizes(sources);
+    return Object.fromEntries(sizes.map(({ size, ...file }) => [keyOf(file), size]));
+  }
+
+  /**
+   * Makes those of the files that have not been made, and tells the project how far that has come.
+   * @throws whatever keeps one of them from being made
+   */
+  async make(projectId: string, files: readonly DerivedFile[]): Promise<void> {
+    const made = await this.made(files.map(({ source }) => source));
+    const wanted = new Map(files.map((file) => [keyOf(file), file]));
+    for (const key of Object.keys(made)) wanted.delete(key);
+    let done = 0;
+    const tell = () => this.progress.report({ task: 'packing', done, of: wanted.size }, projectId);
+    if (wanted.size > 0) tell();
+    await Promise.all(
+      [...wanted].map(async ([key, file]) => {
+        await this.#one(key, file);
+        done++;
+        tell();
+      }),
+    );
+  }
+
+  /** The bytes of a file that has been made. */
+  async bytes(file: DerivedFile): Promise<Buffer> {
+    const bytes = await this.derived.get(file);
+    if (!bytes) throw new RangeError(`${keyOf(file)} has not been made`);
+    return bytes;
+  }
+
+  #one(key: string, file: DerivedFile): Promise<number> {
+    const running = this.#underWay.get(key);
+    if (running) return running;
+    const work = this.#derive(file).finally(() => this.#underWay.delete(key));
+    this.#underWay.set(key, work);
+    return work;
+  }
+
+  async #derive(file: DerivedFile): Promise<number> {
+    const source = (await this.fonts.files([file.source])).get(file.source);
+    if (!source) throw new RangeError(`The store has no file ${file.source}`);
+    const bytes = await this.jobs.derive({ bytes: source, cut: cutOf(file.cut) });
+    await this.derived.keep(file, bytes);
+    return bytes.byteLength;
+  }
+}
