@@ -51,6 +51,62 @@ const directions = Object.entries(MAY_IMPORT).map(([workspace, allowed]) => {
   };
 });
 
+/**
+ * Folders that each folder of a workspace may import from beside its own: dependencies point one way. What
+ * a folder names here is all of it, types too.
+ */
+const FOLDERS = {
+  core: {
+    types: [],
+    css: ['types'],
+    document: ['css'],
+    font: ['document', 'css'],
+    measure: ['font', 'document', 'css'],
+    scale: ['document'],
+    pairing: ['measure', 'document'],
+    style: ['scale', 'document'],
+    fallback: ['style', 'font', 'document'],
+    change: ['scale', 'font', 'document'],
+    deliver: ['fallback', 'style', 'scale', 'font', 'document', 'css'],
+    check: ['fallback', 'style', 'scale', 'font', 'document', 'css'],
+  },
+  web: {
+    control: [],
+    api: [],
+    worker: [],
+    store: ['api', 'worker', 'control'],
+    proof: ['store', 'api', 'control'],
+    stage: ['proof', 'store', 'api', 'control'],
+    frame: ['proof', 'store', 'api', 'control'],
+  },
+  server: {
+    store: ['.'],
+    job: ['store', '.'],
+    supply: ['job', 'store', '.'],
+    http: ['supply', 'job', 'store', '.'],
+  },
+};
+
+const oneWay = Object.entries(FOLDERS).flatMap(([workspace, folders]) =>
+  Object.entries(folders).map(([folder, allowed]) => ({
+    files: [`${workspace}/${folder}/**/*.{ts,vue}`],
+    ignores: ['**/*.test.ts', '**/testing/**'],
+    rules: {
+      '@typescript-eslint/no-restricted-imports': [
+        'error',
+        {
+          patterns: Object.keys(folders)
+            .filter((other) => other !== folder && !allowed.includes(other))
+            .map((other) => ({
+              group: [`../${other}`, `../${other}/*`, `../../${other}/*`, `../../${other}`],
+              message: `${workspace}/${folder} may import from ${allowed.join(', ') || 'no other folder'} only.`,
+            })),
+        },
+      ],
+    },
+  })),
+);
+
 export default typescript.config(
   { ignores: ['**/node_modules/**', 'build/**', 'data/**', 'server/store/migrations/**'] },
   js.configs.recommended,
@@ -97,4 +153,5 @@ export default typescript.config(
     },
   },
   ...directions,
+  ...oneWay,
 );

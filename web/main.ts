@@ -1,11 +1,11 @@
 import '@fontsource-variable/hanken-grotesk/wght.css';
-import './frame/theme.css';
+import './control/theme.css';
 import { createPinia } from 'pinia';
 import PrimeVue from 'primevue/config';
 import { createApp } from 'vue';
 import { askAhead } from './api/ahead';
 import App from './App.vue';
-import { preset } from './frame/preset';
+import { preset } from './control/preset';
 import { router } from './router';
 
 askAhead(location.pathname);

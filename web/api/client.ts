@@ -52,7 +52,7 @@ export type UploadResult =
 
 /** How far a long piece of the server's work has come. */
 export interface ProgressReport {
-  task: 'measuring' | 'taking' | 'reading';
+  task: 'measuring' | 'taking' | 'reading' | 'packing';
   done: number;
   of: number;
 }
@@ -156,7 +156,9 @@ const ifMatch = (revision: number) => ({ 'If-Match': `"${revision}"` });
 
 /** The server, as the web application sees it: one function a request. */
 export const api = {
+  session: () => get<{ tokenNeeded: boolean; signedIn: boolean }>('/session'),
   signIn: (token: string) => sendJson<unknown>('POST', '/session', { token }),
+  signOut: () => sendJson<void>('DELETE', '/session'),
 
   projects: () => get<ProjectSummary[]>('/projects'),
   createProject: (name: string) => sendJson<Project>('POST', '/projects', { name }),
@@ -178,6 +180,8 @@ export const api = {
     sendJson<FallbackTrials>('POST', `${project(id)}/fallbacks`, patch),
   twins: () => get<Record<string, TwinScript[]>>('/local-fonts'),
   delivery: (id: string) => get<DeliveryFile[]>(`${project(id)}/delivery`),
+  deliveryEvidence: (id: string) =>
+    get<{ made: Record<string, number> }>(`${project(id)}/delivery/evidence`),
 
   allowFoundry: (id: string, allowedBy: string) =>
     sendJson<Project>('PUT', `${project(id)}/foundry`, { allowedBy }),
@@ -224,7 +228,7 @@ export const api = {
 
 /** Addresses that the page itself loads from. */
 export const urls = {
-  font: (id: string, sha256: string) => `${API}${project(id)}/fonts/${sha256}.woff2`,
+  font: (id: string, sha256: string) => `${API}${project(id)}/fonts/${sha256}`,
   libraryFont: (id: string, family: string, name: string) =>
     `${API}${project(id)}/foundry/families/${encodeURIComponent(family)}/files/${encodeURIComponent(name)}`,
   localFont: (key: string, variant: string, script: string) =>

@@ -1,15 +1,16 @@
 <script setup lang="ts">
-import { deliveredFonts } from '@lettera/core/deliver';
+import { totalBytes } from '@lettera/core/deliver';
 import { siteName } from '@lettera/core/document';
-import { candidateError, chosenCandidate, LOCAL_FONTS } from '@lettera/core/fallback';
+import { candidateError, LOCAL_FONTS, voiceFallback } from '@lettera/core/fallback';
 import { stepsOf } from '@lettera/core/scale';
 import { computed } from 'vue';
 import { useRoute } from 'vue-router';
 import { caseFont } from '../proof/caseFonts';
 import { useFallbacks } from '../store/fallbacks';
-import { useLengthUnit } from '../store/lengthUnit';
+import { useLengthUnit } from '../control/lengthUnit';
 import { useMarks } from '../store/marks';
-import { count, kilobytes, percent, plainNumber } from './figures';
+import { usePlans } from '../store/plans';
+import { count, kilobytes, percent, plainNumber } from '../control/figures';
 import ProjectName from './ProjectName.vue';
 import SaveLine from './SaveLine.vue';
 import { STAGES, type StageKey } from './stages';
@@ -18,6 +19,7 @@ import ThemeSwitch from './ThemeSwitch.vue';
 const fallbacks = useFallbacks();
 const checks = useMarks();
 const lengths = useLengthUnit();
+const plans = usePlans();
 const route = useRoute();
 
 const shown = computed(() => checks.shown);
@@ -35,7 +37,7 @@ function fallbackDecisions(voices: string[]): Decision[] {
   if (!document || voices.length === 0) return [{ text: 'No web face to stand in for' }];
   if (fallbacks.state === 'loading') return [{ text: 'being fitted …' }];
   return voices.flatMap((key) => {
-    const candidate = chosenCandidate(document, key, fallbacks.trials);
+    const candidate = voiceFallback(plans.fallbackOf(document), key).chosen;
     return candidate
       ? [
           {
@@ -54,7 +56,8 @@ const decisions = computed<Record<StageKey, Decision[]>>(() => {
   const families = Object.entries(document.case);
   const { small, large } = document.scale;
   const seated = Object.entries(document.voices).filter(([, { family }]) => family);
-  const files = deliveredFonts(document);
+  const { files } = plans.deliveryOf(document);
+  const bytes = totalBytes(files);
   return {
     faces: [
       {
@@ -89,7 +92,7 @@ const decisions = computed<Record<StageKey, Decision[]>>(() => {
     ],
     deliver: [
       {
-        text: `${count(files.length, 'font file')}, ${kilobytes(files.reduce((sum, { file }) => sum + file.bytes, 0))}`,
+        text: `${count(files.length, 'font file')}, ${bytes === null ? 'being packed …' : kilobytes(bytes)}`,
         note: `${stepsOf(document.scale).length} sizes`,
       },
     ],

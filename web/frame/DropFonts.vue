@@ -2,7 +2,7 @@
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
 import { useProject } from '../store/project';
 import { useUpload } from '../store/upload';
-import { count } from './figures';
+import { count } from '../control/figures';
 
 /** Font files dropped anywhere are taken in. */
 const upload = useUpload();

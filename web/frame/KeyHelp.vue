@@ -1,23 +1,33 @@
 <script setup lang="ts">
 import Dialog from 'primevue/dialog';
-import { STAGES } from './stages';
+import { computed } from 'vue';
+import { keyGroups, type KeyGroup } from '../control/keys';
 
 const visible = defineModel<boolean>({ required: true });
 
-const KEYS: [keys: string, what: string][] = [
-  ['Ctrl or Cmd Z', 'undo'],
-  ['Shift Ctrl or Cmd Z', 'redo'],
-  ['f', 'web faces or fallback on the proof'],
-  ['w', 'next width of the proof'],
-  ['[ and ]', 'the row before and after, the contender, or the step'],
-  ['1 to 4', 'a contender on the proof, in Pair'],
-  ['k', 'put the row on the shortlist, or take it off'],
-  ['arrow keys', 'step a number or an end of a curve, ten at a time with Shift'],
-  ['Delete', 'give an end of a curve back to the ratio, in Scale'],
-  ['Enter', 'take what is being tried, in Scale'],
-  ['Escape', 'leave, or give back what was being looked at'],
-  ...STAGES.map(({ letter, name }): [string, string] => [`g ${letter}`, `go to ${name}`]),
+const MODIFIERS: readonly (readonly [name: string, says: string])[] = [
+  ['Shift+', 'Shift '],
+  ['Mod+', 'Ctrl or Cmd '],
 ];
+
+/** A key as it is written on a keyboard. */
+const says = (keys: string): string => {
+  const spelled = MODIFIERS.reduce((text, [name, words]) => text.replace(name, words), keys);
+  return spelled.replace(
+    /^(.*Cmd )(.)$/,
+    (_all, modifiers: string, letter: string) => modifiers + letter.toUpperCase(),
+  );
+};
+
+/** What every stage has comes last: what is particular to this one is looked for. */
+const groups = computed(() =>
+  keyGroups.value
+    .filter(({ keys }) => keys.length > 0)
+    .map(({ group, keys }: KeyGroup) => ({
+      group,
+      keys: keys.map((key) => ({ ...key, says: says(key.keys) })),
+    })),
+);
 </script>
 
 <template>
@@ -28,19 +38,30 @@ const KEYS: [keys: string, what: string][] = [
     dismissable-mask
     modal
   >
-    <dl>
-      <template v-for="[keys, what] in KEYS" :key="keys">
-        <dt>{{ keys }}</dt>
-        <dd>{{ what }}</dd>
-      </template>
-    </dl>
+    <section v-for="{ group, keys } in groups" :key="group">
+      <h3>{{ group }}</h3>
+      <dl>
+        <template v-for="key in keys" :key="key.keys">
+          <dt>{{ key.says }}</dt>
+          <dd>{{ key.does }}</dd>
+        </template>
+      </dl>
+    </section>
   </Dialog>
 </template>
 
 <style scoped>
+section + section {
+  margin-top: 12px;
+}
+h3 {
+  margin-bottom: 4px;
+  font-size: 12px;
+  color: var(--ink-2);
+}
 dl {
   display: grid;
-  grid-template-columns: auto 1fr;
+  grid-template-columns: 150px 1fr;
   gap: 4px 16px;
 }
 dt {

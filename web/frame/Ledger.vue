@@ -1,25 +1,26 @@
 <script setup lang="ts">
 import type { Mark } from '@lettera/core/check';
 import {
-  deliveredFonts,
   loadTimes,
   preloadedFonts,
   referencedFamilies,
   STATED_CONNECTION,
   stylesheet,
+  totalBytes,
 } from '@lettera/core/deliver';
 import { computed, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { useFallbacks } from '../store/fallbacks';
+
 import { useMarks } from '../store/marks';
+import { usePlans } from '../store/plans';
 import { useProject } from '../store/project';
 import { useProof } from '../store/proof';
-import { count, kilobytes } from './figures';
-import MarkLine from './MarkLine.vue';
+import { count, kilobytes } from '../control/figures';
+import MarkLine from '../proof/MarkLine.vue';
 
 const project = useProject();
 const proof = useProof();
-const fallbacks = useFallbacks();
+const plans = usePlans();
 const checks = useMarks();
 const route = useRoute();
 const router = useRouter();
@@ -28,19 +29,22 @@ const open = ref<'files' | 'time' | 'shift' | 'marks' | null>(null);
 const figures = computed(() => {
   const document = checks.shown;
   if (!document) return null;
-  const fonts = deliveredFonts(document);
+  const fonts = plans.deliveryOf(document).files;
   const firstFonts = fonts.filter(({ file }) => ['latin', 'all'].includes(file.script));
-  const css = new TextEncoder().encode(stylesheet(document, fallbacks.trials)).length;
-  const bytes = (list: typeof fonts) => list.reduce((sum, { file }) => sum + file.bytes, 0);
+  const css = new TextEncoder().encode(stylesheet(document, plans.fallbackOf(document))).length;
+  const firstBytes = totalBytes(firstFonts);
   return {
     faces: new Set(fonts.map(({ face }) => face)).size,
     fonts,
     elsewhere: referencedFamilies(document),
-    bytes: bytes(fonts),
+    bytes: totalBytes(fonts),
     css,
-    firstBytes: bytes(firstFonts),
+    firstBytes,
     preloaded: preloadedFonts(document),
-    times: loadTimes(STATED_CONNECTION, { stylesheetBytes: css, fontBytes: bytes(firstFonts) }),
+    times:
+      firstBytes === null
+        ? null
+        : loadTimes(STATED_CONNECTION, { stylesheetBytes: css, fontBytes: firstBytes }),
     marks: checks.marks,
   };
 });
@@ -51,15 +55,12 @@ const shiftText = computed(() => {
   return proof.folded ? 'not measured' : 'being measured';
 });
 
-const seconds = (milliseconds: number): string => `${(milliseconds / 1000).toFixed(2)} s`;
+/** A time, or that it is told once the files are there. */
+const seconds = (milliseconds: number | undefined): string =>
+  milliseconds === undefined ? '…' : `${(milliseconds / 1000).toFixed(2)} s`;
 
 function toggle(panel: typeof open.value): void {
   open.value = open.value === panel ? null : panel;
-}
-
-const refused = ref('');
-function putRight({ fix }: Mark): void {
-  refused.value = project.change(fix?.patch ?? []) ?? '';
 }
 
 function goTo({ stage, style }: Mark): void {
@@ -78,7 +79,7 @@ function goTo({ stage, style }: Mark): void {
           <tbody>
             <tr v-for="font in figures.fonts" :key="font.path">
               <td>{{ font.path.replace('fonts/', '') }}</td>
-              <td class="figure">{{ kilobytes(font.file.bytes) }}</td>
+              <td class="figure">{{ kilobytes(font.bytes) }}</td>
             </tr>
           </tbody>
         </table>
@@ -92,9 +93,9 @@ function goTo({ stage, style }: Mark): void {
         <p>
           {{ STATED_CONNECTION.roundTrip }} ms a round trip,
           {{ STATED_CONNECTION.bandwidth / 1000 }} Mbit/s. Text shows after
-          {{ seconds(figures.times.firstText) }}, once the {{ kilobytes(figures.css) }} of style
-          sheet are there; the web faces take over after {{ seconds(figures.times.swap) }}, once the
-          {{ kilobytes(figures.firstBytes) }} of Latin faces are.
+          {{ seconds(figures.times?.firstText) }}, once the {{ kilobytes(figures.css) }} of style
+          sheet are there; the web faces take over after {{ seconds(figures.times?.swap) }}, once
+          the {{ kilobytes(figures.firstBytes) }} of Latin faces are.
         </p>
         <p class="quiet small">
           Reckoned for a page that loads nothing else: round trips and bytes, uncompressed.
@@ -116,7 +117,6 @@ function goTo({ stage, style }: Mark): void {
       </template>
       <template v-else>
         <h2>{{ count(figures.marks.length, 'mark') }}</h2>
-        <p v-if="refused" class="mark-text" role="alert">{{ refused }}</p>
         <p v-if="figures.marks.length === 0">Nothing that is checked is wrong.</p>
         <ul v-else>
           <MarkLine
@@ -124,7 +124,7 @@ function goTo({ stage, style }: Mark): void {
             :key="mark.message"
             :mark="mark"
             @go="goTo"
-            @take="putRight"
+            @take="checks.putRight($event)"
           />
         </ul>
       </template>
@@ -148,9 +148,9 @@ function goTo({ stage, style }: Mark): void {
           :aria-expanded="open === 'time'"
           @click="toggle('time')"
         >
-          Text after <b>{{ seconds(figures.times.firstText) }}</b>,
+          Text after <b>{{ seconds(figures.times?.firstText) }}</b>,
           {{ figures.fonts.length ? 'swap after' : 'no swap' }}
-          <b v-if="figures.fonts.length">{{ seconds(figures.times.swap) }}</b> on
+          <b v-if="figures.fonts.length">{{ seconds(figures.times?.swap) }}</b> on
           {{ STATED_CONNECTION.name }}
         </button>
         <button

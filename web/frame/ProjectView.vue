@@ -12,6 +12,7 @@ import DropFonts from './DropFonts.vue';
 import KeyHelp from './KeyHelp.vue';
 import { rememberProject } from './lastProject';
 import Ledger from './Ledger.vue';
+import RefusalNotice from './RefusalNotice.vue';
 import { isStage, STAGES } from './stages';
 import { useShortcuts } from './useShortcuts';
 
@@ -48,7 +49,6 @@ watch(
   ([key, name]) => {
     const title = STAGES.find((entry) => entry.key === key)?.name ?? '';
     document.title = name ? `${title} · ${name} · Lettera` : 'Lettera';
-    project.preview = null;
   },
   { immediate: true },
 );
@@ -140,6 +140,7 @@ function resizeByKey(event: KeyboardEvent): void {
     <DropFonts />
     <ConflictDialog />
     <KeyHelp v-model="help" />
+    <RefusalNotice />
   </div>
   <p v-else class="visually-hidden" role="status">Opening the project …</p>
 </template>

@@ -10,10 +10,9 @@ const WORDS: Record<SaveState, string> = {
   saving: 'Saving …',
   waiting: 'Not saved yet',
   conflict: 'Changed elsewhere',
-  refused: 'Refused',
 };
 const undoTitle = computed(() => {
-  if (project.trial) return 'Give back what is being tried';
+  if (project.layers.some(({ kind }) => kind === 'tried')) return 'Give back what is being tried';
   return project.stored?.undo ? `Undo: ${project.stored.undo}` : 'There is nothing to undo';
 });
 const words = computed(() => WORDS[project.saveState]);
@@ -48,9 +47,6 @@ const words = computed(() => WORDS[project.saveState]);
     <p v-if="project.saveState === 'waiting'" class="small">
       {{ project.message }} Your changes are kept in this browser and will be sent again.
       <button type="button" class="plain again" @click="project.flush()">Send now</button>
-    </p>
-    <p v-else-if="project.saveState === 'refused'" class="small" role="alert">
-      {{ project.message }}
     </p>
     <p v-else-if="project.stored?.undo" class="small quiet last" :title="project.stored.undo">
       Last: {{ project.stored.undo }}

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref, watchEffect } from 'vue';
-import ChoiceLine from './ChoiceLine.vue';
+import ChoiceLine from '../control/ChoiceLine.vue';
 
 const KEY = 'lettera:theme';
 const THEMES = [

@@ -1,63 +1,41 @@
-import { onBeforeUnmount, onMounted, type Ref } from 'vue';
+import { type Ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
+import { useKeys } from '../control/keys';
 import { useProject } from '../store/project';
 import { useProof } from '../store/proof';
 import { STAGES } from './stages';
 
-/** How long `g` waits for a stage's letter, milliseconds. */
-const CHORD_TIME = 1200;
-
-const TYPING = 'input, textarea, select, [contenteditable], [role="combobox"], [role="listbox"]';
-
-/** The keys that work in every stage. They stay out of the way while something is typed. */
+/** The keys that work in every stage. */
 export function useShortcuts(help: Ref<boolean>): void {
   const project = useProject();
   const proof = useProof();
   const router = useRouter();
   const route = useRoute();
-  let chordUntil = 0;
 
-  function withControl(event: KeyboardEvent): void {
-    if (event.key.toLowerCase() !== 'z') return;
-    event.preventDefault();
-    void (event.shiftKey ? project.redo() : project.undo());
-  }
-
-  function onKey(event: KeyboardEvent): void {
-    const target = event.target as Element | null;
-    if (event.defaultPrevented || target?.closest?.(TYPING)) return;
-    if (event.ctrlKey || event.metaKey) {
-      withControl(event);
-      return;
-    }
-    if (event.altKey) return;
-    if (event.timeStamp < chordUntil) {
-      chordUntil = 0;
-      const stage = STAGES.find(({ letter }) => letter === event.key);
-      if (stage) {
-        void router.push({ name: stage.key, params: { project: route.params['project'] } });
-        return;
-      }
-    }
-    switch (event.key) {
-      case 'g':
-        chordUntil = event.timeStamp + CHORD_TIME;
-        break;
-      case 'f':
-        proof.fonts = proof.fonts === 'web' ? 'fallback' : 'web';
-        break;
-      case 'w':
-        proof.nextStop();
-        break;
-      case '?':
-        help.value = !help.value;
-        break;
-      case 'Escape':
-        if (proof.style) proof.style = null;
-        break;
-    }
-  }
-
-  onMounted(() => window.addEventListener('keydown', onKey));
-  onBeforeUnmount(() => window.removeEventListener('keydown', onKey));
+  useKeys('In every stage', [
+    { keys: 'Mod+z', does: 'undo', run: () => void project.undo() },
+    { keys: 'Shift+Mod+z', does: 'redo', run: () => void project.redo() },
+    {
+      keys: 'f',
+      does: 'web faces or fallback on the proof',
+      run: () => (proof.fonts = proof.fonts === 'web' ? 'fallback' : 'web'),
+    },
+    { keys: 'w', does: 'next width of the proof', run: () => proof.nextStop() },
+    {
+      keys: 'Escape',
+      does: 'leave, or give back what is looked at',
+      when: () => proof.style !== null,
+      run: () => (proof.style = null),
+    },
+    { keys: '?', does: 'these keys', run: () => (help.value = !help.value) },
+    {
+      keys: 'arrow keys',
+      does: 'step a number or an end of a curve, ten at a time with Shift',
+    },
+    ...STAGES.map(({ key, letter, name }) => ({
+      keys: `g ${letter}`,
+      does: `go to ${name}`,
+      run: () => void router.push({ name: key, params: { project: route.params['project'] } }),
+    })),
+  ]);
 }

@@ -4,6 +4,7 @@ import { layoutShift } from '@lettera/core/fallback';
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
 import { urls } from '../api/client';
 import { useFallbacks } from '../store/fallbacks';
+import { usePlans } from '../store/plans';
 import { useProject } from '../store/project';
 import { useProof } from '../store/proof';
 import { useFontUrl } from './fontUrl';
@@ -22,6 +23,7 @@ const emit = defineEmits<{ pointed: [styleName: string | null] }>();
 const project = useProject();
 const proof = useProof();
 const fallbacks = useFallbacks();
+const plans = usePlans();
 const frame = ref<HTMLIFrameElement | null>(null);
 const sheet = shallowRef<ProofSheet | null>(null);
 const ready = ref(false);
@@ -37,7 +39,7 @@ const state = computed<ProofState | null>(() =>
     ? {
         fontUrl,
         document: shownDocument.value,
-        trials: fallbacks.trials,
+        fallback: plans.fallbackOf(shownDocument.value),
         twins: fallbacks.twins,
         fonts: proof.fonts,
         ground: proof.ground,

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import Select from 'primevue/select';
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
-import ChoiceLine from '../frame/ChoiceLine.vue';
+import ChoiceLine from '../control/ChoiceLine.vue';
 import { useProject } from '../store/project';
 import { STOPS, useProof } from '../store/proof';
-import StandIns from '../frame/StandIns.vue';
+import StandIns from './StandIns.vue';
 import ProofFrame from './ProofFrame.vue';
 import WidthRuler from './WidthRuler.vue';
 

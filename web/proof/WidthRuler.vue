@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { arrowStep } from '../frame/arrowStep';
+import { arrowStep } from '../control/arrowStep';
 import { NARROWEST, STOPS, useProof, WIDEST } from '../store/proof';
 
 const proof = useProof();

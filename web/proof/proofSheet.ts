@@ -5,14 +5,12 @@ import {
   GRID_PROPERTY,
   layeredRules,
   fallbackFaceRule,
-  fallbackFaces,
   localSources,
   webFaceRule,
-  type FallbackFace,
   type FontsShown,
 } from '@lettera/core/deliver';
 import type { ProjectDocument } from '@lettera/core/document';
-import type { FallbackTrials } from '@lettera/core/fallback';
+import type { FallbackPlan, PlannedFallbackFace } from '@lettera/core/fallback';
 import { urls, type TwinScript } from '../api/client';
 import { NEAR_FIRST_RULES, NearFirst } from './nearFirst';
 
@@ -20,7 +18,7 @@ export interface ProofState {
   /** Address of a font file, by its hash. */
   fontUrl: (sha256: string) => string;
   document: ProjectDocument;
-  trials: FallbackTrials;
+  fallback: FallbackPlan;
   twins: Record<string, TwinScript[]>;
   fonts: FontsShown;
   ground: 'light' | 'dark';
@@ -49,7 +47,7 @@ html::after {
  * A fallback face on the proof: the local font where this machine has it, else the open font that has
  * its advance widths, a script at a time.
  */
-function fallbackRules(face: FallbackFace, twins: TwinScript[]): string {
+function fallbackRules(face: PlannedFallbackFace, twins: TwinScript[]): string {
   const local = localSources(face.local, face.variant);
   return twins
     .map(({ script, unicodeRange }) => {
@@ -61,13 +59,11 @@ function fallbackRules(face: FallbackFace, twins: TwinScript[]): string {
 }
 
 /** Every `@font-face` of the proof, with files from the project's store in place of the bundle's. */
-function faceRules({ fontUrl, document, trials, twins }: ProofState): string {
+function faceRules({ fontUrl, document, fallback: plan, twins }: ProofState): string {
   const web = shownFonts(document).map((font) =>
     webFaceRule(font, fontUrl(font.file.sha256), 'swap'),
   );
-  const fallback = fallbackFaces(document, trials).map((face) =>
-    fallbackRules(face, twins[face.local] ?? []),
-  );
+  const fallback = plan.faces.map((face) => fallbackRules(face, twins[face.local] ?? []));
   return [...web, ...fallback].join('\n');
 }
 
@@ -119,8 +115,8 @@ export class ProofSheet {
     }
   }
 
-  #writeTokens({ document, trials, fonts, ground }: ProofState): void {
-    const wanted = new Map(customProperties(document, trials, { fonts, ground }));
+  #writeTokens({ document, fallback, fonts, ground }: ProofState): void {
+    const wanted = new Map(customProperties(document, fallback, { fonts, ground }));
     for (const name of this.#set.keys()) {
       if (wanted.has(name)) continue;
       this.#tokens.removeProperty(name);

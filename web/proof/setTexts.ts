@@ -1,6 +1,6 @@
 import type { ProjectDocument } from '@lettera/core/document';
 import { meanAdvance } from '@lettera/core/measure';
-import { resolveStyle, type SetText } from '@lettera/core/style';
+import { carries, resolveStyle, type SetText } from '@lettera/core/style';
 import { isFar } from './nearFirst';
 import { styledElement } from './pageText';
 
@@ -56,7 +56,7 @@ function sizingStyle(
 ): { style: string; node: Element } | null {
   for (let found = styledElement(document, node); found;) {
     const style = document.elements[found.key]?.style;
-    const sized = style && ['set', 'style'].includes(resolveStyle(document, style).step.origin);
+    const sized = style && carries(resolveStyle(document, style).step);
     if (style && sized) return { style, node: found.node };
     const { parentElement } = found.node;
     found = parentElement && styledElement(document, parentElement);

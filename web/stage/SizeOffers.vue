@@ -1,10 +1,8 @@
 <script setup lang="ts">
-import { percent } from '../frame/figures';
+import { percent } from '../control/figures';
 import { useApparentSize } from '../store/apparentSize';
-import { useProject } from '../store/project';
 
 /** Voices whose text looks another size since their family changed: what is seen, and the offer to mend it. */
-const project = useProject();
 const apparent = useApparentSize();
 </script>
 
@@ -17,10 +15,10 @@ const apparent = useApparentSize();
       <button
         type="button"
         class="plain again"
-        @mouseenter="project.preview = offer.patch"
-        @mouseleave="project.preview = null"
-        @focus="project.preview = offer.patch"
-        @blur="project.preview = null"
+        @mouseenter="apparent.look(offer)"
+        @mouseleave="apparent.look(null)"
+        @focus="apparent.look(offer)"
+        @blur="apparent.look(null)"
         @click="apparent.take(offer)"
       >
         Keep the apparent size: {{ percent(offer.ratio, 1) }} of each size

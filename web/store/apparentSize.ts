@@ -3,6 +3,7 @@ import { apparentSizePatch } from '@lettera/core/style';
 import { defineStore } from 'pinia';
 import { computed, ref, watch } from 'vue';
 import { useCaseReadings } from './caseReadings';
+import { useLayer } from './layer';
 import { useProject } from './project';
 
 /** A voice whose text looks another size since its family changed, and the change that keeps its size. */
@@ -115,10 +116,14 @@ export const useApparentSize = defineStore('apparentSize', () => {
     before.value = rest;
   }
 
+  const layer = useLayer('apparent size: pointed at');
+
+  /** Shows an offer on the proof; null goes back. */
+  const look = (offer: SizeOffer | null): void => layer.show(offer?.patch ?? null);
+
   function take(offer: SizeOffer): void {
-    dismiss(offer.voice);
-    project.change(offer.patch);
+    if (layer.take(offer.patch)) dismiss(offer.voice);
   }
 
-  return { offers, take, dismiss };
+  return { offers, look, take, dismiss };
 });

@@ -1,15 +1,16 @@
 import { applyChange } from '@lettera/core/change';
 import { MOST_CONTENDERS, type ProjectDocument, siteName } from '@lettera/core/document';
-import { deliveredFonts } from '@lettera/core/deliver';
+import { totalBytes } from '@lettera/core/deliver';
 import { marksOf } from '@lettera/core/check';
 import { facesWanted } from '@lettera/core/style';
 import { defineStore } from 'pinia';
 import { computed, ref, watch } from 'vue';
-import { pickedBytes } from '../stage/faces/picks';
-import type { LineUpRow } from '../stage/faces/lineUp';
-import { scriptsNeeded } from '../stage/pair/seating';
+import { pickedBytes } from './rows/picks';
+import type { LineUpRow } from './rows/rows';
+import { scriptsNeeded } from './rows/seating';
 import { useCaseReadings } from './caseReadings';
 import { useFamilies } from './families';
+import { usePlans } from './plans';
 import { ROLES, usePairing, type PairKeys } from './pairing';
 import { useProject } from './project';
 import { useProof } from './proof';
@@ -20,7 +21,8 @@ export interface ContenderState {
   heading: LineUpRow;
   text: LineUpRow;
   document: ProjectDocument;
-  bytes: number;
+  /** Null while one of its files is being packed. */
+  bytes: number | null;
   marks: number;
   /** As last measured on the proof with both families in the case; null before that. */
   shift: number | null;
@@ -35,20 +37,24 @@ export const useContenders = defineStore('contenders', () => {
   const pairing = usePairing();
   const proof = useProof();
   const caseReadings = useCaseReadings();
+  const plans = usePlans();
   const shifts = ref<Record<string, number>>({});
   const message = ref('');
 
   const kept = computed<PairKeys[]>(() => project.document?.contenders ?? []);
 
   /** Bytes of a family in its role: those of its files in the case, or of those that would be taken in. */
-  function bytesOf(document: ProjectDocument, row: LineUpRow, role: 'heading' | 'text'): number {
+  function bytesOf(
+    document: ProjectDocument,
+    row: LineUpRow,
+    role: 'heading' | 'text',
+  ): number | null {
     if (!row.caseKey && row.library) {
       const faces = facesWanted(document, role, row.faces);
       return pickedBytes(row.library, scriptsNeeded(document, row.library), faces).bytes;
     }
-    return deliveredFonts(document)
-      .filter(({ familyKey }) => familyKey === row.caseKey)
-      .reduce((sum, { file }) => sum + file.bytes, 0);
+    const files = plans.deliveryOf(document).files.filter((file) => file.familyKey === row.caseKey);
+    return totalBytes(files);
   }
 
   const states = computed<ContenderState[]>(() =>
@@ -64,8 +70,10 @@ export const useContenders = defineStore('contenders', () => {
           heading,
           text,
           document,
-          bytes:
-            bytesOf(document, heading, 'heading') + (one ? 0 : bytesOf(document, text, 'text')),
+          bytes: totalBytes([
+            { bytes: bytesOf(document, heading, 'heading') },
+            { bytes: one ? 0 : bytesOf(document, text, 'text') },
+          ]),
           marks: marksOf(document, { readings: caseReadings.readings }).length,
           shift: shifts.value[keyOf(pair)] ?? null,
         },

@@ -217,7 +217,7 @@ describe('a pair', () => {
     expect(project.shown?.voices['text']?.family).toBe('keeper');
     expect(project.document?.voices['text']?.family).toBe('literata');
     pairing.look(null);
-    expect(project.preview).toBeNull();
+    expect(project.layers).toEqual([]);
     pairing.rest(pair);
     pairing.look({ heading: 'library/warden', text: 'case/literata' });
     expect(project.shown?.voices['heading']?.family).toBe('warden');
@@ -277,7 +277,7 @@ describe('a pair', () => {
     contenders.flip(1);
     expect(useProject().shown?.voices['text']?.family).toBe('warden');
     contenders.flip(1);
-    expect(useProject().preview).toBeNull();
+    expect(useProject().layers).toEqual([]);
     contenders.dismiss({ heading: 'case/archivo', text: 'library/warden' });
     await settle();
     expect(server.document.contenders).toHaveLength(3);

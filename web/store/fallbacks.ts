@@ -51,19 +51,21 @@ export const useFallbacks = defineStore('fallbacks', () => {
 
   /** Tries fallbacks for what is being looked at, once its files are there. */
   async function loadLookedAt(): Promise<void> {
-    const { preview, shown, id } = project;
-    if (!preview || !shown || preview.some(({ path }) => path.startsWith('/case/'))) return;
+    const { layers, shown, id } = project;
+    const looked = layers.flatMap(({ patch }) => patch);
+    const newFamilies = looked.some(({ path }) => path.startsWith('/case/'));
+    if (!shown || looked.length === 0 || newFamilies) return;
     const known = trials.value;
     if (familiesInUse(shown).every((key) => known[key])) return;
     try {
-      const result = await api.fallbacksAfter(id, preview);
+      const result = await api.fallbacksAfter(id, looked);
       lookedAt.value = { ...lookedAt.value, ...result };
     } catch {
       // It shows without a fitted fallback, as before.
     }
   }
   watch(
-    () => project.preview,
+    () => project.layers,
     () => void loadLookedAt(),
   );
   watch(

@@ -1,7 +1,7 @@
 import type { Partner } from '@lettera/core/pairing';
 import { defineStore } from 'pinia';
 import { computed } from 'vue';
-import { rowOfCase, rowOfLibrary, type LineUpRow } from '../stage/faces/lineUp';
+import { rowOfCase, rowOfLibrary, type LineUpRow } from './rows/rows';
 import { useCaseReadings } from './caseReadings';
 import { useLibrary } from './library';
 import { useProject } from './project';

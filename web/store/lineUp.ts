@@ -1,8 +1,8 @@
 import { defineStore } from 'pinia';
 import { computed, reactive, ref, watch } from 'vue';
-import { NO_FILTER, type LineUpFilter } from '../stage/faces/filter';
-import type { MeasureKey } from '../stage/faces/measures';
-import type { SortKey } from '../stage/faces/sort';
+import { NO_FILTER, type LineUpFilter } from './rows/filter';
+import type { MeasureKey } from './rows/measures';
+import type { SortKey } from './rows/sort';
 import { useProject } from './project';
 
 /** What the line-up sets: the project's own words, or a sample of another kind. */

@@ -1,8 +1,9 @@
 import { marksOf, type Evidence, type Mark } from '@lettera/core/check';
 import { defineStore } from 'pinia';
 import { computed, shallowRef } from 'vue';
-import { afterRest } from '../frame/afterRest';
+import { afterRest } from '../control/afterRest';
 import { useCaseReadings } from './caseReadings';
+import { useLayer } from './layer';
 import { useProject } from './project';
 import { useProof } from './proof';
 
@@ -11,6 +12,7 @@ export const useMarks = defineStore('marks', () => {
   const project = useProject();
   const proof = useProof();
   const caseReadings = useCaseReadings();
+  const pointed = useLayer('marks: remedy pointed at');
 
   const shown = afterRest(() => project.shown);
 
@@ -29,8 +31,14 @@ export const useMarks = defineStore('marks', () => {
   /** Shows on the proof what putting a mark right would do; null goes back. */
   function look(mark: Mark | null): void {
     held.value = mark ? marks.value : null;
-    project.preview = mark?.fix?.patch ?? null;
+    pointed.show(mark?.fix?.patch ?? null);
   }
 
-  return { shown, evidence, marks, look };
+  /** Puts right what a mark is about. */
+  function putRight({ fix }: Mark): boolean {
+    held.value = null;
+    return fix ? pointed.take(fix.patch) : false;
+  }
+
+  return { shown, evidence, marks, look, putRight };
 });

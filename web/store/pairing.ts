@@ -3,10 +3,11 @@ import type { Role } from '@lettera/core/pairing';
 import { facesWanted, weightChanges, type WeightChange } from '@lettera/core/style';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
-import type { LineUpRow } from '../stage/faces/lineUp';
-import { lookPatch, scriptsNeeded, seatPatch } from '../stage/pair/seating';
+import type { LineUpRow } from './rows/rows';
+import { lookPatch, scriptsNeeded, seatPatch } from './rows/seating';
 import { useFamilies } from './families';
 import { useLibrary } from './library';
+import { useLayer } from './layer';
 import { useProject } from './project';
 
 /** A pair by where its families stand. */
@@ -28,6 +29,7 @@ export const usePairing = defineStore('pairing', () => {
   const project = useProject();
   const families = useFamilies();
   const library = useLibrary();
+  const layer = useLayer('pair: on the proof');
 
   const sought = ref<Role>('text');
   /** A family held in place of the one that is seated. */
@@ -77,7 +79,7 @@ export const usePairing = defineStore('pairing', () => {
   function look(pointed: PairKeys | null): void {
     const pair = pointed ?? resting.value;
     const patch = pair && project.document ? patchFor(project.document, pair) : [];
-    project.preview = patch.length > 0 ? patch : null;
+    layer.show(patch);
   }
 
   /** Has a pair rest on the proof, or gives it back. */
@@ -104,7 +106,7 @@ export const usePairing = defineStore('pairing', () => {
   /** Takes a pair: what is not in the case is taken in, then both are seated in one change. */
   async function take(pair: PairKeys): Promise<void> {
     resting.value = null;
-    project.preview = null;
+    layer.show(null);
     message.value = '';
     taken.value = null;
     const abort = new AbortController();
@@ -124,9 +126,10 @@ export const usePairing = defineStore('pairing', () => {
         patch.push(...seatPatch(document, role, key, family));
         names.push(row.name);
       }
-      project.change(patch);
-      taken.value = { names: names.join(' and '), changes };
-      heldInstead.value = null;
+      if (project.change(patch)) {
+        taken.value = { names: names.join(' and '), changes };
+        heldInstead.value = null;
+      } else message.value = 'The pair is as it was.';
     } catch (error) {
       message.value = abort.signal.aborted
         ? 'Stopped. The pair is as it was.'

@@ -3,7 +3,7 @@ import { wrap, type Remote } from 'comlink';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import type { PairingWorker } from '../worker/pairing';
-import type { LineUpRow } from '../stage/faces/lineUp';
+import type { LineUpRow } from './rows/rows';
 import { partnerOf, useFamilies } from './families';
 
 let worker: Remote<PairingWorker> | null = null;

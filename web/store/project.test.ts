@@ -2,6 +2,8 @@ import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globa
 import type { Patch } from '@lettera/core/document';
 import { browser, MemoryServer } from '../testing/memoryServer';
 import { createPinia, setActivePinia } from 'pinia';
+import { effectScope } from 'vue';
+import { useLayer } from './layer';
 import { useProject } from './project';
 
 const set = (path: string, value: unknown): Patch => [{ op: 'replace', path, value }];
@@ -28,7 +30,7 @@ async function opened() {
 describe('a change', () => {
   test('shows at once and is then stored', async () => {
     const project = await opened();
-    expect(project.change(set('/words', 'Ægir'))).toBeNull();
+    expect(project.change(set('/words', 'Ægir'))).toBe(true);
     expect(project.document?.words).toBe('Ægir');
     expect(project.saveState).toBe('saving');
     expect(server.arrived).toEqual([]);
@@ -40,7 +42,9 @@ describe('a change', () => {
 
   test('that is invalid is refused in words, and nothing is sent', async () => {
     const project = await opened();
-    expect(project.change(set('/scale/small/ratio', 0))).toContain('must not be less than 1');
+    expect(project.change(set('/scale/small/ratio', 0))).toBe(false);
+    expect(project.refusal?.message).toContain('must not be less than 1');
+    expect(project.refusal?.message.match(/Nothing was changed\./g)).toHaveLength(1);
     await settled();
     expect(server.arrived).toEqual([]);
     expect(project.saveState).toBe('saved');
@@ -61,10 +65,10 @@ describe('a change', () => {
 describe('what is only pointed at', () => {
   test('is shown and neither stored nor kept', async () => {
     const project = await opened();
-    project.preview = set('/words', 'Looked at');
+    project.setLayer('test', 'pointed', set('/words', 'Looked at'));
     expect(project.shown?.words).toBe('Looked at');
     expect(project.document?.words).toBe('Tarnholm');
-    project.preview = null;
+    project.setLayer('test', 'pointed', null);
     await settled();
     expect(project.shown?.words).toBe('Tarnholm');
     expect(server.arrived).toEqual([]);
@@ -73,8 +77,47 @@ describe('what is only pointed at', () => {
 
   test('that would be invalid shows nothing new', async () => {
     const project = await opened();
-    project.preview = set('/scale/small/ratio', 0);
+    project.setLayer('test', 'pointed', set('/styles/lead/set/step', 99));
     expect(project.shown).toEqual(project.document);
+  });
+
+  test('by one is left without taking away what another shows', async () => {
+    const project = await opened();
+    project.setLayer('a', 'pointed', set('/words', 'A'));
+    project.setLayer('b', 'pointed', set('/name', 'B'));
+    project.setLayer('scale', 'tried', set('/scale/large/base', 21));
+    expect(project.tried).toMatchObject({ words: 'Tarnholm', scale: { large: { base: 21 } } });
+    project.setLayer('a', 'pointed', null);
+    expect(project.shown).toMatchObject({ words: 'Tarnholm', name: 'B' });
+    project.change(set('/languages', ['nb']));
+    expect(project.shown).toMatchObject({ name: 'B', scale: { large: { base: 21 } } });
+    await project.undo();
+    expect(project.tried?.scale.large.base).toBe(18);
+    expect(project.shown?.name).toBe('B');
+    project.setLayer('b', 'pointed', []);
+    expect(project.layers).toEqual([]);
+  });
+
+  test('goes with its owner', async () => {
+    const project = await opened();
+    const scope = effectScope();
+    const layer = scope.run(() => useLayer('owner'));
+    layer?.show(set('/words', 'Owned'));
+    expect(layer?.patch.value).toEqual(set('/words', 'Owned'));
+    scope.stop();
+    expect(project.shown?.words).toBe('Tarnholm');
+  });
+
+  test('is left when it is taken, whether or not that is refused', async () => {
+    const project = await opened();
+    const layer = useLayer('owner');
+    layer.show(set('/words', 'Taken'));
+    expect(layer.take(set('/words', 'Taken'))).toBe(true);
+    layer.show(set('/styles/lead/set/step', 3));
+    expect(layer.take(set('/styles/lead/set/step', 99))).toBe(false);
+    expect(project.layers).toEqual([]);
+    expect(project.shown?.styles['lead']?.set.step).toBe(1);
+    expect(project.refusal?.message).toMatch(/^Style Lead: size must not be greater/);
   });
 });
 

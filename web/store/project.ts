@@ -14,7 +14,38 @@ import {
 import { rebase, replay } from './changeQueue';
 
 /** What is happening with the changes made here. */
-export type SaveState = 'saved' | 'saving' | 'waiting' | 'conflict' | 'refused';
+export type SaveState = 'saved' | 'saving' | 'waiting' | 'conflict';
+
+/**
+ * Something that is looked at without being kept: a layer over the document. What is tried lies below what
+ * is pointed at, so that what is pointed at is seen on what is tried.
+ */
+export interface Layer {
+  owner: string;
+  kind: 'tried' | 'pointed';
+  patch: Patch;
+}
+
+/** A change that was not taken: what was wrong with it, and how to make it knowingly, if it can be. */
+export interface Refusal {
+  message: string;
+  knowingly: (() => boolean) | null;
+}
+
+/** The part of a scale that allows steps to cross, which a change may ask for knowingly. */
+const CROSSING = '/scale/crossing';
+
+/** What is said of a change that was refused. `change` makes another in its place. */
+function refusalOf(patch: Patch, error: ChangeError, change: (patch: Patch) => boolean): Refusal {
+  const [first] = error.errors;
+  if (first?.path === CROSSING && error.errors.length === 1) {
+    return {
+      message: `${first.message.replace(/^.*?: /, '')}. Nothing was changed.`,
+      knowingly: () => change([...patch, { op: 'add', path: CROSSING, value: true }]),
+    };
+  }
+  return { message: `${error.message} Nothing was changed.`, knowingly: null };
+}
 
 /** Two changes that meet at the same place: one stored elsewhere, one made here. */
 export interface Conflict {
@@ -33,9 +64,8 @@ const keptKey = (id: string) => `lettera:unsaved:${id}`;
 export const useProject = defineStore('project', () => {
   const stored = shallowRef<Project | null>(null);
   const pending = shallowRef<Patch[]>([]);
-  /** What is tried for a while, and what is pointed at for a moment; neither is stored. */
-  const trial = shallowRef<Patch | null>(null);
-  const preview = shallowRef<Patch | null>(null);
+  const layers = shallowRef<readonly Layer[]>([]);
+  const refusal = shallowRef<Refusal | null>(null);
   const pages = shallowRef<PageTitle[]>([]);
   const saveState = ref<SaveState>('saved');
   const message = ref('');
@@ -52,15 +82,24 @@ export const useProject = defineStore('project', () => {
     stored.value ? replay(stored.value.document, pending.value) : null,
   );
 
-  /** A document with a change that is only looked at; one that does not fit it is left out. */
-  function lookedAt(current: ProjectDocument | null, patch: Patch | null): ProjectDocument | null {
-    return current && patch ? (lookAt(current, patch) ?? current) : current;
-  }
+  /** A document with layers of one kind; one that does not fit it is left out. */
+  const withLayers = (current: ProjectDocument | null, kind: Layer['kind']) =>
+    layers.value
+      .filter((layer) => layer.kind === kind)
+      .reduce((below, { patch }) => (below ? (lookAt(below, patch) ?? below) : null), current);
 
   /** The document with what is being tried. */
-  const tried = computed(() => lookedAt(document.value, trial.value));
+  const tried = computed(() => withLayers(document.value, 'tried'));
   /** The document with what is being tried and pointed at: what the proof shows. */
-  const shown = computed(() => lookedAt(tried.value, preview.value));
+  const shown = computed(() => withLayers(tried.value, 'pointed'));
+
+  /** Puts an owner's layer over the document in place of the one it had; null takes it away. */
+  function setLayer(owner: string, kind: Layer['kind'], patch: Patch | null): void {
+    const others = layers.value.filter((layer) => layer.owner !== owner);
+    const empty = patch === null || patch.length === 0;
+    if (empty && others.length === layers.value.length) return;
+    layers.value = empty ? others : [...others, { owner, kind, patch }];
+  }
 
   const id = computed(() => stored.value?.id ?? '');
 
@@ -129,8 +168,8 @@ export const useProject = defineStore('project', () => {
     clearTimeout(retry);
     stored.value = null;
     pending.value = [];
-    trial.value = null;
-    preview.value = null;
+    layers.value = [];
+    refusal.value = null;
     conflict.value = null;
     progress.value = {};
     saveState.value = 'saved';
@@ -172,18 +211,14 @@ export const useProject = defineStore('project', () => {
   }
 
   /**
-   * Makes a change: shown at once, then stored.
-   * @returns null when it was taken, otherwise what was wrong with it; nothing has changed then
+   * Makes a change: shown at once, then stored. One that is refused is told beside what was tried.
+   * @returns whether it was taken; nothing has changed otherwise
    */
-  function change(patch: Patch): string | null {
-    preview.value = null;
-    if (!document.value || patch.length === 0) return null;
-    try {
-      applyChange(document.value, patch);
-    } catch (error) {
-      if (error instanceof ChangeError) return error.message;
-      throw error;
-    }
+  function change(patch: Patch): boolean {
+    refusal.value = null;
+    if (!document.value) return false;
+    if (patch.length === 0) return true;
+    if (!allows(document.value, patch)) return false;
     message.value = '';
     pending.value = [...pending.value, patch];
     if (saveState.value !== 'waiting' && saveState.value !== 'conflict') saveState.value = 'saving';
@@ -192,7 +227,26 @@ export const useProject = defineStore('project', () => {
       keep();
       void flush();
     });
-    return null;
+    return true;
+  }
+
+  /**
+   * Whether a document takes a change; what is wrong with it otherwise is told.
+   * @param again how the change is made, should it be made knowingly
+   */
+  function allows(
+    current: ProjectDocument,
+    patch: Patch,
+    again: (patch: Patch) => boolean = change,
+  ): boolean {
+    try {
+      applyChange(current, patch);
+      return true;
+    } catch (error) {
+      if (!(error instanceof ChangeError)) throw error;
+      refusal.value = refusalOf(patch, error, again);
+      return false;
+    }
   }
 
   async function flush(): Promise<void> {
@@ -228,8 +282,8 @@ export const useProject = defineStore('project', () => {
     if (error instanceof ApiError && error.status >= 400 && error.status < 500) {
       pending.value = pending.value.slice(1);
       keep();
-      saveState.value = 'refused';
-      message.value = error.message;
+      saveState.value = pending.value.length > 0 ? 'saving' : 'saved';
+      refusal.value = { message: error.message, knowingly: null };
       return;
     }
     saveState.value = 'waiting';
@@ -258,8 +312,9 @@ export const useProject = defineStore('project', () => {
 
   /** Takes back what is being tried, when something is; else the last change that was stored. */
   async function undo(): Promise<void> {
-    if (trial.value) trial.value = null;
-    else await step('undo');
+    const trying = layers.value.filter(({ kind }) => kind === 'tried');
+    if (trying.length === 0) await step('undo');
+    for (const { owner } of trying) setLayer(owner, 'tried', null);
   }
 
   /** Ends a conflict: the stored value stays, or the change made here is made again over it. */
@@ -267,13 +322,7 @@ export const useProject = defineStore('project', () => {
     const mine = conflict.value?.mine;
     conflict.value = null;
     saveState.value = 'saved';
-    if (choice === 'mine' && mine) {
-      const refused = change(mine);
-      if (refused) {
-        saveState.value = 'refused';
-        message.value = refused;
-      }
-    }
+    if (choice === 'mine' && mine) change(mine);
   }
 
   return {
@@ -281,8 +330,10 @@ export const useProject = defineStore('project', () => {
     document,
     tried,
     shown,
-    trial,
-    preview,
+    layers,
+    refusal,
+    setLayer,
+    allows,
     pages,
     id,
     saveState,

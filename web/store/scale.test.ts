@@ -5,7 +5,7 @@ import { nextTick } from 'vue';
 import { seatedDocument } from '../../core/testing/documents';
 import { browser, MemoryServer } from '../testing/memoryServer';
 import { useApparentSize } from './apparentSize';
-import { useLengthUnit } from './lengthUnit';
+import { useLengthUnit } from '../control/lengthUnit';
 import { useMarks } from './marks';
 import { useProject } from './project';
 import { useScaleTrial } from './scaleTrial';
@@ -102,7 +102,7 @@ describe('a change of the scale that is refused', () => {
   test('says where and why, and nothing has changed', async () => {
     const trial = useScaleTrial();
     expect(trial.change([{ op: 'replace', path: '/scale/up', value: 2 }])).toBe(false);
-    expect(trial.refusal).toEqual({
+    expect(useProject().refusal).toEqual({
       message:
         'Style Heading 1: size is step 5, which the scale does not have: it runs from -2 to 2. Nothing was changed.',
       knowingly: null,
@@ -115,16 +115,32 @@ describe('a change of the scale that is refused', () => {
     const trial = useScaleTrial();
     const crossing: Patch = [{ op: 'add', path: '/scale/overrides/2', value: { small: 17 } }];
     expect(trial.change(crossing)).toBe(false);
-    expect(trial.refusal?.message).toBe(
-      'up-2 would be smaller than up-1 at 360 px, 17 px against 19.2 px.',
+    expect(useProject().refusal?.message).toBe(
+      'up-2 would be smaller than up-1 at 360 px, 17 px against 19.2 px. Nothing was changed.',
     );
-    expect(trial.change(trial.refusal?.knowingly ?? [])).toBe(true);
+    expect(useProject().refusal?.knowingly?.()).toBe(true);
+    expect(useProject().refusal).toBeNull();
     await settle();
     expect(server.document.scale).toMatchObject({
       crossing: true,
       overrides: { '2': { small: 17 } },
     });
   });
+});
+
+test('steps that cross while a scale is tried are made knowingly there, and stored with the rest', async () => {
+  const trial = useScaleTrial();
+  trial.start();
+  expect(trial.change([{ op: 'add', path: '/scale/overrides/2', value: { small: 17 } }])).toBe(
+    false,
+  );
+  expect(useProject().refusal?.knowingly?.()).toBe(true);
+  await settle();
+  expect(server.arrived).toEqual([]);
+  expect(useProject().tried?.scale.crossing).toBe(true);
+  trial.take();
+  await settle();
+  expect(server.document.scale.crossing).toBe(true);
 });
 
 describe('marks', () => {

@@ -7,8 +7,8 @@ import ToggleSwitch from 'primevue/toggleswitch';
 import InputText from 'primevue/inputtext';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { api, urls, type DeliveryFile } from '../../api/client';
-import { count, kilobytes } from '../../frame/figures';
-import StandIns from '../../frame/StandIns.vue';
+import { count, kilobytes } from '../../control/figures';
+import StandIns from '../../proof/StandIns.vue';
 import { useCaseReadings } from '../../store/caseReadings';
 import { useProject } from '../../store/project';
 import StageHeader from '../StageHeader.vue';
@@ -20,7 +20,6 @@ const files = shallowRef<DeliveryFile[]>([]);
 const state = ref<'loading' | 'ready' | 'failed'>('loading');
 const message = ref('');
 const path = ref('lettera.css');
-const refused = ref('');
 
 const displays = FONT_DISPLAYS.map((value) => ({
   value,
@@ -39,6 +38,11 @@ const forbidden = computed(() =>
       )
     : [],
 );
+/** How far the packing of font files has come, while that is under way. */
+const packing = computed(() => {
+  const report = project.progress.packing;
+  return report && report.done < report.of ? report : null;
+});
 const total = computed(() => files.value.reduce((sum, { bytes }) => sum + bytes, 0));
 
 async function load(): Promise<void> {
@@ -58,11 +62,10 @@ async function load(): Promise<void> {
 watch(() => project.stored?.revision, load, { immediate: true });
 
 function setLayer(event: Event): void {
-  const value = (event.target as HTMLInputElement).value.trim() || null;
-  refused.value =
-    project.change([{ op: 'replace', path: '/delivery/layer', value }]) === null
-      ? ''
-      : 'A layer’s name is made of letters, digits and hyphens, and begins with a letter.';
+  const field = event.target as HTMLInputElement;
+  const value = field.value.trim() || null;
+  const taken = project.change([{ op: 'replace', path: '/delivery/layer', value }]);
+  if (!taken) field.value = project.document?.delivery.layer ?? '';
 }
 </script>
 
@@ -108,11 +111,16 @@ function setLayer(event: Event): void {
       <span>Dark colours for visitors who prefer a dark ground</span>
     </label>
   </div>
-  <p v-if="refused" class="refused" role="alert">{{ refused }}</p>
   <p v-if="state === 'failed'" class="refused" role="alert">
     {{ message }} <button type="button" class="plain again" @click="load">Try again</button>
   </p>
-  <p v-else-if="state === 'loading'" class="loading quiet" role="status">Working out the files …</p>
+  <p v-else-if="state === 'loading'" class="loading quiet" role="status">
+    Working out the files …
+    <template v-if="packing"
+      >{{ packing.done }} of {{ count(packing.of, 'font file') }} packed. A large one takes a minute
+      or so; its faces can be used meanwhile.</template
+    >
+  </p>
   <template v-else>
     <div class="line take">
       <Button as="a" :href="urls.bundle(project.id)" label="Download the bundle" />

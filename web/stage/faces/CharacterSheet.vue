@@ -9,7 +9,7 @@ import {
 } from '@lettera/core/measure';
 import { computed, ref } from 'vue';
 import { useProject } from '../../store/project';
-import type { LineUpRow } from './lineUp';
+import type { LineUpRow } from '../../store/rows/rows';
 import { rowFont, useSpecimenFont } from './specimenFonts';
 
 /** Every character of the regular by script, and the letters that the project's languages lack. */

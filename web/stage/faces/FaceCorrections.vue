@@ -6,8 +6,8 @@ import { embeddingRights } from '@lettera/core/font';
 import InputText from 'primevue/inputtext';
 import Select from 'primevue/select';
 import { computed, ref } from 'vue';
-import { kilobytes } from '../../frame/figures';
-import NumberField from '../../frame/NumberField.vue';
+import { kilobytes } from '../../control/figures';
+import NumberField from '../../control/NumberField.vue';
 import { useCaseReadings } from '../../store/caseReadings';
 import { useProject } from '../../store/project';
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { LineUpRow } from './lineUp';
-import { pickableWeights } from './picks';
+import type { LineUpRow } from '../../store/rows/rows';
+import { pickableWeights } from '../../store/rows/picks';
 import { rowFont } from './specimenFonts';
 
 /** Every face of the family in the words of the line-up, light to heavy. */

@@ -6,9 +6,15 @@ import { select } from 'd3-selection';
 import Select from 'primevue/select';
 import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import { useLineUp } from '../../store/lineUp';
-import { filterRows, withoutPart } from './filter';
-import type { LineUpRow } from './lineUp';
-import { figureOf, MEASURES, measureOf, withUnit, type MeasureKey } from './measures';
+import { filterRows, withoutPart } from '../../store/rows/filter';
+import type { LineUpRow } from '../../store/rows/rows';
+import {
+  figureOf,
+  MEASURES,
+  measureOf,
+  withUnit,
+  type MeasureKey,
+} from '../../store/rows/measures';
 import NameInFace from './NameInFace.vue';
 
 /**

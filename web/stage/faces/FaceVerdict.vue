@@ -3,7 +3,7 @@ import { embeddingRights } from '@lettera/core/font';
 import { fitnessSentence, languageOf, type FamilySheet } from '@lettera/core/measure';
 import { computed, ref } from 'vue';
 import { useProject } from '../../store/project';
-import type { LineUpRow } from './lineUp';
+import type { LineUpRow } from '../../store/rows/rows';
 
 /** What a family is good for, what it covers, and what its licence allows, a sentence each. */
 const props = defineProps<{ row: LineUpRow; sheet: FamilySheet }>();

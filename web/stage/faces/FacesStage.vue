@@ -1,16 +1,9 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
-import {
-  computed,
-  defineAsyncComponent,
-  nextTick,
-  onBeforeUnmount,
-  onMounted,
-  ref,
-  watch,
-} from 'vue';
-import ChoiceLine from '../../frame/ChoiceLine.vue';
+import { computed, defineAsyncComponent, nextTick, ref, watch } from 'vue';
+import ChoiceLine from '../../control/ChoiceLine.vue';
+import { useKeys } from '../../control/keys';
 import { useFamilies } from '../../store/families';
 import { useLibrary } from '../../store/library';
 import { useLineUp } from '../../store/lineUp';
@@ -18,15 +11,15 @@ import { useProject } from '../../store/project';
 import { SAMPLES, useSamples } from '../../store/samples';
 import { useUpload } from '../../store/upload';
 import StageHeader from '../StageHeader.vue';
-import { filterRows } from './filter';
+import { filterRows } from '../../store/rows/filter';
 import FilterSentence from './FilterSentence.vue';
 import FoundryAsk from './FoundryAsk.vue';
-import type { LineUpRow } from './lineUp';
+import type { LineUpRow } from '../../store/rows/rows';
 import LineUpList from './LineUpList.vue';
 import MeasuringLine from './MeasuringLine.vue';
-import { measureOf } from './measures';
+import { measureOf } from '../../store/rows/measures';
 import SiteLanguages from './SiteLanguages.vue';
-import { sortRows, type SortKey } from './sort';
+import { sortRows, type SortKey } from '../../store/rows/sort';
 
 // What is not there at first is loaded when it is asked for.
 const FaceMap = defineAsyncComponent(() => import('./FaceMap.vue'));
@@ -132,23 +125,25 @@ watch(
   { immediate: true, flush: 'post' },
 );
 
-const TYPING = 'input, textarea, [role="combobox"], [role="listbox"]';
-
-function onKey(event: KeyboardEvent): void {
-  const target = event.target as Element | null;
-  if (event.ctrlKey || event.metaKey || event.altKey || target?.closest?.(TYPING)) return;
-  if (event.key === 'k') {
-    const key = target?.closest?.<HTMLElement>('[data-row]')?.dataset['row'] ?? lineUp.open;
-    if (key) lineUp.toggleShortlist(key);
-  }
-  if (event.key === '[' || event.key === ']') {
-    const at = shown.value.findIndex(({ key }) => key === lineUp.open);
-    const next = shown.value[at + (event.key === ']' ? 1 : -1)];
-    if (next) list.value?.show(next.key);
-  }
+/** The family before or after the one that is open. */
+function step(by: 1 | -1): void {
+  const at = shown.value.findIndex(({ key }) => key === lineUp.open);
+  const next = shown.value[at + by];
+  if (next) list.value?.show(next.key);
 }
-onMounted(() => window.addEventListener('keydown', onKey));
-onBeforeUnmount(() => window.removeEventListener('keydown', onKey));
+useKeys('In Faces', [
+  {
+    keys: 'k',
+    does: 'put the row on the shortlist, or take it off',
+    run: ({ target }) => {
+      const row = (target as Element | null)?.closest?.<HTMLElement>('[data-row]');
+      const key = row?.dataset['row'] ?? lineUp.open;
+      if (key) lineUp.toggleShortlist(key);
+    },
+  },
+  { keys: '[', does: 'the family before', run: () => step(-1) },
+  { keys: ']', does: 'the family after', run: () => step(1) },
+]);
 
 watch(
   () => project.stored?.foundry,

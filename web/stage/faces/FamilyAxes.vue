@@ -3,10 +3,10 @@ import { libraryFaces } from '@lettera/core/document';
 import { regularFace, type FaceMeasures, type FamilySheet } from '@lettera/core/measure';
 import { computed, onBeforeUnmount, reactive, ref, shallowRef, watch } from 'vue';
 import { api } from '../../api/client';
-import NumberField from '../../frame/NumberField.vue';
+import NumberField from '../../control/NumberField.vue';
 import { useProject } from '../../store/project';
-import type { LineUpRow } from './lineUp';
-import { MEASURES, withUnit } from './measures';
+import type { LineUpRow } from '../../store/rows/rows';
+import { MEASURES, withUnit } from '../../store/rows/measures';
 import { rowFont } from './specimenFonts';
 
 /** The axes of a variable family, to be moved, with its measures at the point they stand at. */

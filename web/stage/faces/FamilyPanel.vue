@@ -9,7 +9,7 @@ import FaceVerdict from './FaceVerdict.vue';
 import FamilyAxes from './FamilyAxes.vue';
 import InCase from './InCase.vue';
 import LineSheet from './LineSheet.vue';
-import type { LineUpRow } from './lineUp';
+import type { LineUpRow } from '../../store/rows/rows';
 import LookAlikes from './LookAlikes.vue';
 import MeasureSheet from './MeasureSheet.vue';
 import TakeIn from './TakeIn.vue';

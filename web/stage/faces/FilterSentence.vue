@@ -3,14 +3,20 @@ import { FACE_CLASSES } from '@lettera/core/document';
 import { LANGUAGES } from '@lettera/core/measure';
 import Select from 'primevue/select';
 import { computed, nextTick, ref } from 'vue';
-import ChoiceLine from '../../frame/ChoiceLine.vue';
-import NumberField from '../../frame/NumberField.vue';
-import ToggleLine from '../../frame/ToggleLine.vue';
+import ChoiceLine from '../../control/ChoiceLine.vue';
+import NumberField from '../../control/NumberField.vue';
+import ToggleLine from '../../control/ToggleLine.vue';
 import { useLineUp } from '../../store/lineUp';
 import { useProject } from '../../store/project';
-import { FROM_WORDS, phrasesOf, withoutPart, type FilterPart, type LineUpFilter } from './filter';
-import type { LineUpRow } from './lineUp';
-import { MEASURES, measureOf, type MeasureKey } from './measures';
+import {
+  FROM_WORDS,
+  phrasesOf,
+  withoutPart,
+  type FilterPart,
+  type LineUpFilter,
+} from '../../store/rows/filter';
+import type { LineUpRow } from '../../store/rows/rows';
+import { MEASURES, measureOf, type MeasureKey } from '../../store/rows/measures';
 
 /**
  * The line-up's filter as a sentence: each part that is set is a phrase that opens to be changed; the

@@ -7,12 +7,12 @@ import InputText from 'primevue/inputtext';
 import Select from 'primevue/select';
 import { computed, ref } from 'vue';
 import { useRoute } from 'vue-router';
-import { percent } from '../../frame/figures';
+import { percent } from '../../control/figures';
 import { useCaseReadings } from '../../store/caseReadings';
 import { useLineUp } from '../../store/lineUp';
 import { useProject } from '../../store/project';
 import FaceCorrections from './FaceCorrections.vue';
-import type { LineUpRow } from './lineUp';
+import type { LineUpRow } from '../../store/rows/rows';
 
 /** What a family of the case is seated in, and everything that can be done with it there. */
 const props = defineProps<{ caseKey: string; rows: readonly LineUpRow[] }>();

@@ -10,7 +10,7 @@ import Button from 'primevue/button';
 import { computed } from 'vue';
 import { useCaseReadings } from '../../store/caseReadings';
 import { useProject } from '../../store/project';
-import type { LineUpRow } from './lineUp';
+import type { LineUpRow } from '../../store/rows/rows';
 
 /** The line that each platform gives the face, whether they differ, and the way to pin it. */
 const props = defineProps<{ row: LineUpRow; reading: FaceReading }>();

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, watch } from 'vue';
-import { useNearRows } from '../../frame/useNearRows';
+import { useNearRows } from '../../control/useNearRows';
 import { useLineUp } from '../../store/lineUp';
 import { useProject } from '../../store/project';
-import type { LineUpRow } from './lineUp';
+import type { LineUpRow } from '../../store/rows/rows';
 import LineUpRowView from './LineUpRow.vue';
 
 /** The rows of the line-up. Only those near the window are there, and with them their faces. */

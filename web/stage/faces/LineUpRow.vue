@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
-import { kilobytes } from '../../frame/figures';
-import type { LineUpRow } from './lineUp';
+import { kilobytes } from '../../control/figures';
+import type { LineUpRow } from '../../store/rows/rows';
 import MeasureCell from './MeasureCell.vue';
 import { rowFont, useSpecimenFont } from './specimenFonts';
 import WeightAxis from './WeightAxis.vue';

@@ -2,7 +2,7 @@
 import { lookAlikes, spreadOf } from '@lettera/core/pairing';
 import { computed } from 'vue';
 import { useLineUp } from '../../store/lineUp';
-import type { LineUpRow } from './lineUp';
+import type { LineUpRow } from '../../store/rows/rows';
 import NameInFace from './NameInFace.vue';
 
 /** The families that look most like one, and what differs. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { FamilyMeasures } from '@lettera/core/measure';
-import { figureOf, measureOf, type MeasureKey } from './measures';
+import { figureOf, measureOf, type MeasureKey } from '../../store/rows/measures';
 
 /** A measure of a family as a figure, with a small drawing of it where one says more. */
 const props = defineProps<{ measure: MeasureKey; measures: FamilyMeasures | null | undefined }>();

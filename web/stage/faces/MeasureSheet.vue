@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { FamilySheet } from '@lettera/core/measure';
 import { computed } from 'vue';
-import { MEASURES, withUnit } from './measures';
+import { MEASURES, withUnit } from '../../store/rows/measures';
 
 /** Every measure of the regular, with what each is. */
 const props = defineProps<{ sheet: FamilySheet }>();

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { LineUpRow } from './lineUp';
+import type { LineUpRow } from '../../store/rows/rows';
 import { rowFont, useSpecimenFont } from './specimenFonts';
 
 /** Text set in a family's own face: its name, unless other words are given. */

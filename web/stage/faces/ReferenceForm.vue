@@ -9,7 +9,7 @@ import { computed, ref, shallowRef } from 'vue';
 import { api } from '../../api/client';
 import { useLibrary } from '../../store/library';
 import { useProject } from '../../store/project';
-import { plain, type LineUpRow } from './lineUp';
+import { plain, type LineUpRow } from '../../store/rows/rows';
 import NameInFace from './NameInFace.vue';
 
 /**

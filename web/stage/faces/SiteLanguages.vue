@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { languageOf, LANGUAGES } from '@lettera/core/measure';
 import { computed, ref } from 'vue';
-import ToggleLine from '../../frame/ToggleLine.vue';
+import ToggleLine from '../../control/ToggleLine.vue';
 import { useProject } from '../../store/project';
 
 /** The languages of the site, which faces are held to, and their change. */

@@ -3,10 +3,10 @@ import Button from 'primevue/button';
 import Checkbox from 'primevue/checkbox';
 import { computed, ref } from 'vue';
 import { libraryFaces, type LibraryFamily } from '@lettera/core/document';
-import { count, kilobytes } from '../../frame/figures';
+import { count, kilobytes } from '../../control/figures';
 import { useLibrary } from '../../store/library';
 import { useProject } from '../../store/project';
-import { pickableWeights, pickedBytes } from './picks';
+import { pickableWeights, pickedBytes } from '../../store/rows/picks';
 
 /** Which weights and scripts of a family are taken in, with their bytes counted as they are picked. */
 const props = defineProps<{ family: LibraryFamily; caseKey: string | null }>();

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { boldFace, type FamilySheet } from '@lettera/core/measure';
 import { computed } from 'vue';
-import type { LineUpRow } from './lineUp';
+import type { LineUpRow } from '../../store/rows/rows';
 import { loneFontName, rowFont, useLoneRegular } from './specimenFonts';
 
 /**

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { arrowStep } from '../../frame/arrowStep';
+import { arrowStep } from '../../control/arrowStep';
 
 /**
  * Weights as ticks on an axis from 1 to 1000; a bar for a variable range. Pointing along it, or stepping

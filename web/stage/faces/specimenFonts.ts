@@ -4,7 +4,7 @@ import { onScopeDispose, ref, toValue, watch, type MaybeRefOrGetter, type Ref } 
 import { api, urls } from '../../api/client';
 import { caseFont } from '../../proof/caseFonts';
 import { useProject } from '../../store/project';
-import type { LineUpRow } from './lineUp';
+import type { LineUpRow } from '../../store/rows/rows';
 
 /** Whether a specimen shows in its own face yet. */
 export type SpecimenState = 'loading' | 'shown' | 'failed';

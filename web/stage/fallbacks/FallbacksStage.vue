@@ -1,18 +1,18 @@
 <script setup lang="ts">
 import {
   candidateError,
-  chosenCandidate,
   LOCAL_FONTS,
   localCandidates,
-  stackOf,
+  voiceFallback,
   type TunedCandidate,
 } from '@lettera/core/fallback';
 import { cssPercent } from '@lettera/core/deliver';
 import Button from 'primevue/button';
 import { computed } from 'vue';
 import { useRoute } from 'vue-router';
-import { percent } from '../../frame/figures';
+import { percent } from '../../control/figures';
 import { useFallbacks } from '../../store/fallbacks';
+import { usePlans } from '../../store/plans';
 import { useProject } from '../../store/project';
 import { useProof } from '../../store/proof';
 import StageHeader from '../StageHeader.vue';
@@ -20,6 +20,7 @@ import StageHeader from '../StageHeader.vue';
 const project = useProject();
 const proof = useProof();
 const fallbacks = useFallbacks();
+const plans = usePlans();
 const route = useRoute();
 
 const PLATFORM_NAMES: Record<string, string> = {
@@ -54,8 +55,7 @@ const voices = computed(() => {
     key,
     voice,
     family: document.case[voice.family ?? ''],
-    stack: stackOf(document, key, fallbacks.trials),
-    chosen: chosenCandidate(document, key, fallbacks.trials),
+    ...voiceFallback(plans.fallbackOf(document), key),
     candidates: (fallbacks.trials[voice.family ?? ''] ?? []).filter(({ local }) =>
       localCandidates(voice.generic).includes(local),
     ),

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { kilobytes } from '../../frame/figures';
+import { kilobytes } from '../../control/figures';
 import { useContenders, type ContenderState } from '../../store/contenders';
 import { usePairing } from '../../store/pairing';
 import NameInFace from '../faces/NameInFace.vue';

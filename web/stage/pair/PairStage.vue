@@ -1,12 +1,14 @@
 <script setup lang="ts">
+import { MOST_CONTENDERS } from '@lettera/core/document';
 import { drawPlace, type Role } from '@lettera/core/pairing';
 import Select from 'primevue/select';
-import { computed, onBeforeUnmount, onMounted, reactive, ref, watch } from 'vue';
+import { computed, onBeforeUnmount, reactive, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import ChoiceLine from '../../frame/ChoiceLine.vue';
-import { count } from '../../frame/figures';
-import NumberField from '../../frame/NumberField.vue';
-import ToggleLine from '../../frame/ToggleLine.vue';
+import ChoiceLine from '../../control/ChoiceLine.vue';
+import { count } from '../../control/figures';
+import { useKeys } from '../../control/keys';
+import NumberField from '../../control/NumberField.vue';
+import ToggleLine from '../../control/ToggleLine.vue';
 import { useContenders } from '../../store/contenders';
 import { useFamilies } from '../../store/families';
 import { useLibrary } from '../../store/library';
@@ -156,26 +158,31 @@ function showInFaces(key: string): void {
   void router.push({ name: 'faces', params: { project: route.params['project'] } });
 }
 
-const TYPING = 'input, textarea, [role="combobox"], [role="listbox"]';
-function onKey(event: KeyboardEvent): void {
-  if (event.ctrlKey || event.metaKey || event.altKey) return;
-  if ((event.target as Element | null)?.closest?.(TYPING)) return;
-  if (/^[1-4]$/.test(event.key)) contenders.flip(Number(event.key) - 1);
-  if (event.key === '[' || event.key === ']') {
-    const all = contenders.states.length;
-    const at = contenders.states.findIndex(
-      ({ pair }) => pair.heading === pairing.resting?.heading && pair.text === pairing.resting.text,
-    );
-    const next = event.key === ']' ? at + 1 : (at === -1 ? all : at) - 1;
-    if (all > 0 && next !== at) contenders.flip((next + all) % all);
-  }
-  if (event.key === 'Escape') leaveDraw();
+/** The contender before or after the one on the proof. */
+function step(by: 1 | -1): void {
+  const all = contenders.states.length;
+  const at = contenders.states.findIndex(
+    ({ pair }) => pair.heading === pairing.resting?.heading && pair.text === pairing.resting.text,
+  );
+  const next = (at === -1 && by === -1 ? all : at) + by;
+  if (all > 0 && next !== at) contenders.flip((next + all) % all);
 }
-onMounted(() => window.addEventListener('keydown', onKey));
-onBeforeUnmount(() => {
-  window.removeEventListener('keydown', onKey);
-  leaveDraw();
-});
+useKeys('In Pair', [
+  ...Array.from({ length: MOST_CONTENDERS }, (_, i) => ({
+    keys: String(i + 1),
+    does: `contender ${i + 1} on the proof, or off it`,
+    run: () => contenders.flip(i),
+  })),
+  { keys: '[', does: 'the contender before', run: () => step(-1) },
+  { keys: ']', does: 'the contender after', run: () => step(1) },
+  {
+    keys: 'Escape',
+    does: 'give back what was drawn',
+    when: () => pairing.resting !== null || draws.value.length > 0,
+    run: leaveDraw,
+  },
+]);
+onBeforeUnmount(leaveDraw);
 </script>
 
 <template>

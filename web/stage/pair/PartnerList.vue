@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import type { RankedPartner } from '@lettera/core/pairing';
 import { computed } from 'vue';
-import { useNearRows } from '../../frame/useNearRows';
+import { useNearRows } from '../../control/useNearRows';
 import { useCopy } from '../../store/copy';
 import { usePairing } from '../../store/pairing';
 import { useProject } from '../../store/project';
-import type { LineUpRow } from '../faces/lineUp';
+import type { LineUpRow } from '../../store/rows/rows';
 import PartnerRow from './PartnerRow.vue';
 import { specimenStyle } from './specimenStyle';
 

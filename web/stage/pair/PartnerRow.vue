@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import type { PairReason, Role } from '@lettera/core/pairing';
 import { computed, ref, type CSSProperties } from 'vue';
-import { kilobytes } from '../../frame/figures';
-import type { LineUpRow } from '../faces/lineUp';
-import { MEASURES, withUnit } from '../faces/measures';
+import { kilobytes } from '../../control/figures';
+import type { LineUpRow } from '../../store/rows/rows';
+import { MEASURES, withUnit } from '../../store/rows/measures';
 import { rowFont, useSpecimenFont } from '../faces/specimenFonts';
 
 /** A partner for the held family: the pair set in the project's copy, and the reasons for and against. */

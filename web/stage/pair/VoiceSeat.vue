@@ -3,11 +3,11 @@ import { GENERICS, siteName, type Slant } from '@lettera/core/document';
 import { matchFace, voiceUses, weightChanges, weightPatch } from '@lettera/core/style';
 import Select from 'primevue/select';
 import { computed } from 'vue';
-import { kilobytes } from '../../frame/figures';
+import { kilobytes } from '../../control/figures';
 import { caseFont } from '../../proof/caseFonts';
 import { useProject } from '../../store/project';
-import { pickableWeights } from '../faces/picks';
-import { seatPatch } from './seating';
+import { pickableWeights } from '../../store/rows/picks';
+import { seatPatch } from '../../store/rows/seating';
 
 /** A voice: who sits in it, the weights that carry its duties and what each costs, and how its stack ends. */
 const props = defineProps<{ voice: string }>();

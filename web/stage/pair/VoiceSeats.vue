@@ -16,14 +16,14 @@ function addVoice(): void {
   const name = voiceName.value.trim();
   if (!name || !project.document) return;
   const key = freeKey(Object.keys(project.document.voices), slug(name));
-  const refused = project.change([
+  const taken = project.change([
     {
       op: 'add',
       path: `/voices/${key}`,
       value: { name: name.slice(0, 60), family: null, generic: 'sans-serif', fallback: null },
     },
   ]);
-  if (!refused) voiceName.value = '';
+  if (taken) voiceName.value = '';
 }
 </script>
 

@@ -1,6 +1,6 @@
 import { sameSuperfamily, type Partner } from '@lettera/core/pairing';
 import { partnerOf } from '../../store/families';
-import type { LineUpRow } from '../faces/lineUp';
+import type { LineUpRow } from '../../store/rows/rows';
 
 /** What partners are narrowed to. */
 export interface PartnerFilter {

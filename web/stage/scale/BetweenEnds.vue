@@ -3,7 +3,7 @@ import { type Between, type Scale } from '@lettera/core/document';
 import { changeWidth, stepByNumber, stepCss } from '@lettera/core/scale';
 import InputText from 'primevue/inputtext';
 import { computed } from 'vue';
-import ChoiceLine from '../../frame/ChoiceLine.vue';
+import ChoiceLine from '../../control/ChoiceLine.vue';
 import { useScaleTrial } from '../../store/scaleTrial';
 import ScaleNumber from './ScaleNumber.vue';
 

@@ -3,7 +3,7 @@ import type { Scale } from '@lettera/core/document';
 import { axisBottom, axisLeft } from 'd3-axis';
 import { select } from 'd3-selection';
 import { onMounted, ref, watch } from 'vue';
-import { useLengthUnit } from '../../store/lengthUnit';
+import { useLengthUnit } from '../../control/lengthUnit';
 import { EDGE, type ScaleDrawing } from './scaleDrawing';
 
 /** The axes of a scale's chart: widths below, sizes at the left with a line across for each. */

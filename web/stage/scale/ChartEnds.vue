@@ -11,9 +11,9 @@ import {
   type Step,
 } from '@lettera/core/scale';
 import { computed, nextTick, ref } from 'vue';
-import { arrowStep } from '../../frame/arrowStep';
-import { vDrag, type Dragged } from '../../frame/drag';
-import { useLengthUnit } from '../../store/lengthUnit';
+import { arrowStep } from '../../control/arrowStep';
+import { vDrag, type Dragged } from '../../control/drag';
+import { useLengthUnit } from '../../control/lengthUnit';
 import { useScaleTrial } from '../../store/scaleTrial';
 import type { ScaleDrawing } from './scaleDrawing';
 import { END_NAMES } from './scaleView';

@@ -2,8 +2,8 @@
 import { SCALE_BOUNDS, type Patch, type Scale } from '@lettera/core/document';
 import { changeWidth, ENDS, type End } from '@lettera/core/scale';
 import { computed } from 'vue';
-import { arrowStep } from '../../frame/arrowStep';
-import { vDrag, type Dragged } from '../../frame/drag';
+import { arrowStep } from '../../control/arrowStep';
+import { vDrag, type Dragged } from '../../control/drag';
 import { NARROWEST, useProof, WIDEST } from '../../store/proof';
 import { useScaleTrial } from '../../store/scaleTrial';
 import { EDGE, type ScaleDrawing } from './scaleDrawing';

@@ -11,9 +11,9 @@ import {
 } from '@lettera/core/scale';
 import Button from 'primevue/button';
 import { computed } from 'vue';
-import ChoiceLine from '../../frame/ChoiceLine.vue';
-import { plainNumber } from '../../frame/figures';
-import { useLengthUnit } from '../../store/lengthUnit';
+import ChoiceLine from '../../control/ChoiceLine.vue';
+import { plainNumber } from '../../control/figures';
+import { useLengthUnit } from '../../control/lengthUnit';
 import { useScaleTrial } from '../../store/scaleTrial';
 import { useSizeSearch } from '../../store/sizeSearch';
 import { END_NAMES } from './scaleView';

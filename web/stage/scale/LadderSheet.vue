@@ -2,7 +2,7 @@
 import type { ProjectDocument } from '@lettera/core/document';
 import { sizeAt, stepsOf } from '@lettera/core/scale';
 import { computed } from 'vue';
-import { useLengthUnit } from '../../store/lengthUnit';
+import { useLengthUnit } from '../../control/lengthUnit';
 import { useProof } from '../../store/proof';
 import { stepVoice } from './scaleView';
 

@@ -13,9 +13,9 @@ import {
 } from '@lettera/core/style';
 import Button from 'primevue/button';
 import { computed } from 'vue';
-import NumberField from '../../frame/NumberField.vue';
-import { plainNumber } from '../../frame/figures';
-import { useLengthUnit } from '../../store/lengthUnit';
+import NumberField from '../../control/NumberField.vue';
+import { plainNumber } from '../../control/figures';
+import { useLengthUnit } from '../../control/lengthUnit';
 import { useMarks } from '../../store/marks';
 import { useProof } from '../../store/proof';
 import { useScaleTrial } from '../../store/scaleTrial';

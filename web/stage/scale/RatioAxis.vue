@@ -2,10 +2,10 @@
 import { INTERVALS, intervalOf } from '@lettera/core/scale';
 import { scaleLog } from 'd3-scale';
 import { computed, ref } from 'vue';
-import { arrowStep } from '../../frame/arrowStep';
-import { vDrag, type Dragged } from '../../frame/drag';
-import { plainNumber } from '../../frame/figures';
-import { useWidth } from '../../frame/useWidth';
+import { arrowStep } from '../../control/arrowStep';
+import { vDrag, type Dragged } from '../../control/drag';
+import { plainNumber } from '../../control/figures';
+import { useWidth } from '../../control/useWidth';
 
 /** Ratios along an axis, equal intervals equally far apart; those that the trade names are its ticks. */
 const props = defineProps<{ modelValue: number; label: string }>();

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import type { Scale } from '@lettera/core/document';
 import { computed, ref } from 'vue';
-import ChoiceLine from '../../frame/ChoiceLine.vue';
-import { useWidth } from '../../frame/useWidth';
+import ChoiceLine from '../../control/ChoiceLine.vue';
+import { useWidth } from '../../control/useWidth';
 import ChartAxes from './ChartAxes.vue';
 import ChartEnds from './ChartEnds.vue';
 import ChartWidths from './ChartWidths.vue';

@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import type { Mark } from '@lettera/core/check';
 import { computed, ref } from 'vue';
-import { count } from '../../frame/figures';
-import MarkLine from '../../frame/MarkLine.vue';
+import { count } from '../../control/figures';
+import MarkLine from '../../proof/MarkLine.vue';
 import { useMarks } from '../../store/marks';
 import { useProof } from '../../store/proof';
 import { useScaleTrial } from '../../store/scaleTrial';
@@ -13,6 +14,12 @@ const trial = useScaleTrial();
 
 const marks = computed(() => checks.marks.filter(({ stage }) => stage === 'scale'));
 const open = ref(false);
+
+/** While a scale is tried, what puts a mark right is tried with it. */
+function putRight({ fix }: Mark): void {
+  checks.look(null);
+  trial.change(fix?.patch ?? []);
+}
 </script>
 
 <template>
@@ -29,7 +36,7 @@ const open = ref(false);
           v-for="mark in marks"
           :key="mark.message"
           :mark="mark"
-          @take="trial.change(mark.fix?.patch ?? [])"
+          @take="putRight"
           @go="proof.style = mark.style ?? null"
         />
       </ul>

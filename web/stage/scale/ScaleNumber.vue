@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import NumberField from '../../frame/NumberField.vue';
-import type { MeasureUnit } from '../../frame/measure';
+import NumberField from '../../control/NumberField.vue';
+import type { NumberUnit } from '../../control/readNumber';
 import { useScaleTrial } from '../../store/scaleTrial';
 
 /** A number of the scale: where it stands, and its bounds. */
@@ -12,7 +12,7 @@ const props = withDefaults(
     value: number;
     bounds: readonly [least: number, most: number];
     step: number;
-    unit?: MeasureUnit;
+    unit?: NumberUnit;
     whole?: boolean;
     hideLabel?: boolean;
     width?: string;

@@ -1,15 +1,14 @@
 <script setup lang="ts">
 import { usersByStep } from '@lettera/core/style';
 import { computed, ref } from 'vue';
-import { afterPaint } from '../../frame/afterPaint';
-import ChoiceLine from '../../frame/ChoiceLine.vue';
-import { LENGTH_UNITS } from '../../frame/measure';
-import { useLengthUnit } from '../../store/lengthUnit';
+import { afterPaint } from '../../control/afterPaint';
+import ChoiceLine from '../../control/ChoiceLine.vue';
+import { LENGTH_UNITS } from '../../control/readNumber';
+import { useLengthUnit } from '../../control/lengthUnit';
 import { useProject } from '../../store/project';
 import SizeOffers from '../SizeOffers.vue';
 import StageHeader from '../StageHeader.vue';
 import BetweenEnds from './BetweenEnds.vue';
-import ChangeRefused from './ChangeRefused.vue';
 import FromSizes from './FromSizes.vue';
 import LadderSheet from './LadderSheet.vue';
 import LinesSheet from './LinesSheet.vue';
@@ -57,7 +56,6 @@ const used = computed(() => new Set(project.shown ? usersByStep(project.shown).k
     they stay.
   </StageHeader>
   <template v-if="scale && project.shown">
-    <ChangeRefused />
     <SizeOffers />
     <div class="bench">
       <div>

@@ -2,8 +2,8 @@
 import { SITE_KINDS, siteKindPatch, type SiteKind } from '@lettera/core/scale';
 import type { Scale } from '@lettera/core/document';
 import Button from 'primevue/button';
-import { plainNumber } from '../../frame/figures';
-import { useLengthUnit } from '../../store/lengthUnit';
+import { plainNumber } from '../../control/figures';
+import { useLengthUnit } from '../../control/lengthUnit';
 import { useScaleTrial } from '../../store/scaleTrial';
 
 /** Scales to start from, each with its reason: shown while pointed at, taken on a click. */

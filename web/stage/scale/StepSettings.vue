@@ -9,8 +9,8 @@ import {
 } from '@lettera/core/document';
 import { ENDS, stepByNumber, stepsOf, type End } from '@lettera/core/scale';
 import { computed } from 'vue';
-import ChoiceLine from '../../frame/ChoiceLine.vue';
-import NumberField from '../../frame/NumberField.vue';
+import ChoiceLine from '../../control/ChoiceLine.vue';
+import NumberField from '../../control/NumberField.vue';
 import { useScaleTrial } from '../../store/scaleTrial';
 import ScaleNumber from './ScaleNumber.vue';
 import { END_NAMES } from './scaleView';

@@ -12,8 +12,8 @@ import {
 } from '@lettera/core/scale';
 import InputText from 'primevue/inputtext';
 import { computed } from 'vue';
-import NumberField from '../../frame/NumberField.vue';
-import { useLengthUnit } from '../../store/lengthUnit';
+import NumberField from '../../control/NumberField.vue';
+import { useLengthUnit } from '../../control/lengthUnit';
 import { useProof } from '../../store/proof';
 import { useScaleTrial } from '../../store/scaleTrial';
 import { END_NAMES, stepUsers } from './scaleView';

@@ -1,24 +1,28 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
-import { onBeforeUnmount, onMounted } from 'vue';
+import { onBeforeUnmount } from 'vue';
+import { useKeys } from '../../control/keys';
 import { useScaleTrial } from '../../store/scaleTrial';
 
 /** Trying a scale on the proof: kept as one change, or left without a trace. */
 const trial = useScaleTrial();
 
-const TAKES_KEYS = 'button, a, input, textarea, select, [role="combobox"], [role="slider"]';
-
-function onKey(event: KeyboardEvent): void {
-  if (!trial.trying || event.defaultPrevented) return;
-  const target = event.target as Element | null;
-  if (event.key === 'Escape' && !target?.closest?.('input, textarea')) trial.leave();
-  if (event.key === 'Enter' && !target?.closest?.(TAKES_KEYS)) trial.take();
-}
-onMounted(() => window.addEventListener('keydown', onKey));
-onBeforeUnmount(() => {
-  window.removeEventListener('keydown', onKey);
-  trial.leave();
-});
+useKeys('In Scale', [
+  {
+    keys: 'Enter',
+    does: 'take what is being tried',
+    when: () => trial.trying,
+    run: () => trial.take(),
+  },
+  {
+    keys: 'Escape',
+    does: 'leave what is being tried',
+    when: () => trial.trying,
+    run: () => trial.leave(),
+  },
+  { keys: 'Delete', does: 'give an end of a curve back to the ratio' },
+]);
+onBeforeUnmount(() => trial.leave());
 </script>
 
 <template>

@@ -5,12 +5,11 @@ import { freeKey, GROUND, INK } from '@lettera/core/document';
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
 import { computed, ref } from 'vue';
-import { count } from '../../frame/figures';
+import { count } from '../../control/figures';
 import { useProject } from '../../store/project';
 
 /** The colours that styles may take, on both grounds, each with its contrast there. */
 const project = useProject();
-const refused = ref('');
 const name = ref('');
 
 const GROUNDS = ['light', 'dark'] as const;
@@ -31,11 +30,10 @@ const rows = computed(() => {
 });
 
 function set(key: string, side: 'light' | 'dark', event: Event): void {
-  const value = (event.target as HTMLInputElement).value.trim();
-  const problem = project.change([{ op: 'replace', path: `/colours/${key}/${side}`, value }]);
-  refused.value = problem
-    ? `“${value}” is not a CSS colour. Write one such as #0e6656 or rgb(14 102 86). The colour is as it was.`
-    : '';
+  const field = event.target as HTMLInputElement;
+  const value = field.value.trim();
+  const taken = project.change([{ op: 'replace', path: `/colours/${key}/${side}`, value }]);
+  if (!taken) field.value = project.document?.colours[key]?.[side] ?? '';
 }
 
 function add(): void {
@@ -44,14 +42,14 @@ function add(): void {
   if (!document || !wanted) return;
   const ink = document.colours[INK];
   const key = freeKey(Object.keys(document.colours), slug(wanted));
-  project.change([
+  const taken = project.change([
     {
       op: 'add',
       path: `/colours/${key}`,
       value: { name: wanted.slice(0, 60), light: ink?.light ?? '#000', dark: ink?.dark ?? '#fff' },
     },
   ]);
-  name.value = '';
+  if (taken) name.value = '';
 }
 </script>
 
@@ -100,7 +98,6 @@ function add(): void {
         </tr>
       </tbody>
     </table>
-    <p v-if="refused" class="mark-text" role="alert">{{ refused }}</p>
     <form class="line" @submit.prevent="add">
       <InputText
         v-model="name"

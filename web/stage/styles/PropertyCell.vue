@@ -10,8 +10,9 @@ import { stepsOf } from '@lettera/core/scale';
 import type { ResolvedProperty } from '@lettera/core/style';
 import Select from 'primevue/select';
 import { computed } from 'vue';
-import NumberField from '../../frame/NumberField.vue';
-import { useLengthUnit } from '../../store/lengthUnit';
+import NumberField from '../../control/NumberField.vue';
+import { useLengthUnit } from '../../control/lengthUnit';
+import { useLayer } from '../../store/layer';
 import { useProject } from '../../store/project';
 import { sourceText, traceText, valueText } from './propertyText';
 
@@ -25,6 +26,7 @@ const props = defineProps<{
 
 const project = useProject();
 const lengths = useLengthUnit();
+const layer = useLayer(`styles: ${props.styleKey} ${props.property}`);
 
 /** Sizes in another unit than px are shown in it. */
 const textOf = (document: ProjectDocument, value: string | number | null): string =>
@@ -74,7 +76,7 @@ const path = computed(() => `/styles/${props.styleKey}/set/${props.property}`);
 const setTo = (value: string | number): Patch => [{ op: 'add', path: path.value, value }];
 
 function look(value: string | number): void {
-  project.preview = value === props.resolved.value ? null : setTo(value);
+  layer.show(value === props.resolved.value ? null : setTo(value));
 }
 
 function follow(): void {
@@ -107,8 +109,8 @@ function follow(): void {
         size="small"
         fluid
         :aria-label="PROPERTIES[property].label"
-        @update:model-value="project.change(setTo($event))"
-        @hide="project.preview = null"
+        @update:model-value="layer.take(setTo($event))"
+        @hide="layer.show(null)"
       >
         <template #option="{ option }">
           <span class="choice" @mouseenter="look(option.value)">{{ option.label }}</span>

@@ -2,8 +2,9 @@
 import { BODY_STYLE, PROPERTIES, PROPERTY_NAMES } from '@lettera/core/document';
 import { resolveInUse } from '@lettera/core/style';
 import Select from 'primevue/select';
-import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue';
-import { count } from '../../frame/figures';
+import { computed, nextTick, ref, watch } from 'vue';
+import { count } from '../../control/figures';
+import { useKeys } from '../../control/keys';
 import { caseFont } from '../../proof/caseFonts';
 import { useProject } from '../../store/project';
 import { useProof } from '../../store/proof';
@@ -13,7 +14,6 @@ import PropertyCell from './PropertyCell.vue';
 const project = useProject();
 const proof = useProof();
 const sheet = ref<HTMLElement | null>(null);
-const refused = ref('');
 
 const rows = computed(() => {
   const document = project.shown;
@@ -44,8 +44,7 @@ const followable = computed(() => [
 ]);
 
 function follow(key: string, follows: string | null): void {
-  refused.value =
-    project.change([{ op: 'replace', path: `/styles/${key}/follows`, value: follows }]) ?? '';
+  project.change([{ op: 'replace', path: `/styles/${key}/follows`, value: follows }]);
 }
 
 function select(key: string): void {
@@ -56,29 +55,24 @@ function select(key: string): void {
 watch(
   () => proof.style,
   async (key) => {
-    refused.value = '';
     await nextTick();
     sheet.value?.querySelector(`[data-style="${key}"]`)?.scrollIntoView({ block: 'nearest' });
   },
 );
 
-function step(event: KeyboardEvent): void {
-  if (event.key !== '[' && event.key !== ']') return;
-  if ((event.target as Element | null)?.closest?.('input, [role="combobox"]')) return;
+function step(by: 1 | -1): void {
   const at = rows.value.findIndex(({ key }) => key === proof.style);
-  const next = rows.value[at + (event.key === ']' ? 1 : -1)];
+  const next = rows.value[at + by];
   if (next) proof.style = next.key;
 }
-onMounted(() => window.addEventListener('keydown', step));
-onBeforeUnmount(() => {
-  window.removeEventListener('keydown', step);
-  project.preview = null;
-});
+useKeys('In Styles', [
+  { keys: '[', does: 'the style before', run: () => step(-1) },
+  { keys: ']', does: 'the style after', run: () => step(1) },
+]);
 </script>
 
 <template>
   <div ref="sheet" class="sheet">
-    <p v-if="refused" class="refused" role="alert">{{ refused }}</p>
     <table class="styles-table">
       <colgroup>
         <col class="wide" />
@@ -161,10 +155,6 @@ onBeforeUnmount(() => {
 .sheet {
   height: 100%;
   overflow: auto;
-}
-.refused {
-  padding: 6px 16px;
-  color: var(--mark);
 }
 .styles-table {
   width: 100%;

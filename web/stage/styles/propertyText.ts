@@ -6,7 +6,7 @@ import {
 } from '@lettera/core/document';
 import { stepByNumber } from '@lettera/core/scale';
 import type { ResolvedProperty } from '@lettera/core/style';
-import { plainNumber } from '../../frame/figures';
+import { plainNumber } from '../../control/figures';
 
 /** A size in px, to a tenth. */
 const inPx = (size: number): string => plainNumber(Number(size.toFixed(1)));

@@ -1,7 +1,7 @@
 import { PX_IN } from '@lettera/core/scale';
 
 /** The unit that a number stands for in the interface; a `size` is in px, shown as the designer prefers. */
-export type MeasureUnit = 'none' | 'px' | 'em' | 'size';
+export type NumberUnit = 'none' | 'px' | 'em' | 'size';
 
 /** Units that sizes can be shown in. */
 export const LENGTH_UNITS = ['px', 'rem', 'pt'] as const;
@@ -14,13 +14,13 @@ const isLength = (unit: string): unit is LengthUnit =>
  * Reads a number as people type it: with a comma or a point, as a fraction, with a unit. Where the
  * number stands for px, rem and pt are converted.
  *
- * @example parseMeasure('1.125rem', 'px') // 18
+ * @example readNumber('1.125rem', 'px') // 18
  * @param preferred what a size without a unit is in
  * @returns null when it is no such number
  */
-export function parseMeasure(
+export function readNumber(
   text: string,
-  unit: MeasureUnit,
+  unit: NumberUnit,
   preferred: LengthUnit = 'px',
 ): number | null {
   const match = /^\s*([+-]?\d*[.,]?\d+)\s*(?:\/\s*(\d*[.,]?\d+))?\s*([a-z%]*)\s*$/i.exec(text);

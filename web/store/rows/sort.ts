@@ -1,4 +1,4 @@
-import type { LineUpRow } from './lineUp';
+import type { LineUpRow } from './rows';
 import { measureOf, type MeasureKey } from './measures';
 
 export type SortKey =

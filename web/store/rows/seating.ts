@@ -10,7 +10,7 @@ import {
 } from '@lettera/core/document';
 import { languageOf } from '@lettera/core/measure';
 import { weightChanges, weightPatch, type MatchableFace } from '@lettera/core/style';
-import type { LineUpRow } from '../faces/lineUp';
+import type { LineUpRow } from './rows';
 
 /** The generic that stands in for each class of face. */
 const GENERIC_OF: Record<FaceClass, Generic> = {

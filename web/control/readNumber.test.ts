@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import { count, kilobytes, percent, plainNumber } from './figures';
-import { parseMeasure } from './measure';
+import { readNumber } from './readNumber';
 
-describe('parseMeasure', () => {
+describe('readNumber', () => {
   test.each<[string, 'px' | 'em' | 'none', number | null]>([
     ['18', 'px', 18],
     ['18px', 'px', 18],
@@ -19,18 +19,18 @@ describe('parseMeasure', () => {
     ['eighteen', 'px', null],
     ['', 'px', null],
   ])('reads %j in %s as %p', (text, unit, expected) => {
-    const value = parseMeasure(text, unit);
+    const value = readNumber(text, unit);
     if (expected === null) expect(value).toBeNull();
     else expect(value).toBeCloseTo(expected, 10);
   });
 });
 
 test('a size without a unit is in the one preferred', () => {
-  expect(parseMeasure('1.5', 'size', 'rem')).toBe(24);
-  expect(parseMeasure('18px', 'size', 'rem')).toBe(18);
-  expect(parseMeasure('13.5', 'size', 'pt')).toBe(18);
-  expect(parseMeasure('20', 'size')).toBe(20);
-  expect(parseMeasure('2em', 'size', 'rem')).toBeNull();
+  expect(readNumber('1.5', 'size', 'rem')).toBe(24);
+  expect(readNumber('18px', 'size', 'rem')).toBe(18);
+  expect(readNumber('13.5', 'size', 'pt')).toBe(18);
+  expect(readNumber('20', 'size')).toBe(20);
+  expect(readNumber('2em', 'size', 'rem')).toBeNull();
 });
 
 test('figures are written one way', () => {

@@ -2,8 +2,8 @@
 import { PX_IN } from '@lettera/core/scale';
 import InputText from 'primevue/inputtext';
 import { computed, nextTick, ref, watch } from 'vue';
-import { useLengthUnit } from '../store/lengthUnit';
-import { parseMeasure, type MeasureUnit } from './measure';
+import { useLengthUnit } from './lengthUnit';
+import { readNumber, type NumberUnit } from './readNumber';
 
 const props = withDefaults(
   defineProps<{
@@ -14,7 +14,7 @@ const props = withDefaults(
     step: number;
     /** The unit that the figure stands for; lengths typed in px, rem or pt are converted. A size is shown in
      * the unit that the designer prefers. */
-    unit?: MeasureUnit;
+    unit?: NumberUnit;
     hideLabel?: boolean;
     width?: string;
   }>(),
@@ -41,7 +41,7 @@ watch(
 );
 
 const range = () => `from ${figure(props.min)} to ${figure(props.max)}`;
-const read = (text: string) => parseMeasure(text, props.unit, lengths.unit);
+const read = (text: string) => readNumber(text, props.unit, lengths.unit);
 
 function take(): void {
   if (typed.value.trim() === shownValue()) {
@@ -58,6 +58,8 @@ function take(): void {
   }
   refused.value = '';
   emit('update:modelValue', value);
+  // One that is not taken leaves the value as it was, and so what is shown.
+  void nextTick(() => (typed.value = shownValue()));
 }
 
 async function onKey(event: KeyboardEvent): Promise<void> {

@@ -1,7 +1,7 @@
 import { PX_IN } from '@lettera/core/scale';
 import { defineStore } from 'pinia';
 import { ref, watch } from 'vue';
-import { LENGTH_UNITS, type LengthUnit } from '../frame/measure';
+import { LENGTH_UNITS, type LengthUnit } from './readNumber';
 
 const KEY = 'lettera:length-unit';
 

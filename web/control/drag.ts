@@ -1,6 +1,7 @@
 import { drag as d3Drag } from 'd3-drag';
 import { pointer, select } from 'd3-selection';
 import type { ObjectDirective } from 'vue';
+import { addKeys } from './keys';
 
 /** What a drag does: begun, moved to a place within the drawing in its own units, ended, or broken off. */
 export interface Dragged {
@@ -30,9 +31,8 @@ export const vDrag: ObjectDirective<Held, Dragged> = {
       if (place) node.dragged?.move(...place);
       place = null;
     };
-    const stop = (event: KeyboardEvent) => {
-      if (event.key !== 'Escape' || !live) return;
-      event.stopPropagation();
+    let release = () => undefined as void;
+    const stop = () => {
       live = false;
       place = null;
       cancelAnimationFrame(frame);
@@ -43,7 +43,9 @@ export const vDrag: ObjectDirective<Held, Dragged> = {
       d3Drag<Held, unknown>()
         .on('start', () => {
           live = true;
-          window.addEventListener('keydown', stop, true);
+          release = addKeys('While dragging', [
+            { keys: 'Escape', does: 'break the drag off', when: () => live, run: stop },
+          ]);
           node.dragged?.start?.();
         })
         .on('drag', (event: { sourceEvent: MouseEvent }) => {
@@ -53,7 +55,7 @@ export const vDrag: ObjectDirective<Held, Dragged> = {
           frame ||= requestAnimationFrame(flush);
         })
         .on('end', () => {
-          window.removeEventListener('keydown', stop, true);
+          release();
           if (!live) return;
           flush();
           live = false;

@@ -1,8 +1,8 @@
 import type { FaceClass } from '@lettera/core/document';
 import { languageOf, type Figures } from '@lettera/core/measure';
-import { kilobytes } from '../../frame/figures';
+import { kilobytes } from '../../control/figures';
 import { namesMatch } from './carelessName';
-import { plain, type LineUpRow } from './lineUp';
+import { plain, type LineUpRow } from './rows';
 import { measureOf, withUnit, type MeasureKey } from './measures';
 
 export type FigureStyle = Figures['offers'][number];

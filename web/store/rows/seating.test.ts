@@ -3,8 +3,8 @@ import { applyChange, documentErrors } from '@lettera/core/change';
 import type { LibraryFamily } from '@lettera/core/document';
 import { resolveElement } from '@lettera/core/style';
 import { seatedDocument } from '../../../core/testing/documents';
-import { rowOfCase, rowOfLibrary } from '../faces/lineUp';
-import { NO_PARTNER_FILTER, passesAsPartner, type PartnerFilter } from './filter';
+import { rowOfCase, rowOfLibrary } from './rows';
+import { NO_PARTNER_FILTER, passesAsPartner, type PartnerFilter } from '../../stage/pair/filter';
 import { lookPatch, scriptsNeeded, seatPatch } from './seating';
 
 const SCRIPTS = ['latin', 'latin-ext', 'greek', 'vietnamese'];

@@ -12,9 +12,13 @@ export const pixels = (value: number): string => `${value.toFixed(1)} px`;
 /** A ratio as percent with one decimal: 0.0312 is `3.1 %`. */
 export const percent = (ratio: number, places = 1): string => `${(ratio * 100).toFixed(places)} %`;
 
-/** Bytes in kilobytes of 1000. */
-export const kilobytes = (bytes: number): string =>
-  bytes < 1000 ? `${bytes} B` : `${(bytes / 1000).toFixed(bytes < 100_000 ? 1 : 0)} KB`;
+/** Bytes in kilobytes of 1000; a file that is still being made has none. */
+export const kilobytes = (bytes: number | null): string =>
+  bytes === null
+    ? 'being packed …'
+    : bytes < 1000
+      ? `${bytes} B`
+      : `${(bytes / 1000).toFixed(bytes < 100_000 ? 1 : 0)} KB`;
 
 /** A count with its noun: `1 file`, `3 files`. */
 export const count = (number: number, noun: string, plural = nounPlural(noun)): string =>
