@@ -68,6 +68,7 @@ const FOLDERS = {
     fallback: ['style', 'font', 'document'],
     change: ['scale', 'font', 'document'],
     deliver: ['fallback', 'style', 'scale', 'font', 'document', 'css'],
+    wire: ['fallback', 'measure', 'font', 'document'],
     check: ['fallback', 'style', 'scale', 'font', 'document', 'css'],
   },
   web: {

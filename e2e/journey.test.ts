@@ -203,7 +203,7 @@ test('a newcomer goes through the whole job, and back', async () => {
   await choose('Size', 'up-4, 35.3 to 63.2', row);
   await fill(page, 'Line height', '1.2', row);
   await fill(page, 'Letter spacing', '0.05', row);
-  await choose('Case', 'uppercase', row);
+  await choose('Capitals', 'uppercase', row);
   await choose('Colour', 'Lantern red', row);
   await saved();
   const shown = await computed(frame, 'h1', [

@@ -51,16 +51,16 @@ describe('the table of steps', () => {
     ).toContain('large-plus');
     // A step that a style needs is not taken out, and why is said.
     await at.page.$eval('tr[data-step="1.5"] button', (node) => (node as HTMLElement).click());
-    const refusal = await at.page.waitForSelector('.refused');
+    const refusal = await at.page.waitForSelector('.refusal');
     expect(await refusal?.evaluate((node) => node.textContent)).toMatch(
-      /Style Lead: step is step 1\.5/,
+      /Style Lead: size is step 1\.5/,
     );
     await press(at.page, 'own', '[aria-label="Names of steps"]');
     await fill(at.page, 'Own name of base', 'text');
     await eventually(at.scaleNow, ({ names: own }) => own?.own['0'] === 'text');
     await fill(at.page, 'Own name of up-1', 'text');
     await eventually(
-      () => at.page.$eval('.refused', (node) => node.textContent ?? ''),
+      () => at.page.$eval('.refusal', (node) => node.textContent ?? ''),
       (text) => text.includes('gives two steps the name “text”'),
     );
   });
@@ -101,7 +101,7 @@ describe('the table of steps', () => {
     );
     await at.page.keyboard.press('Escape');
     await fill(at.page, 'up-2 at the small end', '18');
-    const refusal = await at.page.waitForSelector('.refused');
+    const refusal = await at.page.waitForSelector('.refusal');
     expect(await refusal?.evaluate((node) => node.textContent)).toContain(
       'up-2 would be smaller than up-1 at 360 px, 18 px against 20.4 px.',
     );

@@ -196,7 +196,22 @@ describe('colours and the name', () => {
     const colour = async () => (await computed(await proofFrame(page), 'body', ['color']))['color'];
     await eventually(colour, (value) => value === 'rgb(34, 34, 34)');
     await fill(page, 'Ink on the light ground', 'red; } body {');
-    await page.waitForSelector('[aria-label="Colours"] [role="alert"]');
+    const refusal = await page.waitForSelector('.refusal[role="alert"]');
+    expect(await refusal?.evaluate((node) => node.textContent)).toMatch(
+      /Ink: light must be a CSS colour.*Nothing was changed/,
+    );
+    // It stands beside what was tried, which shows what holds again.
+    const field = await page.waitForSelector('[aria-label="Ink on the light ground"]');
+    const [told, tried] = [await refusal?.boundingBox(), await field?.boundingBox()];
+    const apart = Math.min(
+      Math.abs((told?.y ?? 0) - ((tried?.y ?? 0) + (tried?.height ?? 0))),
+      Math.abs((told?.y ?? 0) + (told?.height ?? 0) - (tried?.y ?? 0)),
+    );
+    expect(apart).toBeLessThan(20);
+    expect(await field?.evaluate((node) => (node as HTMLInputElement).value)).toBe('rgb(34 34 34)');
+    await page.focus('body');
+    await page.keyboard.press('Escape');
+    await page.waitForSelector('.refusal', { hidden: true });
     expect(await colour()).toBe('rgb(34, 34, 34)');
     await fill(page, 'Name of a colour', 'Seaweed');
     await eventually(project, ({ document }) => document.colours['seaweed']?.name === 'Seaweed');

@@ -2,22 +2,22 @@ import {
   cutName,
   deliveredFonts,
   deliveryPlan,
-  type BundleFile,
   type DeliveryEvidence,
   type LicenceTexts,
 } from '@lettera/core/deliver';
 import type { FallbackTrials } from '@lettera/core/fallback';
+import type { DeliveryFile } from '@lettera/core/wire';
 import type { ProjectDocument } from '@lettera/core/document';
 import type { FallbackTuner } from './job/fallbackTrials';
 import type { FileMaker } from './job/fileMaker';
 import type { Jobs } from './job/jobs';
 import type { DerivedFile } from './store/derivedStore';
 import type { FontStore } from './store/fontStore';
-import type { Project } from './store/projectStore';
+import type { Project } from '@lettera/core/wire';
 
 /** A revision's delivery: every file of its bundle, as answers give it. */
 export interface Delivery {
-  files: (BundleFile & { bytes: number })[];
+  files: DeliveryFile[];
   trials: FallbackTrials;
 }
 
@@ -116,10 +116,11 @@ export class Deliveries {
     });
     return {
       trials,
-      files: files.map((file) => ({
-        ...file,
-        bytes: file.kind === 'text' ? Buffer.byteLength(file.content) : (file.bytes ?? 0),
-      })),
+      files: files.map((file): DeliveryFile => {
+        if (file.kind === 'text') return { ...file, bytes: Buffer.byteLength(file.content) };
+        if (file.bytes === null) throw new RangeError(`${file.path} has not been made`);
+        return { ...file, bytes: file.bytes };
+      }),
     };
   }
 

@@ -8,4 +8,4 @@ export { backup, restore } from './store/backup';
 export { StoreError } from './store/database';
 export type { NewFont } from './store/fontStore';
 export type { Page } from './store/pageStore';
-export type { Project, ProjectSummary } from './store/projectStore';
+export type { Project, ProjectSummary } from '@lettera/core/wire';

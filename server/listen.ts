@@ -46,6 +46,8 @@ function startFailure(error: NodeJS.ErrnoException, { host, port }: Config): Con
 export interface StartOptions extends Pick<AppOptions, 'startingPages'> {
   /** What is to be done before the server is ready; it listens meanwhile, and says that it starts. */
   prepare?: (services: Services) => Promise<unknown>;
+  /** Told the port that it really has, as soon as it listens. */
+  onListening?: (port: number) => void;
 }
 
 /**
@@ -54,7 +56,7 @@ export interface StartOptions extends Pick<AppOptions, 'startingPages'> {
  */
 export async function startServer(
   config: Config,
-  { prepare, ...options }: StartOptions,
+  { prepare, onListening, ...options }: StartOptions,
 ): Promise<Running> {
   const services = await openServices(config);
   const noLongerRunning = await noteRunning(config.dataFolder);
@@ -68,6 +70,8 @@ export async function startServer(
         else resolve(listening);
       });
     });
+    const { port } = server.address() as AddressInfo;
+    onListening?.(port);
     try {
       await prepare?.(services);
     } catch (error) {
@@ -76,7 +80,6 @@ export async function startServer(
       throw toStoreError(error, config.databaseUrl ?? config.dataFolder);
     }
     ready = true;
-    const { port } = server.address() as AddressInfo;
     const host = config.host.includes(':') ? `[${config.host}]` : config.host;
     return {
       services,

@@ -1,11 +1,5 @@
 import { EventEmitter } from 'node:events';
-
-/** How far a long piece of work has come. */
-export interface ProgressReport {
-  task: 'measuring' | 'taking' | 'reading' | 'packing';
-  done: number;
-  of: number;
-}
+import type { ProgressReport } from '@lettera/core/wire';
 
 const EVERYONE = '*';
 

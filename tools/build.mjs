@@ -1,8 +1,8 @@
 // Builds the server, the command, the foundry and the web application into build/.
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { pathToFileURL } from 'node:url';
-import { ensurePackages, ROOT } from './install.mjs';
+import { fileURLToPath, pathToFileURL } from 'node:url';
+import { ensurePackages, ROOT, run } from './install.mjs';
 
 const STAMP = join(ROOT, 'build/stamp.json');
 const SOURCES = ['core', 'server', 'foundry', 'sample', 'web', 'cli', 'tools', 'package-lock.json'];
@@ -53,10 +53,7 @@ async function buildWeb() {
   await build({ root: join(ROOT, 'web'), logLevel: 'warn' });
 }
 
-/** Builds when a source is newer than the last build. */
-export async function ensureBuilt() {
-  ensurePackages();
-  if (isBuilt()) return;
+async function build() {
   console.log('Building …');
   const sources = sourcesState();
   await buildWeb();
@@ -64,4 +61,18 @@ export async function ensureBuilt() {
   writeFileSync(STAMP, JSON.stringify({ sources }));
 }
 
-if (import.meta.url === pathToFileURL(process.argv[1]).href) await ensureBuilt();
+const SELF = fileURLToPath(import.meta.url);
+
+/**
+ * Builds when a source is newer than the last build: in a process of its own, which takes what building
+ * holds of memory along when it ends.
+ */
+export async function ensureBuilt() {
+  ensurePackages();
+  if (!isBuilt()) run(process.execPath, [SELF]);
+}
+
+if (import.meta.url === pathToFileURL(process.argv[1]).href) {
+  ensurePackages();
+  if (!isBuilt()) await build();
+}

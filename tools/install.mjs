@@ -24,23 +24,28 @@ export function run(command, args, { env, quiet = false } = {}) {
   }
 }
 
-/** Whether node_modules holds just what the lock file says. */
-function isInstalled() {
-  const marker = join(ROOT, 'node_modules/.package-lock.json');
-  if (!existsSync(marker)) return false;
-  const wanted = JSON.parse(readFileSync(join(ROOT, 'package-lock.json'), 'utf8')).packages;
-  const there = JSON.parse(readFileSync(marker, 'utf8')).packages;
-  return Object.entries(wanted).every(
-    ([path, { version, optional, peer }]) =>
-      path === '' || optional || peer || there[path]?.version === version,
-  );
+/**
+ * Packages of the lock file that are not there in the version it names: at the root, and in any workspace.
+ * What npm notes of an installation is not asked: a package that has gone since stands in it all the same.
+ */
+export function missingPackages(root = ROOT) {
+  const { packages } = JSON.parse(readFileSync(join(root, 'package-lock.json'), 'utf8'));
+  return Object.entries(packages)
+    .filter(([path, { optional, peer, link }]) => {
+      if (!path.includes('node_modules/') || optional || peer) return false;
+      const manifest = join(root, path, 'package.json');
+      if (!existsSync(manifest)) return true;
+      if (link) return false;
+      return JSON.parse(readFileSync(manifest, 'utf8')).version !== packages[path].version;
+    })
+    .map(([path]) => path);
 }
 
 /** Installs the packages of the lock file when they are not there. */
 export function ensurePackages() {
   const [major] = process.versions.node.split('.').map(Number);
   if (major < 20) stop(`Lettera needs Node 20 or later; this is Node ${process.versions.node}.`);
-  if (isInstalled()) return;
+  if (missingPackages().length === 0) return;
   console.log('Installing packages …');
   // Not `npm ci`: it fails where a registry lacks the packages for other systems than this one.
   run('npm', ['install', '--no-save', '--no-audit', '--no-fund', '--loglevel=error']);

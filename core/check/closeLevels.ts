@@ -1,7 +1,8 @@
 import type { Patch } from '../document/patch';
 import type { ProjectDocument } from '../document/projectDocument';
 import { descriptorOf, PROPERTY_NAMES, type PropertyName } from '../document/property';
-import { SCALE_BOUNDS, type Scale } from '../document/scale';
+import type { Scale } from '../document/scale';
+import { SCALE_BOUNDS } from '../document/scaleBounds';
 import { scaleAfter } from '../scale/after';
 import { giveBackPatch } from '../scale/byHand';
 import { crossingsOf } from '../scale/crossing';

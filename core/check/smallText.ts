@@ -1,6 +1,6 @@
 import type { Patch } from '../document/patch';
 import { BODY_STYLE } from '../document/vocabulary';
-import { SCALE_BOUNDS } from '../document/scale';
+import { SCALE_BOUNDS } from '../document/scaleBounds';
 import { setByHandPatch } from '../scale/byHand';
 import { ENDS, stepByNumber, type End } from '../scale/steps';
 import { roleOf } from '../style/measure';

@@ -24,4 +24,5 @@ export { inOrder, ORDERED_PARTS, placePatch } from './places';
 export * from './projectDocument';
 export * from './property';
 export * from './scale';
+export * from './scaleBounds';
 export * from './vocabulary';

@@ -11,31 +11,17 @@ import {
   ValidateBy,
 } from 'class-validator';
 import { IsSelector } from './cssValues';
+import {
+  BETWEENS,
+  MOST_STEPS,
+  NAMINGS,
+  ROUNDINGS,
+  SCALE_BOUNDS,
+  type Between,
+  type Naming,
+  type Rounding,
+} from './scaleBounds';
 import { KEY, MayBeLeftOut, Part, PartsByKey, ValuesByKey } from './decorators';
-
-export const ROUNDINGS = ['none', 'half', 'whole', 'even'] as const;
-export type Rounding = (typeof ROUNDINGS)[number];
-
-/** How a size goes from its small to its large end: with the viewport, with a container, or at once. */
-export const BETWEENS = ['viewport', 'container', 'media'] as const;
-export type Between = (typeof BETWEENS)[number];
-
-/** How steps are named: numbers around the base, from small to large, or by names of the designer's own. */
-export const NAMINGS = ['numbers', 'sizes', 'own'] as const;
-export type Naming = (typeof NAMINGS)[number];
-
-/** Bounds of what a scale is made of. Lengths in CSS px. */
-export const SCALE_BOUNDS = {
-  width: [200, 4000],
-  base: [8, 64],
-  displayBase: [8, 400],
-  ratio: [1, 3],
-  size: [4, 800],
-  grid: [2, 64],
-} as const;
-
-/** Most steps either way from the base. */
-export const MOST_STEPS = 12;
 
 const { width, base, displayBase, ratio, size, grid } = SCALE_BOUNDS;
 

@@ -1,7 +1,7 @@
 import { IsIn, IsInt, IsNumber, Matches, Max, Min } from 'class-validator';
 import { KEY, MayBeLeftOut } from './decorators';
 import { PROPERTIES, PROPERTY_NAMES, type Values } from './property';
-import { MOST_STEPS } from './scale';
+import { MOST_STEPS } from './scaleBounds';
 
 /** What holds a value within what its property takes. */
 function bounds(values: Values): PropertyDecorator[] {

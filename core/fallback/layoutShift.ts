@@ -1,9 +1,11 @@
-/** A block of the page before and after the swap, in CSS px of the viewport. */
+/** A block of the page, or a run of text in one, before or after the swap, in CSS px of the viewport. */
 export interface Box {
   left: number;
   top: number;
   width: number;
   height: number;
+  /** Where it starts, when that is not the box's left and top: text may start in the midst of a line. */
+  start?: { left: number; top: number };
 }
 
 /** A block counts as moved from this distance on, CSS px (Layout Instability §4.2.2). */
@@ -46,11 +48,14 @@ function unionArea(rectangles: Rectangle[]): number {
   return area;
 }
 
+const startOf = ({ start, left, top }: Box) => start ?? { left, top };
+
 /**
- * The layout shift score of a swap: impact fraction × distance fraction over the blocks whose start
- * moved, as in the Layout Instability specification (§4.2).
+ * The layout shift score of a swap: impact fraction × distance fraction over the blocks and the runs of
+ * text whose start moved, as in the Layout Instability specification (§4.2), which counts text by its own
+ * start: a word that goes to another line moves, though its paragraph stays.
  *
- * @param before boxes while the fallback shows; `after` holds the same blocks in the same order
+ * @param before boxes while the fallback shows; `after` holds the same ones in the same order
  * @param viewport its width and height, CSS px
  */
 export function layoutShift(
@@ -64,7 +69,8 @@ export function layoutShift(
   before.forEach((from, i) => {
     const to = after[i];
     if (!to) return;
-    const move = Math.max(Math.abs(from.left - to.left), Math.abs(from.top - to.top));
+    const [start, end] = [startOf(from), startOf(to)];
+    const move = Math.max(Math.abs(start.left - end.left), Math.abs(start.top - end.top));
     if (move < LEAST_MOVE) return;
     const visible = [clip(from, width, height), clip(to, width, height)].filter(
       (r) => r.right > r.left && r.bottom > r.top,

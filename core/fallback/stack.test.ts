@@ -73,6 +73,14 @@ describe('layoutShift', () => {
     expect(layoutShift([box(0)], [box(100)], viewport)).toBeCloseTo(0.4 * 0.1, 10);
   });
 
+  test('counts text by where it starts, though its box stays', () => {
+    const text = (left: number, top: number) => ({ ...box(0, 50), start: { left, top } });
+    expect(layoutShift([text(400, 0)], [text(500, 0)], viewport)).toBeCloseTo(0.1 * 0.1, 10);
+    expect(layoutShift([text(400, 0)], [text(0, 25)], viewport)).toBeCloseTo(0.1 * 0.4, 10);
+    expect(layoutShift([text(400, 0)], [text(402.9, 2.9)], viewport)).toBe(0);
+    expect(layoutShift([text(400, 0)], [text(403, 0)], viewport)).toBeGreaterThan(0);
+  });
+
   test('counts overlapping areas once, and nothing that stays or is out of sight', () => {
     const before = [box(0), box(0), box(200), box(900)];
     const after = [box(100), box(100), box(202), box(1400)];

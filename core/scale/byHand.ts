@@ -1,5 +1,6 @@
 import type { Patch } from '../document/patch';
-import { SCALE_BOUNDS, type Scale } from '../document/scale';
+import type { Scale } from '../document/scale';
+import { SCALE_BOUNDS } from '../document/scaleBounds';
 import { type End, otherEnd, roundSize, seriesAt, stepByNumber, stepsOf } from './steps';
 
 /** The change that sets a step by hand at an end, in CSS px. */

@@ -1,5 +1,6 @@
 import type { Patch } from '../document/patch';
-import { MOST_STEPS, ROUNDINGS, SCALE_BOUNDS, type Rounding, type Scale } from '../document/scale';
+import type { Scale } from '../document/scale';
+import { MOST_STEPS, ROUNDINGS, SCALE_BOUNDS, type Rounding } from '../document/scaleBounds';
 import { INTERVALS } from './intervals';
 import { ENDS, modularSize, roundSize, type End } from './steps';
 

@@ -1,5 +1,8 @@
-import { generate, parse, walk, type CssNode, type Declaration, type Value } from 'css-tree';
-import { SCALE_BOUNDS } from '../document/scale';
+import type { CssNode, Declaration, Value } from 'css-tree';
+import generate from 'css-tree/generator';
+import parse from 'css-tree/parser';
+import walk from 'css-tree/walker';
+import { SCALE_BOUNDS } from '../document/scaleBounds';
 import { FEWEST_SIZES, MOST_SIZES, type GivenSize } from './find';
 import { pxIn } from './lengths';
 import { ENDS, type End } from './steps';

@@ -1,4 +1,5 @@
-import type { Naming, Scale } from '../document/scale';
+import type { Scale } from '../document/scale';
+import type { Naming } from '../document/scaleBounds';
 
 /** `base`, `up-2`, `down-1`. */
 const byNumber = (number: number): string =>

@@ -1,5 +1,6 @@
 import type { Patch } from '../document/patch';
-import type { Rounding, Scale } from '../document/scale';
+import type { Scale } from '../document/scale';
+import type { Rounding } from '../document/scaleBounds';
 
 /** A scale to start from for a kind of site, and why it suits. */
 export interface SiteKind {

@@ -1,5 +1,6 @@
 import { onceFor } from '../document/once';
-import type { Rounding, Scale } from '../document/scale';
+import type { Scale } from '../document/scale';
+import type { Rounding } from '../document/scaleBounds';
 import { stepName } from './names';
 
 /** The two ends of the viewport range. */

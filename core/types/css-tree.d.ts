@@ -14,3 +14,14 @@ declare module 'css-tree/parser' {
 
   export default function parse(source: string, options?: ParseOptions): CssNode;
 }
+declare module 'css-tree/generator' {
+  import type { CssNode } from 'css-tree';
+
+  export default function generate(node: CssNode): string;
+}
+declare module 'css-tree/walker' {
+  import type { walk } from 'css-tree';
+
+  const walker: typeof walk;
+  export default walker;
+}

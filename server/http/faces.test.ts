@@ -8,9 +8,8 @@ import type { FaceMeasures, FamilyMeasures, FamilySheet } from '@lettera/core/me
 import fontverter from 'fontverter';
 import request from 'supertest';
 import { collectionOf, renamed, tableOffset } from '../../core/font/testing/sfnt';
-import type { ProgressReport } from '../progress';
-import type { Project } from '../store/projectStore';
-import type { LibraryProgress } from '../supply/libraryMeasures';
+import type { Project } from '@lettera/core/wire';
+import type { LibraryProgress, ProgressReport } from '@lettera/core/wire';
 import { startTestServer, type TestServer } from '../testing/server';
 
 const SPECTRAL = 'node_modules/@fontsource/spectral/files/spectral-latin-400-normal.woff2';

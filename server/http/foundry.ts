@@ -1,7 +1,7 @@
 import type { Picks } from '@lettera/core/document';
 import { Router, type Request } from 'express';
 import type { Services } from '../services';
-import type { Project } from '../store/projectStore';
+import type { Project } from '@lettera/core/wire';
 import { fetchFaces, isWantedFace, takeFamilyIn } from '../supply/taking';
 import { Problem } from './problem';
 import { instanceOf, projectOf, sendProject, stringField, untilGone } from './requests';

@@ -5,7 +5,7 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import fontverter from 'fontverter';
 import request from 'supertest';
 import { startTestServer, type TestServer } from '../testing/server';
-import type { Project } from '../store/projectStore';
+import type { Project } from '@lettera/core/wire';
 
 /** Requests that are not meant well, or that break off: each is refused in words, and the next is served. */
 

@@ -10,7 +10,7 @@ import request from 'supertest';
 import { withoutTable } from '../../core/font/testing/sfnt';
 import { startTestServer, type TestServer } from '../testing/server';
 import { openApi } from './openapi';
-import type { Project } from '../store/projectStore';
+import type { Project } from '@lettera/core/wire';
 
 const fontPath = (name: string) =>
   `node_modules/@fontsource/${name.split('-latin')[0]}/files/${name}.woff2`;
@@ -562,7 +562,7 @@ describe('the API description', () => {
           ? Object.keys(route.methods).map((method) => `${method} ${route.path}`)
           : routesOf(handle.stack ?? []),
       );
-    const { stack } = server.app.router as unknown as { stack: Layer[] };
+    const { stack } = server.inner.router as unknown as { stack: Layer[] };
     const described = Object.entries(openApi.paths).flatMap(([path, methods]) =>
       Object.keys(methods).map((method) => `${method} ${path.replace(/\{(\w+)\}/g, ':$1')}`),
     );

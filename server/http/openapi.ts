@@ -1,15 +1,19 @@
-import {
-  boolean,
-  described,
-  integer,
-  list,
-  number,
-  object,
-  ref,
-  text,
-  type Schema,
-} from './schema';
-import { schemas } from './schemas';
+import { SHAPES, type ShapeName } from '@lettera/core/wire';
+
+type Schema = Record<string, unknown>;
+
+const text: Schema = { type: 'string' };
+const integer: Schema = { type: 'integer' };
+const number: Schema = { type: 'number' };
+const list = (items: Schema): Schema => ({ type: 'array', items });
+const object = (properties: Record<string, Schema>): Schema => ({
+  type: 'object',
+  properties,
+  required: Object.keys(properties),
+});
+const described = (schema: Schema, description: string): Schema => ({ ...schema, description });
+/** A shape of the contract, by its name. */
+const ref = (name: ShapeName): Schema => ({ $ref: `#/components/schemas/${name}` });
 
 /** The API in OpenAPI 3.1. Routes and this description are held together by a test. */
 
@@ -41,6 +45,7 @@ const PROBLEMS: Record<number, string> = {
   422: 'Invalid; nothing was stored',
   428: 'If-Match is missing',
   429: 'Too many tries',
+  503: 'Busy, or starting: try again after Retry-After',
   502: 'The foundry failed',
 };
 
@@ -82,32 +87,39 @@ export const openApi = {
   },
   servers: [{ url: '/api/v1' }],
   components: {
-    schemas,
+    schemas: SHAPES,
     securitySchemes: { token: { type: 'http', scheme: 'bearer' } },
   },
   security: [{}, { token: [] }],
   paths: {
     '/health': {
-      get: { summary: 'Can it serve', responses: { 200: answer('Yes', object({ status: text })) } },
+      get: {
+        summary: 'Can it serve',
+        responses: { 200: answer('Yes', object({ status: text })), ...problems(503) },
+      },
     },
     '/openapi.json': {
-      get: { summary: 'This description', responses: { 200: answer('OpenAPI 3.1', object({})) } },
+      get: {
+        summary: 'This description',
+        responses: { 200: answer('OpenAPI 3.1', { type: 'object' }) },
+      },
     },
     '/session': {
       get: {
         summary: 'Whether a token is needed, and given',
-        responses: { 200: answer('So', object({ tokenNeeded: boolean, signedIn: boolean })) },
+        responses: { 200: answer('So', ref('Session')) },
       },
       post: {
         summary: 'Sign in with the access token',
         requestBody: { content: json(object({ token: text })) },
         responses: {
-          200: answer(
-            'Signed in, by a cookie',
-            object({ tokenNeeded: boolean, signedIn: boolean }),
-          ),
+          200: answer('Signed in, by a cookie', ref('Session')),
           ...problems(401, 422, 429),
         },
+      },
+      delete: {
+        summary: 'Sign out: the session ends',
+        responses: { 204: { description: 'Signed out' } },
       },
     },
     '/projects': {
@@ -118,7 +130,7 @@ export const openApi = {
       post: {
         summary: 'Start a project',
         requestBody: { content: json(object({ name: text })) },
-        responses: { 201: theProject, ...problems(400, 422) },
+        responses: { 201: theProject, ...problems(400, 413, 422) },
       },
     },
     '/projects/{id}': {
@@ -128,7 +140,7 @@ export const openApi = {
         summary: 'Change a project',
         parameters: [ifMatch],
         requestBody: { content: json(ref('Patch'), 'application/json-patch+json') },
-        responses: { 200: theProject, ...problems(400, 404, 409, 413, 415, 422, 428) },
+        responses: { 200: theProject, ...problems(400, 404, 409, 413, 415, 422, 428, 503) },
       },
       delete: {
         summary: 'Remove a project for good',
@@ -158,12 +170,7 @@ export const openApi = {
       get: {
         summary: 'The history, newest first',
         responses: {
-          200: answer(
-            'Revisions',
-            list(
-              object({ revision: integer, kind: text, label: text, patch: ref('Patch'), at: text }),
-            ),
-          ),
+          200: answer('Revisions', list(ref('HistoryEntry'))),
           ...problems(400, 404),
         },
       },
@@ -198,10 +205,13 @@ export const openApi = {
       },
     },
     '/projects/{id}/fonts/{file}': {
-      parameters: [project, inPath('file', 'SHA-256 of a file taken in, with or without .woff2')],
+      parameters: [
+        project,
+        inPath('file', 'SHA-256 of a file taken in, with or without an ending'),
+      ],
       get: {
-        summary: 'A font file as WOFF2',
-        responses: { 200: file('WOFF2', 'font/woff2'), ...problems(404) },
+        summary: 'A font file as it was taken in',
+        responses: { 200: file('The file', 'font/*'), ...problems(404) },
       },
     },
     '/projects/{id}/fonts/{sha256}/measures': {
@@ -223,10 +233,7 @@ export const openApi = {
           },
         },
         responses: {
-          200: answer(
-            'Its family, the face it is, and its measures',
-            object({ family: text, face: object({}), measures: ref('FaceMeasures') }),
-          ),
+          200: answer('Its family, the face it is, and its measures', ref('MeasuredFile')),
           ...problems(400, 404, 413, 422),
         },
       },
@@ -235,7 +242,13 @@ export const openApi = {
       parameters: [project],
       get: {
         summary: 'The measures of the case’s families, by key',
-        responses: { 200: answer('FamilyMeasures by key', object({})), ...problems(404) },
+        responses: {
+          200: answer('By key; null where a family has no faces', {
+            type: 'object',
+            additionalProperties: { anyOf: [ref('FamilyMeasures'), { type: 'null' }] },
+          }),
+          ...problems(404),
+        },
       },
     },
     '/projects/{id}/case/{key}/sheet': {
@@ -324,7 +337,7 @@ export const openApi = {
       parameters: [project, family],
       get: {
         summary: 'A family with its files’ checksums, characters and licence',
-        responses: { 200: answer('Family', ref('LibraryFamily')), ...problems(403, 404, 502) },
+        responses: { 200: answer('Family', ref('LibraryDetails')), ...problems(403, 404, 502) },
       },
       post: {
         summary: 'Take faces of a family into the case',
@@ -348,7 +361,7 @@ export const openApi = {
       get: {
         summary: 'The pages that the project is proofed on',
         responses: {
-          200: answer('Pages', list(object({ slug: text, title: text }))),
+          200: answer('Pages', list(ref('PageTitle'))),
           ...problems(404),
         },
       },
@@ -372,17 +385,14 @@ export const openApi = {
       get: {
         summary: 'Local fonts tried for each family in use, by the family’s key',
         responses: {
-          200: answer('Trials', {
-            type: 'object',
-            additionalProperties: list(object({ local: text, faces: list(ref('TunedFace')) })),
-          }),
+          200: answer('Trials', ref('Trials')),
           ...problems(404),
         },
       },
       post: {
         summary: 'The same for the project as it would stand after a change, which is not made',
         requestBody: { content: json(ref('Patch')) },
-        responses: { 200: answer('Trials', object({})), ...problems(400, 404, 422) },
+        responses: { 200: answer('Trials', ref('Trials')), ...problems(400, 404, 422) },
       },
     },
     '/projects/{id}/delivery': {
@@ -390,19 +400,16 @@ export const openApi = {
       get: {
         summary: 'What the bundle holds, file by file, with the text of text files',
         responses: {
-          200: answer(
-            'Files',
-            list(
-              object({ path: text, kind: text, purpose: text, bytes: integer, content: text }, [
-                'path',
-                'kind',
-                'purpose',
-                'bytes',
-              ]),
-            ),
-          ),
+          200: answer('Files', list(ref('DeliveryFile'))),
           ...problems(404),
         },
+      },
+    },
+    '/projects/{id}/delivery/evidence': {
+      parameters: [project],
+      get: {
+        summary: 'Which files have been made for it so far, without waiting for the rest',
+        responses: { 200: answer('Files made', ref('DeliveryEvidence')), ...problems(404) },
       },
     },
     '/projects/{id}/bundle.zip': {
@@ -416,10 +423,7 @@ export const openApi = {
       get: {
         summary: 'Scripts that an open font of the same widths has, by local font',
         responses: {
-          200: answer('Scripts', {
-            type: 'object',
-            additionalProperties: list(object({ script: text, unicodeRange: text })),
-          }),
+          200: answer('Scripts', ref('TwinScripts')),
         },
       },
     },

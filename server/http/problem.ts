@@ -199,7 +199,8 @@ export const problemHandler: ErrorRequestHandler = (error: unknown, request, res
   // Whoever asked has gone: nobody reads the answer, and giving up was their wish.
   if (response.destroyed) return;
   const problem = toProblem(error);
-  if (problem.status >= 500) request.log.error({ err: error }, problem.detail);
+  // Busy and starting are states, and no failures.
+  if (problem.status >= 500 && problem.status !== 503) request.log.error({ err: error }, problem.detail);
   if (response.headersSent) {
     next(error);
     return;

@@ -1,5 +1,6 @@
 import type { Request, RequestHandler, Response } from 'express';
-import type { Project, ProjectStore } from '../store/projectStore';
+import type { Project } from '@lettera/core/wire';
+import type { ProjectStore } from '../store/projectStore';
 import type { Instance } from '@lettera/core/font';
 import { kept, Problem } from './problem';
 

@@ -5,39 +5,10 @@ import { and, asc, desc, eq, getTableColumns, inArray, lt, or, sql } from 'drizz
 import { applyChange, describePatch, reapply } from '@lettera/core/change';
 import type { Patch, ProjectDocument } from '@lettera/core/document';
 import { slug as slugOf } from '@lettera/core/deliver';
+import type { HistoryEntry, Project, ProjectSummary } from '@lettera/core/wire';
 import type { Database } from './database';
 import type { Page } from './pageStore';
 import { changes, pages, projects } from './schema';
-
-/** A project as it stands. */
-export interface Project {
-  id: string;
-  slug: string;
-  name: string;
-  revision: number;
-  document: ProjectDocument;
-  /** What undo and redo would take back and make again, in words; null when there is nothing. */
-  undo: string | null;
-  redo: string | null;
-  /** The permission to fetch from the foundry; null while it is not given. */
-  foundry: { allowedAt: string; allowedBy: string } | null;
-  createdAt: string;
-  updatedAt: string;
-}
-
-export type ProjectSummary = Pick<
-  Project,
-  'id' | 'slug' | 'name' | 'revision' | 'createdAt' | 'updatedAt'
->;
-
-/** A revision in the history of a project. */
-export interface HistoryEntry {
-  revision: number;
-  kind: 'change' | 'undo' | 'redo';
-  label: string;
-  patch: Patch;
-  at: string;
-}
 
 /** A revision that has just come about. */
 export interface RevisionEvent {

@@ -2,7 +2,8 @@ import { createHash } from 'node:crypto';
 import { Readable } from 'node:stream';
 import type { ReadableStream } from 'node:stream/web';
 import { setTimeout as wait } from 'node:timers/promises';
-import type { LibraryFamily, LibraryFile } from '@lettera/core/document';
+import type { LibraryFamily } from '@lettera/core/document';
+import type { LibraryDetails } from '@lettera/core/wire';
 import { eq } from 'drizzle-orm';
 import type { Database } from '../store/database';
 import { supplyCache } from '../store/schema';
@@ -14,13 +15,6 @@ export class SupplyError extends Error {
 
 /** The foundry does not list what was asked for. */
 export class NotListedError extends SupplyError {}
-
-/** A family with what is needed to take it in. */
-export interface LibraryFamilyDetails extends Omit<LibraryFamily, 'files'> {
-  version: string;
-  licenceText: string;
-  files: (LibraryFile & { unicodeRange: string })[];
-}
 
 interface IndexPage {
   page: number;
@@ -56,8 +50,8 @@ export class FoundryClient {
   }
 
   /** @throws SupplyError */
-  family(id: string): Promise<LibraryFamilyDetails> {
-    return this.#json<LibraryFamilyDetails>(`/v1/families/${encodeURIComponent(id)}`);
+  family(id: string): Promise<LibraryDetails> {
+    return this.#json<LibraryDetails>(`/v1/families/${encodeURIComponent(id)}`);
   }
 
   /** A file whose bytes are what the foundry's own checksum promises. @throws SupplyError */

@@ -1,22 +1,11 @@
 import { libraryFaces, type LibraryFamily } from '@lettera/core/document';
-import type { FamilyMeasures, FamilySheet } from '@lettera/core/measure';
+import type { FamilySheet } from '@lettera/core/measure';
+import type { LibraryProgress } from '@lettera/core/wire';
 import type { FamilyMeasurer } from '../job/familyMeasurer';
 import type { Progress } from '../progress';
 import type { FoundryClient } from './foundryClient';
 
-/** A family of the library and what was measured of it; null when its files could not be measured. */
-export interface MeasuredFamily {
-  id: string;
-  measures: FamilyMeasures | null;
-}
-
-/** How far the measuring of the library has come, and what came after a number of families known. */
-export interface LibraryProgress {
-  state: 'idle' | 'measuring' | 'stopped' | 'done' | 'failed';
-  of: number;
-  done: number;
-  families: MeasuredFamily[];
-}
+type MeasuredFamily = LibraryProgress['families'][number];
 
 /** Families fetched and measured at the same time: the workers never wait for the network. */
 const AT_ONCE = 6;

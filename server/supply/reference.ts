@@ -11,7 +11,7 @@ import {
 import { slug } from '@lettera/core/deliver';
 import { matchFace } from '@lettera/core/style';
 import type { Services } from '../services';
-import type { Project } from '../store/projectStore';
+import type { Project } from '@lettera/core/wire';
 import { fetchFaces, isWantedFace, PickError } from './taking';
 
 const isText = (value: unknown, longest: number): value is string =>

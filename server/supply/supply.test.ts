@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
 import { newDocument, type Family } from '@lettera/core/document';
 import { startTestServer, type TestServer } from '../testing/server';
-import type { LibraryFamilyDetails } from './foundryClient';
+import type { LibraryDetails } from '@lettera/core/wire';
 import { planFaces, takeFamilyIn } from './taking';
 
 let server: TestServer;
@@ -78,7 +78,7 @@ const file = (
   sha256: 'a'.repeat(64),
 });
 
-const details = (files: LibraryFamilyDetails['files'], variable = false): LibraryFamilyDetails => ({
+const details = (files: LibraryDetails['files'], variable = false): LibraryDetails => ({
   id: 'skerry',
   name: 'Skerry',
   class: 'serif',

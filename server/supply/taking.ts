@@ -12,7 +12,8 @@ import {
 } from '@lettera/core/document';
 import type { Jobs } from '../job/jobs';
 import type { NewFont } from '../store/fontStore';
-import type { FoundryClient, LibraryFamilyDetails } from './foundryClient';
+import type { LibraryDetails } from '@lettera/core/wire';
+import type { FoundryClient } from './foundryClient';
 
 /** The picks name something that the family does not have. */
 export class PickError extends Error {
@@ -30,7 +31,7 @@ export function isWantedFace(face: unknown): face is WantedFace {
   );
 }
 
-type ListedFile = LibraryFamilyDetails['files'][number];
+type ListedFile = LibraryDetails['files'][number];
 
 interface FacePlan {
   style: 'normal' | 'italic';
@@ -43,7 +44,7 @@ interface FacePlan {
  * Which files make the faces wanted. A static family has a file for each weight. A variable one has one
  * file a style for all its weights, which serves the range from the lightest to the heaviest wanted.
  */
-export function planFaces(family: LibraryFamilyDetails, picks: Picks): FacePlan[] {
+export function planFaces(family: LibraryDetails, picks: Picks): FacePlan[] {
   if (picks.faces.length === 0) throw new PickError('Pick at least one weight.');
   if (picks.scripts.length === 0) throw new PickError('Pick at least one script.');
   for (const script of picks.scripts) {
@@ -100,7 +101,7 @@ export interface Following {
  */
 export async function fetchFaces(
   { foundry, jobs }: { foundry: FoundryClient; jobs: Jobs },
-  details: LibraryFamilyDetails,
+  details: LibraryDetails,
   picks: Picks,
   { signal, onFile = () => undefined }: Following = {},
 ): Promise<Fetched> {

@@ -9,6 +9,7 @@ import { createApp } from '../app';
 import { readConfig, type Config } from '../config';
 import { openServices, type Services } from '../services';
 import type { Page } from '../store/pageStore';
+import { withCheckedShapes } from './shapes';
 
 /** A page with words enough to tune on. */
 export const PAGES: Page[] = [
@@ -22,7 +23,10 @@ export const PAGES: Page[] = [
 
 /** A server on a data folder of its own, with a foundry that can be told to misbehave. */
 export interface TestServer {
+  /** Every answer that it gives is held against the description of the API, and told when it closes. */
   app: Express;
+  /** The application itself. */
+  inner: Express;
   services: Services;
   config: Config;
   behaviour: Behaviour;
@@ -48,8 +52,11 @@ export async function startTestServer(settings: Partial<Config> = {}): Promise<T
     dataFolder,
   };
   const services = await openServices(config);
+  const faults: string[] = [];
+  const inner = createApp({ services, startingPages: () => Promise.resolve(PAGES) });
   return {
-    app: createApp({ services, startingPages: () => Promise.resolve(PAGES) }),
+    app: withCheckedShapes(inner, faults),
+    inner,
     services,
     config,
     behaviour,
@@ -58,6 +65,9 @@ export async function startTestServer(settings: Partial<Config> = {}): Promise<T
       foundry.closeAllConnections();
       await new Promise((resolve) => foundry.close(resolve));
       rmSync(dataFolder, { recursive: true, force: true });
+      if (faults.length > 0) {
+        throw new Error(`Answers that are not as the API is described:\n${faults.join('\n')}`);
+      }
     },
   };
 }

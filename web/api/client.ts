@@ -1,91 +1,23 @@
-import type {
-  Face,
-  LibraryFamily,
-  LibraryFile,
-  Patch,
-  Picks,
-  ProjectDocument,
-  WantedReference,
-} from '@lettera/core/document';
+import type { LibraryFamily, Patch, Picks, WantedReference } from '@lettera/core/document';
 import type { FallbackTrials } from '@lettera/core/fallback';
 import type { FaceReading, Instance } from '@lettera/core/font';
 import type { FaceMeasures, FamilyMeasures, FamilySheet } from '@lettera/core/measure';
+import type {
+  DeliveryEvidence,
+  DeliveryFile,
+  LibraryDetails,
+  LibraryProgress,
+  MeasuredFile,
+  PageTitle,
+  ProblemDetails,
+  Project,
+  ProjectSummary,
+  Session,
+  TakenFile,
+  TwinScripts,
+} from '@lettera/core/wire';
 import { takeAhead } from './ahead';
 import { signedOut } from './session';
-
-export interface ProjectSummary {
-  id: string;
-  slug: string;
-  name: string;
-  revision: number;
-  updatedAt: string;
-}
-
-export interface Project extends ProjectSummary {
-  document: ProjectDocument;
-  undo: string | null;
-  redo: string | null;
-  foundry: { allowedAt: string; allowedBy: string } | null;
-}
-
-export interface PageTitle {
-  slug: string;
-  title: string;
-}
-
-export interface DeliveryFile {
-  path: string;
-  kind: 'text' | 'font';
-  purpose: string;
-  bytes: number;
-  content?: string;
-}
-
-export interface TwinScript {
-  script: string;
-  unicodeRange: string;
-}
-
-export type UploadResult =
-  | ({ file: string; conflicts: string[] } & FaceReading)
-  | { file: string; refused: { reason: string; detail: string } };
-
-/** How far a long piece of the server's work has come. */
-export interface ProgressReport {
-  task: 'measuring' | 'taking' | 'reading' | 'packing';
-  done: number;
-  of: number;
-}
-
-/** What the server has measured of the library, from a number of families on. */
-export interface LibraryProgress {
-  state: 'idle' | 'measuring' | 'stopped' | 'done' | 'failed';
-  done: number;
-  of: number;
-  families: { id: string; measures: FamilyMeasures | null }[];
-}
-
-/** A family with the characters of each of its files. */
-export type LibraryDetails = Omit<LibraryFamily, 'files'> & {
-  licenceText: string;
-  files: (LibraryFile & { unicodeRange: string })[];
-};
-
-/** What was measured on a font that stays where it is. */
-export interface MeasuredFile {
-  family: string;
-  face: Face;
-  measures: FaceMeasures;
-}
-
-interface ProblemDetails {
-  type?: string;
-  detail?: string;
-  title?: string;
-  errors?: { path: string; message: string }[];
-  /** What became of each file of an upload. */
-  files?: UploadResult[];
-}
 
 /** A refusal by the server, in its own words. */
 export class ApiError extends Error {
@@ -93,7 +25,8 @@ export class ApiError extends Error {
 
   constructor(
     readonly status: number,
-    readonly problem: ProblemDetails,
+    /** Whatever the answer held of problem details. */
+    readonly problem: Partial<ProblemDetails>,
   ) {
     super(problem.detail ?? problem.title ?? `The server answered ${status}.`);
   }
@@ -121,7 +54,7 @@ async function send(path: string, init: RequestInit = {}): Promise<Response> {
   }
   if (response.ok) return response;
   if (response.status === 401) signedOut.value = true;
-  const problem = (await response.json().catch(() => ({}))) as ProblemDetails;
+  const problem = (await response.json().catch(() => ({}))) as Partial<ProblemDetails>;
   throw new ApiError(response.status, problem);
 }
 
@@ -156,8 +89,8 @@ const ifMatch = (revision: number) => ({ 'If-Match': `"${revision}"` });
 
 /** The server, as the web application sees it: one function a request. */
 export const api = {
-  session: () => get<{ tokenNeeded: boolean; signedIn: boolean }>('/session'),
-  signIn: (token: string) => sendJson<unknown>('POST', '/session', { token }),
+  session: () => get<Session>('/session'),
+  signIn: (token: string) => sendJson<Session>('POST', '/session', { token }),
   signOut: () => sendJson<void>('DELETE', '/session'),
 
   projects: () => get<ProjectSummary[]>('/projects'),
@@ -178,10 +111,9 @@ export const api = {
   fallbacks: (id: string) => get<FallbackTrials>(`${project(id)}/fallbacks`),
   fallbacksAfter: (id: string, patch: Patch) =>
     sendJson<FallbackTrials>('POST', `${project(id)}/fallbacks`, patch),
-  twins: () => get<Record<string, TwinScript[]>>('/local-fonts'),
+  twins: () => get<TwinScripts>('/local-fonts'),
   delivery: (id: string) => get<DeliveryFile[]>(`${project(id)}/delivery`),
-  deliveryEvidence: (id: string) =>
-    get<{ made: Record<string, number> }>(`${project(id)}/delivery/evidence`),
+  deliveryEvidence: (id: string) => get<DeliveryEvidence>(`${project(id)}/delivery/evidence`),
 
   allowFoundry: (id: string, allowedBy: string) =>
     sendJson<Project>('PUT', `${project(id)}/foundry`, { allowedBy }),
@@ -212,11 +144,11 @@ export const api = {
   fontMeasures: (id: string, sha256: string, instance: Instance) =>
     get<FaceMeasures>(`${project(id)}/fonts/${sha256}/measures?${pointOf(instance)}`),
 
-  async upload(id: string, files: File[], signal?: AbortSignal): Promise<UploadResult[]> {
+  async upload(id: string, files: File[], signal?: AbortSignal): Promise<TakenFile[]> {
     const body = new FormData();
     for (const file of files) body.append('file', file);
     const response = await send(`${project(id)}/fonts`, { method: 'POST', body, signal });
-    return (await response.json()) as UploadResult[];
+    return (await response.json()) as TakenFile[];
   },
   async measureFile(id: string, file: File): Promise<MeasuredFile> {
     const body = new FormData();

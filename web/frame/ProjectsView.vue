@@ -4,7 +4,8 @@ import Dialog from 'primevue/dialog';
 import InputText from 'primevue/inputtext';
 import { onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import { api, type ProjectSummary } from '../api/client';
+import type { ProjectSummary } from '@lettera/core/wire';
+import { api } from '../api/client';
 
 const router = useRouter();
 const projects = ref<ProjectSummary[] | null>(null);

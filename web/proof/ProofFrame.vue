@@ -8,7 +8,7 @@ import { usePlans } from '../store/plans';
 import { useProject } from '../store/project';
 import { useProof } from '../store/proof';
 import { useFontUrl } from './fontUrl';
-import { blocksNear, boxesOf, elementsWithStyle, styledElement } from './pageText';
+import { boxesOf, elementsWithStyle, movableNear, styledElement } from './pageText';
 import { ProofSheet, type ProofState } from './proofSheet';
 import { setTextsOf } from './setTexts';
 
@@ -105,10 +105,10 @@ async function measureShift(): Promise<void> {
   current.scrollingElement?.scrollTo(0, 0);
   // What stands below the viewport moves nothing in it, and is left as it is.
   measuring.update({ ...asked, fonts: 'fallback' });
-  const blocks = blocksNear(current);
-  const before = boxesOf(blocks);
+  const movable = movableNear(current);
+  const before = boxesOf(movable);
   measuring.update({ ...asked, fonts: 'web' });
-  const after = boxesOf(blocks);
+  const after = boxesOf(movable);
   measuring.update(asked);
   current.scrollingElement?.scrollTo(0, scrolled);
   const height = proof.width < 600 ? 800 : 720;

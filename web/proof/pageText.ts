@@ -33,16 +33,37 @@ export function elementsWithStyle(
   });
 }
 
-const TEXT_BLOCKS =
-  'h1, h2, h3, h4, p, li, blockquote, figcaption, figure, table, tr, label, button, input, textarea, pre, nav, footer';
+const BLOCKS =
+  'h1, h2, h3, h4, h5, h6, p, li, blockquote, figcaption, figure, img, table, tr, td, th, label, button, input, select, textarea, pre, nav, footer';
 
-/** The blocks of a page whose layout is up to date, in document order; far ones are left aside. */
-export const blocksNear = (page: Document): Element[] =>
-  [...page.body.querySelectorAll(TEXT_BLOCKS)].filter((node) => !isFar(node));
+/**
+ * What can move on a page when its faces change: the blocks, and each run of text in them. Only what has
+ * been laid out anew; far parts are left aside.
+ */
+export function movableNear(page: Document): (Element | Text)[] {
+  const blocks = [...page.body.querySelectorAll(BLOCKS)].filter((node) => !isFar(node));
+  const texts: Text[] = [];
+  const walker = page.createTreeWalker(page.body, NodeFilter.SHOW_TEXT);
+  while (walker.nextNode()) {
+    const text = walker.currentNode as Text;
+    const parent = text.parentElement;
+    if (text.data.trim() && parent && !isFar(parent)) texts.push(text);
+  }
+  return [...blocks, ...texts];
+}
 
-/** Where blocks are, in CSS px of the viewport. */
-export const boxesOf = (blocks: readonly Element[]): Box[] =>
-  blocks.map((node) => {
-    const { left, top, width, height } = node.getBoundingClientRect();
-    return { left, top, width, height };
+/** Where blocks and runs of text are, in CSS px of the viewport. */
+export const boxesOf = (movable: readonly (Element | Text)[]): Box[] =>
+  movable.map((node) => {
+    if (!('data' in node)) {
+      const { left, top, width, height } = node.getBoundingClientRect();
+      return { left, top, width, height };
+    }
+    const range = node.ownerDocument.createRange();
+    range.selectNodeContents(node);
+    const { left, top, width, height } = range.getBoundingClientRect();
+    const [first] = range.getClientRects();
+    return first
+      ? { left, top, width, height, start: { left: first.left, top: first.top } }
+      : { left, top, width, height };
   });

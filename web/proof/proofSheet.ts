@@ -11,7 +11,8 @@ import {
 } from '@lettera/core/deliver';
 import type { ProjectDocument } from '@lettera/core/document';
 import type { FallbackPlan, PlannedFallbackFace } from '@lettera/core/fallback';
-import { urls, type TwinScript } from '../api/client';
+import type { TwinScripts } from '@lettera/core/wire';
+import { urls } from '../api/client';
 import { NEAR_FIRST_RULES, NearFirst } from './nearFirst';
 
 export interface ProofState {
@@ -19,7 +20,7 @@ export interface ProofState {
   fontUrl: (sha256: string) => string;
   document: ProjectDocument;
   fallback: FallbackPlan;
-  twins: Record<string, TwinScript[]>;
+  twins: TwinScripts;
   fonts: FontsShown;
   ground: 'light' | 'dark';
 }
@@ -47,7 +48,7 @@ html::after {
  * A fallback face on the proof: the local font where this machine has it, else the open font that has
  * its advance widths, a script at a time.
  */
-function fallbackRules(face: PlannedFallbackFace, twins: TwinScript[]): string {
+function fallbackRules(face: PlannedFallbackFace, twins: TwinScripts[string]): string {
   const local = localSources(face.local, face.variant);
   return twins
     .map(({ script, unicodeRange }) => {

@@ -2,7 +2,8 @@ import { familiesInUse, familyRequests } from '@lettera/core/style';
 import type { FallbackTrials } from '@lettera/core/fallback';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
-import { api, type TwinScript } from '../api/client';
+import type { TwinScripts } from '@lettera/core/wire';
+import { api } from '../api/client';
 import { useProject } from './project';
 
 /** The fallback trials of the open project, fetched again when what they depend on has been stored. */
@@ -12,7 +13,7 @@ export const useFallbacks = defineStore('fallbacks', () => {
   /** Of families in the case that are only being looked at in a voice. */
   const lookedAt = shallowRef<FallbackTrials>({});
   const trials = computed<FallbackTrials>(() => ({ ...lookedAt.value, ...stored.value }));
-  const twins = shallowRef<Record<string, TwinScript[]>>({});
+  const twins = shallowRef<TwinScripts>({});
   const state = ref<'loading' | 'ready' | 'failed'>('loading');
 
   /** Everything in the stored document that trials depend on; the text is the project's pages. */

@@ -2,7 +2,8 @@ import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import type { LibraryFamily, Picks, WantedReference } from '@lettera/core/document';
 import type { FamilyMeasures } from '@lettera/core/measure';
-import { api, type LibraryProgress } from '../api/client';
+import type { LibraryProgress } from '@lettera/core/wire';
+import { api } from '../api/client';
 import { useProject } from './project';
 
 type State = 'idle' | 'loading' | 'ready' | 'failed';

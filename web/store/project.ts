@@ -2,15 +2,8 @@ import { applyChange, ChangeError, lookAt, patchBetween } from '@lettera/core/ch
 import type { Patch, ProjectDocument } from '@lettera/core/document';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
-import {
-  api,
-  ApiError,
-  OfflineError,
-  urls,
-  type PageTitle,
-  type ProgressReport,
-  type Project,
-} from '../api/client';
+import type { PageTitle, ProgressReport, Project } from '@lettera/core/wire';
+import { api, ApiError, OfflineError, urls } from '../api/client';
 import { rebase, replay } from './changeQueue';
 
 /** What is happening with the changes made here. */

@@ -1,7 +1,8 @@
 import { embeddingRights } from '@lettera/core/font';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
-import { api, ApiError, type UploadResult } from '../api/client';
+import type { TakenFile } from '@lettera/core/wire';
+import { api, ApiError } from '../api/client';
 import { useProject } from './project';
 
 /** What became of one font of an upload. */
@@ -11,7 +12,7 @@ export interface OutcomeLine {
   troubled: boolean;
 }
 
-function lineOf(result: UploadResult): OutcomeLine {
+function lineOf(result: TakenFile): OutcomeLine {
   if ('refused' in result) {
     return { text: `${result.file}: ${result.refused.detail}`, troubled: true };
   }

@@ -1,6 +1,6 @@
 import { applyChange } from '@lettera/core/change';
 import { newDocument, type Patch, type ProjectDocument } from '@lettera/core/document';
-import type { Project } from '../api/client';
+import type { Project } from '@lettera/core/wire';
 
 /** A server in memory, that answers as the real one does, and can be unreachable. */
 export class MemoryServer {
@@ -21,6 +21,7 @@ export class MemoryServer {
       slug: 'tarnholm',
       name: this.document.name,
       revision: this.revision,
+      createdAt: '2026-01-01T00:00:00Z',
       updatedAt: '',
       document: this.document,
       undo: null,

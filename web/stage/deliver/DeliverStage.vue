@@ -6,7 +6,8 @@ import Select from 'primevue/select';
 import ToggleSwitch from 'primevue/toggleswitch';
 import InputText from 'primevue/inputtext';
 import { computed, ref, shallowRef, watch } from 'vue';
-import { api, urls, type DeliveryFile } from '../../api/client';
+import type { DeliveryFile } from '@lettera/core/wire';
+import { api, urls } from '../../api/client';
 import { count, kilobytes } from '../../control/figures';
 import StandIns from '../../proof/StandIns.vue';
 import { useCaseReadings } from '../../store/caseReadings';
@@ -159,7 +160,7 @@ function setLayer(event: Event): void {
             <td class="quiet">{{ file.purpose }}</td>
             <td class="figure">{{ file.bytes.toLocaleString('en') }}</td>
           </tr>
-          <tr v-if="file.path === path && file.content !== undefined">
+          <tr v-if="file.path === path && file.kind === 'text'">
             <td colspan="3" class="code"><CodeView :path="file.path" :code="file.content" /></td>
           </tr>
         </template>

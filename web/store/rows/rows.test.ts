@@ -3,7 +3,7 @@ import type { LibraryFamily, LibraryFile } from '@lettera/core/document';
 import type { FamilyMeasures } from '@lettera/core/measure';
 import { measured, variable } from '../../../core/measure/testing/faces';
 import { family as familyOf, face } from '../../../core/testing/documents';
-import { namesMatch } from '../../stage/faces/carelessName';
+import { namesMatch } from './carelessName';
 import { filterRows, NO_FILTER, phrasesOf, withoutPart, type LineUpFilter } from './filter';
 import { plain, rowOfCase, rowOfLibrary, weightsOf, type LineUpRow } from './rows';
 import { figureOf, MEASURES, measureOf, withUnit } from './measures';

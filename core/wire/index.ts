@@ -1,0 +1,60 @@
+import type { Static, TSchema } from '@sinclair/typebox';
+import * as project from './project';
+import * as readings from './readings';
+import * as work from './work';
+
+/**
+ * One contract for the wire: every shape stands here once. The description of the API, the types of the
+ * server's answers and of the client, and the tests of shapes come from it.
+ */
+export const SHAPES = {
+  Problem: project.Problem,
+  Session: project.Session,
+  ProjectSummary: project.ProjectSummary,
+  Project: project.Project,
+  Document: project.Document,
+  Scale: project.ScaleShape,
+  Patch: project.PatchShape,
+  HistoryEntry: project.HistoryEntry,
+  PageTitle: project.PageTitle,
+  Reading: readings.Reading,
+  FaceMeasures: readings.Measures,
+  LowerCase: readings.LowerCase,
+  Figures: readings.Figures,
+  FamilyMeasures: readings.Family,
+  FamilySheet: readings.Sheet,
+  TunedFace: readings.Tuned,
+  LibraryFamily: readings.Library,
+  LibraryDetails: readings.LibraryDetails,
+  MeasuredFile: readings.MeasuredFile,
+  TakenFile: work.TakenFile,
+  ProgressReport: work.ProgressReport,
+  LibraryProgress: work.LibraryProgress,
+  DeliveryFile: work.DeliveryFile,
+  DeliveryEvidence: work.DeliveryEvidence,
+  Trials: work.Trials,
+  TwinScripts: work.TwinScripts,
+} satisfies Record<string, TSchema>;
+
+export type ShapeName = keyof typeof SHAPES;
+type Shape<N extends ShapeName> = Static<(typeof SHAPES)[N]>;
+
+export type ProblemDetails = Shape<'Problem'>;
+export type Session = Shape<'Session'>;
+export type ProjectSummary = Shape<'ProjectSummary'>;
+/** A project as it stands. */
+export type Project = Shape<'Project'>;
+/** A revision in the history of a project. */
+export type HistoryEntry = Shape<'HistoryEntry'>;
+export type PageTitle = Shape<'PageTitle'>;
+export type LibraryDetails = Shape<'LibraryDetails'>;
+export type MeasuredFile = Shape<'MeasuredFile'>;
+/** What became of one file of an upload. */
+export type TakenFile = Shape<'TakenFile'>;
+/** How far a long piece of work has come. */
+export type ProgressReport = Shape<'ProgressReport'>;
+/** What has been measured of the library, from a number of families on. */
+export type LibraryProgress = Shape<'LibraryProgress'>;
+export type DeliveryFile = Shape<'DeliveryFile'>;
+export type DeliveryEvidence = Shape<'DeliveryEvidence'>;
+export type TwinScripts = Shape<'TwinScripts'>;

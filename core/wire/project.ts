@@ -1,0 +1,154 @@
+import { Type, type Static } from '@sinclair/typebox';
+import {
+  BETWEENS,
+  MOST_STEPS,
+  NAMINGS,
+  ROUNDINGS,
+  SCALE_BOUNDS,
+  type Patch,
+  type ProjectDocument,
+  type Scale,
+} from '../document';
+import {
+  between,
+  boolean,
+  byKey,
+  core,
+  integer,
+  list,
+  nullable,
+  number,
+  oneOf,
+  text,
+} from './shape';
+
+import type { TakenFile } from './work';
+
+/** Projects and their documents, as they go over the wire. */
+
+const summary = {
+  id: text(),
+  slug: text('Short name, in addresses'),
+  name: text(),
+  revision: integer(),
+  createdAt: text(),
+  updatedAt: text(),
+};
+
+export const ProjectSummary = Type.Object(summary);
+
+export const Project = Type.Object({
+  ...summary,
+  document: core<ProjectDocument>('Document'),
+  undo: nullable(text('What undo would take back')),
+  redo: nullable(text('What redo would make again')),
+  foundry: nullable(Type.Object({ allowedAt: text(), allowedBy: text() })),
+});
+
+/** Parts of a document are validated by its own classes; here stands what they are for. */
+export const Document = Type.Object(
+  {
+    format: integer(),
+    name: text(),
+    languages: list(text('BCP 47')),
+    words: text('What the line-up sets in every face'),
+    case: byKey(Type.Unknown(), 'Families taken in'),
+    shortlist: Type.Optional(list(text())),
+    contenders: Type.Optional(list(Type.Unknown())),
+    voices: byKey(Type.Unknown()),
+    scale: core<Scale>('Scale'),
+    colours: byKey(Type.Unknown()),
+    styles: byKey(Type.Unknown()),
+    elements: byKey(Type.Unknown()),
+    delivery: Type.Object({ layer: nullable(text()), display: text(), dark: boolean() }),
+  },
+  {
+    description:
+      'Everything a project decides. Parts are kept by key, so that a patch names what it changes, and in the order of their `place`, which is given to a part that is added without one.',
+  },
+);
+
+const stepCount = between(integer(), [0, MOST_STEPS]);
+const ratio = between(number(), SCALE_BOUNDS.ratio);
+const scaleEnd = Type.Object({
+  width: between(integer(), SCALE_BOUNDS.width, 'CSS px'),
+  base: between(number(), SCALE_BOUNDS.base, 'CSS px'),
+  ratio,
+});
+const seriesEnd = Type.Object({ base: between(number(), SCALE_BOUNDS.displayBase), ratio });
+const size = between(number(), SCALE_BOUNDS.size);
+
+export const ScaleShape = Type.Object(
+  {
+    small: scaleEnd,
+    large: scaleEnd,
+    down: stepCount,
+    up: stepCount,
+    rounding: oneOf(ROUNDINGS),
+    overrides: byKey(
+      Type.Object({ small: Type.Optional(size), large: Type.Optional(size) }),
+      'Steps set by hand at an end, by step number',
+    ),
+    added: Type.Optional(list(number(), 'Steps half-way between two, such as 1.5')),
+    display: Type.Optional(
+      Type.Object(
+        { from: integer(), small: seriesEnd, large: seriesEnd },
+        { description: 'A second series, which takes over from a step upward' },
+      ),
+    ),
+    names: Type.Optional(Type.Object({ scheme: oneOf(NAMINGS), own: byKey(text()) })),
+    between: Type.Optional(oneOf(BETWEENS, 'How sizes go between the ends')),
+    changeAt: Type.Optional(integer('Viewport width at which plain sizes change, CSS px')),
+    containers: Type.Optional(list(text(), 'Selectors of what becomes a container')),
+    crossing: Type.Optional(boolean('Whether a larger step may be the smaller one at an end')),
+    grid: Type.Optional(between(number(), SCALE_BOUNDS.grid, 'Baseline grid, CSS px')),
+  },
+  { description: 'Sizes: base × ratio^n at both ends of a range of widths' },
+);
+
+export const PatchShape = list(
+  Type.Object({
+    op: text(),
+    path: text('JSON Pointer'),
+    from: Type.Optional(text('JSON Pointer')),
+    value: Type.Optional(Type.Unknown()),
+  }),
+  'JSON Patch, RFC 6902',
+);
+
+export const HistoryEntry = Type.Object({
+  revision: integer(),
+  kind: oneOf(['change', 'undo', 'redo']),
+  label: text('What the change is called'),
+  patch: core<Patch>('Patch'),
+  at: text(),
+});
+
+export const Problem = Type.Object(
+  {
+    type: text('Stable: urn:lettera:problem:<name>'),
+    title: text(),
+    status: integer(),
+    detail: text('What was wrong, in plain words'),
+    errors: Type.Optional(list(Type.Object({ path: text('JSON Pointer'), message: text() }))),
+    current: Type.Optional(
+      Type.Object(
+        {
+          revision: integer(),
+          document: core<ProjectDocument>('Document'),
+          undo: nullable(text()),
+          redo: nullable(text()),
+        },
+        { description: 'With 409' },
+      ),
+    ),
+    reason: Type.Optional(text('Of a font that cannot be used')),
+    files: Type.Optional(
+      list(core<Static<typeof TakenFile>>('TakenFile'), 'What became of each file of an upload'),
+    ),
+  },
+  { description: 'Problem details, RFC 9457' },
+);
+
+export const Session = Type.Object({ tokenNeeded: boolean(), signedIn: boolean() });
+export const PageTitle = Type.Object({ slug: text(), title: text() });

@@ -1,0 +1,147 @@
+import { Type } from '@sinclair/typebox';
+import { FACE_CLASSES, type Face, type LibraryFamily, type LibraryFile } from '../document';
+import type { TunedFace } from '../fallback';
+import type { FaceReading } from '../font';
+import type { FaceMeasures, FamilyMeasures, FamilySheet } from '../measure';
+import { boolean, core, integer, list, nullable, number, oneOf, shapeOf, text } from './shape';
+
+/** What is read and measured of fonts, as it goes over the wire. */
+
+const metrics = Type.Object({ ascent: number(), descent: number(), lineGap: number() });
+const heightSource = oneOf(['table', 'outline']);
+
+export const Reading = shapeOf<FaceReading>()(
+  Type.Object({
+    family: text('Typographic family, name ID 16, else 1'),
+    subfamily: text('Name ID 17, else 2'),
+    fullName: text(),
+    postScriptName: text(),
+    format: oneOf(['ttf', 'otf', 'woff', 'woff2']),
+    bytes: integer(),
+    sha256: text(),
+    unitsPerEm: integer(),
+    ascent: number('Font units; typo with USE_TYPO_METRICS, otherwise hhea'),
+    descent: number('Font units, negative below the baseline'),
+    lineGap: number(),
+    hhea: metrics,
+    typo: metrics,
+    win: metrics,
+    useTypoMetrics: boolean(),
+    xHeight: number(),
+    xHeightSource: heightSource,
+    capHeight: number(),
+    capHeightSource: heightSource,
+    italicAngle: number(),
+    weight: number('1 to 1000'),
+    width: number('Percent of normal'),
+    style: oneOf(['normal', 'italic', 'oblique']),
+    class: nullable(oneOf(FACE_CLASSES, 'The class that the file claims')),
+    axes: list(Type.Object({ tag: text(), min: number(), default: number(), max: number() })),
+    codePoints: integer('How many characters it maps'),
+    glyphs: integer('How many glyphs it holds'),
+    fsType: integer('Embedding rights, the bit field of OS/2'),
+    licence: nullable(text()),
+    licenceUrl: nullable(text()),
+    copyright: nullable(text()),
+  }),
+);
+
+export const Measures = shapeOf<FaceMeasures>()(
+  Type.Object(
+    {
+      xHeight: nullable(number()),
+      capHeight: nullable(number()),
+      ascender: nullable(number('Top of l')),
+      descender: nullable(number('Foot of p, negative')),
+      advance: nullable(number('Mean advance of running text')),
+      width: nullable(number('Mean lower-case advance ÷ x-height')),
+      stem: nullable(number()),
+      thin: nullable(number()),
+      thick: nullable(number()),
+      contrast: nullable(number('Thickest ÷ thinnest stroke of o')),
+      colour: nullable(number('Stem ÷ x-height')),
+      slope: number('Degrees, positive leaning right'),
+      foot: nullable(number('Ink width of the foot ÷ stem')),
+      footThickness: nullable(number()),
+      aperture: nullable(number()),
+      squareness: nullable(number()),
+      monospaced: boolean(),
+      lowerCase: core<FaceMeasures['lowerCase']>('LowerCase'),
+      figures: nullable(core<NonNullable<FaceMeasures['figures']>>('Figures')),
+      smallCaps: boolean(),
+    },
+    { description: 'Measured on outlines; lengths in em, null where the face lacks the letters' },
+  ),
+);
+
+export const LowerCase = oneOf(['none', 'capitals', 'own']);
+export const Figures = Type.Object({ spacing: text(), form: text(), offers: list(text()) });
+
+export const Family = shapeOf<FamilyMeasures>()(
+  Type.Object({
+    regular: core<FaceMeasures>('FaceMeasures'),
+    italic: nullable(oneOf(['drawn', 'sloped'])),
+    languages: list(text('BCP 47'), 'Languages that it has every letter of'),
+    characters: integer(),
+  }),
+);
+
+export const Sheet = shapeOf<FamilySheet>()(
+  Type.Object({
+    measures: core<FamilyMeasures>('FamilyMeasures'),
+    reading: core<FaceReading>('Reading'),
+    characters: text('A unicode-range'),
+    italicLetters: list(Type.Object({ letter: text(), difference: number() })),
+  }),
+);
+
+export const Tuned = shapeOf<TunedFace>()(
+  Type.Object({
+    weight: integer(),
+    slant: oneOf(['normal', 'italic']),
+    sizeAdjust: number('1 is 100 %, as the overrides'),
+    ascentOverride: number(),
+    descentOverride: number(),
+    lineGapOverride: number(),
+    meanError: number('Mean relative error of a word’s width, on held-out text'),
+    p95Error: number(),
+    untunedError: number(),
+    words: integer(),
+    missing: list(text()),
+  }),
+);
+
+const libraryFile = {
+  name: text(),
+  script: text(),
+  style: oneOf(['normal', 'italic']),
+  weightMin: integer(),
+  weightMax: integer(),
+  bytes: integer(),
+  sha256: text(),
+};
+const library = {
+  id: text(),
+  name: text(),
+  class: text('The class that the library claims'),
+  licence: text(),
+  scripts: list(text()),
+  variable: boolean(),
+};
+
+export const Library = shapeOf<LibraryFamily>()(
+  Type.Object({ ...library, files: list(shapeOf<LibraryFile>()(Type.Object(libraryFile))) }),
+);
+
+export const LibraryDetails = Type.Object({
+  ...library,
+  version: text(),
+  licenceText: text(),
+  files: list(Type.Object({ ...libraryFile, unicodeRange: text() })),
+});
+
+export const MeasuredFile = Type.Object({
+  family: text(),
+  face: Type.Unsafe<Face>({ type: 'object', description: 'As the document has it' }),
+  measures: core<FaceMeasures>('FaceMeasures'),
+});

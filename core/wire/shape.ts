@@ -1,0 +1,47 @@
+import { Type, type Static, type TSchema } from '@sinclair/typebox';
+
+/**
+ * The words in which shapes on the wire are written, once: a JSON Schema for the description and the tests,
+ * and the type that TypeScript infers from it for both sides.
+ */
+
+interface Described {
+  description?: string;
+}
+
+const about = (description?: string): Described => (description ? { description } : {});
+
+export const text = (description?: string) => Type.String(about(description));
+export const integer = (description?: string) => Type.Integer(about(description));
+export const number = (description?: string) => Type.Number(about(description));
+export const boolean = (description?: string) => Type.Boolean(about(description));
+export const list = <S extends TSchema>(items: S, description?: string) =>
+  Type.Array(items, about(description));
+export const nullable = <S extends TSchema>(schema: S) => Type.Union([schema, Type.Null()]);
+export const byKey = <S extends TSchema>(values: S, description?: string) =>
+  Type.Unsafe<Record<string, Static<S>>>({
+    type: 'object',
+    additionalProperties: values,
+    ...about(description),
+  });
+export const oneOf = <const V extends readonly string[]>(values: V, description?: string) =>
+  Type.Unsafe<V[number]>({ type: 'string', enum: values, ...about(description) });
+export const between = (
+  { type }: { type: string },
+  [minimum, maximum]: readonly [number, number],
+  description?: string,
+) => Type.Unsafe<number>({ type, minimum, maximum, ...about(description) });
+
+/** Something of the core, by the name under which its shape stands in the description. */
+export const core = <T>(name: string) => Type.Unsafe<T>({ $ref: `#/components/schemas/${name}` });
+
+type Same<A, B> = [A] extends [B] ? ([B] extends [A] ? true : false) : false;
+
+/**
+ * The shape of a type of the core, held to it by the compiler: a member more or less on either side, or of
+ * another type, does not compile.
+ */
+export const shapeOf =
+  <T>() =>
+  <S extends TSchema>(schema: Same<Static<S>, T> extends true ? S : never): S =>
+    schema;
