@@ -1,5 +1,7 @@
 import { writeFileSync } from 'node:fs';
 import { cpus } from 'node:os';
+import { manyClients } from './clients';
+import { changingDocuments } from './document';
 import { lineUps } from './lineUp';
 import {
   makingBundles,
@@ -25,6 +27,8 @@ const rows: Row[] = [
   await readingMany(),
   await savingChanges(),
   await makingBundles(),
+  ...(await changingDocuments()),
+  ...(await manyClients()),
 ];
 
 console.log(table(rows));

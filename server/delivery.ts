@@ -1,3 +1,5 @@
+import { promisify } from 'node:util';
+import zlib from 'node:zlib';
 import {
   cutName,
   deliveredFonts,
@@ -14,6 +16,8 @@ import type { Jobs } from './job/jobs';
 import type { DerivedFile } from './store/derivedStore';
 import type { FontStore } from './store/fontStore';
 import type { Project } from '@lettera/core/wire';
+
+const gzip = promisify(zlib.gzip) as (text: string) => Promise<Buffer>;
 
 /** A revision's delivery: every file of its bundle, as answers give it. */
 export interface Delivery {
@@ -47,6 +51,7 @@ class Remembered<V> {
 /** What projects deliver: worked out once for a revision, beside the server. */
 export class Deliveries {
   readonly #deliveries = new Remembered<Delivery>(REMEMBERED.deliveries);
+  readonly #packed = new Remembered<Buffer>(REMEMBERED.deliveries);
   readonly #bundles = new Remembered<Buffer>(REMEMBERED.bundles);
 
   constructor(
@@ -55,6 +60,13 @@ export class Deliveries {
     private readonly jobs: Jobs,
     private readonly tuner: FallbackTuner,
   ) {}
+
+  /** The files of a delivery in JSON, packed once for all who ask. */
+  packed(project: Project): Promise<Buffer> {
+    return this.#packed.get(keyOf(project), async () =>
+      gzip(JSON.stringify((await this.of(project)).files)),
+    );
+  }
 
   /** What the bundle of a project holds, file by file. */
   of(project: Project): Promise<Delivery> {

@@ -58,11 +58,25 @@ const differ = ([a, b]: Pair): boolean =>
     return tells === 'any' ? one !== other : Math.abs(Number(one) - Number(other)) >= tells.by;
   });
 
+/** The first of each kind of looks: what is true of one is true of all that look the same. */
+function distinct(looks: readonly Look[]): Look[] {
+  const kinds = new Map<string, Look>();
+  for (const look of looks) {
+    const kind = `${look.step} ${JSON.stringify(look.shows)}`;
+    if (!kinds.has(kind)) kinds.set(kind, look);
+  }
+  return [...kinds.values()];
+}
+
 /** Styles that stand as neighbouring levels: on neighbouring steps in use, or heading after heading. */
 function levels(document: ProjectDocument): Pair[] {
   const looks = stylesInUse(document).map((style) => lookOf(document, style));
-  const steps = [...new Set(looks.map(({ step }) => step))].sort((a, b) => a - b);
-  const on = (wanted: number | undefined) => looks.filter(({ step }) => step === wanted);
+  const byStep = new Map<number, Look[]>();
+  for (const look of distinct(looks)) {
+    byStep.set(look.step, [...(byStep.get(look.step) ?? []), look]);
+  }
+  const steps = [...byStep.keys()].sort((a, b) => a - b);
+  const on = (wanted: number | undefined) => byStep.get(wanted ?? NaN) ?? [];
   const pairs: Pair[] = steps.flatMap((step, i) =>
     on(step).flatMap((higher) => on(steps[i - 1]).map((lower): Pair => [lower, higher])),
   );

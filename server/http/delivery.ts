@@ -31,8 +31,13 @@ export function deliveryRoutes(
   });
 
   router.get('/projects/:id/delivery', async (request, response) => {
-    const { files } = await deliveries.of(await projectOf(projects, request));
-    response.json(files);
+    const project = await projectOf(projects, request);
+    response.type('json').vary('Accept-Encoding');
+    if (request.acceptsEncodings('gzip')) {
+      response.set('Content-Encoding', 'gzip').send(await deliveries.packed(project));
+    } else {
+      response.send(JSON.stringify((await deliveries.of(project)).files));
+    }
   });
 
   /** What is known of the files without waiting for one to be made: readings, and what has been made. */

@@ -200,7 +200,8 @@ export const problemHandler: ErrorRequestHandler = (error: unknown, request, res
   if (response.destroyed) return;
   const problem = toProblem(error);
   // Busy and starting are states, and no failures.
-  if (problem.status >= 500 && problem.status !== 503) request.log.error({ err: error }, problem.detail);
+  if (problem.status >= 500 && problem.status !== 503)
+    request.log.error({ err: error }, problem.detail);
   if (response.headersSent) {
     next(error);
     return;

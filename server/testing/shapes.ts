@@ -1,3 +1,4 @@
+import { gunzipSync } from 'node:zlib';
 import Ajv2020, { type ValidateFunction } from 'ajv/dist/2020';
 import express, { type Express } from 'express';
 import { openApi } from '../http/openapi';
@@ -64,8 +65,10 @@ export function withCheckedShapes(app: Express, faults: string[]): Express {
     const path = request.path.replace(/^\/api\/v1/, '');
     response.send = (body: unknown) => {
       const type = String(response.get('Content-Type') ?? '').split(';')[0] ?? '';
-      if (/json$/.test(type) && typeof body === 'string') {
-        check(request.method, path, response.statusCode, type, body);
+      const packed = response.get('Content-Encoding') === 'gzip' && Buffer.isBuffer(body);
+      const text = packed ? gunzipSync(body).toString() : body;
+      if (/json$/.test(type) && typeof text === 'string') {
+        check(request.method, path, response.statusCode, type, text);
       }
       return send(body);
     };

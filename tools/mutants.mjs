@@ -1,0 +1,156 @@
+// `npm run mutants`: changes the code of core by hand of a list of rewrites of its syntax tree, one at a time,
+// and reports what no test of core sees. Not part of the tests: it takes minutes.
+//
+//   npm run mutants -- --sample 60 --seed 1 core/check core/style
+import { spawnSync } from 'node:child_process';
+import { readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { join, relative } from 'node:path';
+import ts from 'typescript';
+import { ensurePackages, ROOT } from './install.mjs';
+import { flagValue } from './processes.mjs';
+
+const { SyntaxKind: Kind } = ts;
+
+/** What an operator is turned into: the limit moved by one, the sign, the order, the other branch. */
+const OPERATORS = {
+  [Kind.LessThanToken]: '<=',
+  [Kind.LessThanEqualsToken]: '<',
+  [Kind.GreaterThanToken]: '>=',
+  [Kind.GreaterThanEqualsToken]: '>',
+  [Kind.EqualsEqualsEqualsToken]: '!==',
+  [Kind.ExclamationEqualsEqualsToken]: '===',
+  [Kind.PlusToken]: '-',
+  [Kind.MinusToken]: '+',
+  [Kind.AsteriskToken]: '/',
+  [Kind.SlashToken]: '*',
+  [Kind.AmpersandAmpersandToken]: '||',
+  [Kind.BarBarToken]: '&&',
+};
+
+/** Functions of lists and numbers that have an opposite. */
+const OPPOSITES = {
+  min: 'max',
+  max: 'min',
+  some: 'every',
+  every: 'some',
+  ceil: 'floor',
+  floor: 'ceil',
+};
+
+/** Every rewrite of a file: where, and what is written there instead. */
+function rewritesOf(path) {
+  const text = readFileSync(path, 'utf8');
+  const source = ts.createSourceFile(path, text, ts.ScriptTarget.ES2022, true);
+  const rewrites = [];
+  const put = (node, replacement) =>
+    rewrites.push({ path, from: node.getStart(source), to: node.getEnd(), replacement });
+  const visit = (node) => {
+    if (ts.isImportDeclaration(node) || ts.isTypeNode(node)) return;
+    if (ts.isBinaryExpression(node)) {
+      const other = OPERATORS[node.operatorToken.kind];
+      const ofText = [node.left, node.right].some(
+        (side) => ts.isStringLiteralLike(side) || ts.isTemplateExpression(side),
+      );
+      if (other && !(ofText && node.operatorToken.kind === Kind.PlusToken)) {
+        put(node.operatorToken, other);
+      }
+    }
+    if (ts.isNumericLiteral(node)) {
+      const value = Number(node.text);
+      put(node, String(Number.isInteger(value) ? value + 1 : Number((value * 1.3).toFixed(6))));
+    }
+    if (node.kind === Kind.TrueKeyword) put(node, 'false');
+    if (node.kind === Kind.FalseKeyword) put(node, 'true');
+    if (ts.isPropertyAccessExpression(node) && Object.hasOwn(OPPOSITES, node.name.text)) {
+      put(node.name, OPPOSITES[node.name.text]);
+    }
+    if (ts.isPrefixUnaryExpression(node) && node.operator === Kind.ExclamationToken) {
+      put(node, node.operand.getText(source));
+    }
+    ts.forEachChild(node, visit);
+  };
+  visit(source);
+  return rewrites;
+}
+
+const isCode = (path) =>
+  /\.ts$/.test(path) &&
+  !/\.(test|d)\.ts$|\/(testing|golden|languages|types)\/|\/index\.ts$/.test(path);
+
+const filesIn = (path) =>
+  statSync(path).isDirectory()
+    ? readdirSync(path).flatMap((name) => filesIn(join(path, name)))
+    : isCode(path)
+      ? [path]
+      : [];
+
+/** Numbers from 0 up to 1 that are the same at every run with the same seed. */
+function seeded(seed) {
+  let state = seed;
+  return () => {
+    state = (state * 1664525 + 1013904223) % 4294967296;
+    return state / 4294967296;
+  };
+}
+
+function sampleOf(all, size, random) {
+  const rest = [...all];
+  return Array.from({ length: Math.min(size, all.length) }, () =>
+    rest.splice(Math.floor(random() * rest.length), 1),
+  ).flat();
+}
+
+/** Whether a test of core fails while the file stands changed. */
+function isSeen(path) {
+  const { status } = spawnSync(
+    process.execPath,
+    [
+      '--experimental-vm-modules',
+      '--disable-warning=ExperimentalWarning',
+      join(ROOT, 'node_modules/jest/bin/jest.js'),
+      '--selectProjects',
+      'unit',
+      '--bail',
+      '--forceExit',
+      '--testPathPatterns',
+      'core/',
+      '--findRelatedTests',
+      path,
+    ],
+    { cwd: ROOT, stdio: 'ignore', timeout: 180_000 },
+  );
+  return status !== 0;
+}
+
+ensurePackages();
+const args = process.argv.slice(2);
+const size = Number(flagValue(args, '--sample') ?? 50);
+const seed = Number(flagValue(args, '--seed') ?? 1);
+const given = args.filter((arg, i) => !arg.startsWith('--') && !args[i - 1]?.startsWith('--'));
+const files = (given.length > 0 ? given : ['core']).flatMap((path) => filesIn(join(ROOT, path)));
+const chosen = sampleOf(files.flatMap(rewritesOf), size, seeded(seed));
+
+let survived = 0;
+for (const { path, from, to, replacement } of chosen) {
+  const before = readFileSync(path, 'utf8');
+  const restore = () => writeFileSync(path, before);
+  process.once('SIGINT', () => {
+    restore();
+    process.exit(130);
+  });
+  writeFileSync(path, before.slice(0, from) + replacement + before.slice(to));
+  try {
+    if (!isSeen(path)) {
+      survived++;
+      const line = before.slice(0, from).split('\n').length;
+      const was = before.split('\n')[line - 1]?.trim();
+      console.log(
+        `${relative(ROOT, path)}:${line} ${before.slice(from, to)} → ${replacement}   ${was}`,
+      );
+    }
+  } finally {
+    restore();
+    process.removeAllListeners('SIGINT');
+  }
+}
+console.log(`\n${survived} of ${chosen.length} changes were seen by no test.`);
