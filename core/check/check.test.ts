@@ -80,4 +80,56 @@ describe('marks', () => {
     Object.assign(document.case['archivo'] ?? {}, { alias: 'Literata' });
     expect(rules(document)).toContain('same-name');
   });
+
+  test('name the families in use beyond the third, and what they cost', () => {
+    const document = seatedDocument();
+    const seat = (key: string, name: string) => {
+      document.case[key] = family(name, [face('normal', 400), face('normal', 700)]);
+      document.voices[key] = { name, family: key, generic: 'serif', fallback: null };
+      document.styles[key] = { name, follows: null, set: { voice: key } };
+      document.elements[key] = { name, selectors: [`.${key}`], style: key, parent: null };
+    };
+    seat('skerry', 'Skerry');
+    const many = () =>
+      marksOf(structuredClone(document)).filter(({ rule }) => rule === 'many-families');
+    expect(many()).toEqual([]);
+    seat('keeper', 'Keeper');
+    expect(many().map(({ message }) => message)).toEqual([
+      '4 families are in use. Keeper beyond the third add up to 40 KB that visitors load.',
+    ]);
+    seat('warden', 'Warden');
+    expect(many()[0]?.message).toContain('Keeper and Warden beyond the third add up to 80 KB');
+  });
+
+  describe('contrast is asked for by size and weight, WCAG 2.2', () => {
+    // 4.0 to 1 on white: enough for large text, and not for other text.
+    const MIDDLING = '#808080';
+    const low = (px: number, weight: number, light = MIDDLING) => {
+      const document = seatedDocument();
+      document.scale.overrides = { '1': { small: px, large: Math.max(px, 19) } };
+      document.scale.crossing = true;
+      Object.assign(document.colours['ink'] ?? {}, { light });
+      Object.assign(document.styles['lead']?.set ?? {}, { weight });
+      return marksOf(document).some(
+        ({ rule, style }) => rule === 'low-contrast' && style === 'lead',
+      );
+    };
+    test.each([
+      [24, 400, false],
+      [23.9, 400, true],
+      [18.66, 700, false],
+      [18.65, 700, true],
+      [18.66, 699, true],
+      [12, 900, true],
+    ])('%f px at %i is marked: %s', (px, weight, marked) => expect(low(px, weight)).toBe(marked));
+
+    test('3 to 1 is the least for large text', () => {
+      expect(low(30, 400, '#949494')).toBe(false);
+      expect(low(30, 400, '#969696')).toBe(true);
+    });
+    test('4.5 to 1 is the least for other text', () => {
+      expect(low(16, 400, '#767676')).toBe(false);
+      expect(low(16, 400, '#777777')).toBe(true);
+    });
+  });
 });

@@ -51,6 +51,27 @@ describe('levels', () => {
     }
   });
 
+  test('are told apart by a weight of 200 more, and not by less', () => {
+    const close = (weight: number) => {
+      const document = project({ large: { ...large, ratio: 1.02 } });
+      Object.assign(document.styles['lead'] ?? {}, { set: { step: 1, lineHeight: 1.45, weight } });
+      return marks(document, 'close-levels').some(
+        ({ style, message }) => style === 'lead' && message.includes('Body'),
+      );
+    };
+    expect([599, 600, 201, 200].map(close)).toEqual([true, false, true, false]);
+  });
+
+  test('are told apart by a size of 1.12 times, and not by less', () => {
+    const close = (size: number) =>
+      marks(project({ overrides: { '1': { large: size } } }), 'close-levels').some(
+        ({ width, style }) => width === 1280 && style === 'lead',
+      );
+    expect(close(18 * LEAST_RATIO)).toBe(false);
+    expect(close(18 * LEAST_RATIO - 0.01)).toBe(true);
+    expect(LEAST_RATIO).toBe(1.12);
+  });
+
   test('that were set by hand are given back, where that tells them apart', () => {
     const document = project({ overrides: { '3': { small: 23.2 } } });
     const [mark] = marks(document, 'close-levels');

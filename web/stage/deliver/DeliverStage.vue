@@ -1,6 +1,4 @@
 <script setup lang="ts">
-import { marksOf } from '@lettera/core/check';
-import { FONT_DISPLAYS } from '@lettera/core/document';
 import Button from 'primevue/button';
 import Select from 'primevue/select';
 import ToggleSwitch from 'primevue/toggleswitch';
@@ -14,6 +12,7 @@ import { useCaseReadings } from '../../store/caseReadings';
 import { useProject } from '../../store/project';
 import StageHeader from '../StageHeader.vue';
 import CodeView from './CodeView.vue';
+import { bytesOf, DISPLAYS, forbiddenFiles, packingUnderWay } from './deliverView';
 
 const project = useProject();
 const caseReadings = useCaseReadings();
@@ -22,29 +21,12 @@ const state = ref<'loading' | 'ready' | 'failed'>('loading');
 const message = ref('');
 const path = ref('lettera.css');
 
-const displays = FONT_DISPLAYS.map((value) => ({
-  value,
-  label: {
-    swap: 'swap: fallback at once, web face whenever it comes',
-    fallback: 'fallback: web face only if it comes within seconds',
-    optional: 'optional: web face only if it is there at once',
-  }[value],
-}));
-
 /** Files that say they may not be delivered. */
 const forbidden = computed(() =>
-  project.document
-    ? marksOf(project.document, { readings: caseReadings.readings }).filter(
-        ({ rule }) => rule === 'embedding',
-      )
-    : [],
+  project.document ? forbiddenFiles(project.document, caseReadings.readings) : [],
 );
-/** How far the packing of font files has come, while that is under way. */
-const packing = computed(() => {
-  const report = project.progress.packing;
-  return report && report.done < report.of ? report : null;
-});
-const total = computed(() => files.value.reduce((sum, { bytes }) => sum + bytes, 0));
+const packing = computed(() => packingUnderWay(project.progress.packing));
+const total = computed(() => bytesOf(files.value));
 
 async function load(): Promise<void> {
   if (!project.stored) return;
@@ -90,7 +72,7 @@ function setLayer(event: Event): void {
       <span class="quiet">While fonts load</span>
       <Select
         :model-value="project.document.delivery.display"
-        :options="displays"
+        :options="DISPLAYS"
         option-label="label"
         option-value="value"
         size="small"

@@ -1,11 +1,5 @@
 <script setup lang="ts">
-import {
-  candidateError,
-  LOCAL_FONTS,
-  localCandidates,
-  voiceFallback,
-  type TunedCandidate,
-} from '@lettera/core/fallback';
+import { candidateError, LOCAL_FONTS } from '@lettera/core/fallback';
 import { cssPercent } from '@lettera/core/deliver';
 import Button from 'primevue/button';
 import { computed } from 'vue';
@@ -16,6 +10,14 @@ import { usePlans } from '../../store/plans';
 import { useProject } from '../../store/project';
 import { useProof } from '../../store/proof';
 import StageHeader from '../StageHeader.vue';
+import {
+  choosePatch,
+  missingCharacters,
+  platforms,
+  twinName,
+  unfittedError,
+  voicesOf,
+} from './fallbackView';
 
 const project = useProject();
 const proof = useProof();
@@ -23,14 +25,6 @@ const fallbacks = useFallbacks();
 const plans = usePlans();
 const route = useRoute();
 
-const PLATFORM_NAMES: Record<string, string> = {
-  windows: 'Windows',
-  macos: 'macOS',
-  ios: 'iOS',
-  android: 'Android',
-  chromeos: 'ChromeOS',
-  linux: 'Linux',
-};
 const KINDS: Record<string, string> = {
   web: 'web face',
   fallback: 'fallback face',
@@ -38,44 +32,13 @@ const KINDS: Record<string, string> = {
   generic: 'generic family',
 };
 
-/** Twins by the name that people know them by. */
-const twinName = (local: string): string =>
-  (LOCAL_FONTS[local]?.twin ?? '')
-    .split('-')
-    .map((word) => word.charAt(0).toUpperCase() + word.slice(1))
-    .join(' ');
-
-const platforms = (local: string): string =>
-  (LOCAL_FONTS[local]?.platforms ?? []).map((key) => PLATFORM_NAMES[key]).join(', ');
-
 const voices = computed(() => {
   const document = project.shown;
-  if (!document) return [];
-  return Object.entries(document.voices).map(([key, voice]) => ({
-    key,
-    voice,
-    family: document.case[voice.family ?? ''],
-    ...voiceFallback(plans.fallbackOf(document), key),
-    candidates: (fallbacks.trials[voice.family ?? ''] ?? []).filter(({ local }) =>
-      localCandidates(voice.generic).includes(local),
-    ),
-  }));
+  return document ? voicesOf(document, plans.fallbackOf(document), fallbacks.trials) : [];
 });
 
-const untuned = ({ faces }: TunedCandidate): number => {
-  const words = faces.reduce((sum, face) => sum + face.words, 0);
-  return faces.reduce((sum, face) => sum + face.untunedError * face.words, 0) / words;
-};
-
-const missing = ({ faces }: TunedCandidate): string =>
-  [...new Set(faces.flatMap((face) => face.missing))].join(' ');
-
-/** Choosing the first leaves the choice open, so that it follows the face. */
-function choose(voice: string, local: string, first: boolean): void {
-  project.change([
-    { op: 'replace', path: `/voices/${voice}/fallback`, value: first ? null : local },
-  ]);
-}
+const choose = (voice: string, local: string, first: boolean): boolean =>
+  project.change(choosePatch(voice, local, first));
 </script>
 
 <template>
@@ -150,7 +113,7 @@ function choose(voice: string, local: string, first: boolean): void {
               </button>
             </td>
             <td class="figure">{{ percent(candidateError(candidate), 2) }}</td>
-            <td class="figure quiet">{{ percent(untuned(candidate), 1) }}</td>
+            <td class="figure quiet">{{ percent(unfittedError(candidate), 1) }}</td>
             <td class="small quiet">{{ platforms(candidate.local) }}</td>
           </tr>
         </tbody>
@@ -190,7 +153,9 @@ function choose(voice: string, local: string, first: boolean): void {
           will, and measured on the {{ chosen.faces[0]?.words.toLocaleString('en') }} words of the
           rest.
           {{
-            missing(chosen) ? `${LOCAL_FONTS[chosen.local]?.name} lacks ${missing(chosen)}.` : ''
+            missingCharacters(chosen)
+              ? `${LOCAL_FONTS[chosen.local]?.name} lacks ${missingCharacters(chosen)}.`
+              : ''
           }}
           Where this machine has no {{ LOCAL_FONTS[chosen.local]?.name }}, the proof shows
           {{

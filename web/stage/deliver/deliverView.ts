@@ -1,0 +1,25 @@
+import { marksOf, type Mark, type Readings } from '@lettera/core/check';
+import { FONT_DISPLAYS, type ProjectDocument } from '@lettera/core/document';
+import type { DeliveryFile, ProgressReport } from '@lettera/core/wire';
+
+/** What visitors see while fonts load, a line each. */
+export const DISPLAYS = FONT_DISPLAYS.map((value) => ({
+  value,
+  label: {
+    swap: 'swap: fallback at once, web face whenever it comes',
+    fallback: 'fallback: web face only if it comes within seconds',
+    optional: 'optional: web face only if it is there at once',
+  }[value],
+}));
+
+/** Marks on files that say they may not be delivered. */
+export const forbiddenFiles = (document: ProjectDocument, readings: Readings): Mark[] =>
+  marksOf(document, { readings }).filter(({ rule }) => rule === 'embedding');
+
+/** Bytes of all the files of the bundle. */
+export const bytesOf = (files: readonly DeliveryFile[]): number =>
+  files.reduce((sum, { bytes }) => sum + bytes, 0);
+
+/** How far the packing of font files has come, while that is under way; null otherwise. */
+export const packingUnderWay = (report: ProgressReport | undefined): ProgressReport | null =>
+  report && report.done < report.of ? report : null;
