@@ -5,6 +5,7 @@ import type { FaceReading } from '../font';
 import { bundleFiles } from '../deliver';
 import type { FieldError, ProjectDocument } from '../document';
 import { ORDERED_PARTS } from '../document/places';
+import { MOST_PARTS } from '../document/projectDocument';
 import { face, family, plansOf, seatedDocument } from '../testing/documents';
 import { applyChange, ChangeError, lookAt, patchBetween, patchesTouch } from './change';
 import { sharedPlaces } from '../document/faces';
@@ -545,6 +546,55 @@ describe('a patch that is not meant well', () => {
     expect(Object.prototype).not.toHaveProperty('x');
     expect(start).toEqual(seatedDocument());
   });
+
+  test.each<[unknown, boolean]>([
+    [{ width: 360, base: 16, ratio: 1.2 }, true],
+    // The order of members does not count, RFC 6902 §4.6; all of them do.
+    [{ ratio: 1.2, base: 16, width: 360 }, true],
+    [{ width: 360, base: 16, ratio: 1.3 }, false],
+    [{ width: 360, base: 16 }, false],
+    [{ width: 360, base: 16, ratio: 1.2, more: 1 }, false],
+    [{ width: 360, base: 16, other: 1.2 }, false],
+    [[360, 16, 1.2], false],
+    [null, false],
+    ['', false],
+  ])('tests for %j at the small end: %s', (value, holds) => {
+    const change = () =>
+      applyChange(seatedDocument(), [{ op: 'test', path: '/scale/small', value }]);
+    if (holds) expect(change().document).toEqual(seatedDocument());
+    else expect(change).toThrow('not what the patch expects');
+  });
+
+  test('tests lists by their order and their length', () => {
+    const holds = (value: unknown) => {
+      try {
+        applyChange(seatedDocument(), [{ op: 'test', path: '/elements/code/selectors', value }]);
+        return true;
+      } catch {
+        return false;
+      }
+    };
+    expect(holds(['code', 'pre', 'kbd', 'samp'])).toBe(true);
+    expect(holds(['pre', 'code', 'kbd', 'samp'])).toBe(false);
+    expect(holds(['code', 'pre', 'kbd'])).toBe(false);
+    expect(holds({ 0: 'code', 1: 'pre', 2: 'kbd', 3: 'samp' })).toBe(false);
+  });
+
+  test.each(Object.entries(MOST_PARTS))(
+    'may bring the %s to %i entries, and no further',
+    (part, most) => {
+      const document = seatedDocument();
+      const [key = ''] = Object.keys(document[part as 'styles']);
+      const fill = (count: number): Patch =>
+        Array.from({ length: count - Object.keys(document[part as 'styles']).length }, (_, i) => ({
+          op: 'copy',
+          from: `/${part}/${key}`,
+          path: `/${part}/part-${i}`,
+        }));
+      expect(() => applyChange(document, fill(most))).not.toThrow();
+      expect(() => applyChange(document, fill(most + 1))).toThrow(`at most ${most} entries`);
+    },
+  );
 
   test('holds at most 2,000 operations', () => {
     const patch = (length: number): Patch =>

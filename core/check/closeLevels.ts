@@ -7,7 +7,7 @@ import { scaleAfter } from '../scale/after';
 import { giveBackPatch } from '../scale/byHand';
 import { crossingsOf } from '../scale/crossing';
 import { ENDS, stepByNumber, type End } from '../scale/steps';
-import { headingLevels } from '../style/measure';
+import { headingLevels } from '../style/lineMeasure';
 import { stylesInUse } from '../style/usage';
 import { resolveInUse } from '../style/resolve';
 import { inWords, px, styleName, type Mark, type Remedy, type Rule } from './mark';

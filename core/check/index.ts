@@ -6,7 +6,7 @@ import { lineHeight } from './lineHeight';
 import { lowContrast } from './lowContrast';
 import type { Evidence, Mark, Rule } from './mark';
 import { manyFamilies } from './manyFamilies';
-import { measure } from './measure';
+import { lineMeasure } from './lineMeasure';
 import { missingFace } from './missingFace';
 import { sameName } from './sameName';
 import { sharedPlace } from './sharedPlace';
@@ -28,7 +28,7 @@ const RULES: Rule[] = [
   closeLevels,
   zoom,
   smallText,
-  measure,
+  lineMeasure,
   lineHeight,
   lowContrast,
   manyFamilies,

@@ -1,5 +1,5 @@
 import { suggestedFor } from '../style/lineHeightOf';
-import { roleOf } from '../style/measure';
+import { roleOf } from '../style/lineMeasure';
 import { stylesInUse } from '../style/usage';
 import { resolveInUse } from '../style/resolve';
 import { px, styleName, type Mark, type Rule } from './mark';

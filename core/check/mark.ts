@@ -1,7 +1,7 @@
 import type { Patch } from '../document/patch';
 import type { ProjectDocument } from '../document/projectDocument';
 import type { FaceReading } from '../font/reading';
-import type { SetText } from '../style/measure';
+import type { SetText } from '../style/lineMeasure';
 
 /** A change that puts right what a mark is about. */
 export interface Remedy {

@@ -3,7 +3,7 @@ import { BODY_STYLE } from '../document/vocabulary';
 import { SCALE_BOUNDS } from '../document/scaleBounds';
 import { setByHandPatch } from '../scale/byHand';
 import { ENDS, stepByNumber, type End } from '../scale/steps';
-import { roleOf } from '../style/measure';
+import { roleOf } from '../style/lineMeasure';
 import { stepOf, usersByStep } from '../style/usage';
 import type { ProjectDocument } from '../document/projectDocument';
 import { inWords, px, styleName, type Mark, type Rule } from './mark';

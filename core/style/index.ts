@@ -3,14 +3,14 @@ export { elementAt } from './elementAt';
 export { LINE_HEIGHTS, lineOnGrid, suggestedLineHeight } from './lineHeight';
 export { suggestedFor, type SuggestedLineHeight } from './lineHeightOf';
 export {
-  fitMeasure,
+  fitLineMeasure,
   headingLevels,
-  measureOf,
+  lineMeasureOf,
   PHONE,
   roleOf,
   type SetText,
   type TextRole,
-} from './measure';
+} from './lineMeasure';
 export {
   namesakes,
   replaceFamilyPatch,

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { seatedDocument } from '../testing/documents';
 import { LINE_HEIGHTS, lineOnGrid, suggestedLineHeight } from './lineHeight';
 import { suggestedFor } from './lineHeightOf';
-import { measureOf } from './measure';
+import { lineMeasureOf } from './lineMeasure';
 
 const usual = { size: 16, xHeight: 0.5, measure: 62 };
 const anyCase = fc.record({
@@ -53,6 +53,6 @@ test('a line on a grid is a whole number of its lines, one at least', () => {
 });
 
 test('the measure counts what letter spacing adds', () => {
-  expect(measureOf({ column: 450, advance: 0.45 }, 20, 0)).toBeCloseTo(50, 10);
-  expect(measureOf({ column: 450, advance: 0.45 }, 20, 0.05)).toBeCloseTo(45, 10);
+  expect(lineMeasureOf({ column: 450, advance: 0.45 }, 20, 0)).toBeCloseTo(50, 10);
+  expect(lineMeasureOf({ column: 450, advance: 0.45 }, 20, 0.05)).toBeCloseTo(45, 10);
 });

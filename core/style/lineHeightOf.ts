@@ -2,7 +2,7 @@ import type { ProjectDocument } from '../document/projectDocument';
 import { stepSizeAt } from '../scale/sizeAt';
 import { stepByNumber } from '../scale/steps';
 import { suggestedLineHeight } from './lineHeight';
-import { measureOf, type SetText } from './measure';
+import { lineMeasureOf, type SetText } from './lineMeasure';
 import { stepOf } from './usage';
 import { resolveInUse } from './resolve';
 
@@ -42,7 +42,7 @@ export function suggestedFor(
   const text = page?.texts[style];
   const measure =
     page && text
-      ? measureOf(text, stepSizeAt(document.scale, step.value, page.width), letterSpacing.value)
+      ? lineMeasureOf(text, stepSizeAt(document.scale, step.value, page.width), letterSpacing.value)
       : null;
   const [most, least] = sizes.map((size) => suggestedLineHeight({ size, xHeight, measure })) as [
     number,

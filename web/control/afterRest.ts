@@ -1,4 +1,5 @@
-import { onScopeDispose, readonly, shallowRef, watch, type ShallowRef } from 'vue';
+import { readonly, shallowRef, watch, type ShallowRef } from 'vue';
+import { debounce } from './debounce';
 
 /** How long a value rests before what is reckoned from it is shown, milliseconds. */
 const REST = 100;
@@ -9,12 +10,11 @@ const REST = 100;
  */
 export function afterRest<T>(source: () => T): Readonly<ShallowRef<T>> {
   const late = shallowRef(source());
-  let timer: ReturnType<typeof setTimeout> | undefined;
+  const follow = debounce(() => (late.value = source()), REST);
   watch(source, (value, before) => {
-    clearTimeout(timer);
+    follow.cancel();
     if (!value || !before) late.value = value;
-    else timer = setTimeout(() => (late.value = source()), REST);
+    else follow();
   });
-  onScopeDispose(() => clearTimeout(timer));
   return readonly(late) as Readonly<ShallowRef<T>>;
 }

@@ -17,13 +17,13 @@ import { STAGES, type StageKey } from './stages';
 import ThemeSwitch from './ThemeSwitch.vue';
 
 const fallbacks = useFallbacks();
-const checks = useMarks();
+const allMarks = useMarks();
 const lengths = useLengthUnit();
 const plans = usePlans();
 const route = useRoute();
 
-const shown = computed(() => checks.shown);
-const marksIn = (stage: StageKey) => checks.marks.filter((mark) => mark.stage === stage).length;
+const shown = computed(() => allMarks.shown);
+const marksIn = (stage: StageKey) => allMarks.marks.filter((mark) => mark.stage === stage).length;
 
 interface Decision {
   text: string;

@@ -21,13 +21,13 @@ import MarkLine from '../proof/MarkLine.vue';
 const project = useProject();
 const proof = useProof();
 const plans = usePlans();
-const checks = useMarks();
+const allMarks = useMarks();
 const route = useRoute();
 const router = useRouter();
 const open = ref<'files' | 'time' | 'shift' | 'marks' | null>(null);
 
 const figures = computed(() => {
-  const document = checks.shown;
+  const document = allMarks.shown;
   if (!document) return null;
   const fonts = plans.deliveryOf(document).files;
   const firstFonts = fonts.filter(({ file }) => ['latin', 'all'].includes(file.script));
@@ -45,7 +45,7 @@ const figures = computed(() => {
       firstBytes === null
         ? null
         : loadTimes(STATED_CONNECTION, { stylesheetBytes: css, fontBytes: firstBytes }),
-    marks: checks.marks,
+    marks: allMarks.marks,
   };
 });
 
@@ -124,7 +124,7 @@ function goTo({ stage, style }: Mark): void {
             :key="mark.message"
             :mark="mark"
             @go="goTo"
-            @take="checks.putRight($event)"
+            @take="allMarks.putRight($event)"
           />
         </ul>
       </template>

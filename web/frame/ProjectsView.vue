@@ -6,6 +6,7 @@ import { onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import type { ProjectSummary } from '@lettera/core/wire';
 import { api } from '../api/client';
+import { signedOut } from '../api/session';
 
 const router = useRouter();
 const projects = ref<ProjectSummary[] | null>(null);
@@ -33,19 +34,42 @@ async function create(): Promise<void> {
 }
 
 async function remove(): Promise<void> {
-  if (removing.value) await api.removeProject(removing.value.id);
+  const project = removing.value;
   removing.value = null;
-  await load();
+  try {
+    if (project) await api.removeProject(project.id);
+    await load();
+  } catch (error) {
+    failed.value = `${project?.name} was not removed: ${(error as Error).message}`;
+  }
+}
+
+/** Whether there is a session that can be ended: on loopback nobody signs in. */
+const canSignOut = ref(false);
+async function signOut(): Promise<void> {
+  try {
+    await api.signOut();
+    signedOut.value = true;
+  } catch (error) {
+    failed.value = `You are still signed in: ${(error as Error).message}`;
+  }
 }
 
 const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
 
-onMounted(load);
+onMounted(async () => {
+  await load();
+  const session = await api.session().catch(() => null);
+  canSignOut.value = session?.tokenNeeded === true && session.signedIn;
+});
 </script>
 
 <template>
   <main>
-    <h1>Projects</h1>
+    <header class="line">
+      <h1>Projects</h1>
+      <button v-if="canSignOut" type="button" class="plain again" @click="signOut">Sign out</button>
+    </header>
     <p v-if="failed" role="alert">
       {{ failed }} <button type="button" class="plain again" @click="load">Try again</button>
     </p>
@@ -90,6 +114,9 @@ onMounted(load);
 </template>
 
 <style scoped>
+header {
+  justify-content: space-between;
+}
 main {
   max-width: 640px;
   margin: 10vh auto 0;

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import type { ProjectDocument } from '@lettera/core/document';
 import { layoutShift } from '@lettera/core/fallback';
-import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
 import { urls } from '../api/client';
+import { debounce } from '../control/debounce';
 import { useFallbacks } from '../store/fallbacks';
 import { usePlans } from '../store/plans';
 import { useProject } from '../store/project';
@@ -28,7 +29,7 @@ const frame = ref<HTMLIFrameElement | null>(null);
 const sheet = shallowRef<ProofSheet | null>(null);
 const ready = ref(false);
 
-const scale = computed(() => Math.min(1, props.room.width / proof.width));
+const zoom = computed(() => Math.min(1, props.room.width / proof.width));
 const source = computed(() => urls.page(project.id, proof.page));
 
 const shownDocument = computed(() => props.document ?? project.shown);
@@ -126,14 +127,14 @@ async function measureTexts(): Promise<void> {
   proof.setPage = { title, width: proof.width, texts: setTextsOf(asked.document, current) };
 }
 
-let idle: ReturnType<typeof setTimeout> | undefined;
+/** How long the proof rests before it is measured, milliseconds. */
+const REST = 600;
+const measure = debounce(() => {
+  void measureTexts();
+  void measureShift();
+}, REST);
 function measureSoon(): void {
-  if (props.document) return;
-  clearTimeout(idle);
-  idle = setTimeout(() => {
-    void measureTexts();
-    void measureShift();
-  }, 600);
+  if (!props.document) measure();
 }
 
 function onLoad(): void {
@@ -163,8 +164,6 @@ watch(source, () => {
   ready.value = false;
   sheet.value = null;
 });
-
-onBeforeUnmount(() => clearTimeout(idle));
 </script>
 
 <template>
@@ -177,9 +176,9 @@ onBeforeUnmount(() => clearTimeout(idle));
     :title="`Proof of ${project.document?.name ?? 'the project'}, ${proof.width} px wide`"
     :style="{
       width: `${proof.width}px`,
-      height: `${room.height / scale}px`,
-      transform: `scale(${scale})`,
-      left: `${Math.max(0, (room.width - proof.width * scale) / 2)}px`,
+      height: `${room.height / zoom}px`,
+      transform: `scale(${zoom})`,
+      left: `${Math.max(0, (room.width - proof.width * zoom) / 2)}px`,
     }"
     @load="onLoad"
   />

@@ -11,7 +11,7 @@ import WidthRuler from './WidthRuler.vue';
 const project = useProject();
 const proof = useProof();
 const pointed = ref<string | null>(null);
-const stage = ref<HTMLElement | null>(null);
+const view = ref<HTMLElement | null>(null);
 const room = ref({ width: 0, height: 0 });
 
 const stops = STOPS.map(({ name, width }) => ({ value: width as number, label: name }));
@@ -24,12 +24,12 @@ const fonts = [
   { value: 'fallback', label: 'Fallback' },
 ] as const;
 
-const scaled = computed(() => Math.min(1, room.value.width / proof.width));
+const zoom = computed(() => Math.min(1, room.value.width / proof.width));
 
 const observer = new ResizeObserver(([entry]) => {
   if (entry) room.value = { width: entry.contentRect.width, height: entry.contentRect.height };
 });
-onMounted(() => stage.value && observer.observe(stage.value));
+onMounted(() => view.value && observer.observe(view.value));
 onBeforeUnmount(() => observer.disconnect());
 </script>
 
@@ -56,7 +56,7 @@ onBeforeUnmount(() => observer.disconnect());
     </header>
     <StandIns class="stand-ins" />
     <WidthRuler />
-    <div ref="stage" class="stage">
+    <div ref="view" class="view">
       <ProofFrame v-if="project.id && room.width > 0" :room="room" @pointed="pointed = $event" />
     </div>
     <footer class="small quiet">
@@ -64,9 +64,7 @@ onBeforeUnmount(() => observer.disconnect());
         pointed ?? 'Point at text for its style; click to select it'
       }}</span>
       <span class="figure"
-        >{{ proof.width }} px{{
-          scaled < 1 ? `, shown at ${Math.round(scaled * 100)} %` : ''
-        }}</span
+        >{{ proof.width }} px{{ zoom < 1 ? `, shown at ${Math.round(zoom * 100)} %` : '' }}</span
       >
     </footer>
   </section>
@@ -94,7 +92,7 @@ header + .stand-ins {
 .stops {
   margin-right: auto;
 }
-.stage {
+.view {
   position: relative;
   flex: 1;
   overflow: hidden;

@@ -8,7 +8,7 @@ import { useApparentSize } from './apparentSize';
 import { useLengthUnit } from '../control/lengthUnit';
 import { useMarks } from './marks';
 import { useProject } from './project';
-import { useScaleTrial } from './scaleTrial';
+import { useScaleDraft } from './scaleDraft';
 
 let server: MemoryServer;
 let kept: Map<string, string>;
@@ -46,53 +46,53 @@ const large = () => server.document.scale.large;
 
 describe('a scale that is tried', () => {
   test('shows, is not stored, and is left without a trace', async () => {
-    const [project, trial] = [useProject(), useScaleTrial()];
-    trial.start();
-    expect(trial.change(base(24))).toBe(true);
-    expect(trial.change([{ op: 'replace', path: '/scale/large/ratio', value: 1.4 }])).toBe(true);
+    const [project, draft] = [useProject(), useScaleDraft()];
+    draft.start();
+    expect(draft.change(base(24))).toBe(true);
+    expect(draft.change([{ op: 'replace', path: '/scale/large/ratio', value: 1.4 }])).toBe(true);
     expect(project.shown?.scale.large).toMatchObject({ base: 24, ratio: 1.4 });
-    trial.leave();
+    draft.leave();
     await settle();
     expect(project.shown).toEqual(project.document);
     expect(server.arrived).toEqual([]);
   });
 
   test('is what undo takes back, and not what was stored before', async () => {
-    const [project, trial] = [useProject(), useScaleTrial()];
-    trial.change(base(20));
+    const [project, draft] = [useProject(), useScaleDraft()];
+    draft.change(base(20));
     await settle();
-    trial.start();
-    trial.change(base(24));
+    draft.start();
+    draft.change(base(24));
     await project.undo();
     await settle();
     expect(project.shown?.scale.large.base).toBe(20);
     expect(large().base).toBe(20);
-    expect(trial.trying).toBe(true);
+    expect(draft.trying).toBe(true);
   });
 
   test('is taken as one change, however many led to it', async () => {
-    const trial = useScaleTrial();
-    trial.start();
-    for (const size of [20, 22, 24]) trial.change(base(size));
-    trial.take();
+    const draft = useScaleDraft();
+    draft.start();
+    for (const size of [20, 22, 24]) draft.change(base(size));
+    draft.take();
     await settle();
     expect(server.arrived).toHaveLength(1);
     expect(large().base).toBe(24);
-    expect(trial.trying).toBe(false);
+    expect(draft.trying).toBe(false);
   });
 
   test('stays while something else is pointed at', () => {
-    const [project, trial] = [useProject(), useScaleTrial()];
-    trial.start();
-    trial.change(base(24));
-    trial.look([{ op: 'replace', path: '/scale/small/base', value: 18 }]);
+    const [project, draft] = [useProject(), useScaleDraft()];
+    draft.start();
+    draft.change(base(24));
+    draft.look([{ op: 'replace', path: '/scale/small/base', value: 18 }]);
     expect(project.shown?.scale).toMatchObject({ large: { base: 24 }, small: { base: 18 } });
-    trial.look(null);
+    draft.look(null);
     expect(project.shown?.scale).toMatchObject({ large: { base: 24 }, small: { base: 16 } });
   });
 
   test('is stored at once when nothing is being tried', async () => {
-    useScaleTrial().change(base(21));
+    useScaleDraft().change(base(21));
     await settle();
     expect(large().base).toBe(21);
   });
@@ -100,8 +100,8 @@ describe('a scale that is tried', () => {
 
 describe('a change of the scale that is refused', () => {
   test('says where and why, and nothing has changed', async () => {
-    const trial = useScaleTrial();
-    expect(trial.change([{ op: 'replace', path: '/scale/up', value: 2 }])).toBe(false);
+    const draft = useScaleDraft();
+    expect(draft.change([{ op: 'replace', path: '/scale/up', value: 2 }])).toBe(false);
     expect(useProject().refusal).toEqual({
       message:
         'Style Heading 1: size is step 5, which the scale does not have: it runs from -2 to 2. Nothing was changed.',
@@ -112,9 +112,9 @@ describe('a change of the scale that is refused', () => {
   });
 
   test('for steps that cross can be made knowingly', async () => {
-    const trial = useScaleTrial();
+    const draft = useScaleDraft();
     const crossing: Patch = [{ op: 'add', path: '/scale/overrides/2', value: { small: 17 } }];
-    expect(trial.change(crossing)).toBe(false);
+    expect(draft.change(crossing)).toBe(false);
     expect(useProject().refusal?.message).toBe(
       'up-2 would be smaller than up-1 at 360 px, 17 px against 19.2 px. Nothing was changed.',
     );
@@ -129,35 +129,35 @@ describe('a change of the scale that is refused', () => {
 });
 
 test('steps that cross while a scale is tried are made knowingly there, and stored with the rest', async () => {
-  const trial = useScaleTrial();
-  trial.start();
-  expect(trial.change([{ op: 'add', path: '/scale/overrides/2', value: { small: 17 } }])).toBe(
+  const draft = useScaleDraft();
+  draft.start();
+  expect(draft.change([{ op: 'add', path: '/scale/overrides/2', value: { small: 17 } }])).toBe(
     false,
   );
   expect(useProject().refusal?.knowingly?.()).toBe(true);
   await settle();
   expect(server.arrived).toEqual([]);
   expect(useProject().tried?.scale.crossing).toBe(true);
-  trial.take();
+  draft.take();
   await settle();
   expect(server.document.scale.crossing).toBe(true);
 });
 
 describe('marks', () => {
   test('stay listed while one is shown put right, and go when it has been', async () => {
-    const [project, checks] = [useProject(), useMarks()];
+    const [project, allMarks] = [useProject(), useMarks()];
     project.change([{ op: 'replace', path: '/scale/small/base', value: 14 }]);
     await settle();
-    const mark = checks.marks.find(({ rule }) => rule === 'small-text');
+    const mark = allMarks.marks.find(({ rule }) => rule === 'small-text');
     if (!mark) throw new Error('The small text is not marked');
-    checks.look(mark);
+    allMarks.look(mark);
     await settle();
     expect(project.shown?.scale.small.base).toBe(16);
-    expect(checks.marks).toContainEqual(mark);
-    checks.look(null);
+    expect(allMarks.marks).toContainEqual(mark);
+    allMarks.look(null);
     project.change(mark.fix?.patch ?? []);
     await settle();
-    expect(checks.marks.some(({ rule }) => rule === 'small-text')).toBe(false);
+    expect(allMarks.marks.some(({ rule }) => rule === 'small-text')).toBe(false);
   });
 });
 

@@ -2,6 +2,7 @@ import { wrap, type Remote } from 'comlink';
 import { defineStore } from 'pinia';
 import { reactive, ref, shallowRef, watch } from 'vue';
 import type { ScaleSearch, ScaleWorker } from '../worker/scale';
+import { debounce } from '../control/debounce';
 import { useProject } from './project';
 
 /** How long typing rests before sizes are read, milliseconds. */
@@ -19,7 +20,6 @@ export const useSizeSearch = defineStore('sizeSearch', () => {
   const keep = ref<number[]>([]);
 
   let worker: Remote<ScaleWorker> | null = null;
-  let timer: ReturnType<typeof setTimeout> | undefined;
   let asked = 0;
 
   async function search(): Promise<void> {
@@ -40,10 +40,12 @@ export const useSizeSearch = defineStore('sizeSearch', () => {
     searching.value = false;
   }
 
+  const searchSoon = debounce(() => void search(), REST);
+
   watch(base, () => void search());
 
   watch(texts, () => {
-    clearTimeout(timer);
+    searchSoon.cancel();
     asked++;
     keep.value = [];
     base.value = null;
@@ -53,7 +55,7 @@ export const useSizeSearch = defineStore('sizeSearch', () => {
       return;
     }
     searching.value = true;
-    timer = setTimeout(() => void search(), REST);
+    searchSoon();
   });
 
   watch(

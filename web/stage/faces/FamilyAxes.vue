@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { libraryFaces } from '@lettera/core/document';
 import { regularFace, type FaceMeasures, type FamilySheet } from '@lettera/core/measure';
-import { computed, onBeforeUnmount, reactive, ref, shallowRef, watch } from 'vue';
+import { computed, reactive, ref, shallowRef, watch } from 'vue';
 import { api } from '../../api/client';
+import { debounce } from '../../control/debounce';
 import NumberField from '../../control/NumberField.vue';
 import { useProject } from '../../store/project';
 import type { LineUpRow } from '../../store/rows/rows';
@@ -65,21 +66,13 @@ function measureHere(): Promise<FaceMeasures> {
 
 /** Measures are asked for once the axes have come to rest, milliseconds. */
 const REST = 150;
-let rest: ReturnType<typeof setTimeout> | undefined;
-watch(
-  point,
-  () => {
-    clearTimeout(rest);
-    rest = setTimeout(() => {
-      measureHere().then(
-        (value) => ((measured.value = value), (failed.value = '')),
-        (error: Error) => (failed.value = error.message),
-      );
-    }, REST);
-  },
-  { immediate: true },
-);
-onBeforeUnmount(() => clearTimeout(rest));
+const measureSoon = debounce(() => {
+  measureHere().then(
+    (value) => ((measured.value = value), (failed.value = '')),
+    (error: Error) => (failed.value = error.message),
+  );
+}, REST);
+watch(point, measureSoon, { immediate: true });
 </script>
 
 <template>

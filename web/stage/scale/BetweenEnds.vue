@@ -4,13 +4,13 @@ import { changeWidth, stepByNumber, stepCss } from '@lettera/core/scale';
 import InputText from 'primevue/inputtext';
 import { computed } from 'vue';
 import ChoiceLine from '../../control/ChoiceLine.vue';
-import { useScaleTrial } from '../../store/scaleTrial';
+import { useScaleDraft } from '../../store/scaleDraft';
 import ScaleNumber from './ScaleNumber.vue';
 
 /** How sizes go from one end to the other, and how that is delivered. */
 const props = defineProps<{ scale: Scale }>();
 
-const trial = useScaleTrial();
+const draft = useScaleDraft();
 
 const WAYS: { value: Between; label: string; says: string }[] = [
   {
@@ -32,7 +32,7 @@ const WAYS: { value: Between; label: string; says: string }[] = [
 const way = computed(() => WAYS.find(({ value }) => value === (props.scale.between ?? 'viewport')));
 
 const change = (path: string, value: unknown): boolean =>
-  trial.change([{ op: 'add', path: `/scale/${path}`, value }]);
+  draft.change([{ op: 'add', path: `/scale/${path}`, value }]);
 
 function setContainers(event: Event): void {
   const selectors = (event.target as HTMLInputElement).value
@@ -70,7 +70,7 @@ const css = computed(() => {
     unit="px"
     whole
     @reset="
-      scale.changeAt !== undefined && trial.change([{ op: 'remove', path: '/scale/changeAt' }])
+      scale.changeAt !== undefined && draft.change([{ op: 'remove', path: '/scale/changeAt' }])
     "
   />
   <label v-if="scale.between === 'container'" class="line wrap">

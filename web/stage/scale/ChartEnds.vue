@@ -14,7 +14,7 @@ import { computed, nextTick, ref } from 'vue';
 import { arrowStep } from '../../control/arrowStep';
 import { vDrag, type Dragged } from '../../control/drag';
 import { useLengthUnit } from '../../control/lengthUnit';
-import { useScaleTrial } from '../../store/scaleTrial';
+import { useScaleDraft } from '../../store/scaleDraft';
 import type { ScaleDrawing } from './scaleDrawing';
 import { END_NAMES } from './scaleView';
 
@@ -32,7 +32,7 @@ interface Place {
   end: End;
 }
 
-const trial = useScaleTrial();
+const draft = useScaleDraft();
 const lengths = useLengthUnit();
 
 /** Ends that lie nearer to one another meet, px. */
@@ -98,13 +98,13 @@ function finish(keep: boolean): void {
   moved = null;
   held.value = null;
   props.drawing.hold(false);
-  if (keep && patch) trial.change(patch);
-  else trial.look(null);
+  if (keep && patch) draft.change(patch);
+  else draft.look(null);
 }
 
 const makeDrag = (number: number, end: End): Dragged => ({
   start() {
-    began = trial.scale;
+    began = draft.scale;
     props.drawing.hold(true);
     held.value = { number, end };
     active.value = { number, end };
@@ -112,7 +112,7 @@ const makeDrag = (number: number, end: End): Dragged => ({
   move(_x, place) {
     if (!began) return;
     moved = moveEndPatch(began, number, end, y.value.invert(place), props.alone);
-    trial.look(moved);
+    draft.look(moved);
   },
   end: () => finish(true),
   cancel: () => finish(false),
@@ -128,7 +128,7 @@ function dragOf({ number }: Step, end: End): Dragged {
 }
 
 function giveBack({ number }: Step, end: End): void {
-  if (trial.scale) trial.change(giveBackPatch(trial.scale, number, end));
+  if (draft.scale) draft.change(giveBackPatch(draft.scale, number, end));
 }
 
 const root = ref<SVGGElement | null>(null);
@@ -150,9 +150,9 @@ function onKey(event: KeyboardEvent, step: Step, end: End): void {
     return;
   }
   const by = arrowStep(event);
-  if (by !== null && trial.scale) {
-    const size = stepByNumber(trial.scale, step.number)[end] + by;
-    trial.change(moveEndPatch(trial.scale, step.number, end, size, props.alone));
+  if (by !== null && draft.scale) {
+    const size = stepByNumber(draft.scale, step.number)[end] + by;
+    draft.change(moveEndPatch(draft.scale, step.number, end, size, props.alone));
   } else if (event.key === 'Delete' || event.key === 'Backspace') giveBack(step, end);
 }
 </script>

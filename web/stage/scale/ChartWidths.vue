@@ -5,7 +5,7 @@ import { computed } from 'vue';
 import { arrowStep } from '../../control/arrowStep';
 import { vDrag, type Dragged } from '../../control/drag';
 import { NARROWEST, useProof, WIDEST } from '../../store/proof';
-import { useScaleTrial } from '../../store/scaleTrial';
+import { useScaleDraft } from '../../store/scaleDraft';
 import { EDGE, type ScaleDrawing } from './scaleDrawing';
 import { END_NAMES } from './scaleView';
 
@@ -13,7 +13,7 @@ import { END_NAMES } from './scaleView';
 const props = defineProps<{ scale: Scale; drawing: ScaleDrawing }>();
 
 const proof = useProof();
-const trial = useScaleTrial();
+const draft = useScaleDraft();
 
 /** An end is dragged to tens of pixels, where devices' widths lie. */
 const TENS = 10;
@@ -25,7 +25,7 @@ const bottom = computed(() => props.drawing.height.value - EDGE.bottom);
 const proofPlace = computed(() => x.value(proof.width));
 
 function widthPatch(end: End, width: number): Patch {
-  const { small, large } = trial.scale ?? props.scale;
+  const { small, large } = draft.scale ?? props.scale;
   const [least, most] =
     end === 'small'
       ? [SCALE_BOUNDS.width[0], large.width - 1]
@@ -38,15 +38,15 @@ let moved: Patch | null = null;
 const endDrag = (end: End): Dragged => ({
   move(place) {
     moved = widthPatch(end, Math.round(x.value.invert(place) / TENS) * TENS);
-    trial.look(moved);
+    draft.look(moved);
   },
   end() {
-    if (moved) trial.change(moved);
+    if (moved) draft.change(moved);
     moved = null;
   },
   cancel() {
     moved = null;
-    trial.look(null);
+    draft.look(null);
   },
 });
 const endDrags: Record<End, Dragged> = { small: endDrag('small'), large: endDrag('large') };
@@ -61,7 +61,7 @@ const proofDrag: Dragged = {
 
 function endKey(event: KeyboardEvent, end: End): void {
   const by = arrowStep(event);
-  if (by !== null && trial.scale) trial.change(widthPatch(end, trial.scale[end].width + by));
+  if (by !== null && draft.scale) draft.change(widthPatch(end, draft.scale[end].width + by));
 }
 
 function proofKey(event: KeyboardEvent): void {

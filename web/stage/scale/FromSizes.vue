@@ -14,14 +14,14 @@ import { computed } from 'vue';
 import ChoiceLine from '../../control/ChoiceLine.vue';
 import { plainNumber } from '../../control/figures';
 import { useLengthUnit } from '../../control/lengthUnit';
-import { useScaleTrial } from '../../store/scaleTrial';
+import { useScaleDraft } from '../../store/scaleDraft';
 import { useSizeSearch } from '../../store/sizeSearch';
 import { END_NAMES } from './scaleView';
 
 /** A scale from sizes that are there: which comes closest, and what each size would move by. */
 const props = defineProps<{ document: ProjectDocument }>();
 
-const trial = useScaleTrial();
+const draft = useScaleDraft();
 const search = useSizeSearch();
 const lengths = useLengthUnit();
 
@@ -37,8 +37,8 @@ const needed = computed<[number, number]>(() => {
   return [Math.min(0, ...numbers), Math.max(0, ...numbers)];
 });
 const patch = computed(() =>
-  found.value && trial.scale
-    ? foundScalePatch(trial.scale, found.value, search.keep, needed.value)
+  found.value && draft.scale
+    ? foundScalePatch(draft.scale, found.value, search.keep, needed.value)
     : [],
 );
 
@@ -134,11 +134,11 @@ const ROUNDED = {
       <Button
         size="small"
         label="Take this scale"
-        @mouseenter="trial.look(patch)"
-        @mouseleave="trial.look(null)"
-        @focus="trial.look(patch)"
-        @blur="trial.look(null)"
-        @click="trial.change(patch)"
+        @mouseenter="draft.look(patch)"
+        @mouseleave="draft.look(null)"
+        @focus="draft.look(patch)"
+        @blur="draft.look(null)"
+        @click="draft.change(patch)"
       />
       <button v-if="odd.length" type="button" class="plain again" @click="search.keep = odd">
         Keep {{ odd.length === 1 ? 'the odd one' : `all ${odd.length} odd ones` }} as given

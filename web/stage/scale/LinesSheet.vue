@@ -2,9 +2,9 @@
 import { SCALE_BOUNDS, type Patch, type ProjectDocument } from '@lettera/core/document';
 import { stepSizeAt } from '@lettera/core/scale';
 import {
-  fitMeasure,
+  fitLineMeasure,
   lineOnGrid,
-  measureOf,
+  lineMeasureOf,
   resolveInUse,
   roleOf,
   stepOf,
@@ -18,7 +18,7 @@ import { plainNumber } from '../../control/figures';
 import { useLengthUnit } from '../../control/lengthUnit';
 import { useMarks } from '../../store/marks';
 import { useProof } from '../../store/proof';
-import { useScaleTrial } from '../../store/scaleTrial';
+import { useScaleDraft } from '../../store/scaleDraft';
 import { caseFont } from '../../proof/caseFonts';
 import ScaleNumber from './ScaleNumber.vue';
 
@@ -26,7 +26,7 @@ import ScaleNumber from './ScaleNumber.vue';
 const props = defineProps<{ document: ProjectDocument }>();
 
 const proof = useProof();
-const trial = useScaleTrial();
+const draft = useScaleDraft();
 const marks = useMarks();
 const lengths = useLengthUnit();
 
@@ -49,8 +49,8 @@ const rows = computed(() => {
     const resolved = resolveInUse(document, key);
     const size = stepSizeAt(document.scale, stepOf(document, key), proof.width);
     const text = page?.texts[key];
-    const measure = text ? measureOf(text, size, resolved.letterSpacing.value) : null;
-    const fit = fitMeasure(roleOf(document, key), proof.width);
+    const measure = text ? lineMeasureOf(text, size, resolved.letterSpacing.value) : null;
+    const fit = fitLineMeasure(roleOf(document, key), proof.width);
     const lineHeight = resolved.lineHeight.value;
     const suggested = suggestedFor(document, key, marks.evidence);
     const seat = document.voices[resolved.voice.value ?? ''];
@@ -87,13 +87,13 @@ const all = computed(() => rows.value.filter(({ offered }) => offered));
 
 function reset({ key, isSet }: Row): void {
   if (isSet && key !== 'body')
-    trial.change([{ op: 'remove', path: `/styles/${key}/set/lineHeight` }]);
+    draft.change([{ op: 'remove', path: `/styles/${key}/set/lineHeight` }]);
 }
 
 const DEFAULT_GRID = 4;
 function toggleGrid(event: Event): void {
   const on = (event.target as HTMLInputElement).checked;
-  trial.change(
+  draft.change(
     on
       ? [{ op: 'add', path: '/scale/grid', value: DEFAULT_GRID }]
       : [{ op: 'remove', path: '/scale/grid' }],
@@ -123,18 +123,18 @@ function toggleGrid(event: Event): void {
         v-if="open.length"
         size="small"
         :label="`Take the ${open.length} for styles that set none`"
-        @mouseenter="trial.look(open.flatMap(suggestion))"
-        @mouseleave="trial.look(null)"
-        @click="trial.change(open.flatMap(suggestion))"
+        @mouseenter="draft.look(open.flatMap(suggestion))"
+        @mouseleave="draft.look(null)"
+        @click="draft.change(open.flatMap(suggestion))"
       />
       <Button
         v-if="all.length"
         size="small"
         severity="secondary"
         :label="`Take all ${all.length} suggestions`"
-        @mouseenter="trial.look(all.flatMap(suggestion))"
-        @mouseleave="trial.look(null)"
-        @click="trial.change(all.flatMap(suggestion))"
+        @mouseenter="draft.look(all.flatMap(suggestion))"
+        @mouseleave="draft.look(null)"
+        @click="draft.change(all.flatMap(suggestion))"
       />
     </span>
   </div>
@@ -179,7 +179,7 @@ function toggleGrid(event: Event): void {
             :max="4"
             :step="0.05"
             width="52px"
-            @update:model-value="trial.change(set(row.key, $event))"
+            @update:model-value="draft.change(set(row.key, $event))"
             @reset="reset(row)"
           />
         </td>
@@ -191,11 +191,11 @@ function toggleGrid(event: Event): void {
               type="button"
               class="plain again"
               :title="`x-height ${plainNumber(row.suggested.xHeight)} em, ${lengths.show(row.suggested.sizes[0])} to ${lengths.show(row.suggested.sizes[1])}${row.suggested.measure ? `, ${Math.round(row.suggested.measure)} characters a line` : ''}`"
-              @mouseenter="trial.look(suggestion(row))"
-              @mouseleave="trial.look(null)"
-              @focus="trial.look(suggestion(row))"
-              @blur="trial.look(null)"
-              @click="trial.change(suggestion(row))"
+              @mouseenter="draft.look(suggestion(row))"
+              @mouseleave="draft.look(null)"
+              @focus="draft.look(suggestion(row))"
+              @blur="draft.look(null)"
+              @click="draft.change(suggestion(row))"
             >
               Take {{ row.suggested.value.toFixed(2) }}
             </button>

@@ -2,14 +2,14 @@
 import { SCALE_BOUNDS, type Patch, type Scale } from '@lettera/core/document';
 import { ENDS, type End } from '@lettera/core/scale';
 import { computed } from 'vue';
-import { useScaleTrial } from '../../store/scaleTrial';
+import { useScaleDraft } from '../../store/scaleDraft';
 import RatioAxis from './RatioAxis.vue';
 import ScaleNumber from './ScaleNumber.vue';
 
 /** Viewport width, base and ratio at each end of the range. */
 const props = defineProps<{ scale: Scale }>();
 
-const trial = useScaleTrial();
+const draft = useScaleDraft();
 /** What the widths are of. */
 const widthWord = computed(() => (props.scale.between === 'container' ? 'Container' : 'Viewport'));
 
@@ -66,8 +66,8 @@ const widths = (end: End): [number, number] =>
       <RatioAxis
         :label="`Ratio at the ${NAMES[end].toLowerCase()}`"
         :model-value="scale[end].ratio"
-        @look="trial.look($event === null ? null : toRatio(end, $event))"
-        @update:model-value="trial.change(toRatio(end, $event))"
+        @look="draft.look($event === null ? null : toRatio(end, $event))"
+        @update:model-value="draft.change(toRatio(end, $event))"
       />
     </fieldset>
   </div>

@@ -5,20 +5,20 @@ import { count } from '../../control/figures';
 import MarkLine from '../../proof/MarkLine.vue';
 import { useMarks } from '../../store/marks';
 import { useProof } from '../../store/proof';
-import { useScaleTrial } from '../../store/scaleTrial';
+import { useScaleDraft } from '../../store/scaleDraft';
 
 /** The marks on the scale: one line that is always there, and all of them when it is opened. */
-const checks = useMarks();
+const allMarks = useMarks();
 const proof = useProof();
-const trial = useScaleTrial();
+const draft = useScaleDraft();
 
-const marks = computed(() => checks.marks.filter(({ stage }) => stage === 'scale'));
+const marks = computed(() => allMarks.marks.filter(({ stage }) => stage === 'scale'));
 const open = ref(false);
 
 /** While a scale is tried, what puts a mark right is tried with it. */
 function putRight({ fix }: Mark): void {
-  checks.look(null);
-  trial.change(fix?.patch ?? []);
+  allMarks.look(null);
+  draft.change(fix?.patch ?? []);
 }
 </script>
 

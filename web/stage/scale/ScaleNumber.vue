@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import NumberField from '../../control/NumberField.vue';
 import type { NumberUnit } from '../../control/readNumber';
-import { useScaleTrial } from '../../store/scaleTrial';
+import { useScaleDraft } from '../../store/scaleDraft';
 
 /** A number of the scale: where it stands, and its bounds. */
 const props = withDefaults(
@@ -21,10 +21,10 @@ const props = withDefaults(
 );
 defineEmits<{ reset: [] }>();
 
-const trial = useScaleTrial();
+const draft = useScaleDraft();
 
 function change(value: number): void {
-  trial.change([
+  draft.change([
     { op: 'add', path: `/scale/${props.path}`, value: props.whole ? Math.round(value) : value },
   ]);
 }

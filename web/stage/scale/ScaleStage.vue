@@ -17,7 +17,7 @@ import ScaleEnds from './ScaleEnds.vue';
 import ScaleMarks from './ScaleMarks.vue';
 import SiteKinds from './SiteKinds.vue';
 import StepTable from './StepTable.vue';
-import TrialBar from './TrialBar.vue';
+import DraftBar from './DraftBar.vue';
 
 const project = useProject();
 const lengths = useLengthUnit();
@@ -48,7 +48,7 @@ const used = computed(() => new Set(project.shown ? usersByStep(project.shown).k
   <StageHeader title="Scale">
     <template #actions>
       <span class="line">
-        <TrialBar />
+        <DraftBar />
         <ChoiceLine v-model="lengths.unit" label="Sizes shown in" :choices="units" />
       </span>
     </template>

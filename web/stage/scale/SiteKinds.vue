@@ -4,15 +4,15 @@ import type { Scale } from '@lettera/core/document';
 import Button from 'primevue/button';
 import { plainNumber } from '../../control/figures';
 import { useLengthUnit } from '../../control/lengthUnit';
-import { useScaleTrial } from '../../store/scaleTrial';
+import { useScaleDraft } from '../../store/scaleDraft';
 
 /** Scales to start from, each with its reason: shown while pointed at, taken on a click. */
 const props = defineProps<{ scale: Scale }>();
 
-const trial = useScaleTrial();
+const draft = useScaleDraft();
 const lengths = useLengthUnit();
 
-const patch = (kind: SiteKind) => siteKindPatch(trial.scale ?? props.scale, kind);
+const patch = (kind: SiteKind) => siteKindPatch(draft.scale ?? props.scale, kind);
 const holds = ({ small, large, rounding }: SiteKind): boolean =>
   (['small', 'large'] as const).every((end) => {
     const wanted = end === 'small' ? small : large;
@@ -32,8 +32,8 @@ const ROUNDED = {
     <li
       v-for="kind in SITE_KINDS"
       :key="kind.key"
-      @mouseenter="trial.look(patch(kind))"
-      @mouseleave="trial.look(null)"
+      @mouseenter="draft.look(patch(kind))"
+      @mouseleave="draft.look(null)"
     >
       <div>
         <h3>{{ kind.name }}</h3>
@@ -50,9 +50,9 @@ const ROUNDED = {
         size="small"
         label="Take"
         :aria-label="`Take the scale for ${kind.name.toLowerCase()}`"
-        @focus="trial.look(patch(kind))"
-        @blur="trial.look(null)"
-        @click="trial.change(patch(kind))"
+        @focus="draft.look(patch(kind))"
+        @blur="draft.look(null)"
+        @click="draft.change(patch(kind))"
       />
     </li>
   </ul>

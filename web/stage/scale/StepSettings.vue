@@ -11,14 +11,14 @@ import { ENDS, stepByNumber, stepsOf, type End } from '@lettera/core/scale';
 import { computed } from 'vue';
 import ChoiceLine from '../../control/ChoiceLine.vue';
 import NumberField from '../../control/NumberField.vue';
-import { useScaleTrial } from '../../store/scaleTrial';
+import { useScaleDraft } from '../../store/scaleDraft';
 import ScaleNumber from './ScaleNumber.vue';
 import { END_NAMES } from './scaleView';
 
 /** How many steps there are, how they are rounded and named, and whether a second series takes over. */
 const props = defineProps<{ scale: Scale }>();
 
-const trial = useScaleTrial();
+const draft = useScaleDraft();
 
 const roundings = ROUNDINGS.map((value) => ({
   value,
@@ -41,7 +41,7 @@ const set = (path: string, value: unknown): Patch => [{ op: 'add', path: `/scale
 function setCount(which: 'down' | 'up', count: number): void {
   const { added = [], display } = props.scale;
   const kept = added.filter((number) => (which === 'up' ? number < count : number > -count));
-  trial.change([
+  draft.change([
     ...set(which, count),
     ...(kept.length < added.length ? set('added', kept) : []),
     ...(which === 'up' && display && display.from > count
@@ -51,7 +51,7 @@ function setCount(which: 'down' | 'up', count: number): void {
 }
 
 const setNaming = (scheme: Naming): boolean =>
-  trial.change(set('names', { scheme, own: props.scale.names?.own ?? {} }));
+  draft.change(set('names', { scheme, own: props.scale.names?.own ?? {} }));
 
 const seriesFrom = computed(() => [
   { value: NO_SERIES, label: 'no step' },
@@ -64,14 +64,14 @@ const seriesFrom = computed(() => [
 function setSeries(from: number): void {
   const { display, small, large } = props.scale;
   if (from === NO_SERIES) {
-    if (display) trial.change([{ op: 'remove', path: '/scale/display' }]);
+    if (display) draft.change([{ op: 'remove', path: '/scale/display' }]);
     return;
   }
   const at = (end: End, ratio: number) => ({
     base: display?.[end].base ?? Number(stepByNumber(props.scale, from)[end].toFixed(1)),
     ratio: display?.[end].ratio ?? ratio,
   });
-  trial.change(
+  draft.change(
     set('display', { from, small: at('small', small.ratio), large: at('large', large.ratio) }),
   );
 }
@@ -98,7 +98,7 @@ function setSeries(from: number): void {
       label="Rounding"
       :choices="roundings"
       :model-value="scale.rounding"
-      @update:model-value="trial.change(set('rounding', $event))"
+      @update:model-value="draft.change(set('rounding', $event))"
     />
     <span class="quiet">Named by</span>
     <ChoiceLine

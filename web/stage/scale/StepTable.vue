@@ -15,14 +15,14 @@ import { computed } from 'vue';
 import NumberField from '../../control/NumberField.vue';
 import { useLengthUnit } from '../../control/lengthUnit';
 import { useProof } from '../../store/proof';
-import { useScaleTrial } from '../../store/scaleTrial';
+import { useScaleDraft } from '../../store/scaleDraft';
 import { END_NAMES, stepUsers } from './scaleView';
 import StepSettings from './StepSettings.vue';
 
 /** What each step is at both ends and at the proof's width, and what uses it. */
 const props = defineProps<{ document: ProjectDocument }>();
 
-const trial = useScaleTrial();
+const draft = useScaleDraft();
 const proof = useProof();
 const lengths = useLengthUnit();
 
@@ -33,10 +33,10 @@ const isOwn = computed(() => scale.value.names?.scheme === 'own');
 const widthWord = computed(() => (scale.value.between === 'container' ? 'In' : 'At'));
 
 function setSize(number: number, end: End, size: number): void {
-  trial.change(setByHandPatch(scale.value, number, end, size));
+  draft.change(setByHandPatch(scale.value, number, end, size));
 }
 function giveBack(number: number, end: End): void {
-  trial.change(giveBackPatch(scale.value, number, end));
+  draft.change(giveBackPatch(scale.value, number, end));
 }
 
 const setAdded = (added: number[]): Patch => [{ op: 'add', path: '/scale/added', value: added }];
@@ -48,11 +48,11 @@ const between = ({ number }: Step): number | null => {
   return there || number >= scale.value.up ? null : next;
 };
 const add = (number: number): boolean =>
-  trial.change(setAdded([...(scale.value.added ?? []), number].sort((a, b) => a - b)));
+  draft.change(setAdded([...(scale.value.added ?? []), number].sort((a, b) => a - b)));
 
 function takeOut(number: number): void {
   const override = scale.value.overrides[String(number)];
-  trial.change([
+  draft.change([
     ...setAdded((scale.value.added ?? []).filter((one) => one !== number)),
     ...(override ? [{ op: 'remove' as const, path: `/scale/overrides/${number}` }] : []),
   ]);
@@ -63,7 +63,7 @@ function rename(number: number, event: Event): void {
   const own = { ...scale.value.names?.own };
   if (name) own[String(number)] = name;
   else delete own[String(number)];
-  const taken = trial.change([{ op: 'add', path: '/scale/names', value: { scheme: 'own', own } }]);
+  const taken = draft.change([{ op: 'add', path: '/scale/names', value: { scheme: 'own', own } }]);
   if (!taken)
     (event.target as HTMLInputElement).value = scale.value.names?.own[String(number)] ?? '';
 }

@@ -9,7 +9,7 @@ import { useProject } from './project';
  * Changes of the scale: kept at once; or, while the designer is trying, only shown on the proof, until they
  * are taken as one change or left without a trace.
  */
-export const useScaleTrial = defineStore('scaleTrial', () => {
+export const useScaleDraft = defineStore('scaleDraft', () => {
   const project = useProject();
   const tried = useLayer('scale: tried', 'tried');
   const pointed = useLayer('scale: pointed at');

@@ -1,5 +1,5 @@
 import { stepSizeAt } from '../scale/sizeAt';
-import { fitMeasure, measureOf, roleOf } from '../style/measure';
+import { fitLineMeasure, lineMeasureOf, roleOf } from '../style/lineMeasure';
 import { resolveInUse } from '../style/resolve';
 import { px, styleName, type Mark, type Rule } from './mark';
 
@@ -7,14 +7,14 @@ import { px, styleName, type Mark, type Rule } from './mark';
 const FELT = { long: 1.5, short: 3 };
 
 /** Lines too long or too short for the face at its size, on the page and at the width of the proof. */
-export const measure: Rule = (document, { page }) =>
+export const lineMeasure: Rule = (document, { page }) =>
   Object.entries(page?.texts ?? {}).flatMap(([style, text]): Mark[] => {
     if (!page || !document.styles[style]) return [];
-    const fit = fitMeasure(roleOf(document, style), page.width);
+    const fit = fitLineMeasure(roleOf(document, style), page.width);
     if (!fit) return [];
     const { step, letterSpacing } = resolveInUse(document, style);
     const size = stepSizeAt(document.scale, step.value, page.width);
-    const characters = measureOf(text, size, letterSpacing.value);
+    const characters = lineMeasureOf(text, size, letterSpacing.value);
     const lines = text.longest / characters;
     const long = characters > fit.most && lines >= FELT.long;
     const short = characters < fit.least && lines >= FELT.short;

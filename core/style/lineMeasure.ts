@@ -18,7 +18,7 @@ export interface SetText {
  * @param size CSS px
  * @param letterSpacing em
  */
-export const measureOf = (
+export const lineMeasureOf = (
   { column, advance }: Pick<SetText, 'column' | 'advance'>,
   size: number,
   letterSpacing: number,
@@ -74,7 +74,7 @@ const MEASURES = {
 } as const;
 
 /** The least and most characters a line that suit a kind of text in a viewport, or null where none do not. */
-export function fitMeasure(
+export function fitLineMeasure(
   role: TextRole,
   viewport: number,
 ): { least: number; most: number } | null {
