@@ -209,7 +209,6 @@ describe('colours and the name', () => {
     );
     expect(apart).toBeLessThan(20);
     expect(await field?.evaluate((node) => (node as HTMLInputElement).value)).toBe('rgb(34 34 34)');
-    await page.focus('body');
     await page.keyboard.press('Escape');
     await page.waitForSelector('.refusal', { hidden: true });
     expect(await colour()).toBe('rgb(34, 34, 34)');

@@ -11,6 +11,12 @@ const COMPONENTS = new Set(
   ['Number', 'Percentage', 'Dimension', 'Ident', 'Comma', 'WhiteSpace'].map((name) => TOKEN[name]),
 );
 
+/** Where a function takes an angle: the hue, and nothing else. */
+const HUE_AT: Readonly<Record<string, number>> = { hsl: 0, hsla: 0, hwb: 0, lch: 2, oklch: 2 };
+
+/** Text of a colour in hexadecimal without the sign that makes it one. */
+const BARE_HEXADECIMAL = /^[0-9a-f]{3,8}$/i;
+
 const isComponent = ({ type, text }: Token): boolean =>
   type === TOKEN['Ident']
     ? SPACES.test(text)
@@ -19,19 +25,35 @@ const isComponent = ({ type, text }: Token): boolean =>
 function isColourSyntax([first, ...rest]: readonly Token[]): boolean {
   if (!first) return false;
   if (rest.length === 0) {
-    return first.type === TOKEN['Ident'] || (first.type === TOKEN['Hash'] && first.text !== '#');
+    return first.type === TOKEN['Ident']
+      ? !BARE_HEXADECIMAL.test(first.text)
+      : first.type === TOKEN['Hash'];
   }
   const name = first.text.slice(0, -1).toLowerCase();
+  const components = rest.filter(
+    ({ type }) => type !== TOKEN['WhiteSpace'] && type !== TOKEN['Comma'],
+  );
+  const angleElsewhere = components.some(
+    ({ type }, i) => type === TOKEN['Dimension'] && i !== HUE_AT[name],
+  );
   return (
     first.type === TOKEN['Function'] &&
     FUNCTIONS.includes(name) &&
+    !angleElsewhere &&
     rest.at(-1)?.type === TOKEN['RightParenthesis'] &&
     rest.slice(0, -1).every(isComponent)
   );
 }
 
 /** A colour as it is measured; CSS does not tell capitals from small letters. */
-const read = (source: string): Color | undefined => parse(source.trim().toLowerCase());
+function read(source: string): Color | undefined {
+  try {
+    return parse(source.trim().toLowerCase());
+  } catch {
+    // The reader of colours stumbles over some texts that are none, where it should say so.
+    return undefined;
+  }
+}
 
 /** A colour that a document holds, to be measured. @throws RangeError when it is none */
 export function colourOf(source: string): Color {

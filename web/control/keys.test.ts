@@ -76,6 +76,14 @@ describe('keys', () => {
     expect(run.mock.calls.flat()).toEqual(['f', 'Enter']);
   });
 
+  test('that no text is made of may work while something is typed', () => {
+    const run = keys(['Escape', { whileTyping: true }], ['g s', { whileTyping: true }]);
+    press('Escape', { on: 'input' });
+    press('g', { on: 'input' });
+    press('s', { on: 'input' });
+    expect(run.mock.calls.flat()).toEqual(['Escape']);
+  });
+
   test('may come one after the other, within a while', () => {
     const run = keys(['g s'], ['s']);
     press('g');

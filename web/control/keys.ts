@@ -16,6 +16,8 @@ export interface Key {
   does: string;
   /** Whether it does anything now; otherwise the key is left to others. */
   when?: () => boolean;
+  /** Whether it works while something is typed too: for keys that no text is made of, such as Escape. */
+  whileTyping?: boolean;
   run?: (event: KeyboardEvent) => void;
 }
 
@@ -55,18 +57,22 @@ let first = { name: '', until: 0 };
 function onKey(event: KeyboardEvent): void {
   const target = event.target as Element | null;
   const name = nameOf(event);
-  if (event.defaultPrevented || name === null || target?.closest?.(TYPING)) return;
+  if (event.defaultPrevented || name === null) return;
+  const typing = Boolean(target?.closest?.(TYPING));
   if (/^(Enter| )$/.test(event.key) && target?.closest?.(PRESSING)) return;
   const chord = event.timeStamp < first.until ? `${first.name} ${name}` : null;
   first = { name, until: 0 };
   const all = groups.value.flatMap(({ keys }) => keys);
   const runs = (pressed: string | null) =>
-    all.find(({ keys, when = () => true, run }) => run && keys === pressed && when());
+    all.find(
+      ({ keys, when = () => true, whileTyping = false, run }) =>
+        run && keys === pressed && (whileTyping || !typing) && when(),
+    );
   const key = runs(chord) ?? runs(name);
   if (key) {
     event.preventDefault();
     key.run?.(event);
-  } else if (all.some(({ keys }) => keys.startsWith(`${name} `))) {
+  } else if (!typing && all.some(({ keys }) => keys.startsWith(`${name} `))) {
     first = { name, until: event.timeStamp + CHORD_TIME };
   }
 }

@@ -55,7 +55,13 @@ watch(
 const close = () => (project.refusal = null);
 const isOpen = () => project.refusal !== null;
 useKeys('On a change that was not taken', [
-  { keys: 'Escape', does: 'close what is said of it', when: isOpen, run: close },
+  {
+    keys: 'Escape',
+    does: 'close what is said of it',
+    when: isOpen,
+    whileTyping: true,
+    run: close,
+  },
 ]);
 </script>
 

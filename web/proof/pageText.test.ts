@@ -39,19 +39,20 @@ test('what can move is blocks and runs of text, and nothing that is left aside',
   const texts = movable.flatMap((one) => ('data' in one ? [one.data.trim()] : []));
   expect(texts).toEqual(['The', 'Sæfari', 'A', 'short', 'word', 'Text', 'link', 'Time']);
   const blocks = movable.flatMap((one) => ('data' in one ? [] : [one.tagName]));
-  expect(blocks).toEqual(['H2', 'P', 'P', 'TABLE', 'TR', 'TH']);
+  expect(blocks).toEqual(['H2', 'P', 'P', 'A', 'TABLE', 'TBODY', 'TR', 'TH']);
 });
 
-test('a run of text is where its first line starts, its box all of its lines', () => {
+test('a run of text is as wide as its block, from its first line to its last, and starts where it starts', () => {
   const rect = (left: number, top: number, width: number, height: number) =>
-    ({ left, top, width, height }) as DOMRect;
+    ({ left, top, width, height, bottom: top + height }) as DOMRect;
   Object.assign(Range.prototype, {
     getBoundingClientRect: () => rect(0, 10, 300, 40),
     getClientRects: () => [rect(120, 10, 180, 20), rect(0, 30, 90, 20)],
   });
-  const [text] = movableNear(document).filter((one) => 'data' in one);
-  expect(boxesOf(text ? [text] : [])).toEqual([
-    { left: 0, top: 10, width: 300, height: 40, start: { left: 120, top: 10 } },
+  Object.assign(node('lead'), { getBoundingClientRect: () => rect(0, 4, 640, 60) });
+  const short = movableNear(document).find((one) => 'data' in one && one.data === 'short');
+  expect(boxesOf(short ? [short] : [])).toEqual([
+    { left: 0, top: 10, width: 640, height: 40, start: { left: 120, top: 10 } },
   ]);
-  expect(boxesOf([node('p')])[0]).not.toHaveProperty('start');
+  expect(boxesOf([node('lead')])).toEqual([{ left: 0, top: 4, width: 640, height: 60 }]);
 });

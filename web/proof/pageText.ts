@@ -33,15 +33,16 @@ export function elementsWithStyle(
   });
 }
 
-const BLOCKS =
-  'h1, h2, h3, h4, h5, h6, p, li, blockquote, figcaption, figure, img, table, tr, td, th, label, button, input, select, textarea, pre, nav, footer';
+/** Elements that are no boxes of their own: their text is looked at by itself. HTML §3.2.5.2.5, phrasing content. */
+const INLINE =
+  'abbr, b, bdi, bdo, br, cite, code, data, del, dfn, em, i, ins, kbd, mark, q, s, samp, small, span, strong, sub, sup, time, u, var, wbr';
 
 /**
  * What can move on a page when its faces change: the blocks, and each run of text in them. Only what has
  * been laid out anew; far parts are left aside.
  */
 export function movableNear(page: Document): (Element | Text)[] {
-  const blocks = [...page.body.querySelectorAll(BLOCKS)].filter((node) => !isFar(node));
+  const blocks = [...page.body.querySelectorAll(`:not(${INLINE})`)].filter((node) => !isFar(node));
   const texts: Text[] = [];
   const walker = page.createTreeWalker(page.body, NodeFilter.SHOW_TEXT);
   while (walker.nextNode()) {
@@ -52,7 +53,17 @@ export function movableNear(page: Document): (Element | Text)[] {
   return [...blocks, ...texts];
 }
 
-/** Where blocks and runs of text are, in CSS px of the viewport. */
+/** The block that a run of text stands in; the parts of a line have none of their own. */
+function blockAround(text: Text): Element | null {
+  let block = text.parentElement;
+  while (block?.matches(`${INLINE}, a`)) block = block.parentElement;
+  return block;
+}
+
+/**
+ * Where blocks and runs of text are, in CSS px of the viewport. A run of text takes the width of its block,
+ * from its first line to its last: so much of the page is seen to move when it does.
+ */
 export const boxesOf = (movable: readonly (Element | Text)[]): Box[] =>
   movable.map((node) => {
     if (!('data' in node)) {
@@ -61,9 +72,15 @@ export const boxesOf = (movable: readonly (Element | Text)[]): Box[] =>
     }
     const range = node.ownerDocument.createRange();
     range.selectNodeContents(node);
-    const { left, top, width, height } = range.getBoundingClientRect();
+    const { bottom } = range.getBoundingClientRect();
     const [first] = range.getClientRects();
-    return first
-      ? { left, top, width, height, start: { left: first.left, top: first.top } }
-      : { left, top, width, height };
+    const block = blockAround(node)?.getBoundingClientRect();
+    if (!first || !block) return { left: 0, top: 0, width: 0, height: 0 };
+    return {
+      left: block.left,
+      top: first.top,
+      width: block.width,
+      height: bottom - first.top,
+      start: { left: first.left, top: first.top },
+    };
   });
