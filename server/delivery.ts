@@ -106,6 +106,11 @@ export class Deliveries {
     return { readings: Object.fromEntries(readings), made };
   }
 
+  /** Why files that a project delivers could not be made, where that has been tried. */
+  failures({ document }: Pick<Project, 'document'>): Record<string, string> {
+    return this.maker.failed(deliveredFonts(document).map(({ file }) => file.sha256));
+  }
+
   /** Makes what a project delivers and has not been made; files can be used before that. */
   async makeFiles({ id, document }: Pick<Project, 'id' | 'document'>): Promise<void> {
     const plan = deliveryPlan(document, await this.evidence(document));

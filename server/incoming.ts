@@ -48,16 +48,26 @@ export class IncomingFiles {
     }
   }
 
-  /** @param most bytes of one request's files together */
-  async expect(most: number): Promise<Arrival> {
+  /**
+   * @param most bytes of one request's files together
+   * @param announced bytes that the request says it brings, for which room is kept: who comes when there is
+   * none is told at once, and not all who are sending. What is more than that is counted as it arrives.
+   * @throws TooMuchError
+   */
+  async expect(most: number, announced = 0): Promise<Arrival> {
+    if (this.#bytes + announced > MOST_AT_ONCE) throw new TooMuchError(true);
+    this.#bytes += announced;
     const folder = join(this.folder, randomUUID());
     await mkdir(folder);
     let arrived = 0;
+    let held = announced;
     const count = (bytes: number) => {
       arrived += bytes;
-      this.#bytes += bytes;
+      const more = Math.max(0, arrived - held);
+      held += more;
+      this.#bytes += more;
       if (arrived > most) throw new TooMuchError(false);
-      if (this.#bytes > MOST_AT_ONCE) throw new TooMuchError(true);
+      if (more > 0 && this.#bytes > MOST_AT_ONCE) throw new TooMuchError(true);
     };
     let files = 0;
     return {
@@ -79,8 +89,8 @@ export class IncomingFiles {
         return { path, size };
       },
       clear: async () => {
-        this.#bytes -= arrived;
-        arrived = 0;
+        this.#bytes -= held;
+        held = 0;
         await rm(folder, { recursive: true, force: true });
       },
     };

@@ -54,6 +54,7 @@ export const DeliveryFile = Type.Union([
 
 export const DeliveryEvidence = Type.Object({
   made: byKey(integer(), 'Bytes of the files made so far, by source and cut'),
+  failed: byKey(text(), 'Why others could not be made'),
 });
 
 export const Trials = byKey(

@@ -40,11 +40,17 @@ export function deliveryRoutes(
     }
   });
 
-  /** What is known of the files without waiting for one to be made: readings, and what has been made. */
+  /** What is known of the files without waiting for one to be made; what has not been is begun with. */
   router.get('/projects/:id/delivery/evidence', async (request, response) => {
-    const { document } = await projectOf(projects, request);
-    const { made } = await deliveries.evidence(document);
-    response.json({ made });
+    const project = await projectOf(projects, request);
+    const { made } = await deliveries.evidence(project.document);
+    const failed = deliveries.failures(project);
+    if (Object.keys(failed).length === 0) {
+      void deliveries.makeFiles(project).catch((error: unknown) => {
+        request.log.warn({ err: error }, 'A file that is delivered could not be made.');
+      });
+    }
+    response.json({ made, failed });
   });
 
   router.get('/projects/:id/bundle.zip', async (request, response) => {

@@ -98,7 +98,12 @@ export function fontRoutes({
   const expecting =
     (bytes: number): RequestHandler =>
     async (request, response, next) => {
-      const arrival = await incoming.expect(bytes);
+      const announced = Number(request.headers['content-length'] ?? 0);
+      // Who is turned away is still sending, and hears of it only once all has been taken in and let go.
+      const arrival = await incoming.expect(bytes, announced).catch((error: unknown) => {
+        request.resume();
+        throw error;
+      });
       arrivals.set(request, arrival);
       response.once('close', () => void arrival.clear());
       next();
@@ -186,7 +191,7 @@ export function fontRoutes({
       );
       // Packing takes its time; the faces can be used before it is done.
       void deliveries.makeFiles({ id: project.id, document }).catch((error: unknown) => {
-        request.log.error({ err: error }, 'A file that was taken in could not be packed.');
+        request.log.warn({ err: error }, 'A file that was taken in could not be packed.');
       });
       const readings = await fonts.readings(hashesOf(document));
       const nameOf = (sha256: string) => readings.get(sha256)?.fullName ?? 'another file';

@@ -9,6 +9,7 @@ const keyOf = ({ source, cut }: DerivedFile): string => madeKey(source, cutOf(cu
 /** Makes the files that are delivered, each once, and keeps them. */
 export class FileMaker {
   readonly #underWay = new Map<string, Promise<number>>();
+  readonly #failed = new Map<string, string>();
 
   constructor(
     private readonly fonts: FontStore,
@@ -21,6 +22,13 @@ export class FileMaker {
   async made(sources: string[]): Promise<Record<string, number>> {
     const sizes = await this.derived.sizes(sources);
     return Object.fromEntries(sizes.map(({ size, ...file }) => [keyOf(file), size]));
+  }
+
+  /** Why files could not be made that were tried, by source and cut. */
+  failed(sources: string[]): Record<string, string> {
+    return Object.fromEntries(
+      [...this.#failed].filter(([key]) => sources.some((source) => key.startsWith(source))),
+    );
   }
 
   /**
@@ -53,7 +61,12 @@ export class FileMaker {
   #one(key: string, file: DerivedFile): Promise<number> {
     const running = this.#underWay.get(key);
     if (running) return running;
-    const work = this.#derive(file).finally(() => this.#underWay.delete(key));
+    const work = this.#derive(file)
+      .catch((error: unknown) => {
+        this.#failed.set(key, (error as Error).message);
+        throw error;
+      })
+      .finally(() => this.#underWay.delete(key));
     this.#underWay.set(key, work);
     return work;
   }

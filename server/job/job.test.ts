@@ -178,3 +178,14 @@ describe('fallback trials', () => {
     ]);
   });
 });
+
+describe('a file that cannot be packed', () => {
+  test('is told why, and what can be done; the next is packed', async () => {
+    const cut = { weights: null };
+    await expect(jobs().derive({ bytes: new Uint8Array(600), cut })).rejects.toThrow(
+      /could not be packed as WOFF2.*bring it as WOFF2/,
+    );
+    const { sfnt } = await unpack(bytes(GLOOCK));
+    await expect(jobs().derive({ bytes: sfnt, cut })).resolves.toBeDefined();
+  });
+});

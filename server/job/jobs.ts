@@ -67,11 +67,22 @@ export class Jobs {
     return this.#onFont('sheet', request);
   }
 
-  /** Makes the file that is delivered from one that was taken in. Its limit grows with the file. */
-  derive(request: DeriveRequest): Promise<Uint8Array> {
+  /**
+   * Makes the file that is delivered from one that was taken in. Its limit grows with the file.
+   * @throws FontError when it cannot be made
+   */
+  async derive(request: DeriveRequest): Promise<Uint8Array> {
     const { least, perMegabyte } = PACKING_LIMIT;
     const limit = least + (request.bytes.byteLength / MEGABYTE) * perMegabyte;
-    return this.#run('derive', request, limit) as Promise<Uint8Array>;
+    try {
+      return (await this.#run('derive', request, limit)) as Uint8Array;
+    } catch (error) {
+      const why = isTimeout(error) ? ` within ${Math.round(limit / 1000)} seconds` : '';
+      throw new FontError(
+        'damaged',
+        `A font could not be packed as WOFF2${why}. Its faces can be used; to deliver it, bring it as WOFF2.`,
+      );
+    }
   }
 
   tune(request: TuneRequest): Promise<Record<string, TunedFace>> {
@@ -140,12 +151,15 @@ export class Jobs {
   }
 }
 
+const isTimeout = (error: unknown): boolean =>
+  error instanceof Error && error.name === 'TimeoutError';
+
 const errorOf = ({ refused }: RefusedFont): FontError =>
   new FontError(refused.reason, refused.message);
 
 /** A worker that ran out of time or memory, or stumbled: the file is to blame in each case. */
 function readingFailed(error: unknown): FontError {
-  if (error instanceof Error && error.name === 'TimeoutError') {
+  if (isTimeout(error)) {
     return new FontError(
       'damaged',
       `This font could not be read within ${READING_LIMIT / 1000} seconds, so it was given up.`,

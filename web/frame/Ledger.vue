@@ -83,6 +83,9 @@ function goTo({ stage, style }: Mark): void {
             </tr>
           </tbody>
         </table>
+        <p v-for="reason in plans.failed" :key="reason" class="mark-text" role="alert">
+          {{ reason }}
+        </p>
         <p class="quiet small">Browsers fetch only the scripts that a page has letters of.</p>
         <p v-for="{ name, stylesheet: address } in figures.elsewhere" :key="name" class="small">
           And {{ name }} from {{ address }}, whose bytes are not known here.

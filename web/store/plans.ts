@@ -15,6 +15,8 @@ export const usePlans = defineStore('plans', () => {
   const caseReadings = useCaseReadings();
   /** Bytes of the files that the server has made, by source and cut. */
   const made = shallowRef<Record<string, number>>({});
+  /** Why files could not be made, each reason once. */
+  const failed = shallowRef<string[]>([]);
 
   const fallbackOf = (document: ProjectDocument): FallbackPlan =>
     fallbackPlan(document, fallbacks.trials);
@@ -39,7 +41,9 @@ export const usePlans = defineStore('plans', () => {
     if (!id) return;
     try {
       const known = await api.deliveryEvidence(id);
-      if (id === project.id) made.value = known.made;
+      if (id !== project.id) return;
+      made.value = known.made;
+      failed.value = [...new Set(Object.values(known.failed))];
     } catch {
       // Bytes are left out until the next file has been made.
     }
@@ -47,9 +51,12 @@ export const usePlans = defineStore('plans', () => {
 
   watch(
     () => project.id,
-    () => (made.value = {}),
+    () => {
+      made.value = {};
+      failed.value = [];
+    },
   );
   watch([missing, () => project.progress.packing?.done], ([wanted]) => wanted && void load());
 
-  return { fallbackOf, deliveryOf };
+  return { fallbackOf, deliveryOf, failed };
 });
