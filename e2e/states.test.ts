@@ -198,7 +198,7 @@ describe('colours and the name', () => {
     await fill(page, 'Ink on the light ground', 'red; } body {');
     const refusal = await page.waitForSelector('.refusal[role="alert"]');
     expect(await refusal?.evaluate((node) => node.textContent)).toMatch(
-      /Ink: light must be a CSS colour.*Nothing was changed/,
+      /Ink: light ground must be a CSS colour.*Nothing was changed/,
     );
     // It stands beside what was tried, which shows what holds again.
     const field = await page.waitForSelector('[aria-label="Ink on the light ground"]');

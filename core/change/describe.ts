@@ -8,6 +8,8 @@ import { PROPERTIES, PROPERTY_NAMES } from '../document/property';
 const WORDS: Record<string, string> = {
   small: 'small end',
   large: 'large end',
+  light: 'light ground',
+  dark: 'dark ground',
   weightMin: 'lightest weight',
   weightMax: 'heaviest weight',
   down: 'steps down',

@@ -135,7 +135,7 @@ describe('fallback trials', () => {
     const project = await projects.create(newDocument('Trials'), PAGES);
     const { reading } = await jobs().readFont(bytes(GLOOCK));
     await fonts.add(project.id, [{ bytes: bytes(GLOOCK), reading, licence: null }]);
-    const { document } = project;
+    const document = structuredClone(project.document);
     document.case['gloock'] = {
       name: 'Gloock',
       class: 'serif',

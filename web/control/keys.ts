@@ -27,6 +27,9 @@ export interface KeyGroup {
   keys: readonly Key[];
 }
 
+/** The heading of the keys that work in every stage. */
+export const EVERYWHERE = 'In every stage';
+
 /** What takes letters itself. */
 const TYPING =
   'input, textarea, select, [contenteditable], [role="combobox"], [role="listbox"], [role="searchbox"]';

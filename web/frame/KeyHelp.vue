@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Dialog from 'primevue/dialog';
 import { computed } from 'vue';
-import { keyGroups, type KeyGroup } from '../control/keys';
+import { EVERYWHERE, keyGroups, type Key } from '../control/keys';
 
 const visible = defineModel<boolean>({ required: true });
 
@@ -19,15 +19,16 @@ const says = (keys: string): string => {
   );
 };
 
-/** What every stage has comes last: what is particular to this one is looked for. */
-const groups = computed(() =>
-  keyGroups.value
-    .filter(({ keys }) => keys.length > 0)
-    .map(({ group, keys }: KeyGroup) => ({
-      group,
-      keys: keys.map((key) => ({ ...key, says: says(key.keys) })),
-    })),
-);
+/** Groups by their headings. What every stage has comes last: what is particular to this one is looked for. */
+const groups = computed(() => {
+  const byHeading = new Map<string, (Key & { says: string })[]>();
+  for (const { group, keys } of keyGroups.value) {
+    const said = keys.map((key) => ({ ...key, says: says(key.keys) }));
+    byHeading.set(group, [...said, ...(byHeading.get(group) ?? [])]);
+  }
+  const entries = [...byHeading].map(([group, keys]) => ({ group, keys }));
+  return entries.sort((a, b) => Number(a.group === EVERYWHERE) - Number(b.group === EVERYWHERE));
+});
 </script>
 
 <template>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
 import { nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue';
-import { useKeys } from '../control/keys';
+import { EVERYWHERE, useKeys } from '../control/keys';
 import { useProject } from '../store/project';
 
 /**
@@ -54,10 +54,10 @@ watch(
 
 const close = () => (project.refusal = null);
 const isOpen = () => project.refusal !== null;
-useKeys('On a change that was not taken', [
+useKeys(EVERYWHERE, [
   {
     keys: 'Escape',
-    does: 'close what is said of it',
+    does: 'close what is said of a change that was not taken',
     when: isOpen,
     whileTyping: true,
     run: close,

@@ -1,6 +1,6 @@
 import { type Ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { useKeys } from '../control/keys';
+import { EVERYWHERE, useKeys } from '../control/keys';
 import { useProject } from '../store/project';
 import { useProof } from '../store/proof';
 import { STAGES } from './stages';
@@ -12,7 +12,7 @@ export function useShortcuts(help: Ref<boolean>): void {
   const router = useRouter();
   const route = useRoute();
 
-  useKeys('In every stage', [
+  useKeys(EVERYWHERE, [
     { keys: 'Mod+z', does: 'undo', run: () => void project.undo() },
     { keys: 'Shift+Mod+z', does: 'redo', run: () => void project.redo() },
     {
