@@ -98,6 +98,16 @@ describe('marks', () => {
       '4 families are in use. Keeper beyond the third add up to 40 KB that visitors load.',
     ]);
     seat('warden', 'Warden');
+    for (const { faces } of Object.values(document.case)) {
+      for (const { files } of faces) for (const file of files) file.bytes = 20_500;
+    }
+    expect(many()[0]?.message).toContain('82 KB');
+    document.case['keeper']?.faces[0]?.files.forEach((file) => (file.bytes = 4_000_000));
+    expect(many()[0]?.message).toContain('4062 KB');
+    document.case['keeper']?.faces[0]?.files.forEach((file) => (file.bytes = 20_000));
+    for (const { faces } of Object.values(document.case)) {
+      for (const { files } of faces) for (const file of files) file.bytes = 20_000;
+    }
     expect(many()[0]?.message).toContain('Keeper and Warden beyond the third add up to 80 KB');
   });
 

@@ -140,6 +140,12 @@ describe('small text', () => {
 
   test('is nothing at the bounds themselves', () => {
     expect(marks(project({ overrides: { '-1': { small: 12 } } }), 'small-text')).toEqual([]);
+    expect(marks(project({ overrides: { '-1': { small: 11.99 } } }), 'small-text')).toHaveLength(1);
+    expect(marks(project({ small: { ...small, base: 15.99 } }), 'small-text')).toHaveLength(1);
+    // At the large end the body is asked for no more than any text.
+    expect(
+      marks(project({ large: { ...large, base: 15.5 }, crossing: true }), 'small-text'),
+    ).toEqual([]);
   });
 });
 
@@ -165,6 +171,55 @@ describe('on the page of the proof', () => {
   test('a line that does not run on is not too long, nor two lines too short', () => {
     expect(marks(project(), 'measure', page(900, 80))).toEqual([]);
     expect(marks(project(), 'measure', page(240, 60))).toEqual([]);
+  });
+
+  describe('the measure is doubted from its limits on', () => {
+    // At 1280 px the body is 18 px, a character 8.1 px; at 360 px 16 px and 7.2 px.
+    const of = (characters: number, lines: number, width = 1280) => {
+      const one = width === 360 ? 7.2 : 8.1;
+      return marks(project(), 'measure', page(characters * one, lines * characters, width));
+    };
+    test.each([
+      [74.999, 4, 1280, false],
+      [75.1, 4, 1280, true],
+      [75.1, 1.5, 1280, true],
+      [75.1, 1.49, 1280, false],
+      [45, 4, 1280, false],
+      [44.9, 4, 1280, true],
+      [44.9, 3, 1280, true],
+      [44.9, 2.99, 1280, false],
+      [28, 4, 360, false],
+      [27.9, 4, 360, true],
+      [75.1, 4, 360, true],
+    ])('%f characters on %f lines at %i px: %s', (characters, lines, width, doubted) => {
+      expect(of(characters + 1e-9, lines + 1e-9, width).length > 0).toBe(doubted);
+    });
+
+    test.each([
+      [599, 41, true],
+      [599, 40, false],
+      [600, 60, false],
+    ])('of a heading, in a viewport of %i px, %i characters: %s', (width, characters, doubted) => {
+      const document = project();
+      const size = stepsOf(document.scale).find(({ number }) => number === 3);
+      const at =
+        (size?.small ?? 0) + (((size?.large ?? 0) - (size?.small ?? 0)) * (width - 360)) / 920;
+      const text = { column: characters * at * 0.5, longest: 4 * characters, advance: 0.5 };
+      const evidence: Evidence = { page: { title: 'Home', width, texts: { 'heading-2': text } } };
+      expect(marks(document, 'measure', evidence).length > 0).toBe(doubted);
+    });
+
+    test.each([
+      [89.999, false],
+      [90.1, true],
+      [5, false],
+    ])('of a caption of %f characters: %s', (characters, doubted) => {
+      const document = project();
+      const size = stepsOf(document.scale).find(({ number }) => number === -1)?.large ?? 0;
+      const text = { column: (characters + 1e-9) * size * 0.5, longest: 400, advance: 0.5 };
+      const evidence: Evidence = { page: { title: 'Home', width: 1280, texts: { caption: text } } };
+      expect(marks(document, 'measure', evidence).length > 0).toBe(doubted);
+    });
   });
 
   test('a phone is not asked for 45 characters', () => {

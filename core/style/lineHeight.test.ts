@@ -38,10 +38,29 @@ describe('a suggested line height', () => {
     );
   });
 
+  test.each([
+    [{ size: 16, xHeight: 0.6, measure: 62 }, 1.58],
+    [{ size: 16, xHeight: 0.4, measure: 62 }, 1.42],
+    [{ size: 16, xHeight: 0.5, measure: 82 }, 1.55],
+    [{ size: 16, xHeight: 0.5, measure: 42 }, 1.45],
+    // Beyond these measures the line is at fault.
+    [{ size: 16, xHeight: 0.5, measure: 300 }, 1.57],
+    [{ size: 16, xHeight: 0.5, measure: 90 }, 1.57],
+    [{ size: 16, xHeight: 0.5, measure: 4 }, 1.41],
+    [{ size: 16, xHeight: 0.5, measure: 25 }, 1.41],
+    [{ size: 32, xHeight: 0.5, measure: 62 }, 1.25],
+    [{ size: 8, xHeight: 0.5, measure: 62 }, 1.62],
+    [{ size: 800, xHeight: 0.5, measure: 62 }, 1.01],
+    [{ size: 4, xHeight: 0.8, measure: 300 }, 1.8],
+  ])('for %j is %f', (one, value) => expect(suggestedLineHeight(one)).toBe(value));
+
   test('of a style stands between what its two ends want', () => {
     const found = suggestedFor(seatedDocument(), 'heading-1', { xHeights: { archivo: 0.52 } });
     expect(found?.least).toBeLessThan(found?.value ?? 0);
     expect(found?.most).toBeGreaterThan(found?.value ?? 9);
+    expect(found?.value).toBe(
+      Math.round(((found?.least ?? 0) + (found?.most ?? 0)) * 50 + 1e-9) / 100,
+    );
     expect(suggestedFor(seatedDocument(), 'code', {})).toBeNull();
   });
 });

@@ -1,0 +1,94 @@
+import { describe, expect, test } from '@jest/globals';
+import { applyChange } from '../../change';
+import { fallbacksOf, seatedDocument } from '../../testing/documents';
+import { customProperties } from '../../deliver';
+import { resolveElement, resolveStyle } from '../../style';
+import { descriptorOf, PROPERTIES, PROPERTY_NAMES, type PropertyName } from '.';
+
+const set = (name: PropertyName, value: unknown) => () =>
+  applyChange(seatedDocument(), [{ op: 'add', path: `/styles/lead/set/${name}`, value }]).document;
+
+describe('a property of a text style', () => {
+  // CSS Fonts 4, CSS Text 4, CSS Color 4 and CSS Inline 3, "Inherited" and "Initial" of each definition table.
+  test.each<[PropertyName, string, boolean, unknown]>([
+    ['voice', 'font-family', true, null],
+    ['weight', 'font-weight', true, 400],
+    ['slant', 'font-style', true, 'normal'],
+    ['step', 'font-size', true, 0],
+    ['lineHeight', 'line-height', true, 1.2],
+    ['letterSpacing', 'letter-spacing', true, 0],
+    ['case', 'text-transform', true, 'none'],
+    ['colour', 'color', true, null],
+  ])('%s is %s, inherited: %s, and %j when nothing sets it', (name, css, inherited, initial) => {
+    expect(descriptorOf(name)).toMatchObject({ css, inherited, initial });
+  });
+
+  test.each<[PropertyName, unknown[], unknown[]]>([
+    ['weight', [1, 1000, 650], [0, 1001, 400.5, '400', null]],
+    ['lineHeight', [0.5, 4, 1.25], [0.49, 4.01, '1', null]],
+    ['letterSpacing', [-0.5, 2, 0.013], [-0.51, 2.01, '0', null]],
+    ['slant', ['normal', 'italic'], ['oblique', 'Italic', 1, null]],
+    ['case', ['none', 'uppercase', 'lowercase', 'capitalize'], ['small-caps', '', null]],
+    ['voice', ['text', 'heading', 'code'], ['none', 'Text', 'constructor', 4, null]],
+    ['colour', ['ink', 'accent'], ['none', '#fff', 'constructor', null]],
+    ['step', [0, -2, 6], [7, -3, 0.5, 13, '0', null]],
+  ])('%s takes %j, and not %j', (name, taken, refused) => {
+    for (const value of taken) expect(set(name, value)).not.toThrow();
+    for (const value of refused) expect(set(name, value)).toThrow();
+  });
+
+  test('the font shorthand resets just those that CSS says it does', () => {
+    const reset = PROPERTY_NAMES.filter((name) => PROPERTIES[name].inFontShorthand);
+    expect(reset).toEqual(['voice', 'weight', 'slant', 'step', 'lineHeight']);
+  });
+
+  test('all but what tells nothing at a glance tells two levels apart', () => {
+    const telling = PROPERTY_NAMES.filter((name) => PROPERTIES[name].tells !== null);
+    expect(telling).toEqual(['voice', 'weight', 'slant', 'case', 'colour']);
+    expect(PROPERTIES.weight.tells).toEqual({ by: 200 });
+  });
+
+  test('arrow keys go by steps that show', () => {
+    const by = (name: PropertyName) => {
+      const { values } = descriptorOf(name);
+      return values.kind === 'number' ? values.by : null;
+    };
+    expect([by('weight'), by('lineHeight'), by('letterSpacing')]).toEqual([10, 0.05, 0.005]);
+  });
+
+  test('what is set is delivered as CSS writes it', () => {
+    const written = (name: PropertyName, value: unknown) => {
+      const document = set(name, value)();
+      const css = `--style-lead-${descriptorOf(name).css}`;
+      return new Map(customProperties(document, fallbacksOf(document))).get(css);
+    };
+    expect(written('voice', 'heading')).toBe('var(--font-heading)');
+    expect(written('colour', 'accent')).toBe('var(--colour-accent)');
+    expect(written('step', 2)).toBe('var(--size-up-2)');
+    expect(written('letterSpacing', -0.0125)).toBe('-0.0125em');
+    expect(written('weight', 650)).toBe('650');
+    expect(written('lineHeight', 1.25)).toBe('1.25');
+    expect(written('case', 'uppercase')).toBe('uppercase');
+    expect(written('slant', 'italic')).toBe('italic');
+  });
+});
+
+test('what CSS does not inherit comes from no text around it', () => {
+  const slant = PROPERTIES.slant as { inherited: boolean };
+  const before = resolveElement(seatedDocument(), 'strong');
+  expect(before.slant).toMatchObject({ origin: 'body', value: 'normal' });
+  slant.inherited = false;
+  try {
+    const document = set('slant', 'italic')();
+    // Set there and followed all the same; not from the element around, nor from the body.
+    expect(resolveStyle(document, 'lead').slant).toMatchObject({ origin: 'set', value: 'italic' });
+    expect(resolveElement(document, 'strong').slant).toMatchObject({
+      origin: 'browser',
+      value: 'normal',
+      trace: [{ origin: 'set', style: 'strong' }, { origin: 'browser' }],
+    });
+    expect(resolveElement(document, 'table-heading').slant.origin).toBe('browser');
+  } finally {
+    slant.inherited = true;
+  }
+});
