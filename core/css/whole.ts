@@ -23,10 +23,8 @@ const CLOSES: readonly (readonly [open: string, close: string])[] = [
 const closing = new Map(CLOSES.map(([open, close]) => [TOKEN[open], TOKEN[close]]));
 const closers = new Set(closing.values());
 
-/** Tokens that are nothing by themselves, or that end what they stand in. */
-const NEVER = new Set(
-  ['BadString', 'BadUrl', 'CDO', 'CDC', 'Semicolon'].map((name) => TOKEN[name]),
-);
+/** Tokens that are nothing by themselves. */
+const BAD = new Set(['BadString', 'BadUrl', 'CDO', 'CDC'].map((name) => TOKEN[name]));
 
 const endsOpen = ({ type, text }: Token): boolean =>
   (type === TOKEN['String'] &&
@@ -34,14 +32,11 @@ const endsOpen = ({ type, text }: Token): boolean =>
   (type === TOKEN['Url'] && !text.endsWith(')')) ||
   (type === TOKEN['Comment'] && (text.length < 4 || !text.endsWith('*/')));
 
-/**
- * Whether a piece of CSS ends where it ends: every bracket, string and comment in it is closed, so that
- * nothing that is written behind it becomes part of it. CSS Syntax 3 §5.4.
- */
-export function isWhole(tokens: readonly Token[]): boolean {
+/** Whether every bracket, string and comment of a piece of CSS is closed. CSS Syntax 3 §5.4. */
+export function isClosed(tokens: readonly Token[]): boolean {
   const open: (number | undefined)[] = [];
   for (const token of tokens) {
-    if (NEVER.has(token.type) || endsOpen(token)) return false;
+    if (BAD.has(token.type) || endsOpen(token)) return false;
     if (closing.has(token.type)) open.push(closing.get(token.type));
     else if (closers.has(token.type) && open.pop() !== token.type) return false;
   }
@@ -49,3 +44,7 @@ export function isWhole(tokens: readonly Token[]): boolean {
   // A backslash at the very end escapes whatever is written behind it.
   return open.length === 0 && !/(^|[^\\])(\\\\)*\\$/.test(last);
 }
+
+/** Whether a value or a selector ends where it ends: nothing that is written behind it becomes part of it. */
+export const isWhole = (tokens: readonly Token[]): boolean =>
+  isClosed(tokens) && tokens.every(({ type }) => type !== TOKEN['Semicolon']);

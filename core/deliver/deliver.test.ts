@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { parse, walk, type CssNode } from 'css-tree';
 import fc from 'fast-check';
+import { stylesheetFaults } from './verify';
 import { face, fallbacksOf, family, plansOf, seatedDocument } from '../testing/documents';
 import { bundleFiles } from './bundle';
 import { cssPercent, cssString } from './css';
@@ -124,6 +125,9 @@ describe('lettera.css', () => {
     });
     for (const { path } of files) expect(path).toMatch(/^[A-Za-z0-9._/-]+$/);
     expect(files.some(({ path }) => path.includes('..'))).toBe(false);
+    // A name stays a name in Markdown too: no tag, no link, no code, no heading.
+    const shown = contentOf('README.md').replaceAll(/\\[^a-z0-9\s]/gi, '');
+    expect(shown).not.toMatch(/<script|\]\(|^# .*[`*_<>[\]]/m);
   });
 
   test('refers only to custom properties that it defines', () => {
@@ -265,4 +269,36 @@ describe('what is delivered of a family', () => {
     );
     expect(readme?.kind === 'text' && readme.content).toContain(`Keeper is served by <${address}>`);
   });
+});
+
+test('two families whose names come to one file name have their terms in two files', () => {
+  const document = seatedDocument();
+  document.case['literata'] = family('A B', [face('normal', 400, 400, 'a')], { place: 1 });
+  document.case['archivo'] = family('A-B', [face('normal', 700, 700, 'c')], { place: 2 });
+  const paths = bundleFiles(document, plansOf(document), { literata: 'One', archivo: 'Two' }).map(
+    ({ path }) => path,
+  );
+  expect(paths.filter((path) => path.startsWith('licences/'))).toEqual([
+    'licences/a-b.txt',
+    'licences/a-b-2.txt',
+  ]);
+  expect(new Set(paths).size).toBe(paths.length);
+});
+
+describe('what is written is read back as CSS', () => {
+  test('and is whole, whatever is delivered', () => {
+    const document = seatedDocument();
+    document.name = HOSTILE;
+    document.case['literata'] = family(HOSTILE, [face('normal', 400)]);
+    expect(stylesheetFaults(stylesheet(document, fallbacksOf(document)))).toEqual([]);
+  });
+
+  test.each([
+    'a { color: rgb(0 0 0 } b {}',
+    ':root { --x: rgb(0 0 0; }',
+    'a { color red }',
+    '@media {',
+  ])('and its faults are told by line: %s', (css) =>
+    expect(stylesheetFaults(`p { color: red }\n${css}`).join()).toMatch(/line \d/),
+  );
 });

@@ -1,4 +1,5 @@
 import parse from 'css-tree/parser';
+import { isClosed, tokensOf } from '../css';
 
 /** What is wrong with a style sheet that was written here, by line; an empty list when it parses whole. */
 export function stylesheetFaults(css: string): string[] {
@@ -11,5 +12,8 @@ export function stylesheetFaults(css: string): string[] {
       faults.push(`line ${line ?? 0}: ${message}`);
     },
   });
+  // The reader closes at the end what was left open, as browsers do; here that is a fault as well.
+  if (faults.length === 0 && !isClosed(tokensOf(css)))
+    faults.push('line 0: something is left open');
   return faults;
 }
