@@ -1,7 +1,15 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { parse } from 'css-tree';
-import { isCssColour, isLayerName, isPlainName, selectorsFault, subjectsOf } from '.';
+import {
+  isClosed,
+  isCssColour,
+  isLayerName,
+  isPlainName,
+  selectorsFault,
+  subjectsOf,
+  tokensOf,
+} from '.';
 
 describe('a colour', () => {
   test.each([
@@ -100,6 +108,22 @@ describe('selectors', () => {
     ['p:before', /pseudo-element/],
     ['a:not(b::after)', /pseudo-element/],
   ])('may not be %j', (value, fault) => expect(selectorsFault(value)).toMatch(fault));
+
+  test.each<[string, boolean]>([
+    ['"x"', true],
+    ['"x\\"', false],
+    ['"x\\\\"', true],
+    ['"', false],
+    ['\'x"', false],
+    ['/* x */', true],
+    ['/*/', false],
+    ['url(x)', true],
+    ['url(x', false],
+    ['a\\', false],
+    ['f(x', false],
+    ['f[x)', false],
+    ['{ a; }', true],
+  ])('%s is closed: %s', (css, closed) => expect(isClosed(tokensOf(css))).toBe(closed));
 
   test('a script stands aside where only part of a list of alternatives is one', () => {
     expect(selectorsFault(':is(p, script)')).toBeNull();

@@ -28,7 +28,8 @@ const BAD = new Set(['BadString', 'BadUrl', 'CDO', 'CDC'].map((name) => TOKEN[na
 
 const endsOpen = ({ type, text }: Token): boolean =>
   (type === TOKEN['String'] &&
-    (text.length < 2 || !/(["'])$/.test(text) || text.at(-1) !== text[0])) ||
+    // A quote behind a backslash closes nothing.
+    (text.length < 2 || !/(?<!\\)(?:\\\\)*["']$/.test(text) || text.at(-1) !== text[0])) ||
   (type === TOKEN['Url'] && !text.endsWith(')')) ||
   (type === TOKEN['Comment'] && (text.length < 4 || !text.endsWith('*/')));
 
