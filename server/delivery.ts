@@ -1,6 +1,8 @@
 import { promisify } from 'node:util';
 import zlib from 'node:zlib';
 import {
+  caseFonts,
+  casePlan,
   cutName,
   deliveredFonts,
   deliveryPlan,
@@ -98,7 +100,7 @@ export class Deliveries {
 
   /** What the delivery plan of a document needs to know: readings, and what has been made so far. */
   async evidence(document: ProjectDocument): Promise<DeliveryEvidence> {
-    const hashes = deliveredFonts(document).map(({ file }) => file.sha256);
+    const hashes = caseFonts(document).map(({ file }) => file.sha256);
     const [readings, made] = await Promise.all([
       this.fonts.readings(hashes),
       this.maker.made(hashes),
@@ -108,12 +110,15 @@ export class Deliveries {
 
   /** Why files that a project delivers could not be made, where that has been tried. */
   failures({ document }: Pick<Project, 'document'>): Record<string, string> {
-    return this.maker.failed(deliveredFonts(document).map(({ file }) => file.sha256));
+    return this.maker.failed(caseFonts(document).map(({ file }) => file.sha256));
   }
 
-  /** Makes what a project delivers and has not been made; files can be used before that. */
-  async makeFiles({ id, document }: Pick<Project, 'id' | 'document'>): Promise<void> {
-    const plan = deliveryPlan(document, await this.evidence(document));
+  /** Makes what the case would deliver and has not been made; files can be used before that. */
+  async makeFiles(
+    { id, document }: Pick<Project, 'id' | 'document'>,
+    planOf: typeof casePlan = casePlan,
+  ): Promise<void> {
+    const plan = planOf(document, await this.evidence(document));
     await this.maker.make(
       id,
       plan.files.flatMap(({ source, cut }): DerivedFile[] =>
@@ -124,7 +129,10 @@ export class Deliveries {
 
   async #deliver(project: Project): Promise<Delivery> {
     const { id, document } = project;
-    const [trials] = await Promise.all([this.tuner.trials(id, document), this.makeFiles(project)]);
+    const [trials] = await Promise.all([
+      this.tuner.trials(id, document),
+      this.makeFiles(project, deliveryPlan),
+    ]);
     const files = await this.jobs.deliver({
       document,
       trials,

@@ -102,6 +102,12 @@ describe('marks', () => {
       for (const { files } of faces) for (const file of files) file.bytes = 20_500;
     }
     expect(many()[0]?.message).toContain('82 KB');
+    const bytes = new Map([['0'.repeat(64), 7_000]]);
+    expect(
+      marksOf(structuredClone(document), { bytes })
+        .map(({ message }) => message)
+        .join(),
+    ).toContain('Keeper and Warden beyond the third add up to 28 KB');
     document.case['keeper']?.faces[0]?.files.forEach((file) => (file.bytes = 4_000_000));
     expect(many()[0]?.message).toContain('4062 KB');
     document.case['keeper']?.faces[0]?.files.forEach((file) => (file.bytes = 20_000));

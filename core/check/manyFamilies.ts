@@ -8,13 +8,13 @@ const MOST = 3;
 const kilobytes = (bytes: number): string => `${(bytes / 1000).toFixed(0)} KB`;
 
 /** More families in use than a site carries well, with what those beyond the third cost. */
-export const manyFamilies: Rule = (document) => {
+export const manyFamilies: Rule = (document, { bytes: delivered }) => {
   const used = familiesInUse(document);
   if (used.length <= MOST) return [];
   const beyond = used.slice(MOST).flatMap((key) => document.case[key] ?? []);
   const bytes = beyond
     .flatMap(({ faces }) => faces.flatMap(({ files }) => files))
-    .reduce((sum, file) => sum + file.bytes, 0);
+    .reduce((sum, file) => sum + (delivered?.get(file.sha256) ?? file.bytes), 0);
   return [
     {
       rule: 'many-families',

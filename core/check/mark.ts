@@ -50,6 +50,8 @@ export interface Evidence {
   xHeights?: Readonly<Record<string, number>>;
   /** The page on the proof. */
   page?: SetPage | null;
+  /** Bytes that a site loads of the case's files by hash; of others, as they were taken in. */
+  bytes?: ReadonlyMap<string, number | null>;
 }
 
 export type Rule = (document: ProjectDocument, evidence: Evidence) => Mark[];

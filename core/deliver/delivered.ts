@@ -13,19 +13,15 @@ export interface DeliveredFont {
   path: string;
 }
 
-/**
- * The font files that the proof shows: every face taken of each family whose voice is in use, stand-ins
- * of families by reference included. Families in the case that no voice in use holds are left out.
- * Paths are unique.
- */
-export function shownFonts(document: ProjectDocument): DeliveredFont[] {
+/** Every font file of some families of the case, in their order. Paths are unique. */
+function fontsOf(document: ProjectDocument, families: readonly string[]): DeliveredFont[] {
   const taken = new Map<string, number>();
   const uniquePath = (name: string) => {
     const count = (taken.get(name) ?? 0) + 1;
     taken.set(name, count);
     return `fonts/${count === 1 ? name : name.replace(/\.woff2$/, `-${count}.woff2`)}`;
   };
-  return familiesInUse(document).flatMap((familyKey) => {
+  return families.flatMap((familyKey) => {
     const family = document.case[familyKey];
     if (!family) return [];
     return family.faces.flatMap((face) =>
@@ -40,9 +36,22 @@ export function shownFonts(document: ProjectDocument): DeliveredFont[] {
   });
 }
 
+const isOwn = ({ family }: DeliveredFont): boolean => family.source !== 'reference';
+
+/**
+ * The font files that the proof shows: every face taken of each family whose voice is in use, stand-ins
+ * of families by reference included. Families in the case that no voice in use holds are left out.
+ */
+export const shownFonts = (document: ProjectDocument): DeliveredFont[] =>
+  fontsOf(document, familiesInUse(document));
+
 /** The font files that the site loads from the bundle: those shown but for stand-ins. */
 export const deliveredFonts = (document: ProjectDocument): DeliveredFont[] =>
-  shownFonts(document).filter(({ family }) => family.source !== 'reference');
+  shownFonts(document).filter(isOwn);
+
+/** The font files that the site would load if all of the case were in use. */
+export const caseFonts = (document: ProjectDocument): DeliveredFont[] =>
+  fontsOf(document, Object.keys(document.case)).filter(isOwn);
 
 /** The families in use that someone else's style sheet serves. */
 export const referencedFamilies = (

@@ -10,10 +10,16 @@ import type { DeliveredFont } from './delivered';
 const cssRange = (least: number | string, most: number | string): string =>
   least === most ? `${least}` : `${least} ${most}`;
 
-/** The `@font-face` rule of one delivered file. CSS Fonts 4 §4. */
+/** Where a delivered file is found, and that it is WOFF2. */
+export const woff2Source = (url: string): string => `url(${cssString(url)}) format("woff2")`;
+
+/**
+ * The `@font-face` rule of one delivered file. CSS Fonts 4 §4.
+ * @param source the `src`
+ */
 export function webFaceRule(
   { family, face, file }: Pick<DeliveredFont, 'family' | 'face' | 'file'>,
-  url: string,
+  source: string,
   display: FontDisplay,
 ): string {
   const { weightMin, weightMax, pinned } = face;
@@ -28,7 +34,7 @@ export function webFaceRule(
           ['font-stretch', cssRange(cssPercent(widthMin / 100), cssPercent(widthMax / 100))],
         ] as const)),
     ['font-display', display],
-    ['src', `url(${cssString(url)}) format("woff2")`],
+    ['src', source],
     ...(pinned
       ? ([
           ['ascent-override', cssPercent(pinned.ascent)],

@@ -9,7 +9,13 @@ export {
   type CustomProperty,
   type FontsShown,
 } from './customProperties';
-export { deliveredFonts, referencedFamilies, shownFonts, type DeliveredFont } from './delivered';
+export {
+  caseFonts,
+  deliveredFonts,
+  referencedFamilies,
+  shownFonts,
+  type DeliveredFont,
+} from './delivered';
 export { cssNumber, cssPercent, cssString } from './css';
 export { layeredRules } from './elementRules';
 export { slug } from './fileName';
@@ -18,6 +24,7 @@ export { headMarkup, preloadedFonts } from './head';
 export { escapeHtml } from './html';
 export { loadTimes, STATED_CONNECTION, type Connection } from './loadTime';
 export {
+  casePlan,
   cutName,
   cutOf,
   deliveryPlan,

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import type { Axis } from '../font/reading';
 import { applyChange } from '../change';
 import { face, family, seatedDocument } from '../testing/documents';
-import { cutName, cutOf, deliveryPlan, madeKey, totalBytes } from './plan';
+import { casePlan, cutName, cutOf, deliveryPlan, madeKey, totalBytes } from './plan';
 
 const axis = (min: number, max: number): Axis => ({ tag: 'wght', min, default: 400, max });
 const SOURCE = 'a'.repeat(64);
@@ -82,6 +82,16 @@ describe('a file that the site loads', () => {
       (file) => file.familyKey,
     );
     expect(families).not.toContain('literata');
+    // What it would cost is known all the same, but for one that others serve.
+    const cost = (document: typeof idle) =>
+      casePlan(document, { readings: {}, made: {} }).files.map((file) => file.familyKey);
+    expect(cost(idle)).toContain('literata');
+    const document = seatedDocument();
+    Object.assign(document.case['literata'] ?? {}, {
+      source: 'reference',
+      reference: { stylesheet: 'https://type.tarnholm.example/s.css', standIn: 'Lora' },
+    });
+    expect(cost(document)).not.toContain('literata');
   });
 });
 

@@ -1,6 +1,6 @@
 import type { Axis, FaceReading } from '../font/reading';
 import type { Face, ProjectDocument } from '../document/projectDocument';
-import { deliveredFonts, type DeliveredFont } from './delivered';
+import { caseFonts, deliveredFonts, type DeliveredFont } from './delivered';
 
 /**
  * What is done to a file that was taken in before it is delivered: its weight axis limited to what the
@@ -71,12 +71,11 @@ function cutFor(
 const weightsOf = ({ weightMin, weightMax }: Face): string =>
   weightMin === weightMax ? `${weightMin}` : `${weightMin} to ${weightMax}`;
 
-/** The files that a site loads from the bundle, each with what is done to it and what it is for. */
-export function deliveryPlan(
-  document: ProjectDocument,
+function planned(
+  fonts: readonly DeliveredFont[],
   { readings, made }: DeliveryEvidence,
-): DeliveryPlan {
-  const files = deliveredFonts(document).map((font): PlannedFile => {
+): PlannedFile[] {
+  return fonts.map((font) => {
     const { family, face, file } = font;
     const source = file.sha256;
     const cut = cutFor(face, Object.hasOwn(readings, source) ? readings[source] : undefined);
@@ -88,8 +87,18 @@ export function deliveryPlan(
       purpose: `${family.name} ${weightsOf(face)}${face.style === 'italic' ? ' italic' : ''}, ${file.script}`,
     };
   });
-  return { files };
 }
+
+/** The files that a site loads from the bundle, each with what is done to it and what it is for. */
+export const deliveryPlan = (
+  document: ProjectDocument,
+  evidence: DeliveryEvidence,
+): DeliveryPlan => ({ files: planned(deliveredFonts(document), evidence) });
+
+/** The same for all of the case, in use or not: what each of its families would cost a site. */
+export const casePlan = (document: ProjectDocument, evidence: DeliveryEvidence): DeliveryPlan => ({
+  files: planned(caseFonts(document), evidence),
+});
 
 /** Bytes of all files together; null while one has not been made. */
 export const totalBytes = (files: readonly Pick<PlannedFile, 'bytes'>[]): number | null =>

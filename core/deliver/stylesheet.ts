@@ -14,7 +14,7 @@ import { deliveredFonts, referencedFamilies } from './delivered';
 import { changeWidth } from '../scale/sizeAt';
 import { widthOf } from '../scale/words';
 import { layeredRules } from './elementRules';
-import { fallbackFaceRule, webFaceRule } from './fontFaces';
+import { fallbackFaceRule, webFaceRule, woff2Source } from './fontFaces';
 
 const comment = (text: string): string => `/* ${text} */\n`;
 
@@ -62,7 +62,7 @@ export function stylesheet(document: ProjectDocument, fallback: FallbackPlan): s
       .join(''),
     comment('Web faces') +
       deliveredFonts(document)
-        .map((font) => webFaceRule(font, font.path, display))
+        .map((font) => webFaceRule(font, woff2Source(font.path), display))
         .join('\n'),
     comment('Fallback faces: local fonts fitted to the web faces until those arrive') +
       fallback.faces.map((face) => fallbackFaceRule(face)).join('\n'),

@@ -61,6 +61,7 @@ export class FileMaker {
   #one(key: string, file: DerivedFile): Promise<number> {
     const running = this.#underWay.get(key);
     if (running) return running;
+    this.#failed.delete(key);
     const work = this.#derive(file)
       .catch((error: unknown) => {
         this.#failed.set(key, (error as Error).message);

@@ -108,7 +108,7 @@ export class FoundryClient {
           return { body: Buffer.alloc(0), etag, unchanged: true };
         }
         if (response.status === 404) {
-          throw new NotListedError('The foundry has no such family.');
+          throw new NotListedError('The foundry no longer has this family.');
         }
         if (!response.ok) throw new Error(`status ${response.status}`);
         return {

@@ -1,4 +1,5 @@
 import {
+  cssString,
   customProperties,
   shownFonts,
   changedSizes,
@@ -62,7 +63,8 @@ function fallbackRules(face: PlannedFallbackFace, twins: TwinScripts[string]): s
 /** Every `@font-face` of the proof, with files from the project's store in place of the bundle's. */
 function faceRules({ fontUrl, document, fallback: plan, twins }: ProofState): string {
   const web = shownFonts(document).map((font) =>
-    webFaceRule(font, fontUrl(font.file.sha256), 'swap'),
+    // As they were taken in: of any format that browsers read.
+    webFaceRule(font, `url(${cssString(fontUrl(font.file.sha256))})`, 'swap'),
   );
   const fallback = plan.faces.map((face) => fallbackRules(face, twins[face.local] ?? []));
   return [...web, ...fallback].join('\n');

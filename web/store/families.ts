@@ -4,6 +4,7 @@ import { computed } from 'vue';
 import { rowOfCase, rowOfLibrary, type LineUpRow } from './rows/rows';
 import { useCaseReadings } from './caseReadings';
 import { useLibrary } from './library';
+import { usePlans } from './plans';
 import { useProject } from './project';
 
 /** Every family there is to choose from: the case's own and the library's, with what was measured. */
@@ -11,8 +12,11 @@ export const useFamilies = defineStore('families', () => {
   const project = useProject();
   const library = useLibrary();
   const caseReadings = useCaseReadings();
+  const plans = usePlans();
 
   const rows = computed<LineUpRow[]>(() => {
+    const known = plans.caseBytes;
+    const bytesOf = (sha256: string) => known.get(sha256);
     const inCase = Object.entries(project.document?.case ?? {});
     const caseKeyOf = (name: string) =>
       inCase.find(([, family]) => family.source === 'foundry' && family.name === name)?.[0];
@@ -22,7 +26,7 @@ export const useFamilies = defineStore('families', () => {
     const covered = new Set(listed.map(({ caseKey }) => caseKey));
     const others = inCase
       .filter(([key]) => !covered.has(key))
-      .map(([key, family]) => rowOfCase(key, family, caseReadings.measures[key]));
+      .map(([key, family]) => rowOfCase(key, family, caseReadings.measures[key], bytesOf));
     return [...others, ...listed];
   });
 

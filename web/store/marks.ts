@@ -4,6 +4,7 @@ import { computed, shallowRef } from 'vue';
 import { afterRest } from '../control/afterRest';
 import { useCaseReadings } from './caseReadings';
 import { useLayer } from './layer';
+import { usePlans } from './plans';
 import { useProject } from './project';
 import { useProof } from './proof';
 
@@ -12,6 +13,7 @@ export const useMarks = defineStore('marks', () => {
   const project = useProject();
   const proof = useProof();
   const caseReadings = useCaseReadings();
+  const plans = usePlans();
   const pointed = useLayer('marks: remedy pointed at');
 
   const shown = afterRest(() => project.shown);
@@ -20,6 +22,7 @@ export const useMarks = defineStore('marks', () => {
     readings: caseReadings.readings,
     xHeights: caseReadings.xHeights,
     page: proof.setPage,
+    bytes: plans.caseBytes,
   }));
 
   const current = computed(() => (shown.value ? marksOf(shown.value, evidence.value) : []));

@@ -1,4 +1,4 @@
-import { deliveryPlan, type DeliveryPlan } from '@lettera/core/deliver';
+import { casePlan, deliveryPlan, type DeliveryPlan } from '@lettera/core/deliver';
 import type { ProjectDocument } from '@lettera/core/document';
 import { fallbackPlan, type FallbackPlan } from '@lettera/core/fallback';
 import { defineStore } from 'pinia';
@@ -25,11 +25,18 @@ export const usePlans = defineStore('plans', () => {
   const deliveryOf = (document: ProjectDocument): DeliveryPlan =>
     deliveryPlan(document, evidence.value);
 
+  /** Bytes that a site loads of each file of the case, by its hash; null while it is being made. */
+  const caseBytes = computed(() => {
+    const document = project.shown;
+    const { files } = document ? casePlan(document, evidence.value) : { files: [] };
+    return new Map(files.map(({ source, bytes }) => [source, bytes]));
+  });
+
   /** What is to be made for the stored document, and has not been. */
   const missing = computed(() => {
     const document = project.stored?.document;
     return document
-      ? deliveryOf(document)
+      ? casePlan(document, evidence.value)
           .files.filter(({ bytes }) => bytes === null)
           .map(({ source, cut }) => `${source} ${JSON.stringify(cut)}`)
           .join()
@@ -58,5 +65,5 @@ export const usePlans = defineStore('plans', () => {
   );
   watch([missing, () => project.progress.packing?.done], ([wanted]) => wanted && void load());
 
-  return { fallbackOf, deliveryOf, failed };
+  return { fallbackOf, deliveryOf, caseBytes, failed };
 });

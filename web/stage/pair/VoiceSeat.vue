@@ -1,10 +1,12 @@
 <script setup lang="ts">
+import { totalBytes } from '@lettera/core/deliver';
 import { GENERICS, siteName, type Slant } from '@lettera/core/document';
 import { matchFace, voiceUses, weightChanges, weightPatch } from '@lettera/core/style';
 import Select from 'primevue/select';
 import { computed } from 'vue';
 import { kilobytes } from '../../control/figures';
 import { caseFont } from '../../proof/caseFonts';
+import { usePlans } from '../../store/plans';
 import { useProject } from '../../store/project';
 import { pickableWeights } from '../../store/rows/picks';
 import { seatPatch } from '../../store/rows/seating';
@@ -13,6 +15,7 @@ import { seatPatch } from '../../store/rows/seating';
 const props = defineProps<{ voice: string }>();
 
 const project = useProject();
+const plans = usePlans();
 const NONE = 'none';
 
 const seat = computed(() => project.document?.voices[props.voice]);
@@ -51,7 +54,11 @@ const duties = computed(() => {
           .sort((a, b) => a - b)
           .map((value) => ({ value, label: slant === 'italic' ? `${value} italic` : `${value}` })),
         trouble: match ? troubleOf(match, weight, slant) : '',
-        bytes: match?.face.files.reduce((sum, { bytes }) => sum + bytes, 0) ?? 0,
+        bytes: totalBytes(
+          (match?.face.files ?? []).map(({ sha256, bytes }) => ({
+            bytes: plans.caseBytes.has(sha256) ? (plans.caseBytes.get(sha256) ?? null) : bytes,
+          })),
+        ),
       };
     },
   );

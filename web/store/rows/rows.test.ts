@@ -213,3 +213,12 @@ describe('picks', () => {
     expect(pickedBytes(STATIC, [], faces)).toEqual({ bytes: 0, files: 0 });
   });
 });
+
+test('a family of the case costs what a site loads of it, once that is known', () => {
+  const taken = familyOf('Skerry', [face('normal', 400, 400, 'a')]);
+  const bytes = (known?: number | null) =>
+    rowOfCase('skerry', taken, null, known === undefined ? undefined : () => known).bytes;
+  expect(bytes()).toBe(20_000);
+  expect(bytes(null)).toBe(20_000);
+  expect(bytes(7_000)).toBe(7_000);
+});

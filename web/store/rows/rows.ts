@@ -67,12 +67,14 @@ interface RowSource {
   key: string;
   name: string;
   class: FaceClass;
-  faces: (ListedFace & { files: readonly { script: string; bytes: number }[] })[];
+  faces: (ListedFace & { files: readonly { script: string; bytes: number; sha256: string }[] })[];
   licence: string | null;
   caseKey: string | null;
   standIn?: string | null;
   library?: LibraryFamily | null;
   measures: FamilyMeasures | null | undefined;
+  /** Bytes that a site loads of a file; as it is listed where that is not known. */
+  bytesOf?: (sha256: string) => number | null | undefined;
 }
 
 function rowOf({
@@ -80,10 +82,12 @@ function rowOf({
   measures,
   standIn = null,
   library = null,
+  bytesOf = () => null,
   ...source
 }: RowSource): LineUpRow {
   const uprights = faces.filter(({ style }) => style === 'normal');
   const regular = regularFace(faces);
+  const file = regular?.files.find(({ script }) => script === 'latin') ?? regular?.files[0];
   const seen = measures ? measuredClass(measures.regular) : null;
   return {
     ...source,
@@ -97,8 +101,7 @@ function rowOf({
     variable: faces.some(({ weightMin, weightMax }) => weightMin < weightMax),
     italic: faces.some(({ style }) => style === 'italic'),
     scripts: [...new Set(faces.flatMap(({ files }) => files.map(({ script }) => script)))],
-    bytes:
-      (regular?.files.find(({ script }) => script === 'latin') ?? regular?.files[0])?.bytes ?? 0,
+    bytes: file ? (bytesOf(file.sha256) ?? file.bytes) : 0,
     fitness: measures ? fitnessOf(measures.regular, onOffer(faces)) : null,
     measuredClass: seen,
     disputed: classesDisagree(source.class, seen),
@@ -135,8 +138,10 @@ export const rowOfCase = (
   caseKey: string,
   family: Family,
   measures?: FamilyMeasures | null,
+  bytesOf?: (sha256: string) => number | null | undefined,
 ): LineUpRow =>
   rowOf({
+    bytesOf,
     key: `case/${caseKey}`,
     name: family.alias ? `${family.alias} (${family.name})` : family.name,
     class: family.class,
