@@ -27,7 +27,7 @@ export async function readingFaces(): Promise<Row> {
 
 const FACES = 200;
 
-/** Reads and measures 200 faces on the server's worker threads, as a library is. */
+/** Reads and measures 200 faces in the server's worker processes, as a library is. */
 export async function readingMany(): Promise<Row> {
   const scopes = ['node_modules/@fontsource-variable', 'node_modules/@fontsource'];
   const files = scopes
@@ -54,7 +54,7 @@ export async function readingMany(): Promise<Row> {
     );
     await jobs.close();
   }
-  return summarise(`read and measure ${files.length} faces on worker threads`, samples, 20_000);
+  return summarise(`read and measure ${files.length} faces in worker processes`, samples, 20_000);
 }
 
 /** Orders 2,000 partners for a held family, as the worker of Pair does. */

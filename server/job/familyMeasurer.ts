@@ -58,7 +58,7 @@ function planOf<F extends ListedFile>(faces: readonly MeasurableFace<F>[]): Plan
   return { key, regular, italic };
 }
 
-/** Measures families on worker threads, each once for the files that it is measured on. */
+/** Measures families in worker processes, each once for the files that it is measured on. */
 export class FamilyMeasurer {
   readonly #underWay = new Map<string, Promise<FamilySheet>>();
 
