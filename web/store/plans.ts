@@ -25,9 +25,12 @@ export const usePlans = defineStore('plans', () => {
   const deliveryOf = (document: ProjectDocument): DeliveryPlan =>
     deliveryPlan(document, evidence.value);
 
-  /** Bytes that a site loads of each file of the case, by its hash; null while it is being made. */
+  /**
+   * Bytes that a site loads of each file of the case, by its hash; null while it is being made. Of what is
+   * only shown nothing is said: what rests on this must not change while something is pointed at.
+   */
   const caseBytes = computed(() => {
-    const document = project.shown;
+    const { document } = project;
     const { files } = document ? casePlan(document, evidence.value) : { files: [] };
     return new Map(files.map(({ source, bytes }) => [source, bytes]));
   });
