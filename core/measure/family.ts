@@ -1,5 +1,6 @@
 import type { Slant } from '../document/vocabulary';
 import type { FaceMeasures } from './measureFace';
+import type { Cut } from './cuts';
 import type { OnOffer } from './fitness';
 import type { ItalicKind } from './trueItalic';
 
@@ -7,6 +8,8 @@ import type { ItalicKind } from './trueItalic';
 export interface FamilyMeasures {
   /** The upright at 400, or at the weight nearest to it. */
   regular: FaceMeasures;
+  /** What changes with the weight of the upright, at each weight that was measured, lightest first. */
+  cuts: Cut[];
   /** How its italic is drawn; null without one. */
   italic: ItalicKind | null;
   /** BCP 47 tags of the languages that its regular has every letter of. */
@@ -69,7 +72,7 @@ export const onOffer = (faces: readonly ListedFace[]): OnOffer => ({
       style === 'normal' && weightMin <= REGULAR_RANGE[1] && weightMax >= REGULAR_RANGE[0],
   ),
   bold: boldFace(faces) !== undefined,
-  trueItalic: faces.some(({ style }) => style === 'italic'),
+  italic: faces.some(({ style }) => style === 'italic'),
 });
 
 /** Where on a variable face's weight axis a weight is found. */

@@ -3,6 +3,7 @@ import { readFace, type FaceReading } from '../font/reading';
 import { Shaper } from '../font/shape';
 import { formatUnicodeRange } from '../css/unicodeRange';
 import { languagesCovered } from './coverage';
+import { cutOf, type Cut } from './cuts';
 import type { FamilyMeasures } from './family';
 import { measure } from './measureFace';
 import { italicDifferences, italicKind, type LetterDifference } from './trueItalic';
@@ -11,6 +12,12 @@ import { italicDifferences, italicKind, type LetterDifference } from './trueItal
 export interface FaceFiles {
   files: Uint8Array[];
   weight: number;
+}
+
+/** A file of the upright with Latin letters, and the weights that it is measured at. */
+export interface CutFile {
+  file: Uint8Array;
+  weights: number[];
 }
 
 /** Everything read and measured on a family: what its opened row shows. */
@@ -27,13 +34,20 @@ export interface FamilySheet {
 const openAt = async (file: Uint8Array, weight: number): Promise<Shaper> =>
   Shaper.over((await unpack(file)).sfnt, { wght: weight });
 
+const cutsOf = async ({ file, weights }: CutFile): Promise<Cut[]> => {
+  const { sfnt } = await unpack(file);
+  return weights.map((weight) => cutOf(measure(Shaper.over(sfnt, { wght: weight })), weight));
+};
+
 /**
- * Reads and measures a family on its regular and, when there is one, its italic.
+ * Reads and measures a family on its regular, at the weights of its upright and, when there is one, on
+ * its italic.
  * @throws FontError when a file is not a font, RangeError when the regular has no file
  */
 export async function familySheet(
   regular: FaceFiles,
   italic: FaceFiles | null,
+  uprights: readonly CutFile[] = [],
 ): Promise<FamilySheet> {
   const [main] = regular.files;
   if (!main) throw new RangeError('A family is read on one file at least.');
@@ -46,6 +60,7 @@ export async function familySheet(
   return {
     measures: {
       regular: measure(upright),
+      cuts: (await Promise.all(uprights.map(cutsOf))).flat().sort((a, b) => a.weight - b.weight),
       italic: leaning ? italicKind(italicLetters) : null,
       languages: languagesCovered((codePoint) => codePoints.has(codePoint)),
       characters: codePoints.size,

@@ -1,82 +1,188 @@
+import type { FaceClass } from '../document/vocabulary';
+import { languageOf } from './coverage';
+import { measuresAt } from './cuts';
+import { onOffer, type FamilyMeasures, type ListedFace } from './family';
+import { FITNESS_LIMITS, type FitnessLimit, type TextPart } from './fitnessLimits';
 import type { FaceMeasures } from './measureFace';
 
-/** What a family has on offer, which fitness for text depends on besides its measures. */
+export type { TextPart } from './fitnessLimits';
+
+export const TEXT_PARTS: readonly TextPart[] = ['running', 'short', 'headings', 'code'];
+
+/** What a family has on offer, which text needs besides its drawing. */
 export interface OnOffer {
   regular: boolean;
   bold: boolean;
-  trueItalic: boolean;
+  italic: boolean;
 }
 
-/** Whether a family can carry running text, or headings only, and why. */
+export type Verdict = 'fit' | 'caveat' | 'unfit';
+
+/** One thing that speaks against a family in a part. */
+export interface FitnessReason {
+  text: string;
+  /** From 0, hardly, to 1, as far as can be borne; Infinity where it cannot. */
+  cost: number;
+}
+
+/** Whether a family is drawn for a part, and what speaks against it, the weightiest first. */
+export interface PartFitness {
+  verdict: Verdict;
+  reasons: FitnessReason[];
+}
+
+/** What a family is fit for: how it is drawn, for each part it may play, and what is on offer. */
 export interface Fitness {
-  use: 'text' | 'headings';
-  /** Each reason against text, in words with its figure; when there is none, what speaks for it. */
-  reasons: string[];
+  drawn: Record<TextPart, PartFitness>;
+  /** What text would be without, and what a browser does then. It never makes a text face a heading face. */
+  offer: string[];
 }
 
-/**
- * What text asks of a face, each limit with its reason. Ours, held to faces known to be one or the
- * other: the oldstyle text faces begin at an x-height of 0.405, which is why the limit is 0.40.
- */
-export const TEXT_LIMITS = {
-  /** Smaller needs a size that no longer sits with other faces; larger leaves no room above. */
-  xHeight: { least: 0.4, most: 0.6 },
-  /** Lighter greys out at text sizes; heavier fills in. */
-  colour: { least: 0.13, most: 0.24 },
-  /** From here on the thin strokes break up on screens at text sizes. */
-  contrast: { most: 6 },
+/** A family to be judged. */
+export interface FamilyToJudge {
+  measures: FamilyMeasures;
+  faces: readonly ListedFace[];
+  /** The class that its library or its file claims. */
+  claimed: FaceClass;
+}
+
+/** The smallest size and the weight at which each part is set, CSS px, and the site's languages. */
+export interface FitnessUse {
+  sizes: Record<Exclude<TextPart, 'code'>, { size: number; weight: number }>;
+  languages: readonly string[];
+}
+
+/** How far a value lies outside what is fit: 0 at its edge, 1 at the edge of what can be borne. */
+function costOf(value: number, { fit, bearable }: FitnessLimit): number {
+  const low = value < fit[0];
+  const [edge, last] = low ? [fit[0], bearable[0]] : [fit[1], bearable[1]];
+  const beyond = low ? value < last : value > last;
+  return beyond ? Infinity : (value - edge) / (last - edge);
+}
+
+/** What speaks against a face in a part by the limits of that part. */
+function outsideLimits(
+  part: Exclude<TextPart, 'code'>,
+  measures: FaceMeasures,
+  size: number,
+): FitnessReason[] {
+  return FITNESS_LIMITS[part].flatMap((limit) => {
+    const value = limit.value(measures, size);
+    if (value === null || (value >= limit.fit[0] && value <= limit.fit[1])) return [];
+    const text = value < limit.fit[0] ? limit.low(value, size) : limit.high(value, size);
+    return [{ text, cost: costOf(value, limit) }];
+  });
+}
+
+const CAPITALS: Record<TextPart, number> = {
+  running: Infinity,
+  short: 0.6,
+  headings: 0.4,
+  code: Infinity,
 };
+/** A class that is claimed says for what a face was drawn, not how: it is a caveat, never a verdict. */
+const CLAIMED_FOR_SIZE = 0.6;
 
-const em = (value: number): string => `${value.toFixed(2)} em`;
-
-/** Judges fitness for text on the measures of the regular and what else the family offers. */
-export function fitnessOf(regular: FaceMeasures, offer: OnOffer): Fitness {
-  const { xHeight, colour, contrast, monospaced, lowerCase } = regular;
-  const limits = TEXT_LIMITS;
-  const against: string[] = [];
-  if (lowerCase === 'none') against.push('it has no lower case');
-  if (lowerCase === 'capitals') against.push('its lower case is drawn as capitals');
-  if (monospaced) against.push('every letter takes the same room');
-  if (lowerCase === 'own') {
-    if (xHeight !== null && xHeight < limits.xHeight.least) {
-      against.push(
-        `its x-height is small, ${em(xHeight)} where text wants ${limits.xHeight.least}`,
-      );
-    }
-    if (xHeight !== null && xHeight > limits.xHeight.most) {
-      against.push(
-        `its x-height is large, ${em(xHeight)} where text wants at most ${limits.xHeight.most}`,
-      );
+/** What speaks against a face in every part that is read: its letters, and what it claims to be. */
+function lettersAgainst(
+  part: TextPart,
+  { lowerCase, monospaced }: FaceMeasures,
+  claimed: FaceClass,
+): FitnessReason[] {
+  const reasons: FitnessReason[] = [];
+  if (lowerCase === 'none') reasons.push({ text: 'it has no lower case', cost: Infinity });
+  if (lowerCase === 'capitals') {
+    reasons.push({ text: 'its lower case is drawn as capitals', cost: CAPITALS[part] });
+  }
+  if (part === 'running') {
+    if (monospaced) reasons.push({ text: 'every letter takes the same room', cost: Infinity });
+    if (claimed === 'display' || claimed === 'handwriting') {
+      reasons.push({ text: `it is listed as ${claimed}`, cost: CLAIMED_FOR_SIZE });
     }
   }
-  if (colour !== null && colour < limits.colour.least) {
-    against.push(`its strokes are light, ${colour.toFixed(2)} of the x-height`);
-  }
-  if (colour !== null && colour > limits.colour.most) {
-    against.push(`its strokes are heavy, ${colour.toFixed(2)} of the x-height`);
-  }
-  if (contrast !== null && contrast >= limits.contrast.most) {
-    against.push(
-      `its thin strokes are hairlines, ${contrast.toFixed(1)} times thinner than the thick`,
-    );
-  }
-  if (!offer.regular) against.push('it has no regular');
-  if (!offer.bold) against.push('it has no bold');
-  if (!offer.trueItalic) against.push('it has no true italic');
-  if (against.length > 0) return { use: 'headings', reasons: against };
+  return reasons;
+}
+
+const HEADING_WEIGHT = 600;
+/** Strokes this contrasted or dark, letters this narrow or wide, are drawn for size without a bold. */
+const FOR_SIZE = { contrast: 4, colour: 0.22, narrow: 0.8, wide: 1.16 };
+const NO_HEADING_WEIGHT = 0.5;
+
+function headingWeight({ faces }: FamilyToJudge, measures: FaceMeasures): FitnessReason[] {
+  const { contrast, colour, width } = measures;
+  const drawnForSize =
+    (contrast ?? 0) >= FOR_SIZE.contrast ||
+    (colour ?? 0) >= FOR_SIZE.colour ||
+    (width ?? 1) <= FOR_SIZE.narrow ||
+    (width ?? 1) >= FOR_SIZE.wide;
+  const heaviest = Math.max(...faces.map(({ weightMax }) => weightMax));
+  return heaviest >= HEADING_WEIGHT || drawnForSize
+    ? []
+    : [{ text: `no weight above ${heaviest} to stand out in`, cost: NO_HEADING_WEIGHT }];
+}
+
+/** Code asks for letters of one width, tables for figures of one. */
+function forCode({ monospaced, figures }: FaceMeasures): FitnessReason[] {
+  if (monospaced) return [];
+  return figures?.offers.includes('tabular')
+    ? [{ text: 'figures line up in tables, letters in code do not', cost: 1 }]
+    : [{ text: 'neither its letters nor its figures line up', cost: Infinity }];
+}
+
+function judged(reasons: FitnessReason[]): PartFitness {
+  const sorted = [...reasons].sort((a, b) => b.cost - a.cost);
+  const worst = sorted[0]?.cost ?? 0;
   return {
-    use: 'text',
-    reasons: [
-      `x-height ${xHeight === null ? '' : em(xHeight)}`,
-      `strokes ${colour?.toFixed(2) ?? ''} of the x-height`,
-      `contrast ${contrast?.toFixed(1) ?? ''}`,
-      'regular, bold and true italic',
-    ],
+    verdict: worst === 0 ? 'fit' : worst === Infinity ? 'unfit' : 'caveat',
+    reasons: sorted,
   };
 }
 
-/** A fitness in one sentence. */
-export const fitnessSentence = ({ use, reasons }: Fitness): string =>
-  use === 'text'
-    ? `Fit for text: ${reasons.join(', ')}.`
-    : `For headings only: ${reasons.join('; ')}.`;
+function drawnFor(part: TextPart, family: FamilyToJudge, use: FitnessUse): PartFitness {
+  const { measures, claimed } = family;
+  if (part === 'code') {
+    return judged([
+      ...lettersAgainst(part, measures.regular, claimed),
+      ...forCode(measures.regular),
+    ]);
+  }
+  const { size, weight } = use.sizes[part];
+  const face = measuresAt(measures, weight);
+  return judged([
+    ...lettersAgainst(part, face, claimed),
+    ...outsideLimits(part, face, size),
+    ...(part === 'headings' ? headingWeight(family, measures.regular) : []),
+  ]);
+}
+
+function missingFrom({ measures, faces }: FamilyToJudge, languages: readonly string[]): string[] {
+  const offer = onOffer(faces);
+  const lacking = languages.flatMap((tag) => {
+    const language = languageOf(tag);
+    return language && !measures.languages.includes(language.tag) ? [language.name] : [];
+  });
+  return [
+    !offer.regular && 'no regular: text takes the nearest weight',
+    !offer.bold && 'no bold: a browser thickens the regular',
+    !offer.italic && 'no italic: a browser slants the upright',
+    offer.italic && measures.italic === 'sloped' && 'its italic is the upright sloped',
+    lacking.length > 0 && `letters missing for ${lacking.join(', ')}`,
+  ].filter((text) => text !== false);
+}
+
+/**
+ * Judges what a family is fit for, part by part, at the sizes and weights that a site sets.
+ * Pure: the same family and use give the same judgement wherever it is shown.
+ */
+export function fitnessOf(family: FamilyToJudge, use: FitnessUse): Fitness {
+  return {
+    drawn: Object.fromEntries(
+      TEXT_PARTS.map((part) => [part, drawnFor(part, family, use)]),
+    ) as Fitness['drawn'],
+    offer: missingFrom(family, use.languages),
+  };
+}
+
+/** What a caveat costs in all, from 0; Infinity for a part that a family is unfit for. */
+export const fitnessCost = ({ reasons }: PartFitness): number =>
+  reasons.reduce((sum, { cost }) => sum + cost, 0);

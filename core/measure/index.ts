@@ -10,6 +10,7 @@ export {
   type Language,
   type Script,
 } from './coverage';
+export { measuresAt, weightsMeasured, type Cut } from './cuts';
 export {
   boldFace,
   nearestFace,
@@ -20,10 +21,27 @@ export {
   type FamilyMeasures,
   type ListedFace,
 } from './family';
-export type { FaceFiles, FamilySheet } from './familySheet';
+export type { CutFile, FaceFiles, FamilySheet } from './familySheet';
 export type { Figures } from './figures';
-export { fitnessOf, fitnessSentence, TEXT_LIMITS, type Fitness, type OnOffer } from './fitness';
+export {
+  fitnessOf,
+  TEXT_PARTS,
+  type FamilyToJudge,
+  type Fitness,
+  type FitnessUse,
+  type OnOffer,
+  type PartFitness,
+  type TextPart,
+} from './fitness';
+export { fitnessSentences, fitnessWord } from './fitnessWords';
 export type { LowerCase } from './letterCase';
-export { classDrawn, classesDisagree, measuredClass, type MeasuredClass } from './measuredClass';
+export {
+  classDrawn,
+  classesDisagree,
+  measuredClass,
+  slabReadings,
+  type MeasuredClass,
+  type SlabReading,
+} from './measuredClass';
 export type { FaceMeasures } from './measureFace';
 export type { ItalicKind, LetterDifference } from './trueItalic';

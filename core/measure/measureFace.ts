@@ -9,7 +9,7 @@ import { slopeOf } from './slope';
 import { stemOf, strokeRange } from './strokes';
 
 /** Raised whenever a measure would come out otherwise, so that kept ones are taken anew. */
-export const MEASURES_VERSION = 1;
+export const MEASURES_VERSION = 2;
 
 /**
  * What is measured on a face, from its outlines at one point of its axes. Lengths are in em; null where
@@ -27,9 +27,10 @@ export interface FaceMeasures extends Proportions {
   colour: number | null;
   /** Degrees, positive leaning right. */
   slope: number;
-  /** Ink width of the foot ÷ stem, and its thickness ÷ stem. */
+  /** Ink width of the foot ÷ stem, its thickness ÷ stem, and how much thicker it is close to the stroke. */
   foot: number | null;
   footThickness: number | null;
+  footGrowth: number | null;
   /** Mean height of the openings of `c`, `e`, `a` ÷ x-height. */
   aperture: number | null;
   /** 0 for an elliptic `o`, 1 for a square one. */
@@ -52,7 +53,8 @@ export function measure(face: Shaper): FaceMeasures {
   const stem = xHeight > 0 ? stemOf(face, xHeight, slope) : null;
   const o = face.outline('o');
   const strokes = o && strokeRange(o);
-  const foot = stem ? feetOf(face, xHeight, stem) : null;
+  const lowerCase = lowerCaseOf(face);
+  const foot = stem ? feetOf(face, xHeight, stem, lowerCase) : null;
   return {
     xHeight: round(proportions.xHeight),
     capHeight: round(proportions.capHeight),
@@ -68,10 +70,11 @@ export function measure(face: Shaper): FaceMeasures {
     slope: round(slope),
     foot: round(foot?.width ?? null),
     footThickness: round(foot?.thickness ?? null),
+    footGrowth: round(foot?.growth ?? null),
     aperture: round(xHeight > 0 ? apertureOf(face, xHeight) : null),
     squareness: round(o ? squarenessOf(o) : null),
     monospaced: isMonospaced(face),
-    lowerCase: lowerCaseOf(face),
+    lowerCase,
     figures: figuresOf(face),
     smallCaps: hasSmallCaps(face),
   };

@@ -1,5 +1,5 @@
 export { drawPlace } from './draw';
-export { judgePair, type PairJudgement, type PairReason } from './judge';
+export type { PairJudgement, PairReason } from './judge';
 export { pairScaleOf, type PairScale } from './library';
 export {
   differencesBetween,
@@ -9,6 +9,6 @@ export {
   type LookAlike,
   type Spread,
 } from './lookAlikes';
-export { orderPartners, type RankedPartner } from './order';
-export { sameSuperfamily, type Partner, type Role } from './partner';
+export { orderPartners, type Held, type RankedPartner, type TellingReason } from './order';
+export { ROLES, sameSuperfamily, type Partner, type Role } from './partner';
 export { STARTING_POINTS, type StartingPoint } from './startingPoints';

@@ -1,11 +1,13 @@
 import type { FaceMeasures } from '../measure/measureFace';
+import type { TextUse } from '../style/textUse';
 import { distanceBetween, spreadOf, type Spread } from './lookAlikes';
 import type { Partner } from './partner';
+import { seatIn, type Kind, type Seated } from './seated';
 
 /** Measures that two faces are compared in, on a scale where equal steps look equally different. */
 export const COMPARED = {
   contrast: ({ contrast }: FaceMeasures) => log(contrast),
-  colour: ({ colour }: FaceMeasures) => colour,
+  colour: ({ colour }: FaceMeasures) => log(colour),
   width: ({ width }: FaceMeasures) => log(width),
   slope: ({ slope }: FaceMeasures) => slope,
   xHeight: ({ xHeight }: FaceMeasures) => log(xHeight),
@@ -21,62 +23,126 @@ function log(value: number | null): number | null {
   return value === null || value <= 0 ? null : Math.log(value);
 }
 
+/** The middle and the 90th percentile of a measure over a library. */
+export interface Range {
+  middle: number;
+  far: number;
+}
+
 /** How far apart the families of a library lie, which every pair is judged against. */
 export interface PairScale {
-  /** The 90th percentile of differences between two families, a measure each. */
+  /** How the site sets what is paired. */
+  use: TextUse;
+  /** The 90th percentile of differences between a heading and a text as they are set, a measure each. */
   far: Record<Compared, number>;
-  /** The 10th percentile of distances between two families: closer is too alike. */
+  /** The 10th percentile of distances between two families at their regular: closer is too alike. */
   alike: number;
+  /** Distances between two families of one kind, at their regular. */
+  ofOneKind: Range;
+  /** The face that stands in the middle of each kind. */
+  middles: ReadonlyMap<Kind, FaceMeasures>;
+  /** Distances of families from the middle of their kind. */
+  fromMiddle: Range;
   spread: Spread;
 }
 
 /** Families that differences are taken between: enough for percentiles, few enough for 2,000. */
 const SAMPLE = 120;
+/** A kind with fewer faces has no middle of its own: its faces are held against the whole library. */
+const LEAST_OF_A_KIND = 3;
 
-const percentile = (values: number[], part: number): number => {
-  const sorted = values.sort((a, b) => a - b);
+const percentile = (values: readonly number[], part: number): number => {
+  const sorted = [...values].sort((a, b) => a - b);
   return sorted[Math.round(part * (sorted.length - 1))] ?? 0;
 };
 
+const rangeOf = (values: readonly number[]): Range => ({
+  middle: percentile(values, 0.5) || 1,
+  far: percentile(values, 0.9) || 1,
+});
+
 /** An even sample of the measured families, the same for the same library in any order. */
-function sampleOf(library: readonly Partner[]): FaceMeasures[] {
+function sampleOf(library: readonly Partner[]): Partner[] {
   const measured = library
-    .flatMap(({ key, measures }) => (measures ? [{ key, regular: measures.regular }] : []))
+    .filter(({ measures }) => measures)
     .sort((a, b) => (a.key < b.key ? -1 : 1));
   const step = Math.max(1, measured.length / SAMPLE);
-  const picked: FaceMeasures[] = [];
+  const picked: Partner[] = [];
   for (let at = 0; at < measured.length; at += step) {
     const one = measured[Math.floor(at)];
-    if (one) picked.push(one.regular);
+    if (one) picked.push(one);
   }
   return picked;
 }
 
-/** The scale that the pairs of a library are judged on. */
-export function pairScaleOf(library: readonly Partner[]): PairScale {
-  const sample = sampleOf(library);
-  const spread = spreadOf(sample);
-  const differences = Object.fromEntries(
-    Object.keys(COMPARED).map((key) => [key, [] as number[]]),
-  ) as Record<Compared, number[]>;
-  const distances: number[] = [];
-  sample.forEach((one, i) => {
-    for (const other of sample.slice(i + 1)) {
-      distances.push(distanceBetween(one, other, spread));
-      for (const key of Object.keys(COMPARED) as Compared[]) {
-        const [a, b] = [COMPARED[key](one), COMPARED[key](other)];
-        if (a !== null && b !== null) differences[key].push(Math.abs(a - b));
-      }
-    }
+/** A face with the middle value of every measure of several. */
+function middleFace(faces: readonly FaceMeasures[]): FaceMeasures | undefined {
+  const [first] = faces;
+  if (!first) return undefined;
+  const middle = Object.entries(first).map(([key, value]) => {
+    const values = faces
+      .map((face) => face[key as keyof FaceMeasures])
+      .filter((one) => typeof one === 'number');
+    return [key, values.length > 0 ? percentile(values, 0.5) : value];
   });
+  return Object.fromEntries(middle) as FaceMeasures;
+}
+
+function middlesOf(seats: readonly Seated[]): Map<Kind, FaceMeasures> {
+  const middles = new Map<Kind, FaceMeasures>();
+  const whole = middleFace(seats.map(({ regular }) => regular));
+  for (const kind of new Set(seats.map((seat) => seat.kind))) {
+    const own = seats.filter((seat) => seat.kind === kind).map(({ regular }) => regular);
+    const middle = own.length < LEAST_OF_A_KIND ? whole : middleFace(own);
+    if (middle) middles.set(kind, middle);
+  }
+  return middles;
+}
+
+/** The scale that the pairs of a library are judged on, as a site sets them. */
+export function pairScaleOf(library: readonly Partner[], use: TextUse): PairScale {
+  const sample = sampleOf(library);
+  const seats = (role: 'heading' | 'text') =>
+    sample.flatMap((partner) => seatIn(partner, role, use) ?? []);
+  const [headings, texts] = [seats('heading'), seats('text')];
+  const spread = spreadOf(texts.map(({ regular }) => regular));
+  const pairs = texts.flatMap((one, i) =>
+    texts.slice(i + 1).map((other) => ({
+      ofOneKind: one.kind === other.kind,
+      distance: distanceBetween(one.regular, other.regular, spread),
+    })),
+  );
+  const middles = middlesOf(texts);
+  const fromMiddle = texts.flatMap(({ kind, regular }) => {
+    const middle = middles.get(kind);
+    return middle ? [distanceBetween(regular, middle, spread)] : [];
+  });
+  const far = (key: Compared): number =>
+    percentile(
+      headings.flatMap((heading) =>
+        texts.flatMap((text) => differenceIn(heading, text, key) ?? []),
+      ),
+      0.9,
+    );
   return {
+    use,
     far: Object.fromEntries(
-      (Object.keys(COMPARED) as Compared[]).map((key) => [
-        key,
-        percentile(differences[key], 0.9) || 1,
-      ]),
+      (Object.keys(COMPARED) as Compared[]).map((key) => [key, far(key) || 1]),
     ) as Record<Compared, number>,
-    alike: percentile(distances, 0.1),
+    alike: percentile(
+      pairs.map(({ distance }) => distance),
+      0.1,
+    ),
+    ofOneKind: rangeOf(pairs.filter(({ ofOneKind }) => ofOneKind).map(({ distance }) => distance)),
+    middles,
+    fromMiddle: rangeOf(fromMiddle),
     spread,
   };
+}
+
+/** How far a heading and a text differ in a measure, as they are set; null where it is not known. */
+export function differenceIn(heading: Seated, text: Seated, key: Compared): number | null {
+  if (heading.partner.key === text.partner.key) return null;
+  const [a, b] = [COMPARED[key](heading.face), COMPARED[key](text.face)];
+  return a === null || b === null ? null : Math.abs(a - b);
 }

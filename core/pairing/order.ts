@@ -1,32 +1,113 @@
-import { judgePair, type PairJudgement } from './judge';
+import { goodFor } from './goodFor';
+import { judgePair, type PairJudgement, type PairReason } from './judge';
 import type { PairScale } from './library';
-import type { Partner, Role } from './partner';
+import { ROLES, type Partner, type Role } from './partner';
+import { seatIn, type Seated } from './seated';
+import type { PairTerm } from './weights';
 
-/** A family in the order of partners for a held one. */
+/** A reason as it stands in an order of partners. */
+export interface TellingReason extends PairReason {
+  /** How far it moves this partner against the others of the list: 0 where it holds for all alike. */
+  telling: number;
+}
+
+/** A family in the order of partners for those that are held. */
 export interface RankedPartner extends PairJudgement {
   key: string;
+  /** What it is good for with the first of those that are held. */
+  goodFor: string;
+  reasons: TellingReason[];
+}
+
+/** Families that stay while another is sought, by the voices they are held in. */
+export type Held = Partial<Record<Role, Partner>>;
+
+/** A family against all that are held, each pair weighed alike. */
+function judgeAmong(
+  sought: Seated,
+  held: readonly Seated[],
+  scale: PairScale,
+): Omit<RankedPartner, 'key' | 'reasons'> & PairJudgement {
+  const place = ({ role }: Seated) => ROLES.indexOf(role);
+  const pairs = held.map((one): [Seated, Seated] =>
+    place(one) < place(sought) ? [one, sought] : [sought, one],
+  );
+  const judged = pairs.map(([upper, lower]) => judgePair(upper, lower, scale));
+  const share = 1 / judged.length;
+  return {
+    goodFor: pairs[0] ? goodFor(...pairs[0]) : '',
+    score: judged.reduce((sum, { score }) => sum + score * share, 0),
+    unfit: Math.max(...judged.map(({ unfit }) => unfit)),
+    reasons: judged.flatMap(({ reasons }, i) =>
+      reasons.map(({ term, text, weight }) => ({
+        term,
+        weight: weight * share,
+        text: held.length > 1 ? `beside ${held[i]?.partner.name ?? ''}: ${text}` : text,
+      })),
+    ),
+  };
+}
+
+/** The mean weight of each term over an order: what holds for most tells nothing of one. */
+function meanWeights(judged: readonly PairJudgement[]): Map<PairTerm, number> {
+  const sums = new Map<PairTerm, number>();
+  for (const { reasons } of judged) {
+    for (const { term, weight } of reasons) sums.set(term, (sums.get(term) ?? 0) + weight);
+  }
+  return new Map([...sums].map(([term, sum]) => [term, sum / judged.length]));
 }
 
 /**
- * All families in order as partners for a held one, the best first. Equal scores stand by key, so that
- * the same library gives the same order on every machine.
+ * All families in order as partners for the held ones, the best first; those unfit for the part that is
+ * sought stand last. Equal scores stand by key, so that the same library gives the same order on every
+ * machine.
  *
- * @param held the family that stays
- * @param sought the part that its partner is to play
+ * @param held one or two families that stay
+ * @param sought the part that their partner is to play
  */
 export function orderPartners(
-  held: Partner,
+  held: Held,
   sought: Role,
   candidates: readonly Partner[],
   scale: PairScale,
 ): RankedPartner[] {
-  return candidates
-    .filter(({ key }) => key !== held.key)
-    .map((candidate) => ({
+  const seats = ROLES.flatMap((role) => {
+    const partner = role === sought ? undefined : held[role];
+    const seat = partner && seatIn(partner, role, scale.use);
+    return seat ? [seat] : [];
+  });
+  if (seats.length === 0) return [];
+  const others = candidates.filter(({ key }) => !seats.some(({ partner }) => partner.key === key));
+  const judged = others.map((candidate) => {
+    const seat = seatIn(candidate, sought, scale.use);
+    return {
       key: candidate.key,
-      ...(sought === 'text'
-        ? judgePair(held, candidate, scale)
-        : judgePair(candidate, held, scale)),
+      ...(seat ? judgeAmong(seat, seats, scale) : unmeasured(candidate, sought)),
+    };
+  });
+  const means = meanWeights(judged);
+  return judged
+    .map(({ reasons, ...rest }) => ({
+      ...rest,
+      reasons: reasons
+        .map((reason) => ({ ...reason, telling: reason.weight - (means.get(reason.term) ?? 0) }))
+        .sort((a, b) => Math.abs(b.telling) - Math.abs(a.telling)),
     }))
-    .sort((a, b) => b.score - a.score || (a.key < b.key ? -1 : 1));
+    .sort((a, b) => a.unfit - b.unfit || b.score - a.score || (a.key < b.key ? -1 : 1));
 }
+
+const unmeasured = (
+  { name }: Partner,
+  sought: Role,
+): Omit<RankedPartner, 'key' | 'reasons'> & PairJudgement => ({
+  goodFor: '',
+  score: 0,
+  unfit: Infinity,
+  reasons: [
+    {
+      term: sought === 'text' ? 'textFitness' : 'headingFitness',
+      text: `${name} could not be measured`,
+      weight: -1,
+    },
+  ],
+});

@@ -1,10 +1,12 @@
 import type { FaceClass } from '../document/vocabulary';
 import type { FamilyMeasures, ListedFace } from '../measure/family';
 
-/** What a voice is for: the two that a pair is made of. */
-export type Role = 'heading' | 'text';
+/** What a voice is for, in the order in which they stand on a page. */
+export type Role = 'heading' | 'subheading' | 'text';
 
-/** A family as one half of a pair. */
+export const ROLES: readonly Role[] = ['heading', 'subheading', 'text'];
+
+/** A family that may be paired. */
 export interface Partner {
   /** Tells it from all others: what the line-up calls its row. */
   key: string;

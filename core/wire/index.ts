@@ -21,6 +21,7 @@ export const SHAPES = {
   FaceMeasures: readings.Measures,
   LowerCase: readings.LowerCase,
   Figures: readings.Figures,
+  Cut: readings.Cut,
   FamilyMeasures: readings.Family,
   FamilySheet: readings.Sheet,
   TunedFace: readings.Tuned,

@@ -2,7 +2,7 @@ import { Type } from '@sinclair/typebox';
 import { FACE_CLASSES, type Face, type LibraryFamily, type LibraryFile } from '../document';
 import type { TunedFace } from '../fallback';
 import type { FaceReading } from '../font';
-import type { FaceMeasures, FamilyMeasures, FamilySheet } from '../measure';
+import type { Cut as MeasuredCut, FaceMeasures, FamilyMeasures, FamilySheet } from '../measure';
 import { boolean, core, integer, list, nullable, number, oneOf, shapeOf, text } from './shape';
 
 /** What is read and measured of fonts, as it goes over the wire. */
@@ -62,7 +62,8 @@ export const Measures = shapeOf<FaceMeasures>()(
       colour: nullable(number('Stem ÷ x-height')),
       slope: number('Degrees, positive leaning right'),
       foot: nullable(number('Ink width of the foot ÷ stem')),
-      footThickness: nullable(number()),
+      footThickness: nullable(number('Height of the foot beside the stroke ÷ stem')),
+      footGrowth: nullable(number('Its height close to the stroke ÷ that at its end')),
       aperture: nullable(number()),
       squareness: nullable(number()),
       monospaced: boolean(),
@@ -74,12 +75,26 @@ export const Measures = shapeOf<FaceMeasures>()(
   ),
 );
 
+export const Cut = shapeOf<MeasuredCut>()(
+  Type.Object({
+    weight: integer(),
+    xHeight: nullable(number()),
+    width: nullable(number()),
+    stem: nullable(number()),
+    thin: nullable(number()),
+    thick: nullable(number()),
+    contrast: nullable(number()),
+    colour: nullable(number()),
+  }),
+);
+
 export const LowerCase = oneOf(['none', 'capitals', 'own']);
 export const Figures = Type.Object({ spacing: text(), form: text(), offers: list(text()) });
 
 export const Family = shapeOf<FamilyMeasures>()(
   Type.Object({
     regular: core<FaceMeasures>('FaceMeasures'),
+    cuts: list(core<MeasuredCut>('Cut'), 'What changes with weight, lightest first'),
     italic: nullable(oneOf(['drawn', 'sloped'])),
     languages: list(text('BCP 47'), 'Languages that it has every letter of'),
     characters: integer(),

@@ -3,6 +3,7 @@ import {
   nearestFace,
   REGULAR_WEIGHT,
   regularFace,
+  weightsMeasured,
   weightWithin,
   type FaceFiles,
   type FamilyMeasures,
@@ -36,6 +37,8 @@ interface Plan<F extends ListedFile> {
   key: string;
   regular: { files: F[]; weight: number };
   italic: { files: F[]; weight: number } | null;
+  /** The first file of each upright, and the weights that it is measured at. */
+  uprights: { file: F; weights: number[] }[];
 }
 
 /** Which files a family is measured on, and the key that its measures are kept under. */
@@ -49,13 +52,23 @@ function planOf<F extends ListedFile>(faces: readonly MeasurableFace<F>[]): Plan
   const italic = italicOne
     ? { files: measuredFirst(italicOne).slice(0, 1), weight: weightWithin(italicOne, weight) }
     : null;
-  const named = [regular, italic].map(
-    (face) => face && [face.weight, ...face.files.map(({ sha256 }) => sha256)],
-  );
+  const uprights = faces
+    .filter(({ style }) => style === regularOne.style)
+    .flatMap((face) =>
+      measuredFirst(face)
+        .slice(0, 1)
+        .map((file) => ({ file, weights: weightsMeasured(face) })),
+    );
+  const named = [
+    ...[regular, italic].map(
+      (face) => face && [face.weight, ...face.files.map(({ sha256 }) => sha256)],
+    ),
+    ...uprights.map(({ file, weights }) => [file.sha256, ...weights]),
+  ];
   const key = createHash('sha256')
     .update(JSON.stringify([MEASURES_VERSION, ...named]))
     .digest('hex');
-  return { key, regular, italic };
+  return { key, regular, italic, uprights };
 }
 
 /** Measures families in worker processes, each once for the files that it is measured on. */
@@ -97,16 +110,25 @@ export class FamilyMeasurer {
   }
 
   async #measure<F extends ListedFile>(
-    { key, regular, italic }: Plan<F>,
+    { key, regular, italic, uprights }: Plan<F>,
     load: (file: F) => Promise<Uint8Array>,
   ): Promise<FamilySheet> {
+    const loaded = new Map<F, Promise<Uint8Array>>();
+    const bytesOf = (file: F): Promise<Uint8Array> => {
+      const known = loaded.get(file) ?? load(file).then((bytes) => new Uint8Array(bytes));
+      loaded.set(file, known);
+      return known;
+    };
     const fetched = async ({ files, weight }: Plan<F>['regular']): Promise<FaceFiles> => ({
       weight,
-      files: await Promise.all(files.map(async (file) => new Uint8Array(await load(file)))),
+      files: await Promise.all(files.map(bytesOf)),
     });
     const sheet = await this.jobs.sheet({
       regular: await fetched(regular),
       italic: italic && (await fetched(italic)),
+      uprights: await Promise.all(
+        uprights.map(async ({ file, weights }) => ({ file: await bytesOf(file), weights })),
+      ),
     });
     await this.store.keep(key, sheet);
     return sheet;

@@ -11,6 +11,7 @@ import { fontsIn, packAsWoff2, readFace, Shaper } from '@lettera/core/font/file'
 import {
   classDrawn,
   REGULAR_WEIGHT,
+  type CutFile,
   type FaceFiles,
   type FaceMeasures,
   type FamilySheet,
@@ -105,11 +106,16 @@ export const measure = ({
 export interface SheetRequest {
   regular: FaceFiles;
   italic: FaceFiles | null;
+  uprights: CutFile[];
 }
 
 /** Reads and measures a family. */
-export const sheet = ({ regular, italic }: SheetRequest): Promise<FamilySheet | RefusedFont> =>
-  orRefused(() => familySheet(regular, italic));
+export const sheet = ({
+  regular,
+  italic,
+  uprights,
+}: SheetRequest): Promise<FamilySheet | RefusedFont> =>
+  orRefused(() => familySheet(regular, italic, uprights));
 
 export interface DeriveRequest {
   bytes: Uint8Array;

@@ -2,8 +2,11 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { libraryFaces, type LibraryFile } from '../../document';
 import type { FaceClass } from '../../document/vocabulary';
-import { regularFace, weightWithin } from '../../measure/family';
-import { measured } from '../../measure/testing/faces';
+import { weightsMeasured } from '../../measure/cuts';
+import { nearestFace, regularFace, weightWithin } from '../../measure/family';
+import { familySheet } from '../../measure/familySheet';
+import { bytesAt } from '../../measure/testing/faces';
+import type { TextUse } from '../../style';
 import type { Partner } from '../partner';
 
 const modules = join(process.cwd(), 'node_modules');
@@ -38,19 +41,27 @@ async function partnerOf(scope: string, id: string): Promise<Partner> {
     ];
   });
   const faces = libraryFaces({ files });
+  const bytesOf = ([file]: readonly LibraryFile[]) =>
+    bytesAt(join(folder, 'files', file?.name ?? ''));
+  const read = (face: (typeof faces)[number]) => ({
+    files: [bytesOf(face.files)],
+    weight: weightWithin(face, 400),
+  });
   const regular = regularFace(faces);
-  const path = join(folder, 'files', regular?.files[0]?.name ?? '');
+  const italic = nearestFace(faces, 'italic');
+  if (!regular) throw new Error(`${id} has no face`);
+  const uprights = faces.filter(({ style }) => style === 'normal');
+  const sheet = await familySheet(
+    read(regular),
+    italic ? read(italic) : null,
+    uprights.map((face) => ({ file: bytesOf(face.files), weights: weightsMeasured(face) })),
+  );
   return {
     key: id,
     name: metadata.family,
     class: metadata.category,
     faces,
-    measures: {
-      regular: await measured(path, { wght: regular ? weightWithin(regular, 400) : 400 }),
-      italic: null,
-      languages: [],
-      characters: 0,
-    },
+    measures: sheet.measures,
   };
 }
 
@@ -68,3 +79,14 @@ export const testLibrary = (): Promise<Partner[]> =>
         .map((id) => partnerOf(scope, id)),
     ),
   );
+
+/** A site that sets its headings in 680 and its text in 400, of a size in CSS px. */
+export const testUse = (size: number): TextUse => ({
+  sizes: {
+    running: { size, weight: 400 },
+    short: { size: size / 1.2, weight: 400 },
+    headings: { size: size * 1.2 ** 3, weight: 680 },
+    subheadings: { size: size * 1.2 ** 2, weight: 680 },
+  },
+  languages: ['en'],
+});
