@@ -1,6 +1,6 @@
 import { differencesBetween, distanceBetween } from './lookAlikes';
 import type { PairScale, Range } from './library';
-import type { Seated } from './seated';
+import { genusOf, type Seated } from './seated';
 
 /** How much a face stands out of its kind. */
 export interface Character {
@@ -19,9 +19,20 @@ export const standing = (distance: number, { middle, far }: Range): number =>
 
 /** How much a family stands out of its kind in a library. */
 export function characterOf({ kind, regular }: Seated, scale: PairScale): Character {
-  const middle = scale.middles.get(kind);
+  const middle = scale.middles.get(genusOf(kind))?.face;
   if (!middle) return { share: 0, by: '' };
   const distance = distanceBetween(regular, middle, scale.spread);
   const [by = ''] = differencesBetween(middle, regular, scale.spread);
   return { share: clamp(standing(distance, scale.fromMiddle), -1, 1), by };
+}
+
+/** Median distances that count as far: about the 95th percentile of an even spread. */
+const FAR = 4.5;
+
+/** How closed the letters of a face are beside its kind's: 1 far more, -1 far less; null unknown. */
+export function closednessOf({ kind, regular }: Seated, scale: PairScale): number | null {
+  const middle = scale.middles.get(genusOf(kind));
+  if (!middle?.apertures || middle.face.aperture === null || regular.aperture === null) return null;
+  const apart = (middle.face.aperture - regular.aperture) / middle.apertures;
+  return clamp(apart / FAR, -2 / 3, 2 / 3);
 }

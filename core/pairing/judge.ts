@@ -1,9 +1,9 @@
-import { characterOf, standing } from './character';
+import { characterOf, closednessOf, standing } from './character';
 import { differenceIn, type Compared, type PairScale } from './library';
 import { distanceBetween } from './lookAlikes';
-import { sameSuperfamily } from './partner';
+import { cutNamed, sameSuperfamily } from './partner';
 import { phraseOf } from './phrases';
-import type { Kind, Seated } from './seated';
+import { genusOf, type Kind, type Seated } from './seated';
 import { PAIR_WEIGHTS, type PairTerm } from './weights';
 
 /** One thing that speaks for or against a pair, in words with its figure. */
@@ -38,8 +38,11 @@ const KINSHIPS: readonly (Compared & PairTerm)[] = [
 
 /** Two of one kind gain by being far apart, but never as much as two of different kinds. */
 const MOST_OF_ONE_KIND = 0.1;
-/** A monospaced heading belongs to code; elsewhere it is a costume, and counts as less of a reason. */
-const MONOSPACED_ABOVE = 0.15;
+/** A monospaced heading belongs to code, a written one to a note; elsewhere they are a costume. */
+const COSTUME: readonly Kind[] = ['monospaced', 'written'];
+const COSTUME_ABOVE = 0.15;
+/** Two of one genus and of two kinds, a slab and another serif, are half a reason. */
+const WITHIN_GENUS = 0.1;
 /** Up to so many times the 10th percentile two are too alike; how much, by how close they are. */
 const ALIKE_REACH = 2;
 /** Of four kinships, less than this in all is none. */
@@ -61,8 +64,14 @@ const aKind = (kind: Kind): string =>
   `a ${kind}${kind === 'written' || kind === 'display' || kind === 'monospaced' ? ' face' : ''}`;
 
 /** How much of a reason for two their kinds are, from -0.5 for one kind and one drawing to 0.5. */
-function kindShare({ upper, ofOneKind, superfamily, distance }: Pair, scale: PairScale): number {
-  if (!ofOneKind) return upper.kind === 'monospaced' ? MONOSPACED_ABOVE : MIDDLE;
+function kindShare(
+  { upper, lower, ofOneKind, superfamily, distance }: Pair,
+  scale: PairScale,
+): number {
+  if (!ofOneKind) {
+    if (genusOf(upper.kind) === genusOf(lower.kind)) return WITHIN_GENUS;
+    return COSTUME.includes(upper.kind) ? COSTUME_ABOVE : MIDDLE;
+  }
   if (superfamily) return -MIDDLE;
   const apart = Math.max(0, standing(distance, scale.ofOneKind));
   return Math.min(MOST_OF_ONE_KIND, apart - MIDDLE);
@@ -147,6 +156,21 @@ export function judgePair(upper: Seated, lower: Seated, scale: PairScale): PairJ
     const usual = `drawn as most are of its kind`;
     const odd = `stands out of its kind${by && `: ${by}`}`;
     add(term, term === 'character' ? share : -share, share > 0 ? odd : usual);
+  }
+  const closed = closednessOf(upper, scale);
+  if (closed !== null) {
+    const figure = `openings of ${upper.regular.aperture?.toFixed(2) ?? ''} of the x-height`;
+    const words =
+      closed > 0
+        ? 'closed letters above, which hold together at size'
+        : 'open letters above, as text wants them';
+    add('closedness', closed, `${words}: ${figure}`);
+  }
+  for (const { partner, role } of [upper, lower]) {
+    const cut = cutNamed(partner);
+    const fits = (cut === 'text') === (role === 'text');
+    if (cut)
+      add('cutName', fits ? MIDDLE : -MIDDLE, `${partner.name}, by its name a cut for ${cut}`);
   }
   return {
     score: reasons.reduce((sum, { weight }) => sum + weight, 0),

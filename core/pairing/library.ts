@@ -2,7 +2,7 @@ import type { FaceMeasures } from '../measure/measureFace';
 import type { TextUse } from '../style/textUse';
 import { distanceBetween, spreadOf, type Spread } from './lookAlikes';
 import type { Partner } from './partner';
-import { seatIn, type Kind, type Seated } from './seated';
+import { genusOf, seatIn, type Kind, type Seated } from './seated';
 
 /** Measures that two faces are compared in, on a scale where equal steps look equally different. */
 export const COMPARED = {
@@ -29,6 +29,13 @@ export interface Range {
   far: number;
 }
 
+/** The middle of a genus of faces. */
+export interface Middle {
+  face: FaceMeasures;
+  /** The median distance of their apertures from its own. */
+  apertures: number;
+}
+
 /** How far apart the families of a library lie, which every pair is judged against. */
 export interface PairScale {
   /** How the site sets what is paired. */
@@ -39,8 +46,8 @@ export interface PairScale {
   alike: number;
   /** Distances between two families of one kind, at their regular. */
   ofOneKind: Range;
-  /** The face that stands in the middle of each kind. */
-  middles: ReadonlyMap<Kind, FaceMeasures>;
+  /** The face that stands in the middle of each genus, and how far apertures lie from the middle one's. */
+  middles: ReadonlyMap<Kind, Middle>;
   /** Distances of families from the middle of their kind. */
   fromMiddle: Range;
   spread: Spread;
@@ -88,13 +95,21 @@ function middleFace(faces: readonly FaceMeasures[]): FaceMeasures | undefined {
   return Object.fromEntries(middle) as FaceMeasures;
 }
 
-function middlesOf(seats: readonly Seated[]): Map<Kind, FaceMeasures> {
-  const middles = new Map<Kind, FaceMeasures>();
-  const whole = middleFace(seats.map(({ regular }) => regular));
-  for (const kind of new Set(seats.map((seat) => seat.kind))) {
-    const own = seats.filter((seat) => seat.kind === kind).map(({ regular }) => regular);
-    const middle = own.length < LEAST_OF_A_KIND ? whole : middleFace(own);
-    if (middle) middles.set(kind, middle);
+function middleOf(faces: readonly FaceMeasures[]): Middle | undefined {
+  const face = middleFace(faces);
+  const apart = faces.flatMap(({ aperture }) =>
+    aperture === null ? [] : [Math.abs(aperture - (face?.aperture ?? 0))],
+  );
+  return face && { face, apertures: percentile(apart, 0.5) };
+}
+
+function middlesOf(seats: readonly Seated[]): Map<Kind, Middle> {
+  const middles = new Map<Kind, Middle>();
+  const whole = middleOf(seats.map(({ regular }) => regular));
+  for (const genus of new Set(seats.map(({ kind }) => genusOf(kind)))) {
+    const own = seats.filter(({ kind }) => genusOf(kind) === genus).map(({ regular }) => regular);
+    const middle = own.length < LEAST_OF_A_KIND ? whole : middleOf(own);
+    if (middle) middles.set(genus, middle);
   }
   return middles;
 }
@@ -114,8 +129,8 @@ export function pairScaleOf(library: readonly Partner[], use: TextUse): PairScal
   );
   const middles = middlesOf(texts);
   const fromMiddle = texts.flatMap(({ kind, regular }) => {
-    const middle = middles.get(kind);
-    return middle ? [distanceBetween(regular, middle, spread)] : [];
+    const middle = middles.get(genusOf(kind));
+    return middle ? [distanceBetween(regular, middle.face, spread)] : [];
   });
   const far = (key: Compared): number =>
     percentile(

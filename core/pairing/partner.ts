@@ -26,3 +26,7 @@ const stem = (name: string): string =>
 /** Whether two families are cuts of one: their names differ only in the word for the cut. */
 export const sameSuperfamily = (one: Partner, other: Partner): boolean =>
   one.key !== other.key && stem(one.name) !== '' && stem(one.name) === stem(other.name);
+
+/** What a family's name says it was cut for; null when it says nothing. */
+export const cutNamed = ({ name }: Partner): 'display' | 'text' | null =>
+  /\bdisplay\b/iu.test(name) ? 'display' : /\b(text|hyperlegible)\b/iu.test(name) ? 'text' : null;

@@ -10,6 +10,9 @@ import type { Partner, Role } from './partner';
 /** How a family is drawn, in the words that a reason uses. */
 export type Kind = MeasuredClass | 'written' | 'display';
 
+/** Slab serifs are serifs too: the two are no plain reason for two, and have one middle. */
+export const genusOf = (kind: Kind): Kind => (kind === 'slab serif' ? 'serif' : kind);
+
 /** A family as it would stand in a voice: at the weight and size that the voice is set in. */
 export interface Seated {
   partner: Partner;

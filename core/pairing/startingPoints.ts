@@ -30,9 +30,9 @@ export const STARTING_POINTS: readonly StartingPoint[] = [
     goodFor: 'Technical headings over calm text: instruments, data and the essays about them.',
   },
   {
-    heading: 'libre-franklin',
-    text: 'libre-baskerville',
-    goodFor: 'News and notices: a gothic that carries urgency, a serif that carries argument.',
+    heading: 'archivo',
+    text: 'stix-two-text',
+    goodFor: 'News and notices: a grotesque that carries urgency, a serif that carries argument.',
   },
   {
     heading: 'barlow-condensed',

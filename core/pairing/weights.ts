@@ -33,6 +33,10 @@ export const PAIR_WEIGHTS = {
   character: 0.65,
   /** Text that stands out is noticed, where it should be read. */
   quietness: 0.25,
+  /** Closed letters hold together at size; open ones are made to be told apart small. */
+  closedness: 0.5,
+  /** Its maker calls a cut for display, or for text, and means it. */
+  cutName: 0.35,
   /** Two that could be taken for one another look like a mistake. */
   tooAlike: 2.8,
   /** Two with nothing in common look like two sites. */

@@ -84,6 +84,34 @@ fraunces / atkinson-hyperlegible-next: character above, legibility below
 bricolage-grotesque / source-serif-4: a grotesque with character over a calm serif
 bodoni-moda / mulish: a modern over a plain sans
 plus-jakarta-sans / source-serif-4: a modern geometric over a calm serif
+outfit / literata: clean geometry over a bookish serif
+sorts-mill-goudy / alegreya-sans: a soft oldstyle over a humanist sans
+fraunces / manrope: a soft wonky serif over a firm modern sans
+azeret-mono / source-serif-4: a machine's headings over calm reading text
+eb-garamond / figtree: a renaissance serif over a friendly sans
+newsreader / hanken-grotesk: a news serif over a grotesque
+libre-franklin / source-serif-4: a gothic over a calm serif
+instrument-serif / hanken-grotesk: a narrow display serif over a grotesque
+chivo / vollkorn: a grotesque over a sturdy serif
+abril-fatface / mulish: a fat face to be seen, a quiet sans to be read
+epilogue / lora: a firm grotesque over a brushed serif
+lora / manrope: a brushed serif over a modern sans
+libre-caslon-text / libre-franklin: an english serif over an american gothic
+zilla-slab / manrope: a slab with an edge over a modern sans
+alegreya / cabin: a lively calligraphic serif over a humanist sans
+fredoka / literata: round friendly headings over a bookish serif
+geologica / literata: a wide geometric over a bookish serif
+barlow-condensed / literata: narrow signage headings over a bookish serif
+karla / spectral: a quirky grotesque over an elegant text serif
+crimson-pro / public-sans: an oldstyle over a plain sans
+rubik / lora: rounded squares over a brushed serif
+barlow-condensed / libre-baskerville: narrow headings over a wide transitional
+bricolage-grotesque / spectral: a grotesque with character over an elegant serif
+gloock / public-sans: a hairline display over a plain sans
+cormorant / mulish: a display garalde over a plain sans
+yeseva-one / cabin: an ornate display over a humanist sans
+krona-one / manrope: a wide display over a narrower plain sans
+bodoni-moda / commissioner: a modern over a humanist sans
 `);
 
 /** Pairs that do not, and that the order may be tuned on. */
@@ -123,44 +151,6 @@ hanken-grotesk / public-sans [both]: two plain sans that differ in nothing
 space-grotesk / share-tech-mono [text]: running text in a monospaced face
 figtree / plus-jakarta-sans [both]: two friendly geometrics that differ in nothing
 caveat / dancing-script [text]: two scripts, text in one of them
-`);
-
-/**
- * Pairs that the order is judged by. They were drawn by the hash of their names from the newer half of this
- * list before any weight was set, and are not looked at while one is.
- */
-export const GOOD_KEPT_BACK = read(`
-outfit / literata: clean geometry over a bookish serif
-sorts-mill-goudy / alegreya-sans: a soft oldstyle over a humanist sans
-fraunces / manrope: a soft wonky serif over a firm modern sans
-azeret-mono / source-serif-4: a machine's headings over calm reading text
-eb-garamond / figtree: a renaissance serif over a friendly sans
-newsreader / hanken-grotesk: a news serif over a grotesque
-libre-franklin / source-serif-4: a gothic over a calm serif
-instrument-serif / hanken-grotesk: a narrow display serif over a grotesque
-chivo / vollkorn: a grotesque over a sturdy serif
-abril-fatface / mulish: a fat face to be seen, a quiet sans to be read
-epilogue / lora: a firm grotesque over a brushed serif
-lora / manrope: a brushed serif over a modern sans
-libre-caslon-text / libre-franklin: an english serif over an american gothic
-zilla-slab / manrope: a slab with an edge over a modern sans
-alegreya / cabin: a lively calligraphic serif over a humanist sans
-fredoka / literata: round friendly headings over a bookish serif
-geologica / literata: a wide geometric over a bookish serif
-barlow-condensed / literata: narrow signage headings over a bookish serif
-karla / spectral: a quirky grotesque over an elegant text serif
-crimson-pro / public-sans: an oldstyle over a plain sans
-rubik / lora: rounded squares over a brushed serif
-barlow-condensed / libre-baskerville: narrow headings over a wide transitional
-bricolage-grotesque / spectral: a grotesque with character over an elegant serif
-gloock / public-sans: a hairline display over a plain sans
-cormorant / mulish: a display garalde over a plain sans
-yeseva-one / cabin: an ornate display over a humanist sans
-krona-one / manrope: a wide display over a narrower plain sans
-bodoni-moda / commissioner: a modern over a humanist sans
-`);
-
-export const BAD_KEPT_BACK = read(`
 chivo / archivo [both]: two grotesques of one drawing office
 outfit / urbanist [both]: two light geometrics that differ in nothing
 lora / kalam [text]: text in handwriting
@@ -178,4 +168,94 @@ fraunces / space-mono [text]: running text in a monospaced face
 vollkorn / bungee [text]: text in capitals
 sorts-mill-goudy / cardo [both]: two oldstyles of one age
 archivo / jetbrains-mono [text]: running text in a monospaced face
+`);
+
+/**
+ * Pairs that the order is judged by: written down before the weights were last set, and not looked at while
+ * they were.
+ */
+export const GOOD_KEPT_BACK = read(`
+red-hat-display / literata: a geometric display over a bookish serif
+funnel-display / lora: an odd modern display over a brushed serif
+syne / spectral: an artist's grotesque over an elegant text serif
+krona-one / source-serif-4: a wide sans over a calm serif
+unbounded / source-serif-4: a wide display over a calm serif
+anton / libre-baskerville: a poster face over a wide transitional
+barlow-condensed / newsreader: narrow signage headings over a news serif
+league-spartan / lora: dense geometry over a brushed serif
+archivo / source-serif-4: a dark grotesque over a calm serif
+archivo / newsreader: a dark grotesque over a news serif
+chivo / literata: a grotesque over a bookish serif
+bricolage-grotesque / newsreader: a grotesque with character over a news serif
+space-grotesk / literata: technical headings over a bookish serif
+space-grotesk / lora: technical headings over a brushed serif
+outfit / newsreader: clean geometry over a news serif
+urbanist / literata: light geometry over a bookish serif
+rubik / literata: rounded squares over a bookish serif
+libre-franklin / literata: a gothic over a bookish serif
+manrope / literata: a firm modern sans over a bookish serif
+plus-jakarta-sans / literata: a modern geometric over a bookish serif
+geologica / source-serif-4: a wide geometric over a calm serif
+epilogue / source-serif-4: a firm grotesque over a calm serif
+schibsted-grotesk / literata: a news grotesque over a bookish serif
+fredoka / lora: round friendly headings over a brushed serif
+fraunces / public-sans: a soft display serif over a plain sans
+fraunces / dm-sans: a soft display serif over a plain geometric
+dm-serif-display / public-sans: sharp contrast over a plain sans
+abril-fatface / hanken-grotesk: a fat face over a plain grotesque
+gloock / figtree: a hairline display over a friendly sans
+yeseva-one / mulish: an ornate display over a plain sans
+bodoni-moda / hanken-grotesk: a modern over a plain grotesque
+cormorant / karla: a display garalde over a quirky sans
+instrument-serif / public-sans: a narrow display serif over a plain sans
+libre-caslon-text / figtree: an English serif over a friendly sans
+libre-baskerville / mulish: a transitional over a plain sans
+lora / figtree: a brushed serif over a friendly sans
+newsreader / figtree: a news serif over a friendly sans
+source-serif-4 / libre-franklin: a calm serif over a gothic
+literata / commissioner: a bookish serif over a humanist sans
+alegreya / mulish: a lively serif over a plain sans
+vollkorn / commissioner: a sturdy serif over a humanist sans
+eb-garamond / hanken-grotesk: a renaissance serif over a grotesque
+zilla-slab / figtree: a slab with an edge over a friendly sans
+bitter / public-sans: a slab over a plain sans
+spectral / karla: an elegant serif over a quirky sans
+crimson-pro / figtree: an oldstyle over a friendly sans
+stix-two-text / instrument-sans: a scholarly serif over a plain sans
+space-mono / source-serif-4: a typewriter's tone over a calm serif
+bungee / public-sans: letters of a sign over a plain sans
+caveat / figtree: a note by hand over a friendly sans
+`);
+
+export const BAD_KEPT_BACK = read(`
+figtree / dm-sans [both]: two geometric sans that differ in nothing
+urbanist / red-hat-display [both]: two light geometrics that differ in nothing
+hanken-grotesk / instrument-sans [both]: two plain sans that differ in nothing
+public-sans / schibsted-grotesk [both]: two plain gothics
+manrope / onest [both]: two modern sans that differ in nothing
+rethink-sans / figtree [both]: two plain geometrics
+cabin / commissioner [both]: two humanist sans
+overpass / onest [both]: two plain modern sans
+literata / newsreader [both]: two bookish serifs
+crimson-pro / newsreader [both]: two oldstyles of one colour
+eb-garamond / sorts-mill-goudy [both]: two oldstyles of one age
+vollkorn / crimson-pro [both]: two sturdy oldstyles
+stix-two-text / libre-caslon-text [both]: two transitional text serifs
+lora / spectral [both]: two elegant text serifs
+dm-serif-display / gloock [text]: two loud display serifs
+unbounded / krona-one [text]: two wide display faces
+lora / abril-fatface [text]: text in a fat face
+libre-franklin / bungee [text]: text in capitals
+figtree / space-mono [text]: running text in a monospaced face
+source-serif-4 / inconsolata [text]: running text in a monospaced face
+newsreader / anton [text]: text in a poster face
+public-sans / cormorant [text]: text in a light display garalde
+hanken-grotesk / bodoni-moda [text]: text whose hairlines vanish
+archivo / caveat [text]: text in handwriting
+karla / yeseva-one [text]: text in an ornate display
+fraunces / dm-serif-display [text]: text in a display serif
+barlow-condensed / anton [text]: text in a poster face
+spectral / unbounded [text]: text in a wide display face
+eb-garamond / martian-mono [text]: running text in a monospaced face
+manrope / instrument-serif [text]: text in a narrow display serif
 `);
