@@ -81,7 +81,7 @@ const CAPITALS: Record<TextPart, number> = {
   code: Infinity,
 };
 /** A class that is claimed says for what a face was drawn, not how: it is a caveat, never a verdict. */
-const CLAIMED_FOR_SIZE = 0.6;
+const CLAIMED_FOR_SIZE = 0.8;
 
 /** What speaks against a face in every part that is read: its letters, and what it claims to be. */
 function lettersAgainst(
