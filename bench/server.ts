@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { readFace } from '@lettera/core/font/file';
 import { measureFace } from '@lettera/core/measure/file';
 import { orderPartners, pairScaleOf, type Partner } from '@lettera/core/pairing';
-import { testLibrary } from '../core/pairing/testing/library';
+import { testLibrary, testUse } from '../core/pairing/testing/library';
 import { Jobs, openServices, readConfig, type Project } from '@lettera/server';
 import { startLettera, type RunningLettera } from '../e2e/lettera';
 import { summarise, time, type Row } from './timing';
@@ -47,7 +47,7 @@ export async function readingMany(): Promise<Row> {
       ...(await time(1, () =>
         Promise.all(
           files.map((file) =>
-            jobs.sheet({ regular: { files: [file], weight: 400 }, italic: null }),
+            jobs.sheet({ regular: { files: [file], weight: 400 }, italic: null, uprights: [] }),
           ),
         ),
       )),
@@ -64,9 +64,13 @@ export async function orderingPartners(): Promise<Row> {
     const partner = library[i % library.length] as Partner;
     return { ...partner, key: `${partner.key}-${i}` };
   });
-  const scale = pairScaleOf(many);
+  const scale = pairScaleOf(many, testUse(17));
   const order = (run: number) =>
-    Promise.resolve(orderPartners(many[run] as Partner, run % 2 ? 'text' : 'heading', many, scale));
+    Promise.resolve(
+      run % 2
+        ? orderPartners({ heading: many[run] as Partner }, 'text', many, scale)
+        : orderPartners({ text: many[run] as Partner }, 'heading', many, scale),
+    );
   await time(5, order);
   return summarise('order 2,000 partners for a held family', await time(40, order), 150);
 }

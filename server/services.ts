@@ -48,7 +48,9 @@ export async function openServices(config: Config): Promise<Services> {
   await fonts.removeUnused();
   const measurer = new FamilyMeasurer(new MeasureStore(database), jobs);
   const foundry = new FoundryClient(`http://127.0.0.1:${config.foundryPort}`, database);
-  const libraryMeasures = new LibraryMeasures(foundry, measurer, progress);
+  const backgroundJobs = new Jobs(true);
+  const background = new FamilyMeasurer(new MeasureStore(database), backgroundJobs);
+  const libraryMeasures = new LibraryMeasures(foundry, measurer, background, progress);
   return {
     config,
     database,
@@ -66,7 +68,7 @@ export async function openServices(config: Config): Promise<Services> {
     progress,
     async close() {
       libraryMeasures.stop();
-      await jobs.close();
+      await Promise.all([jobs.close(), backgroundJobs.close()]);
       await incoming.close();
       await closeDatabase(database);
     },

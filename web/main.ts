@@ -1,5 +1,6 @@
 import '@fontsource-variable/hanken-grotesk/wght.css';
 import './control/theme.css';
+import './control/controls.css';
 import { createPinia } from 'pinia';
 import PrimeVue from 'primevue/config';
 import { createApp } from 'vue';

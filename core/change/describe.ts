@@ -37,6 +37,7 @@ const PARTS: Record<string, string> = {
   languages: 'Languages',
   shortlist: 'Shortlist',
   contenders: 'Contenders',
+  pair: 'Voices that are paired',
 };
 
 const own = <T>(of: Record<string, T>, key: string): T | undefined =>
@@ -66,7 +67,8 @@ export function describePath(document: ProjectDocument, path: string, added?: st
   const [part, key, ...rest] = pointerSteps(path);
   if (part === undefined) return 'The whole project';
   const heading = own(PARTS, part) ?? part;
-  if (key === undefined || part === 'shortlist' || part === 'contenders') return heading;
+  if (key === undefined || part === 'shortlist' || part === 'contenders' || part === 'pair')
+    return heading;
   const ordered = ORDERED_PARTS.find((name) => name === part);
   const known = ordered && own<{ name?: string }>(document[ordered], key)?.name;
   const name = ordered

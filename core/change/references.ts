@@ -58,6 +58,22 @@ const seats: Rule = {
   },
 };
 
+const paired: Rule = {
+  reads: ['pair', 'voices'],
+  check({ pair, voices }, refuse) {
+    if (!pair) return;
+    const entries = Object.entries(pair);
+    for (const [part, voice] of entries) {
+      if (!has(voices, voice)) {
+        refuse(`/pair/${part}`, `names the voice “${voice}”, which is not there`);
+      }
+    }
+    if (new Set(entries.map(([, voice]) => voice)).size < entries.length) {
+      refuse('/pair', 'must name a voice of its own for each part');
+    }
+  },
+};
+
 const families: Rule = {
   reads: ['case'],
   check(document, refuse) {
@@ -148,7 +164,16 @@ const standing: Rule = {
   },
 };
 
-const RULES: readonly Rule[] = [kept, scale, seats, families, following, styleValues, standing];
+const RULES: readonly Rule[] = [
+  kept,
+  scale,
+  seats,
+  paired,
+  families,
+  following,
+  styleValues,
+  standing,
+];
 
 /**
  * References between the parts of a well-formed document that lead nowhere or in a circle.

@@ -11,6 +11,7 @@ import { missingFace } from './missingFace';
 import { sameName } from './sameName';
 import { sharedPlace } from './sharedPlace';
 import { smallText } from './smallText';
+import { unfitText } from './unfitText';
 import { unusedFamily } from './unusedFamily';
 import { zoom } from './zoom';
 
@@ -31,6 +32,7 @@ const RULES: Rule[] = [
   lineMeasure,
   lineHeight,
   lowContrast,
+  unfitText,
   manyFamilies,
   unusedFamily,
 ];

@@ -1,6 +1,7 @@
 import type { Patch } from '../document/patch';
 import type { ProjectDocument } from '../document/projectDocument';
 import type { FaceReading } from '../font/reading';
+import type { FamilyMeasures } from '../measure/family';
 import type { SetText } from '../style/lineMeasure';
 
 /** A change that puts right what a mark is about. */
@@ -48,6 +49,8 @@ export interface Evidence {
   readings?: Readings;
   /** x-heights by family of the case, em. */
   xHeights?: Readonly<Record<string, number>>;
+  /** What was measured of the families of the case, by their keys. */
+  measures?: Readonly<Record<string, FamilyMeasures | null>>;
   /** The page on the proof. */
   page?: SetPage | null;
   /** Bytes that a site loads of the case's files by hash; of others, as they were taken in. */

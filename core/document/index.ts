@@ -20,6 +20,7 @@ export {
 } from './libraryFamily';
 export { newDocument } from './newDocument';
 export { touchedPaths, type Operation, type Patch } from './patch';
+export { pairSeatsOf, type PairSeats } from './pairVoices';
 export { inOrder, ORDERED_PARTS, placePatch } from './places';
 export * from './projectDocument';
 export * from './property';

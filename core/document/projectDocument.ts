@@ -271,12 +271,32 @@ export class Delivery {
 const PLACE = /^(library|case)\/[a-z0-9][a-z0-9-]{0,79}$/;
 const PLACE_MESSAGE = 'must be names such as library/literata or case/literata';
 
-/** A pair kept aside to be compared with others. */
+/** A pair, or a set of three, kept aside to be compared with others. */
 export class Contender {
   @Matches(PLACE, { message: PLACE_MESSAGE })
   heading!: string;
 
+  @MayBeLeftOut()
   @Matches(PLACE, { message: PLACE_MESSAGE })
+  subheading?: string;
+
+  @Matches(PLACE, { message: PLACE_MESSAGE })
+  text!: string;
+}
+
+/** The voices that Pair works with, by the part each plays. */
+export class PairVoices {
+  @Matches(KEY, { message: 'must be the key of a voice' })
+  @MaxLength(LONGEST_KEY)
+  heading!: string;
+
+  @MayBeLeftOut()
+  @Matches(KEY, { message: 'must be the key of a voice' })
+  @MaxLength(LONGEST_KEY)
+  subheading?: string;
+
+  @Matches(KEY, { message: 'must be the key of a voice' })
+  @MaxLength(LONGEST_KEY)
   text!: string;
 }
 
@@ -328,6 +348,11 @@ export class ProjectDocument {
   @ArrayMaxSize(MOST_CONTENDERS)
   @PartList(() => Contender)
   contenders?: Contender[];
+
+  /** The voices that are paired; those named heading and text when left out. */
+  @MayBeLeftOut()
+  @Part(() => PairVoices)
+  pair?: PairVoices;
 
   @PartsByKey(() => Voice, { most: MOST_PARTS.voices })
   voices!: Record<string, Voice>;

@@ -51,8 +51,8 @@ describe('the faces that show and measure a family', () => {
     [[upright(300)], [false, false, false]],
     [[upright(500)], [true, false, false]],
     [[italic(400)], [false, false, true]],
-  ])('what %j offer', (faces, [regular, bold, trueItalic]) => {
-    expect(onOffer(faces)).toEqual({ regular, bold, trueItalic });
+  ])('what %j offer', (faces, [regular, bold, hasItalic]) => {
+    expect(onOffer(faces)).toEqual({ regular, bold, italic: hasItalic });
   });
 
   test('a weight is found within a face, and at its ends beyond them', () => {

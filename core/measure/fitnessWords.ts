@@ -1,6 +1,7 @@
 import { TEXT_PARTS, type Fitness, type TextPart } from './fitness';
 
-const PART_NAMES: Record<TextPart, string> = {
+/** What each part is called within a sentence. */
+export const PART_NAMES: Record<TextPart, string> = {
   running: 'running text',
   short: 'short text',
   headings: 'headings',

@@ -24,6 +24,7 @@ export {
 export type { CutFile, FaceFiles, FamilySheet } from './familySheet';
 export type { Figures } from './figures';
 export {
+  fitnessCost,
   fitnessOf,
   TEXT_PARTS,
   type FamilyToJudge,
@@ -33,7 +34,7 @@ export {
   type PartFitness,
   type TextPart,
 } from './fitness';
-export { fitnessSentences, fitnessWord } from './fitnessWords';
+export { fitnessSentences, fitnessWord, PART_NAMES } from './fitnessWords';
 export type { LowerCase } from './letterCase';
 export {
   classDrawn,

@@ -1,10 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, test } from '@jest/globals';
-import { fitnessOf, fitnessSentence } from './fitness';
-import { onOffer, regularFace } from './family';
 import { familySheet } from './familySheet';
-import { classesDisagree, classDrawn, measuredClass } from './measuredClass';
+import { classesDisagree, classDrawn, measuredClass, slabReadings } from './measuredClass';
 import { measureFace } from './measureFace';
 import { bytesAt, fixed, measured, opened, variable } from './testing/faces';
 import { italicDifferences, italicKind } from './trueItalic';
@@ -186,39 +184,30 @@ describe('italics', () => {
   });
 });
 
-const WHOLE = { regular: true, bold: true, trueItalic: true };
-
-describe('fitness', () => {
-  test.each(['literata', 'source-serif-4', 'eb-garamond', 'newsreader', 'figtree', 'public-sans'])(
-    '%s is a text face',
-    async (id) => {
-      const fitness = fitnessOf(await measured(variable(id), { wght: 400 }), WHOLE);
-      expect(fitness.use).toBe('text');
-      expect(fitnessSentence(fitness)).toMatch(/^Fit for text: x-height 0\.\d\d em/);
-    },
-  );
-
-  test.each<[string, string, RegExp]>([
-    ['abril-fatface', fixed('abril-fatface'), /heavy.*hairlines/],
-    ['bungee', fixed('bungee'), /drawn as capitals/],
-    ['space-mono', fixed('space-mono'), /same room/],
-    ['anton', fixed('anton'), /x-height is large/],
-    ['cormorant', variable('cormorant'), /x-height is small/],
-  ])('%s is for headings, and it says why', async (_id, path, reason) => {
-    const fitness = fitnessOf(await measured(path, { wght: 400 }), WHOLE);
-    expect(fitness.use).toBe('headings');
-    expect(fitnessSentence(fitness)).toMatch(reason);
+describe('slab serifs', () => {
+  // How far each known face lies from the limits: feet 0.55 stems, growth 1.3, contrast 1.6.
+  test.each([
+    ['zilla-slab', fixed('zilla-slab'), 'slab serif', [0.81, 1, 1.23]],
+    ['bitter', variable('bitter'), 'slab serif', [0.61, 1.17, 1.4]],
+    ['alegreya', variable('alegreya'), 'serif', [0.6, 1.3, 1.96]],
+    ['literata', variable('literata'), 'serif', [0.56, 1.2, 1.79]],
+    ['source-serif-4', variable('source-serif-4'), 'serif', [0.56, 1.07, 1.88]],
+    ['crimson-pro', variable('crimson-pro'), 'serif', [0.56, 1.17, 1.99]],
+    ['lora', variable('lora'), 'serif', [0.37, 1.38, 2.66]],
+    ['noto-serif', fixed('noto-serif'), 'serif', [0.46, 1.47, 1.83]],
+  ])('%s', async (_id, path, expected, values) => {
+    const measures = await measured(path, { wght: 400 });
+    expect(measuredClass(measures)).toBe(expected);
+    const readings = slabReadings(measures);
+    expect(readings.map(({ limit }) => limit)).toEqual([0.55, 1.3, 1.6]);
+    readings.forEach(({ value }, i) =>
+      expect(Math.abs(value - (values[i] ?? 0))).toBeLessThan(0.011),
+    );
   });
 
-  test('each missing face is named', async () => {
-    const regular = await measured(variable('literata'), { wght: 400 });
-    const faces = [{ style: 'normal' as const, weightMin: 300, weightMax: 300 }];
-    expect(fitnessOf(regular, onOffer(faces)).reasons).toEqual([
-      'it has no regular',
-      'it has no bold',
-      'it has no true italic',
-    ]);
-    expect(regularFace(faces)).toBe(faces[0]);
+  test('a capital with bars is no slab: Bungee', async () => {
+    expect(measuredClass(await measured(fixed('bungee')))).toBe('sans serif');
+    expect(slabReadings(await measured(fixed('bungee')))).toEqual([]);
   });
 });
 

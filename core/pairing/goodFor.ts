@@ -35,10 +35,8 @@ const BELOW: readonly Say[] = [
 const first = (says: readonly Say[], seat: Seated, otherwise: string): string =>
   says.find(([holds]) => holds(seat))?.[1] ?? otherwise;
 
-/** What a pair is good for, in a phrase: headings of one kind over text of another. */
-export const goodFor = (upper: Seated, lower: Seated): string =>
-  `${first(ABOVE, upper, 'plain headings')} over ${
-    lower.role === 'text'
-      ? first(BELOW, lower, 'short texts and interfaces')
-      : first(ABOVE, lower, 'plain headings')
-  }`;
+/** What a family is good for in the part that it is sought for, in a phrase. */
+export const goodFor = (seat: Seated): string =>
+  seat.role === 'text'
+    ? first(BELOW, seat, 'short texts and interfaces')
+    : first(ABOVE, seat, 'plain headings');

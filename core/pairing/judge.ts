@@ -60,8 +60,9 @@ interface Pair {
   distance: number;
 }
 
-const aKind = (kind: Kind): string =>
-  `a ${kind}${kind === 'written' || kind === 'display' || kind === 'monospaced' ? ' face' : ''}`;
+const nounOf = (kind: Kind): string =>
+  kind === 'written' || kind === 'display' || kind === 'monospaced' ? `${kind} face` : kind;
+const aKind = (kind: Kind): string => `a ${nounOf(kind)}`;
 
 /** How much of a reason for two their kinds are, from -0.5 for one kind and one drawing to 0.5. */
 function kindShare(
@@ -153,8 +154,8 @@ export function judgePair(upper: Seated, lower: Seated, scale: PairScale): PairJ
     ['quietness', lower],
   ] as const) {
     const { share, by } = characterOf(seat, scale);
-    const usual = `drawn as most are of its kind`;
-    const odd = `stands out of its kind${by && `: ${by}`}`;
+    const usual = `drawn as most ${nounOf(seat.kind)}s are`;
+    const odd = `stands out among ${nounOf(seat.kind)}s${by && `: ${by}`}`;
     add(term, term === 'character' ? share : -share, share > 0 ? odd : usual);
   }
   const closed = closednessOf(upper, scale);

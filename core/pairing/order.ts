@@ -7,14 +7,14 @@ import type { PairTerm } from './weights';
 
 /** A reason as it stands in an order of partners. */
 export interface TellingReason extends PairReason {
-  /** How far it moves this partner against the others of the list: 0 where it holds for all alike. */
+  /** How far it moves this partner against those at the head of the list: 0 where it holds for all alike. */
   telling: number;
 }
 
 /** A family in the order of partners for those that are held. */
 export interface RankedPartner extends PairJudgement {
   key: string;
-  /** What it is good for with the first of those that are held. */
+  /** What it is good for in the part that is sought. */
   goodFor: string;
   reasons: TellingReason[];
 }
@@ -35,7 +35,7 @@ function judgeAmong(
   const judged = pairs.map(([upper, lower]) => judgePair(upper, lower, scale));
   const share = 1 / judged.length;
   return {
-    goodFor: pairs[0] ? goodFor(...pairs[0]) : '',
+    goodFor: goodFor(sought),
     score: judged.reduce((sum, { score }) => sum + score * share, 0),
     unfit: Math.max(...judged.map(({ unfit }) => unfit)),
     reasons: judged.flatMap(({ reasons }, i) =>
@@ -48,13 +48,23 @@ function judgeAmong(
   };
 }
 
-/** The mean weight of each term over an order: what holds for most tells nothing of one. */
-function meanWeights(judged: readonly PairJudgement[]): Map<PairTerm, number> {
-  const sums = new Map<PairTerm, number>();
-  for (const { reasons } of judged) {
-    for (const { term, weight } of reasons) sums.set(term, (sums.get(term) ?? 0) + weight);
-  }
-  return new Map([...sums].map(([term, sum]) => [term, sum / judged.length]));
+/** Those among which a designer chooses: the upper third of an order. */
+const CHOSEN_AMONG = 1 / 3;
+
+/** The middle weight of each term over the upper part of an order: what holds for most there tells nothing. */
+function middleWeights(ordered: readonly PairJudgement[]): Map<PairTerm, number> {
+  const upper = ordered.slice(0, Math.ceil(ordered.length * CHOSEN_AMONG));
+  const weights = new Map<PairTerm, number[]>();
+  upper.forEach(({ reasons }, i) => {
+    for (const { term, weight } of reasons) {
+      const all = weights.get(term) ?? upper.map(() => 0);
+      all[i] = (all[i] ?? 0) + weight;
+      weights.set(term, all);
+    }
+  });
+  const middle = (values: number[]) =>
+    [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? 0;
+  return new Map([...weights].map(([term, values]) => [term, middle(values)]));
 }
 
 /**
@@ -78,22 +88,22 @@ export function orderPartners(
   });
   if (seats.length === 0) return [];
   const others = candidates.filter(({ key }) => !seats.some(({ partner }) => partner.key === key));
-  const judged = others.map((candidate) => {
-    const seat = seatIn(candidate, sought, scale.use);
-    return {
-      key: candidate.key,
-      ...(seat ? judgeAmong(seat, seats, scale) : unmeasured(candidate, sought)),
-    };
-  });
-  const means = meanWeights(judged);
-  return judged
-    .map(({ reasons, ...rest }) => ({
-      ...rest,
-      reasons: reasons
-        .map((reason) => ({ ...reason, telling: reason.weight - (means.get(reason.term) ?? 0) }))
-        .sort((a, b) => Math.abs(b.telling) - Math.abs(a.telling)),
-    }))
+  const ordered = others
+    .map((candidate) => {
+      const seat = seatIn(candidate, sought, scale.use);
+      return {
+        key: candidate.key,
+        ...(seat ? judgeAmong(seat, seats, scale) : unmeasured(candidate, sought)),
+      };
+    })
     .sort((a, b) => a.unfit - b.unfit || b.score - a.score || (a.key < b.key ? -1 : 1));
+  const middles = middleWeights(ordered);
+  return ordered.map(({ reasons, ...rest }) => ({
+    ...rest,
+    reasons: reasons
+      .map((reason) => ({ ...reason, telling: reason.weight - (middles.get(reason.term) ?? 0) }))
+      .sort((a, b) => Math.abs(b.telling) - Math.abs(a.telling)),
+  }));
 }
 
 const unmeasured = (

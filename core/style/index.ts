@@ -1,4 +1,5 @@
 export { apparentSizePatch } from './apparentSize';
+export { subheadingPatch } from './subheading';
 export { textUseOf, type SetAt, type TextUse } from './textUse';
 export { elementAt } from './elementAt';
 export { LINE_HEIGHTS, lineOnGrid, suggestedLineHeight } from './lineHeight';

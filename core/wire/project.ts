@@ -55,6 +55,7 @@ export const Document = Type.Object(
     case: byKey(Type.Unknown(), 'Families taken in'),
     shortlist: Type.Optional(list(text())),
     contenders: Type.Optional(list(Type.Unknown())),
+    pair: Type.Optional(Type.Unknown({ description: 'The voices that are paired' })),
     voices: byKey(Type.Unknown()),
     scale: core<Scale>('Scale'),
     colours: byKey(Type.Unknown()),

@@ -54,7 +54,9 @@ describe('measuring families', () => {
     const two = [faceOf(slab, 700), faceOf(hairline, 400)];
     const sheet = await server.services.measurer.sheet(two, load);
     expect(sheet?.reading.family).toBe('Tarnholm Test Hairline');
-    expect(asked()).toBe(1);
+    // Each upright is measured at its weight, from its own file, which is fetched once.
+    expect(asked()).toBe(2);
+    expect(sheet?.measures.cuts.map(({ weight }) => weight)).toEqual([400, 700]);
     const [unknown] = await server.services.measurer.known([[faceOf(hairline, 500)]]);
     expect(unknown).toBeUndefined();
   });

@@ -18,6 +18,8 @@ import type {
   TuneRequest,
 } from './tasks';
 
+/** Set for workers whose work gives way; `worker.ts` reads it. */
+const BACKGROUND = 'LETTERA_BACKGROUND';
 /** A reading that takes longer is ended, milliseconds. */
 const READING_LIMIT = 10_000;
 /** Packing as WOFF2 takes seconds for each megabyte: what it may take at least, and for each, milliseconds. */
@@ -40,6 +42,12 @@ export class Jobs {
   #idle: NodeJS.Timeout | undefined;
   /** Tasks wait here and not in the pool, so that a limit counts from when work on a file begins. */
   readonly #turn = pLimit(WORKERS);
+
+  /**
+   * @param background whether the work gives way to everything else on the machine: what nobody waits for
+   *   must not hold up typing and scrolling
+   */
+  constructor(private readonly background = false) {}
 
   /**
    * Reads a font file, or each face of a collection; one that is no usable font stands as its reason.
@@ -129,6 +137,7 @@ export class Jobs {
         forkOpts: {
           serialization: 'advanced',
           execArgv: [`--max-old-space-size=${MEMORY_LIMIT_MB}`],
+          env: { ...process.env, ...(this.background ? { [BACKGROUND]: '1' } : {}) },
         },
       },
     );

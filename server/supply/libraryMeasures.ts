@@ -23,6 +23,8 @@ export class LibraryMeasures {
   constructor(
     private readonly foundry: FoundryClient,
     private readonly measurer: FamilyMeasurer,
+    /** Measures what nobody waits for. */
+    private readonly background: FamilyMeasurer,
     private readonly progress: Progress,
   ) {}
 
@@ -38,7 +40,15 @@ export class LibraryMeasures {
 
   /** The sheet of one family, measured now if it has not been. @throws SupplyError, FontError */
   sheet(family: LibraryFamily, signal?: AbortSignal): Promise<FamilySheet | null> {
-    return this.measurer.sheet(libraryFaces(family), ({ name }) =>
+    return this.#sheetBy(this.measurer, family, signal);
+  }
+
+  #sheetBy(
+    measurer: FamilyMeasurer,
+    family: LibraryFamily,
+    signal?: AbortSignal,
+  ): Promise<FamilySheet | null> {
+    return measurer.sheet(libraryFaces(family), ({ name }) =>
       this.foundry.file(family, name, signal),
     );
   }
@@ -91,7 +101,7 @@ export class LibraryMeasures {
   /** A family that cannot be measured does not keep the others from it; the foundry being away does. */
   async #sheetOrNone(family: LibraryFamily, signal: AbortSignal): Promise<FamilySheet | null> {
     try {
-      return await this.sheet(family, signal);
+      return await this.#sheetBy(this.background, family, signal);
     } catch (error) {
       if ((error as Error).name === 'FontError') return null;
       throw error;

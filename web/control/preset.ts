@@ -1,10 +1,8 @@
 import { definePreset } from '@primeuix/themes';
 import button from '@primeuix/themes/aura/button';
-import checkbox from '@primeuix/themes/aura/checkbox';
 import dialog from '@primeuix/themes/aura/dialog';
 import inputtext from '@primeuix/themes/aura/inputtext';
 import select from '@primeuix/themes/aura/select';
-import toggleswitch from '@primeuix/themes/aura/toggleswitch';
 import base from '@primeuix/themes/aura/base';
 
 const room = {
@@ -105,14 +103,9 @@ const buttonColours = {
   text: { primary: quietButton, secondary: { ...quietButton, color: room.ink2 } },
 };
 
-const switchColours = {
-  root: { background: room.rule, hoverBackground: room.rule },
-  handle: { background: room.sheet, hoverBackground: room.sheet },
-};
-
 /** Flat, ruled, 2 px corners: the composing room's look for the components we take from the library. */
 export const preset = definePreset(
-  { ...base, components: { button, checkbox, dialog, inputtext, select, toggleswitch } },
+  { ...base, components: { button, dialog, inputtext, select } },
   {
     semantic: {
       transitionDuration: 'var(--motion)',
@@ -153,11 +146,6 @@ export const preset = definePreset(
         content: { padding: '0 16px 16px' },
       },
       select: { dropdown: { width: '20px' } },
-      toggleswitch: {
-        root: { width: '32px', height: '18px' },
-        handle: { size: '12px' },
-        colorScheme: { light: switchColours, dark: switchColours },
-      },
     },
   },
 );

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { describePatch } from '@lettera/core/change';
-import Button from 'primevue/button';
-import Dialog from 'primevue/dialog';
 import { computed } from 'vue';
+import DoButton from '../control/DoButton.vue';
+import SayDialog from '../control/SayDialog.vue';
 import { useProject } from '../store/project';
 
 const project = useProject();
@@ -13,27 +13,26 @@ const what = computed(() =>
 </script>
 
 <template>
-  <Dialog
+  <SayDialog
     :visible="project.conflict !== null"
-    modal
     :closable="false"
     header="The same thing was changed in two places"
-    :style="{ width: '460px' }"
+    width="460px"
   >
     <p>
       “{{ what }}” was changed here and, meanwhile, in another window. The other change is stored;
       the one made here is not.
     </p>
     <div class="line actions">
-      <Button label="Keep the other change" @click="project.resolveConflict('theirs')" />
-      <Button
-        label="Make mine again"
-        severity="secondary"
-        variant="outlined"
-        @click="project.resolveConflict('mine')"
+      <DoButton
+        label="Keep the other change"
+        @click="project.resolveConflict('theirs')"
+        first
+        large
       />
+      <DoButton label="Make mine again" @click="project.resolveConflict('mine')" large />
     </div>
-  </Dialog>
+  </SayDialog>
 </template>
 
 <style scoped>

@@ -103,7 +103,7 @@ const decisions = computed<Record<StageKey, Decision[]>>(() => {
 <template>
   <aside class="docket" aria-label="Docket">
     <div class="head">
-      <RouterLink to="/projects" class="small quiet projects">All projects</RouterLink>
+      <RouterLink to="/projects" class="small go projects">All projects</RouterLink>
       <ProjectName />
     </div>
     <nav aria-label="Stages">

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
+import DoButton from '../control/DoButton.vue';
+import ProgressLine from '../control/ProgressLine.vue';
 import { useProject } from '../store/project';
 import { useUpload } from '../store/upload';
 import { count } from '../control/figures';
@@ -45,13 +47,16 @@ onBeforeUnmount(() => {
 <template>
   <div v-if="over" class="over">Drop font files to take them into the case</div>
   <div v-if="upload.state !== 'idle'" class="outcome" role="status">
-    <p v-if="upload.state === 'reading'" class="line">
-      <progress :value="progress?.done ?? 0" :max="upload.files" />
-      Reading {{ count(upload.files, 'file') }}, {{ progress?.done ?? 0 }} done
-      <button type="button" class="plain again" @click="upload.stop()">Stop</button>
-    </p>
+    <ProgressLine
+      v-if="upload.state === 'reading'"
+      :done="progress?.done ?? 0"
+      :of="upload.files"
+      stoppable
+      @stop="upload.stop()"
+      >Reading {{ count(upload.files, 'file') }}, {{ progress?.done ?? 0 }} done</ProgressLine
+    >
     <template v-else>
-      <button type="button" class="plain again close" @click="upload.dismiss()">Close</button>
+      <DoButton class="close" @click="upload.dismiss()">Close</DoButton>
       <p v-if="upload.brought">
         {{ count(upload.brought, 'face') }} taken in, as
         <template v-for="(name, i) in upload.families.slice(0, 5)" :key="name"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import Dialog from 'primevue/dialog';
 import { computed } from 'vue';
+import SayDialog from '../control/SayDialog.vue';
 import { EVERYWHERE, keyGroups, type Key } from '../control/keys';
 
 const visible = defineModel<boolean>({ required: true });
@@ -32,13 +32,7 @@ const groups = computed(() => {
 </script>
 
 <template>
-  <Dialog
-    v-model:visible="visible"
-    header="Keys"
-    :style="{ width: '420px' }"
-    dismissable-mask
-    modal
-  >
+  <SayDialog v-model:visible="visible" header="Keys">
     <section v-for="{ group, keys } in groups" :key="group">
       <h3>{{ group }}</h3>
       <dl>
@@ -48,7 +42,7 @@ const groups = computed(() => {
         </template>
       </dl>
     </section>
-  </Dialog>
+  </SayDialog>
 </template>
 
 <style scoped>

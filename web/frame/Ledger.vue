@@ -52,6 +52,7 @@ const figures = computed(() => {
 /** The shift, or why there is none to tell: it is measured on the proof. */
 const shiftText = computed(() => {
   if (proof.shift !== null) return proof.shift.toFixed(3);
+  if (figures.value?.fonts.length === 0) return 'none';
   return proof.folded ? 'not measured' : 'being measured';
 });
 

@@ -1,7 +1,7 @@
 <template>
   <main>
     <h1>There is nothing at this address</h1>
-    <p><RouterLink to="/projects">Go to the projects</RouterLink></p>
+    <p><RouterLink to="/projects" class="go">Go to the projects</RouterLink></p>
   </main>
 </template>
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue';
+import { computed, onBeforeUnmount, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
+import DoButton from '../control/DoButton.vue';
 import { useCaseFonts } from '../proof/caseFonts';
 import ProofPane from '../proof/ProofPane.vue';
 import { useApparentSize } from '../store/apparentSize';
@@ -13,7 +14,7 @@ import KeyHelp from './KeyHelp.vue';
 import { rememberProject } from './lastProject';
 import Ledger from './Ledger.vue';
 import RefusalNotice from './RefusalNotice.vue';
-import { isStage, STAGES } from './stages';
+import { isStage, STAGES, type StageKey } from './stages';
 import { useShortcuts } from './useShortcuts';
 
 const project = useProject();
@@ -22,12 +23,29 @@ const route = useRoute();
 const help = ref(false);
 const failed = ref('');
 
+/** As the style sheet has it: the proof takes turns with the workbench. */
+const NARROW = matchMedia('(max-width: 900px)');
+const narrow = ref(NARROW.matches);
+const onNarrow = ({ matches }: MediaQueryListEvent): unknown => (narrow.value = matches);
+NARROW.addEventListener('change', onNarrow);
+onBeforeUnmount(() => NARROW.removeEventListener('change', onNarrow));
+
 useCaseFonts();
 // Hears of families that change in any stage.
 useApparentSize();
 useShortcuts(help);
 
 const stage = computed(() => (isStage(route.name) ? route.name : 'faces'));
+
+/** Nothing in the case and no library to look in: the ways to begin are what there is. */
+const beginning = computed(
+  () =>
+    stage.value === 'faces' &&
+    !project.stored?.foundry &&
+    Object.keys(project.document?.case ?? {}).length === 0,
+);
+/** A project that has nothing yet has nothing to prove: its first view has the room. */
+const proofShown = computed(() => !proof.folded && !proof.yielded && !beginning.value);
 
 async function open(): Promise<void> {
   failed.value = '';
@@ -53,9 +71,9 @@ watch(
   { immediate: true },
 );
 
-/** Parts of the window that the proof takes until it is dragged: the line-up's columns need room. */
-const PROOF_SHARE = 0.367;
-const PROOF_SHARE_BESIDE_FACES = 0.25;
+/** Part of the window that the proof takes in a stage until its edge is dragged there. */
+const PROOF_SHARE: Partial<Record<StageKey, number>> = { faces: 0.31, pair: 0.36 };
+const PROOF_SHARE_ELSEWHERE = 0.375;
 /** What the proof, and docket and workbench together, need, px. */
 const LEAST_PROOF = 280;
 const LEAST_REST = 560;
@@ -64,18 +82,20 @@ function withinRoom(width: number): number {
   return Math.round(Math.max(LEAST_PROOF, Math.min(window.innerWidth - LEAST_REST, width)));
 }
 
-/** Faces keeps a width of its own, since it compares faces and not the page. */
-const beside = computed(() => (stage.value === 'faces' ? 'faces' : 'stages'));
-const widthKey = () => `lettera:proof-width:${beside.value}`;
+/** Each stage keeps the width that was chosen for it. */
+const widthKey = () => `lettera:proof-width:${stage.value}`;
 const startingWidth = () =>
   withinRoom(
     Number(localStorage.getItem(widthKey())) ||
-      window.innerWidth * (beside.value === 'faces' ? PROOF_SHARE_BESIDE_FACES : PROOF_SHARE),
+      window.innerWidth * (PROOF_SHARE[stage.value] ?? PROOF_SHARE_ELSEWHERE),
   );
 
 /** Width of the proof beside the workbench, px; dragged by the line between them. */
 const proofWidth = ref(startingWidth());
-watch(beside, () => (proofWidth.value = startingWidth()));
+watch(stage, () => {
+  proofWidth.value = startingWidth();
+  proof.whole = false;
+});
 
 function resize(event: PointerEvent): void {
   if (event.type === 'pointermove' && event.buttons === 0) return;
@@ -89,8 +109,10 @@ function setProofWidth(width: number): void {
 }
 
 function resizeByKey(event: KeyboardEvent): void {
-  const by = { ArrowLeft: 10, ArrowRight: -10 }[event.key];
-  if (by) setProofWidth(proofWidth.value + by);
+  const by = { ArrowLeft: 1, ArrowRight: -1 }[event.key];
+  if (!by) return;
+  event.preventDefault();
+  setProofWidth(proofWidth.value + by * (event.shiftKey ? 100 : 10));
 }
 </script>
 
@@ -100,13 +122,13 @@ function resizeByKey(event: KeyboardEvent): void {
     <p>{{ failed }}</p>
     <p>
       <button type="button" class="plain" @click="open">Try again</button> or go to
-      <RouterLink to="/projects">the projects</RouterLink>.
+      <RouterLink to="/projects" class="go">the projects</RouterLink>.
     </p>
   </main>
   <div
     v-else-if="project.document"
     class="room"
-    :class="[stage, { folded: proof.folded }]"
+    :class="[stage, { folded: !proofShown, whole: proof.whole && proofShown }]"
     :style="{ '--proof-width': `${proofWidth}px` }"
   >
     <Docket />
@@ -114,7 +136,7 @@ function resizeByKey(event: KeyboardEvent): void {
       <RouterView />
     </main>
     <div
-      v-if="stage !== 'styles' && !proof.folded"
+      v-if="stage !== 'styles' && proofShown && !proof.whole"
       class="divider"
       role="separator"
       aria-orientation="vertical"
@@ -125,17 +147,12 @@ function resizeByKey(event: KeyboardEvent): void {
       @pointermove="resize"
       @keydown="resizeByKey"
     />
-    <ProofPane v-if="!proof.folded" class="pane" />
+    <ProofPane v-if="proofShown" class="pane" />
     <Ledger class="foot">
-      <button
-        type="button"
-        class="plain"
-        :aria-expanded="!proof.folded"
-        @click="proof.folded = !proof.folded"
-      >
-        {{ proof.folded ? 'Show the proof' : 'Fold the proof' }}
-      </button>
-      <button type="button" class="plain" @click="help = true">Keys <b>?</b></button>
+      <DoButton v-if="!beginning && !proof.yielded" @click="proof.folded = !proof.folded">
+        {{ proof.folded ? 'Show the proof' : narrow ? 'Show the workbench' : 'Fold the proof' }}
+      </DoButton>
+      <DoButton @click="help = true">Keys ?</DoButton>
     </Ledger>
     <DropFonts />
     <ConflictDialog />
@@ -162,6 +179,14 @@ function resizeByKey(event: KeyboardEvent): void {
 }
 .room.styles .workbench {
   border-top: 1px solid var(--rule);
+}
+.room.whole,
+.room.styles.whole:not(.folded) {
+  grid-template: minmax(0, 1fr) auto / 216px minmax(0, 1fr);
+  grid-template-areas: 'docket proof' 'ledger ledger';
+}
+.room.whole .workbench {
+  display: none;
 }
 .docket {
   grid-area: docket;
@@ -193,11 +218,14 @@ function resizeByKey(event: KeyboardEvent): void {
 /* Narrow: the docket folds to a strip at the top, and the proof takes turns with the workbench. */
 @media (max-width: 900px) {
   .room,
-  .room.styles:not(.folded) {
+  .room.whole,
+  .room.styles:not(.folded),
+  .room.styles.whole:not(.folded) {
     grid-template: auto minmax(0, 1fr) auto / minmax(0, 1fr);
     grid-template-areas: 'docket' 'proof' 'ledger';
   }
-  .room.folded {
+  .room.folded,
+  .room.styles.folded {
     grid-template: auto minmax(0, 1fr) auto / minmax(0, 1fr);
     grid-template-areas: 'docket' 'workbench' 'ledger';
   }

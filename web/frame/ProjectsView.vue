@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import Button from 'primevue/button';
-import Dialog from 'primevue/dialog';
 import InputText from 'primevue/inputtext';
 import { onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import type { ProjectSummary } from '@lettera/core/wire';
+import DoButton from '../control/DoButton.vue';
+import SayDialog from '../control/SayDialog.vue';
 import { api } from '../api/client';
 import { signedOut } from '../api/session';
 
@@ -68,22 +68,17 @@ onMounted(async () => {
   <main>
     <header class="line">
       <h1>Projects</h1>
-      <button v-if="canSignOut" type="button" class="plain again" @click="signOut">Sign out</button>
+      <DoButton v-if="canSignOut" @click="signOut">Sign out</DoButton>
     </header>
-    <p v-if="failed" role="alert">
-      {{ failed }} <button type="button" class="plain again" @click="load">Try again</button>
-    </p>
+    <p v-if="failed" role="alert">{{ failed }} <DoButton @click="load">Try again</DoButton></p>
     <ul v-else-if="projects">
       <li v-for="project in projects" :key="project.id">
-        <RouterLink :to="`/p/${project.slug}/faces`" class="name">{{ project.name }}</RouterLink>
+        <RouterLink :to="`/p/${project.slug}/faces`" class="name go">{{ project.name }}</RouterLink>
         <span class="quiet"
           >revision {{ project.revision }}, {{ when.format(new Date(project.updatedAt)) }}</span
         >
-        <Button
+        <DoButton
           label="Remove"
-          size="small"
-          text
-          severity="secondary"
           :aria-label="`Remove ${project.name}`"
           @click="removing = project"
         />
@@ -93,23 +88,21 @@ onMounted(async () => {
       <label for="name">Start a project</label>
       <div class="line">
         <InputText id="name" v-model="name" placeholder="Name of the site" maxlength="120" fluid />
-        <Button type="submit" label="Start" />
+        <DoButton type="submit" label="Start" first large />
       </div>
       <p v-if="refused" role="alert" class="mark-text">{{ refused }}</p>
     </form>
-    <Dialog
+    <SayDialog
       :visible="removing !== null"
-      modal
       :header="`Remove ${removing?.name}?`"
-      :style="{ width: '420px' }"
       @update:visible="removing = null"
     >
       <p>Its document, its history and its pages are deleted. This cannot be undone.</p>
       <div class="line actions">
-        <Button label="Keep it" @click="removing = null" />
-        <Button label="Remove it" variant="outlined" severity="secondary" @click="remove" />
+        <DoButton label="Keep it" @click="removing = null" first large />
+        <DoButton label="Remove it" @click="remove" large />
       </div>
-    </Dialog>
+    </SayDialog>
   </main>
 </template>
 

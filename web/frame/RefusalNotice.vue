@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import Button from 'primevue/button';
 import { nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue';
+import DoButton from '../control/DoButton.vue';
 import { EVERYWHERE, useKeys } from '../control/keys';
 import { useProject } from '../store/project';
 
@@ -69,13 +69,13 @@ useKeys(EVERYWHERE, [
   <div v-if="project.refusal" ref="notice" class="refusal" role="alert" :style="at">
     <p>{{ project.refusal.message }}</p>
     <div class="line">
-      <Button
+      <DoButton
         v-if="project.refusal.knowingly"
         label="Let them cross all the same"
-        size="small"
         @click="project.refusal.knowingly()"
+        first
       />
-      <button type="button" class="plain again" @click="close">Leave it</button>
+      <DoButton @click="close">Leave it</DoButton>
     </div>
   </div>
 </template>
@@ -92,8 +92,5 @@ useKeys(EVERYWHERE, [
   background: var(--sheet);
   border: 1px solid var(--mark);
   border-left-width: 3px;
-}
-.again {
-  min-height: 24px;
 }
 </style>

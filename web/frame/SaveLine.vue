@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import Button from 'primevue/button';
 import { computed } from 'vue';
+import DoButton from '../control/DoButton.vue';
 import { useProject, type SaveState } from '../store/project';
 
 const project = useProject();
@@ -21,19 +21,9 @@ const words = computed(() => WORDS[project.saveState]);
 <template>
   <div class="save">
     <div class="line">
-      <Button
-        label="Undo"
-        size="small"
-        variant="outlined"
-        severity="secondary"
-        :title="undoTitle"
-        @click="project.undo()"
-      />
-      <Button
+      <DoButton label="Undo" :title="undoTitle" @click="project.undo()" />
+      <DoButton
         label="Redo"
-        size="small"
-        variant="outlined"
-        severity="secondary"
         :title="project.stored?.redo ? `Redo: ${project.stored.redo}` : 'There is nothing to redo'"
         @click="project.redo()"
       />
@@ -46,7 +36,7 @@ const words = computed(() => WORDS[project.saveState]);
     </div>
     <p v-if="project.saveState === 'waiting'" class="small">
       {{ project.message }} Your changes are kept in this browser and will be sent again.
-      <button type="button" class="plain again" @click="project.flush()">Send now</button>
+      <DoButton @click="project.flush()">Send now</DoButton>
     </p>
     <p v-else-if="project.stored?.undo" class="small quiet last" :title="project.stored.undo">
       Last: {{ project.stored.undo }}

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
 import { ref } from 'vue';
+import DoButton from '../control/DoButton.vue';
 import { api } from '../api/client';
 
 const emit = defineEmits<{ signedIn: [] }>();
@@ -28,7 +28,7 @@ async function signIn(): Promise<void> {
       <label for="token">Token</label>
       <InputText id="token" v-model="token" type="password" autocomplete="current-password" fluid />
       <p v-if="refused" role="alert" class="mark-text">{{ refused }}</p>
-      <Button type="submit" label="Sign in" />
+      <DoButton type="submit" label="Sign in" first large />
     </form>
   </main>
 </template>

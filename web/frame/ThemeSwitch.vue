@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref, watchEffect } from 'vue';
-import ChoiceLine from '../control/ChoiceLine.vue';
+import ChoiceSet from '../control/ChoiceSet.vue';
 
 const KEY = 'lettera:theme';
 const THEMES = [
@@ -19,5 +19,11 @@ watchEffect(() => {
 </script>
 
 <template>
-  <ChoiceLine v-model="theme" label="Light or dark room" :choices="THEMES" class="small" />
+  <ChoiceSet v-model="theme" label="Light or dark room" :choices="THEMES" class="theme" />
 </template>
+
+<style scoped>
+.theme {
+  justify-self: start;
+}
+</style>

@@ -22,10 +22,21 @@ export function useShortcuts(help: Ref<boolean>): void {
     },
     { keys: 'w', does: 'next width of the proof', run: () => proof.nextStop() },
     {
+      keys: 'r',
+      does: 'the whole room for the proof, or back',
+      run: () => {
+        proof.folded = false;
+        proof.whole = !proof.whole;
+      },
+    },
+    {
       keys: 'Escape',
       does: 'leave, or give back what is looked at',
-      when: () => proof.style !== null,
-      run: () => (proof.style = null),
+      when: () => proof.whole || proof.style !== null,
+      run: () => {
+        if (proof.whole) proof.whole = false;
+        else proof.style = null;
+      },
     },
     { keys: '?', does: 'these keys', run: () => (help.value = !help.value) },
     {

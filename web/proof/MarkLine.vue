@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Mark } from '@lettera/core/check';
 import { onBeforeUnmount } from 'vue';
+import DoButton from '../control/DoButton.vue';
 import { useMarks } from '../store/marks';
 
 /** A mark, and what puts it right: shown on the proof while pointed at, taken on a click. */
@@ -20,10 +21,8 @@ onBeforeUnmount(() => marks.look(null));
   <li>
     <p>{{ mark.message }}</p>
     <p v-if="mark.fix && !mark.remedy.startsWith(mark.fix.does)">{{ mark.remedy }}</p>
-    <button
+    <DoButton
       v-if="mark.fix"
-      type="button"
-      class="plain again"
       @mouseenter="marks.look(mark)"
       @mouseleave="marks.look(null)"
       @focus="marks.look(mark)"
@@ -31,10 +30,10 @@ onBeforeUnmount(() => marks.look(null));
       @click="take(mark)"
     >
       {{ mark.fix.does }}
-    </button>
-    <button v-else type="button" class="plain again" @click="emit('go', mark)">
+    </DoButton>
+    <DoButton v-else @click="emit('go', mark)">
       {{ mark.remedy }}
-    </button>
+    </DoButton>
   </li>
 </template>
 

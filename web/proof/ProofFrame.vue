@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { ProjectDocument } from '@lettera/core/document';
+import { BODY_STYLE, type ProjectDocument } from '@lettera/core/document';
 import { layoutShift } from '@lettera/core/fallback';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { urls } from '../api/client';
@@ -9,7 +9,8 @@ import { usePlans } from '../store/plans';
 import { useProject } from '../store/project';
 import { useProof } from '../store/proof';
 import { useFontUrl } from './fontUrl';
-import { boxesOf, elementsWithStyle, movableNear, styledElement } from './pageText';
+import { goTo, placeOf, type PagePlace } from './pagePlace';
+import { blocksInBody, boxesOf, elementsWithStyle, movableNear, styledElement } from './pageText';
 import { ProofSheet, type ProofState } from './proofSheet';
 import { setTextsOf } from './setTexts';
 
@@ -18,8 +19,10 @@ const props = defineProps<{
   room: { width: number; height: number };
   /** Another state of the project than the one that is shown everywhere: then nothing is measured here. */
   document?: ProjectDocument;
+  /** Where the page is to stand, as it is told by another frame that shows the same page. */
+  place?: PagePlace | null;
 }>();
-const emit = defineEmits<{ pointed: [styleName: string | null] }>();
+const emit = defineEmits<{ pointed: [styleName: string | null]; moved: [place: PagePlace] }>();
 
 const project = useProject();
 const proof = useProof();
@@ -29,7 +32,9 @@ const frame = ref<HTMLIFrameElement | null>(null);
 const sheet = shallowRef<ProofSheet | null>(null);
 const ready = ref(false);
 
-const zoom = computed(() => Math.min(1, props.room.width / proof.width));
+/** Another state is compared at full size: its page is as wide as its room. */
+const width = computed(() => (props.document ? props.room.width : proof.width));
+const zoom = computed(() => Math.min(1, props.room.width / width.value));
 const source = computed(() => urls.page(project.id, proof.page));
 
 const shownDocument = computed(() => props.document ?? project.shown);
@@ -62,9 +67,11 @@ function outline(): void {
     .querySelectorAll('[data-lettera-style]')
     .forEach((node) => node.removeAttribute('data-lettera-style'));
   if (!proof.style) return;
-  for (const node of elementsWithStyle(project.document, current, proof.style)) {
-    node.setAttribute('data-lettera-style', proof.style);
-  }
+  const wearing =
+    proof.style === BODY_STYLE
+      ? blocksInBody(project.document, current)
+      : elementsWithStyle(project.document, current, proof.style);
+  for (const node of wearing) node.setAttribute('data-lettera-style', proof.style);
 }
 
 function point(target: EventTarget | null): void {
@@ -75,11 +82,11 @@ function point(target: EventTarget | null): void {
   // The node is of the frame's own window, whose classes are not this window's.
   const node = target && 'matches' in target ? (target as Element) : null;
   const found = node && project.document ? styledElement(project.document, node) : null;
-  if (!found || !project.document || found.node === current?.body) {
+  if (!found || !project.document) {
     emit('pointed', null);
     return;
   }
-  found.node.setAttribute('data-lettera-pointed', '');
+  if (found.node !== current?.body) found.node.setAttribute('data-lettera-pointed', '');
   const styleKey = project.document.elements[found.key]?.style ?? '';
   emit('pointed', project.document.styles[styleKey]?.name ?? null);
 }
@@ -112,8 +119,8 @@ async function measureShift(): Promise<void> {
   const after = boxesOf(movable);
   measuring.update(asked);
   current.scrollingElement?.scrollTo(0, scrolled);
-  const height = proof.width < 600 ? 800 : 720;
-  proof.shift = layoutShift(before, after, { width: proof.width, height });
+  const height = width.value < 600 ? 800 : 720;
+  proof.shift = layoutShift(before, after, { width: width.value, height });
 }
 
 /** How the text of the page stands in its columns, once its faces are there. */
@@ -124,7 +131,7 @@ async function measureTexts(): Promise<void> {
   await current.fonts.ready;
   if (asked !== state.value || current !== page()) return;
   const title = project.pages.find(({ slug }) => slug === proof.page)?.title ?? proof.page;
-  proof.setPage = { title, width: proof.width, texts: setTextsOf(asked.document, current) };
+  proof.setPage = { title, width: width.value, texts: setTextsOf(asked.document, current) };
 }
 
 /** How long the proof rests before it is measured, milliseconds. */
@@ -137,9 +144,26 @@ function measureSoon(): void {
   if (!props.document) measure();
 }
 
+/** Tells where the page stands once it has been moved here, so that others move along. */
+let movedHere = true;
+function tellPlace(): void {
+  const current = page();
+  if (current && movedHere) emit('moved', placeOf(current));
+  movedHere = true;
+}
+watch(
+  () => props.place,
+  (place) => {
+    const current = page();
+    if (!place || !current || !ready.value) return;
+    movedHere = !goTo(current, place);
+  },
+);
+
 function onLoad(): void {
   const current = page();
   if (!current?.defaultView) return;
+  current.addEventListener('scroll', tellPlace, { passive: true });
   sheet.value = new ProofSheet(current);
   current.addEventListener('mouseover', (event) => point(event.target));
   current.addEventListener('mouseleave', () => point(null));
@@ -173,12 +197,12 @@ watch(source, () => {
     :src="source"
     :class="{ ready }"
     sandbox="allow-same-origin"
-    :title="`Proof of ${project.document?.name ?? 'the project'}, ${proof.width} px wide`"
+    :title="`Proof of ${project.document?.name ?? 'the project'}, ${width} px wide`"
     :style="{
-      width: `${proof.width}px`,
+      width: `${width}px`,
       height: `${room.height / zoom}px`,
       transform: `scale(${zoom})`,
-      left: `${Math.max(0, (room.width - proof.width * zoom) / 2)}px`,
+      left: `${Math.max(0, (room.width - width * zoom) / 2)}px`,
     }"
     @load="onLoad"
   />

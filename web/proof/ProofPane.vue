@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import Select from 'primevue/select';
-import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
-import ChoiceLine from '../control/ChoiceLine.vue';
+import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
+import DoButton from '../control/DoButton.vue';
+import ChoiceSet from '../control/ChoiceSet.vue';
 import { useProject } from '../store/project';
 import { STOPS, useProof } from '../store/proof';
 import StandIns from './StandIns.vue';
@@ -14,7 +15,11 @@ const pointed = ref<string | null>(null);
 const view = ref<HTMLElement | null>(null);
 const room = ref({ width: 0, height: 0 });
 
-const stops = STOPS.map(({ name, width }) => ({ value: width as number, label: name }));
+/** 0 stands for as wide as the room. */
+const stops = [
+  { value: 0, label: 'Fit' },
+  ...STOPS.map(({ name, width }) => ({ value: width as number, label: name })),
+];
 const grounds = [
   { value: 'light', label: 'Light' },
   { value: 'dark', label: 'Dark' },
@@ -25,6 +30,11 @@ const fonts = [
 ] as const;
 
 const zoom = computed(() => Math.min(1, room.value.width / proof.width));
+
+watch(
+  () => room.value.width,
+  (width) => (proof.room = width),
+);
 
 const observer = new ResizeObserver(([entry]) => {
   if (entry) room.value = { width: entry.contentRect.width, height: entry.contentRect.height };
@@ -44,15 +54,22 @@ onBeforeUnmount(() => observer.disconnect());
         aria-label="Page"
         size="small"
       />
-      <ChoiceLine
+      <ChoiceSet
         class="stops"
         label="Width"
         :choices="stops"
-        :model-value="proof.width"
-        @update:model-value="proof.setWidth($event)"
+        :model-value="proof.asked ?? 0"
+        @update:model-value="proof.setWidth($event || null)"
       />
-      <ChoiceLine v-model="proof.fonts" label="Fonts" :choices="fonts" />
-      <ChoiceLine v-model="proof.ground" label="Ground" :choices="grounds" />
+      <ChoiceSet v-model="proof.fonts" label="Fonts" :choices="fonts" />
+      <ChoiceSet v-model="proof.ground" label="Ground" :choices="grounds" />
+      <DoButton
+        class="whole"
+        :aria-pressed="proof.whole"
+        :title="`${proof.whole ? 'Give the room back' : 'Give the proof the whole room'} (r)`"
+        @click="proof.whole = !proof.whole"
+        >{{ proof.whole ? 'Give room back' : 'Whole room' }}</DoButton
+      >
     </header>
     <StandIns class="stand-ins" />
     <WidthRuler />
@@ -64,7 +81,8 @@ onBeforeUnmount(() => observer.disconnect());
         pointed ?? 'Point at text for its style; click to select it'
       }}</span>
       <span class="figure"
-        >{{ proof.width }} px{{ zoom < 1 ? `, shown at ${Math.round(zoom * 100)} %` : '' }}</span
+        >{{ proof.width }} px,
+        {{ zoom < 1 ? `shrunk to ${Math.round(zoom * 100)} %` : 'at 100 %' }}</span
       >
     </footer>
   </section>
@@ -81,7 +99,7 @@ onBeforeUnmount(() => observer.disconnect());
 header {
   display: flex;
   flex-wrap: wrap;
-  gap: 6px 12px;
+  gap: 6px 8px;
   align-items: center;
   padding: 8px 12px;
   border-bottom: 1px solid var(--rule);
@@ -89,8 +107,14 @@ header {
 header + .stand-ins {
   padding: 4px 12px;
 }
-.stops {
-  margin-right: auto;
+.whole {
+  margin-left: auto;
+}
+/* On a narrow screen it has the whole room already. */
+@media (max-width: 900px) {
+  .whole {
+    display: none;
+  }
 }
 .view {
   position: relative;

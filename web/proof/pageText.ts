@@ -1,4 +1,4 @@
-import type { ProjectDocument } from '@lettera/core/document';
+import { BODY_STYLE, type ProjectDocument } from '@lettera/core/document';
 import { elementAt } from '@lettera/core/style';
 import type { Box } from '@lettera/core/fallback';
 import { isFar } from './nearFirst';
@@ -51,6 +51,22 @@ export function movableNear(page: Document): (Element | Text)[] {
     if (text.data.trim() && parent && !isFar(parent)) texts.push(text);
   }
   return [...blocks, ...texts];
+}
+
+/** The blocks whose text wears the body's own style: no element around it has another. */
+export function blocksInBody(document: ProjectDocument, page: Document): Element[] {
+  const blocks = new Set<Element>();
+  const walker = page.createTreeWalker(page.body, NodeFilter.SHOW_TEXT);
+  while (walker.nextNode()) {
+    const text = walker.currentNode as Text;
+    const parent = text.parentElement;
+    if (!text.data.trim() || !parent || parent.closest('script, style')) continue;
+    const found = styledElement(document, parent);
+    if (found && document.elements[found.key]?.style !== BODY_STYLE) continue;
+    const block = blockAround(text);
+    if (block && block !== page.body) blocks.add(block);
+  }
+  return [...blocks];
 }
 
 /** The block that a run of text stands in; the parts of a line have none of their own. */

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import DoButton from '../control/DoButton.vue';
 import { percent } from '../control/figures';
 import { useApparentSize } from '../store/apparentSize';
 
@@ -12,9 +13,7 @@ const apparent = useApparentSize();
       {{ offer.voiceName }} looks {{ percent(Math.abs(1 / offer.ratio - 1)) }}
       {{ offer.ratio > 1 ? 'smaller' : 'larger' }} in {{ offer.to }} than it did in
       {{ offer.from }} at the same size, by their x-heights.
-      <button
-        type="button"
-        class="plain again"
+      <DoButton
         @mouseenter="apparent.look(offer)"
         @mouseleave="apparent.look(null)"
         @focus="apparent.look(offer)"
@@ -22,10 +21,8 @@ const apparent = useApparentSize();
         @click="apparent.take(offer)"
       >
         Keep the apparent size: {{ percent(offer.ratio, 1) }} of each size
-      </button>
-      <button type="button" class="plain again" @click="apparent.dismiss(offer.voice)">
-        Leave it
-      </button>
+      </DoButton>
+      <DoButton @click="apparent.dismiss(offer.voice)"> Leave it </DoButton>
     </p>
   </div>
 </template>

@@ -3,13 +3,8 @@ import type { FamilyMeasures } from '@lettera/core/measure';
 import { defineStore } from 'pinia';
 import { computed, shallowRef, watch } from 'vue';
 import { api } from '../api/client';
+import { whenIdle } from '../control/whenIdle';
 import { useProject } from './project';
-
-/** Once the browser has nothing more urgent to do, where it tells; else in a task of its own. */
-const whenIdle = (work: () => Promise<void>): unknown =>
-  'requestIdleCallback' in globalThis
-    ? requestIdleCallback(() => void work(), { timeout: 1500 })
-    : setTimeout(() => void work());
 
 /** What was read and measured of the files in the case. Taken anew when files come or go. */
 export const useCaseReadings = defineStore('caseReadings', () => {
@@ -40,7 +35,7 @@ export const useCaseReadings = defineStore('caseReadings', () => {
   }
 
   // Figures follow what is to be seen: the page and the rows come first.
-  watch([() => project.id, contents], () => void whenIdle(load), { immediate: true });
+  watch([() => project.id, contents], () => whenIdle(load), { immediate: true });
 
   /** x-heights by the family's key, em. */
   const xHeights = computed<Record<string, number>>(() =>

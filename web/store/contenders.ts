@@ -1,5 +1,12 @@
 import { applyChange } from '@lettera/core/change';
-import { MOST_CONTENDERS, type ProjectDocument, siteName } from '@lettera/core/document';
+import {
+  MOST_CONTENDERS,
+  pairSeatsOf,
+  siteName,
+  type PairSeats,
+  type ProjectDocument,
+} from '@lettera/core/document';
+import { ROLES, type Role } from '@lettera/core/pairing';
 import { totalBytes } from '@lettera/core/deliver';
 import { marksOf } from '@lettera/core/check';
 import { facesWanted } from '@lettera/core/style';
@@ -8,18 +15,18 @@ import { computed, ref, watch } from 'vue';
 import { pickedBytes } from './rows/picks';
 import type { LineUpRow } from './rows/rows';
 import { scriptsNeeded } from './rows/seating';
-import { useCaseReadings } from './caseReadings';
+import { useEvidence } from './evidence';
 import { useFamilies } from './families';
 import { usePlans } from './plans';
-import { ROLES, usePairing, type PairKeys } from './pairing';
+import { usePairing, type PairKeys } from './pairing';
 import { useProject } from './project';
 import { useProof } from './proof';
 
 /** A pair kept aside, as it would stand if it were taken. */
 export interface ContenderState {
   pair: PairKeys;
-  heading: LineUpRow;
-  text: LineUpRow;
+  /** Its families, heading first. */
+  rows: LineUpRow[];
   document: ProjectDocument;
   /** Null while one of its files is being packed. */
   bytes: number | null;
@@ -28,7 +35,10 @@ export interface ContenderState {
   shift: number | null;
 }
 
-const keyOf = ({ heading, text }: PairKeys): string => `${heading} ${text}`;
+const voiceOf = (seats: PairSeats | null, role: Role | undefined): string =>
+  (role && seats?.[role]) ?? '';
+
+const keyOf = (pair: PairKeys): string => ROLES.map((role) => pair[role] ?? '').join(' ');
 
 /** Pairs kept aside in the project, up to four, to go back and forth between. */
 export const useContenders = defineStore('contenders', () => {
@@ -36,7 +46,7 @@ export const useContenders = defineStore('contenders', () => {
   const families = useFamilies();
   const pairing = usePairing();
   const proof = useProof();
-  const caseReadings = useCaseReadings();
+  const { evidenceOf } = useEvidence();
   const plans = usePlans();
   const shifts = ref<Record<string, number>>({});
   const message = ref('');
@@ -44,13 +54,9 @@ export const useContenders = defineStore('contenders', () => {
   const kept = computed<PairKeys[]>(() => project.document?.contenders ?? []);
 
   /** Bytes of a family in its role: those of its files in the case, or of those that would be taken in. */
-  function bytesOf(
-    document: ProjectDocument,
-    row: LineUpRow,
-    role: 'heading' | 'text',
-  ): number | null {
+  function bytesOf(document: ProjectDocument, row: LineUpRow, voice: string): number | null {
     if (!row.caseKey && row.library) {
-      const faces = facesWanted(document, role, row.faces);
+      const faces = facesWanted(document, voice, row.faces);
       return pickedBytes(row.library, scriptsNeeded(document, row.library), faces).bytes;
     }
     const files = plans.deliveryOf(document).files.filter((file) => file.familyKey === row.caseKey);
@@ -59,22 +65,23 @@ export const useContenders = defineStore('contenders', () => {
 
   const states = computed<ContenderState[]>(() =>
     kept.value.flatMap((pair) => {
-      const rows = ROLES.map((role) => families.byKey.get(pair[role]));
-      const [heading, text] = rows;
-      if (!heading || !text || !project.document) return [];
+      if (!project.document) return [];
+      const parts = ROLES.filter((role) => pair[role]);
+      const rows = parts.flatMap((role) => families.byKey.get(pair[role] ?? '') ?? []);
+      if (rows.length < parts.length) return [];
       const { document } = applyChange(project.document, pairing.patchFor(project.document, pair));
-      const one = heading.key === text.key;
+      const seats = pairSeatsOf(document);
       return [
         {
           pair,
-          heading,
-          text,
+          rows,
           document,
-          bytes: totalBytes([
-            { bytes: bytesOf(document, heading, 'heading') },
-            { bytes: one ? 0 : bytesOf(document, text, 'text') },
-          ]),
-          marks: marksOf(document, { readings: caseReadings.readings }).length,
+          bytes: totalBytes(
+            rows.map((row, i) => ({
+              bytes: rows.indexOf(row) < i ? 0 : bytesOf(document, row, voiceOf(seats, parts[i])),
+            })),
+          ),
+          marks: marksOf(document, evidenceOf(document)).length,
           shift: shifts.value[keyOf(pair)] ?? null,
         },
       ];
@@ -86,7 +93,7 @@ export const useContenders = defineStore('contenders', () => {
     (shift) => {
       const shown = pairing.resting;
       const state = states.value.find(({ pair }) => shown && keyOf(pair) === keyOf(shown));
-      if (shift === null || !state?.heading.caseKey || !state.text.caseKey) return;
+      if (shift === null || !state?.rows.every(({ caseKey }) => caseKey)) return;
       shifts.value = { ...shifts.value, [keyOf(state.pair)]: shift };
     },
   );

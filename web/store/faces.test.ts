@@ -18,7 +18,19 @@ let kept: Map<string, string>;
 
 const measures = (xHeight: number): FamilyMeasures =>
   ({
-    regular: { xHeight, lowerCase: 'own', colour: 0.17, contrast: 2, slope: 0, foot: 1 },
+    regular: {
+      xHeight,
+      width: 1,
+      thin: 0.05,
+      lowerCase: 'own',
+      colour: 0.17,
+      contrast: 2,
+      slope: 0,
+      foot: 1,
+      monospaced: false,
+      figures: null,
+    },
+    cuts: [],
     italic: null,
     languages: ['en'],
     characters: 200,
@@ -64,7 +76,7 @@ beforeEach(async () => {
   await useProject().open('tarnholm');
 });
 
-const settle = () => jest.advanceTimersByTimeAsync(20);
+const settle = () => jest.advanceTimersByTimeAsync(750);
 /** The library with so many of its families measured, as the server tells it from `after` on. */
 const measured = (state: string, known: (FamilyMeasures | null)[]) => {
   server.answers['GET /foundry/measures'] = (_init, url) => {
@@ -165,12 +177,12 @@ describe('the line-up', () => {
     expect(lineUp.size).toBe(18);
     lineUp.size = 21;
     lineUp.settings.equal = 'xHeight';
-    lineUp.settings.filter = { ...lineUp.settings.filter, fit: 'text' };
+    lineUp.settings.filter = { ...lineUp.settings.filter, fit: 'running' };
     lineUp.look('library/keeper');
     lineUp.look('library/warden');
     lineUp.look('library/keeper');
     await nextTick();
-    expect(kept.get('lettera:line-up:p1')).toContain('"fit":"text"');
+    expect(kept.get('lettera:line-up:p1')).toContain('"fit":"running"');
     setActivePinia(createPinia());
     await useProject().open('tarnholm');
     const again = useLineUp();
@@ -179,7 +191,7 @@ describe('the line-up', () => {
     expect(again.recent).toEqual(['library/keeper', 'library/warden']);
     again.reset();
     expect(again.settings).toMatchObject({ sample: 'words', equal: 'size' });
-    expect(again.settings.filter.fit).toBe('text');
+    expect(again.settings.filter.fit).toBe('running');
     again.clearFilter();
     expect(again.settings.filter.fit).toBe('any');
   });

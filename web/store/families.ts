@@ -1,4 +1,7 @@
+import type { ProjectDocument } from '@lettera/core/document';
+import type { FamilyMeasures } from '@lettera/core/measure';
 import type { Partner } from '@lettera/core/pairing';
+import { textUseOf, type TextUse } from '@lettera/core/style';
 import { defineStore } from 'pinia';
 import { computed } from 'vue';
 import { rowOfCase, rowOfLibrary, type LineUpRow } from './rows/rows';
@@ -14,19 +17,27 @@ export const useFamilies = defineStore('families', () => {
   const caseReadings = useCaseReadings();
   const plans = usePlans();
 
+  /** How the site sets text; the same object while it does not change. */
+  const use = computed<TextUse | null>((before) => {
+    const now = project.document && textUseOf(project.document);
+    return before && now && JSON.stringify(before) === JSON.stringify(now) ? before : now;
+  });
+
   const rows = computed<LineUpRow[]>(() => {
+    if (!use.value) return [];
+    const setAs = use.value;
     const known = plans.caseBytes;
     const bytesOf = (sha256: string) => known.get(sha256);
     const inCase = Object.entries(project.document?.case ?? {});
     const caseKeyOf = (name: string) =>
       inCase.find(([, family]) => family.source === 'foundry' && family.name === name)?.[0];
     const listed = library.families.map((family) =>
-      rowOfLibrary(family, caseKeyOf(family.name) ?? null, library.measures.get(family.id)),
+      rowOfLibrary(family, caseKeyOf(family.name) ?? null, setAs, library.measures.get(family.id)),
     );
     const covered = new Set(listed.map(({ caseKey }) => caseKey));
     const others = inCase
       .filter(([key]) => !covered.has(key))
-      .map(([key, family]) => rowOfCase(key, family, caseReadings.measures[key], bytesOf));
+      .map(([key, family]) => rowOfCase(key, family, setAs, caseReadings.measures[key], bytesOf));
     return [...others, ...listed];
   });
 
@@ -36,7 +47,20 @@ export const useFamilies = defineStore('families', () => {
   const ofCase = (caseKey: string | null | undefined): LineUpRow | undefined =>
     caseKey ? rows.value.find((row) => row.caseKey === caseKey) : undefined;
 
-  return { rows, byKey, ofCase };
+  /** What was measured of the families in a document's case, in the case itself or in the library. */
+  function measuresIn({ case: families }: ProjectDocument): Record<string, FamilyMeasures | null> {
+    const listed = new Map(
+      library.families.map(({ id, name }) => [name, library.measures.get(id) ?? null]),
+    );
+    return Object.fromEntries(
+      Object.entries(families).map(([key, { name }]) => [
+        key,
+        caseReadings.measures[key] ?? listed.get(name) ?? null,
+      ]),
+    );
+  }
+
+  return { use, rows, byKey, ofCase, measuresIn };
 });
 
 /** A row as the order of partners takes it. */

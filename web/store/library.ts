@@ -4,7 +4,11 @@ import type { LibraryFamily, Picks, WantedReference } from '@lettera/core/docume
 import type { FamilyMeasures } from '@lettera/core/measure';
 import type { LibraryProgress } from '@lettera/core/wire';
 import { api } from '../api/client';
+import { whenIdle } from '../control/whenIdle';
 import { useProject } from './project';
+
+/** Reports of the measuring are gathered for so long, milliseconds. */
+const HANDFUL = 700;
 
 type State = 'idle' | 'loading' | 'ready' | 'failed';
 
@@ -85,10 +89,19 @@ export const useLibrary = defineStore('library', () => {
     if (askAgain) await takeOver();
   }
 
+  // Every figure that comes makes the rows anew: they are taken over in handfuls, when there is time for it.
+  let due: ReturnType<typeof setTimeout> | undefined;
   watch(
     () => project.progress.measuring,
     (report) => {
-      if (report && state.value === 'ready') void takeOver();
+      if (!report || state.value !== 'ready' || due) return;
+      due = setTimeout(
+        () => {
+          due = undefined;
+          whenIdle(takeOver);
+        },
+        report.done >= report.of ? 0 : HANDFUL,
+      );
     },
   );
 

@@ -2,28 +2,19 @@ import { marksOf, type Evidence, type Mark } from '@lettera/core/check';
 import { defineStore } from 'pinia';
 import { computed, shallowRef } from 'vue';
 import { afterRest } from '../control/afterRest';
-import { useCaseReadings } from './caseReadings';
+import { useEvidence } from './evidence';
 import { useLayer } from './layer';
-import { usePlans } from './plans';
 import { useProject } from './project';
-import { useProof } from './proof';
 
 /** The marks on the project as it is shown, worked out once for all that tells of them. */
 export const useMarks = defineStore('marks', () => {
   const project = useProject();
-  const proof = useProof();
-  const caseReadings = useCaseReadings();
-  const plans = usePlans();
+  const { evidenceOf } = useEvidence();
   const pointed = useLayer('marks: remedy pointed at');
 
   const shown = afterRest(() => project.shown);
 
-  const evidence = computed<Evidence>(() => ({
-    readings: caseReadings.readings,
-    xHeights: caseReadings.xHeights,
-    page: proof.setPage,
-    bytes: plans.caseBytes,
-  }));
+  const evidence = computed<Evidence>(() => (shown.value ? evidenceOf(shown.value) : {}));
 
   const current = computed(() => (shown.value ? marksOf(shown.value, evidence.value) : []));
 

@@ -13,7 +13,7 @@ const pairing = (): Remote<PairingWorker> =>
     new Worker(new URL('../worker/pairing.ts', import.meta.url), { type: 'module' }),
   ));
 
-/** The order of partners for the family that is held, made in a worker. */
+/** The order of partners for the families that are held, made in a worker. */
 export const usePartners = defineStore('partners', () => {
   const families = useFamilies();
   const order = shallowRef<RankedPartner[]>([]);
@@ -22,21 +22,30 @@ export const usePartners = defineStore('partners', () => {
   let asked = 0;
 
   const measured = computed(() => families.rows.filter(({ measures }) => measures !== undefined));
-  watch(measured, (rows) => void pairing().setLibrary(rows.map(partnerOf)), { immediate: true });
+  /** Families and how the site sets them: what every order rests on. */
+  const library = computed(() => ({ rows: measured.value, use: families.use }));
+  watch(
+    library,
+    ({ rows, use }) => {
+      if (use) void pairing().setLibrary(rows.map(partnerOf), use);
+    },
+    { immediate: true },
+  );
 
-  async function find(held: LineUpRow | undefined, sought: Role): Promise<void> {
+  async function find(held: Partial<Record<Role, LineUpRow>>, sought: Role): Promise<void> {
     const request = ++asked;
-    if (!held) {
+    const partners = Object.entries(held).map(([role, row]) => [role, partnerOf(row)]);
+    if (partners.length === 0) {
       order.value = [];
       state.value = 'idle';
       return;
     }
     state.value = 'ordering';
-    const result = await pairing().order(partnerOf(held), sought);
+    const result = await pairing().order(Object.fromEntries(partners), sought);
     if (request !== asked) return;
     order.value = result;
     state.value = 'ready';
   }
 
-  return { order, state, measured, find };
+  return { order, state, library, find };
 });

@@ -1,6 +1,6 @@
 import type { SetPage } from '@lettera/core/check';
 import { defineStore } from 'pinia';
-import { ref, shallowRef, watch } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
 
 export const NARROWEST = 320;
 export const WIDEST = 1600;
@@ -12,14 +12,24 @@ export const STOPS = [
   { name: 'Desktop', width: 1280 },
 ] as const;
 
+const within = (width: number): number => Math.round(Math.min(WIDEST, Math.max(NARROWEST, width)));
+
 /** How the proof is shown: which page, how wide, on which ground, in which fonts. */
 export const useProof = defineStore('proof', () => {
   const page = ref('home');
-  const width = ref(1280);
+  /** The width that was asked for, CSS px; null while the page is as wide as there is room for it. */
+  const asked = ref<number | null>(null);
+  /** Room for a page on screen, px; 0 before it is known. */
+  const room = ref(0);
+  const width = computed(() => asked.value ?? within(room.value || STOPS[0].width));
   const ground = ref<'light' | 'dark'>('light');
   const fonts = ref<'web' | 'fallback'>('web');
   /** On a narrow screen the proof takes turns with the workbench, which goes first. */
   const folded = ref(window.innerWidth <= 900);
+  /** Whether it has the whole room, the workbench's too. */
+  const whole = ref(false);
+  /** Whether the workbench has taken the whole room for pages of its own. */
+  const yielded = ref(false);
   /** Key of the style that is selected, outlined everywhere on the page. */
   const style = ref<string | null>(null);
   /** Layout shift of the swap at the width and page shown, as measured; null before that. */
@@ -28,13 +38,16 @@ export const useProof = defineStore('proof', () => {
   /** How text stands on the page shown, at the width shown, as measured; null before that. */
   const setPage = shallowRef<SetPage | null>(null);
 
+  /** The next of the stops, and after the last as wide as the room. */
   function nextStop(): void {
-    const next = STOPS.find((stop) => stop.width > width.value) ?? STOPS[0];
-    width.value = next.width;
+    const at = asked.value;
+    asked.value =
+      at === null ? STOPS[0].width : (STOPS.find((stop) => stop.width > at)?.width ?? null);
   }
 
-  function setWidth(value: number): void {
-    width.value = Math.round(Math.min(WIDEST, Math.max(NARROWEST, value)));
+  /** Asks for a width; null for as wide as the room. */
+  function setWidth(value: number | null): void {
+    asked.value = value === null ? null : within(value);
   }
 
   watch([page, width], () => {
@@ -42,5 +55,20 @@ export const useProof = defineStore('proof', () => {
     setPage.value = null;
   });
 
-  return { page, width, ground, fonts, folded, style, shift, setPage, nextStop, setWidth };
+  return {
+    page,
+    asked,
+    room,
+    width,
+    ground,
+    fonts,
+    folded,
+    whole,
+    yielded,
+    style,
+    shift,
+    setPage,
+    nextStop,
+    setWidth,
+  };
 });

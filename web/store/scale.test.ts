@@ -15,6 +15,17 @@ let kept: Map<string, string>;
 
 const X_HEIGHTS: Record<string, number> = { literata: 0.5, archivo: 0.55 };
 
+const FACE = {
+  width: 1,
+  thin: 0.05,
+  colour: 0.17,
+  contrast: 2,
+  slope: 0,
+  lowerCase: 'own',
+  monospaced: false,
+  figures: null,
+};
+
 beforeEach(async () => {
   jest.useFakeTimers();
   setActivePinia(createPinia());
@@ -23,7 +34,10 @@ beforeEach(async () => {
   server.answers['GET /fonts'] = () => [];
   server.answers['GET /case/measures'] = () =>
     Object.fromEntries(
-      Object.entries(X_HEIGHTS).map(([key, xHeight]) => [key, { regular: { xHeight } }]),
+      Object.entries(X_HEIGHTS).map(([key, xHeight]) => [
+        key,
+        { regular: { ...FACE, xHeight }, cuts: [], languages: [], italic: null },
+      ]),
     );
   kept = browser(server);
   Object.assign(globalThis, {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import Button from 'primevue/button';
 import { computed, ref, watch } from 'vue';
+import DoButton from '../../control/DoButton.vue';
 
 const props = defineProps<{ path: string; code: string }>();
 
@@ -28,7 +28,7 @@ watch(
       <b>{{ path }}</b>
       <span class="line">
         <span role="status" class="quiet small">{{ said }}</span>
-        <Button label="Copy" size="small" variant="outlined" severity="secondary" @click="copy" />
+        <DoButton label="Copy" @click="copy" />
       </span>
     </figcaption>
     <pre

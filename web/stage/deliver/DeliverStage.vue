@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import Button from 'primevue/button';
 import Select from 'primevue/select';
-import ToggleSwitch from 'primevue/toggleswitch';
 import InputText from 'primevue/inputtext';
 import { computed, ref, shallowRef, watch } from 'vue';
 import type { DeliveryFile } from '@lettera/core/wire';
+import DoButton from '../../control/DoButton.vue';
+import OnOff from '../../control/OnOff.vue';
 import { api, urls } from '../../api/client';
 import { count, kilobytes } from '../../control/figures';
 import StandIns from '../../proof/StandIns.vue';
@@ -83,19 +83,16 @@ function setLayer(event: Event): void {
         "
       />
     </label>
-    <label class="line">
-      <ToggleSwitch
-        :model-value="project.document.delivery.dark"
-        aria-label="Deliver the dark colours"
-        @update:model-value="
-          project.change([{ op: 'replace', path: '/delivery/dark', value: $event }])
-        "
-      />
-      <span>Dark colours for visitors who prefer a dark ground</span>
-    </label>
+    <OnOff
+      label="Dark colours for visitors who prefer a dark ground"
+      :model-value="project.document.delivery.dark"
+      @update:model-value="
+        project.change([{ op: 'replace', path: '/delivery/dark', value: $event }])
+      "
+    />
   </div>
   <p v-if="state === 'failed'" class="refused" role="alert">
-    {{ message }} <button type="button" class="plain again" @click="load">Try again</button>
+    {{ message }} <DoButton @click="load">Try again</DoButton>
   </p>
   <p v-else-if="state === 'loading'" class="loading quiet" role="status">
     Working out the files …
@@ -106,7 +103,7 @@ function setLayer(event: Event): void {
   </p>
   <template v-else>
     <div class="line take">
-      <Button as="a" :href="urls.bundle(project.id)" label="Download the bundle" />
+      <DoButton as="a" :href="urls.bundle(project.id)" label="Download the bundle" first large />
       <span
         >{{ count(files.length, 'file') }}, <b>{{ kilobytes(total) }}</b> before the text is
         packed</span
@@ -128,15 +125,12 @@ function setLayer(event: Event): void {
         <template v-for="file in files" :key="file.path">
           <tr :class="{ selected: file.path === path }">
             <td>
-              <button
+              <DoButton
                 v-if="file.kind === 'text'"
-                type="button"
-                class="plain open"
                 :aria-expanded="file.path === path"
                 @click="path = file.path === path ? '' : file.path"
+                >{{ file.path }}</DoButton
               >
-                {{ file.path }}
-              </button>
               <template v-else>{{ file.path }}</template>
             </td>
             <td class="quiet">{{ file.purpose }}</td>

@@ -6,9 +6,9 @@ import type { DeliveryFile, ProgressReport } from '@lettera/core/wire';
 export const DISPLAYS = FONT_DISPLAYS.map((value) => ({
   value,
   label: {
-    swap: 'swap: fallback at once, web face whenever it comes',
-    fallback: 'fallback: web face only if it comes within seconds',
-    optional: 'optional: web face only if it is there at once',
+    swap: 'swap: web face whenever it comes',
+    fallback: 'fallback: only within seconds',
+    optional: 'optional: only if there at once',
   }[value],
 }));
 

@@ -8,6 +8,7 @@ import {
   type FamilySheet,
 } from '@lettera/core/measure';
 import { computed, ref } from 'vue';
+import DoButton from '../../control/DoButton.vue';
 import { useProject } from '../../store/project';
 import type { LineUpRow } from '../../store/rows/rows';
 import { rowFont, useSpecimenFont } from './specimenFonts';
@@ -87,9 +88,7 @@ const codeOf = (character: string): string =>
       </li>
     </ul>
     <p v-if="shown.length < characters.length">
-      <button type="button" class="plain again" @click="whole = true">
-        Show all {{ characters.length }}
-      </button>
+      <DoButton @click="whole = true"> Show all {{ characters.length }} </DoButton>
     </p>
   </section>
 </template>

@@ -6,6 +6,7 @@ import { embeddingRights } from '@lettera/core/font';
 import InputText from 'primevue/inputtext';
 import Select from 'primevue/select';
 import { computed, ref } from 'vue';
+import DoButton from '../../control/DoButton.vue';
 import { kilobytes } from '../../control/figures';
 import NumberField from '../../control/NumberField.vue';
 import { useCaseReadings } from '../../store/caseReadings';
@@ -160,23 +161,20 @@ function drop(index: number): void {
         </template>
         <td class="figure">{{ kilobytes(bytes) }}</td>
         <td v-if="editable">
-          <button
+          <DoButton
             v-if="faces.length > 1"
-            type="button"
-            class="plain again small"
+            class="small"
             :aria-label="`Take ${fullName} out`"
             @click="drop(index)"
           >
             out
-          </button>
+          </DoButton>
         </td>
       </tr>
     </tbody>
   </table>
   <p v-if="shown.length < faces.length">
-    <button type="button" class="plain again" @click="whole = true">
-      Show all {{ faces.length }} faces
-    </button>
+    <DoButton @click="whole = true"> Show all {{ faces.length }} faces </DoButton>
   </p>
 </template>
 

@@ -5,6 +5,7 @@ import { scaleLinear, scaleLog } from 'd3-scale';
 import { select } from 'd3-selection';
 import Select from 'primevue/select';
 import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue';
+import DoButton from '../../control/DoButton.vue';
 import { useLineUp } from '../../store/lineUp';
 import { filterRows, withoutPart } from '../../store/rows/filter';
 import type { LineUpRow } from '../../store/rows/rows';
@@ -244,18 +245,11 @@ const sayPoint = ({ row, values }: Point): string =>
           aria-label="Measure upward"
           @update:model-value="setAxis(1, $event)"
       /></label>
-      <button v-if="regionSet" type="button" class="plain again" @click="clearRegion">
-        Clear the region
-      </button>
+      <DoButton v-if="regionSet" @click="clearRegion"> Clear the region </DoButton>
       <span v-else class="small quiet">Draw a region to narrow the line-up to it.</span>
-      <button
-        type="button"
-        class="plain again table"
-        :aria-pressed="asTable"
-        @click="asTable = !asTable"
-      >
+      <DoButton class="table" :aria-pressed="asTable" @click="asTable = !asTable">
         {{ asTable ? 'As a map' : 'As a table' }}
-      </button>
+      </DoButton>
     </div>
     <p v-if="unplaced || dots" class="small quiet">
       <template v-if="unplaced"
@@ -274,9 +268,9 @@ const sayPoint = ({ row, values }: Point): string =>
       <tbody>
         <tr v-for="point in placed.filter(({ kept }) => kept)" :key="point.row.key">
           <td>
-            <button type="button" class="plain again" @click="lineUp.show(point.row.key)">
+            <DoButton @click="lineUp.show(point.row.key)">
               <bdi>{{ point.row.name }}</bdi>
-            </button>
+            </DoButton>
           </td>
           <td v-for="(measure, i) in axes" :key="measure.key" class="figure">
             {{ figureOf(measure, point.values[i] ?? null) }}
@@ -335,9 +329,6 @@ const sayPoint = ({ row, values }: Point): string =>
 }
 .table {
   margin-left: auto;
-}
-.again {
-  min-height: 24px;
 }
 .plane {
   position: relative;

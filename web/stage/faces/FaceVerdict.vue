@@ -1,7 +1,13 @@
 <script setup lang="ts">
 import { embeddingRights } from '@lettera/core/font';
-import { fitnessSentence, languageOf, type FamilySheet } from '@lettera/core/measure';
+import {
+  fitnessSentences,
+  languageOf,
+  slabReadings,
+  type FamilySheet,
+} from '@lettera/core/measure';
 import { computed, ref } from 'vue';
+import DoButton from '../../control/DoButton.vue';
 import { useProject } from '../../store/project';
 import type { LineUpRow } from '../../store/rows/rows';
 
@@ -17,6 +23,16 @@ const claim = computed(() => {
   return row.disputed
     ? `Claimed as ${row.class}, but drawn as a ${row.measuredClass}.`
     : `Claimed as ${row.class}, drawn as ${row.measuredClass}.`;
+});
+
+/** How near a face with feet comes to the limits between a slab and another serif. */
+const slab = computed(() => {
+  const readings = slabReadings(props.sheet.measures.regular);
+  const told = readings.map(
+    ({ name, value, limit, unit }) =>
+      `${name} ${value.toFixed(2)} ${unit} (limit ${limit.toFixed(2)})`,
+  );
+  return told.length > 0 ? `${told.join(', ').replace(/^./, (first) => first.toUpperCase())}.` : '';
 });
 
 const languages = computed(() => {
@@ -43,21 +59,15 @@ const licence = computed(() =>
 
 <template>
   <section>
-    <p>
-      <strong v-if="row.fitness">{{ fitnessSentence(row.fitness) }}</strong>
-      {{ claim }} {{ languages }}
-    </p>
+    <p>{{ claim }} {{ slab }} {{ languages }}</p>
+    <ul v-if="row.fitness">
+      <li v-for="said in fitnessSentences(row.fitness)" :key="said">{{ said }}</li>
+    </ul>
     <p class="small">
       Licence: {{ row.licence || 'not stated by its source' }}. The file says: {{ rights.says }}.
-      <button
-        v-if="licence"
-        type="button"
-        class="plain again"
-        :aria-expanded="showLicence"
-        @click="showLicence = !showLicence"
-      >
+      <DoButton v-if="licence" :aria-expanded="showLicence" @click="showLicence = !showLicence">
         {{ showLicence ? 'Close the licence' : 'Read the licence in the file' }}
-      </button>
+      </DoButton>
     </p>
     <p v-if="rights.forbidsWeb" class="mark-text">
       Its file forbids what a web page does with it. Ask its maker for a web licence, or refer to it

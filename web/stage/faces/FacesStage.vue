@@ -1,8 +1,13 @@
 <script setup lang="ts">
-import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
+import Select from 'primevue/select';
 import { computed, defineAsyncComponent, nextTick, ref, watch } from 'vue';
-import ChoiceLine from '../../control/ChoiceLine.vue';
+import DoButton from '../../control/DoButton.vue';
+import ChoiceSet from '../../control/ChoiceSet.vue';
+import FoldAway from '../../control/FoldAway.vue';
+import SliderField from '../../control/SliderField.vue';
+import ViewTabs from '../../control/ViewTabs.vue';
+import { count } from '../../control/figures';
 import { useKeys } from '../../control/keys';
 import { useFamilies } from '../../store/families';
 import { useLibrary } from '../../store/library';
@@ -11,9 +16,10 @@ import { useProject } from '../../store/project';
 import { SAMPLES, useSamples } from '../../store/samples';
 import { useUpload } from '../../store/upload';
 import StageHeader from '../StageHeader.vue';
-import { filterRows } from '../../store/rows/filter';
+import { filterRows, phrasesOf } from '../../store/rows/filter';
 import FilterSentence from './FilterSentence.vue';
 import FoundryAsk from './FoundryAsk.vue';
+import WaysToBegin from './WaysToBegin.vue';
 import type { LineUpRow } from '../../store/rows/rows';
 import LineUpList from './LineUpList.vue';
 import MeasuringLine from './MeasuringLine.vue';
@@ -56,7 +62,7 @@ const COLUMNS: { key: SortKey; label: string; means: string; figure?: boolean }[
 ];
 
 const GROUNDS = [
-  { value: 'room', label: 'sheet' },
+  { value: 'room', label: 'the sheet' },
   { value: 'light', label: 'light' },
   { value: 'dark', label: 'dark' },
 ] as const;
@@ -70,6 +76,13 @@ const VIEWS = [
 ] as const;
 
 const rows = computed<LineUpRow[]>(() => families.rows);
+/** Nothing to line up yet, and nothing on its way: what is offered is how to begin. */
+const beginning = computed(() => rows.value.length === 0 && !project.stored?.foundry);
+/** Narrowing is for a list that is longer than one looks at. */
+const FEW = 3;
+const narrowable = computed(
+  () => rows.value.length > FEW || phrasesOf(lineUp.settings.filter).length > 0,
+);
 
 const places = computed(() => ({
   shortlist: project.document?.shortlist ?? [],
@@ -157,80 +170,30 @@ watch(
 <template>
   <StageHeader title="Faces">
     Set your own words in every family, and take in only the weights and scripts that the site will
-    use.
-    <template #actions>
-      <span class="line">
-        <Button
-          label="Refer to a family served elsewhere"
-          size="small"
-          variant="text"
-          severity="secondary"
-          :aria-expanded="referring"
-          @click="referring = !referring"
-        />
-        <Button
-          label="Bring font files"
-          size="small"
-          variant="outlined"
-          severity="secondary"
-          @click="files?.click()"
-        />
-      </span>
+    use. A row opens to the whole family.
+    <template #views>
+      <ViewTabs v-if="!beginning" v-model="lineUp.settings.view" label="Views" :views="VIEWS" />
+    </template>
+    <template v-if="!beginning" #actions>
+      <DoButton label="Bring font files" @click="files?.click()" />
+      <FoldAway v-slot="{ close }" label="Other sources">
+        <p>
+          A family that its licence keeps elsewhere can be referred to.
+          <DoButton label="Refer to a family" @click="(close(), (referring = true))" />
+        </p>
+        <p v-if="project.stored?.foundry">
+          The foundry was allowed by {{ project.stored.foundry.allowedBy }} on
+          {{
+            new Date(project.stored.foundry.allowedAt).toLocaleDateString('en-GB', {
+              dateStyle: 'long',
+            })
+          }}. What was taken in stays when it is withdrawn.
+          <DoButton label="Withdraw it" @click="(close(), library.withdraw())" />
+        </p>
+        <FoundryAsk v-else @allowed="close" />
+      </FoldAway>
     </template>
   </StageHeader>
-  <ReferenceForm v-if="referring" :rows="rows" @done="referring = false" />
-  <FoundryAsk v-if="!project.stored?.foundry" />
-  <div class="bar">
-    <label class="words">
-      <span class="visually-hidden">Words set in every family</span>
-      <InputText :model-value="words" fluid maxlength="400" @change="setWords" />
-    </label>
-    <InputText
-      :model-value="lineUp.settings.filter.name"
-      placeholder="Find by name"
-      aria-label="Find a family by name"
-      class="find"
-      @update:model-value="
-        lineUp.settings.filter = { ...lineUp.settings.filter, name: $event ?? '' }
-      "
-    />
-    <ChoiceLine v-model="lineUp.settings.view" label="View" :choices="VIEWS" />
-  </div>
-  <div class="bar">
-    <ChoiceLine v-model="lineUp.settings.sample" label="What is set" :choices="SAMPLES" />
-    <label class="line">
-      <span class="visually-hidden">Size</span>
-      <input
-        v-model.number="lineUp.size"
-        type="range"
-        min="12"
-        max="96"
-        step="1"
-        :aria-valuetext="`${lineUp.size} px`"
-      />
-      <span class="size">{{ lineUp.size }} px</span>
-    </label>
-    <ChoiceLine v-model="lineUp.settings.equal" label="Set at" :choices="EQUAL" />
-    <span class="line"
-      ><span class="quiet">on</span>
-      <ChoiceLine v-model="lineUp.settings.ground" label="Ground" :choices="GROUNDS" />
-    </span>
-    <button type="button" class="plain again" @click="lineUp.reset()">Reset</button>
-  </div>
-  <FilterSentence :rows="rows" :shown="shown.length" />
-  <!-- In a line that is there anyway, so that nothing moves when measuring ends. -->
-  <div class="bar recent small">
-    <SiteLanguages />
-    <MeasuringLine />
-    <p v-if="recentRows.length" class="small quiet">
-      Looked at lately:
-      <template v-for="(row, i) in recentRows" :key="row.key"
-        ><button type="button" class="plain again" @click="lineUp.show(row.key)">
-          <bdi>{{ row.name }}</bdi></button
-        >{{ i < recentRows.length - 1 ? ', ' : '' }}</template
-      >
-    </p>
-  </div>
   <input
     ref="files"
     type="file"
@@ -241,71 +204,136 @@ watch(
     aria-label="Font files"
     @change="pickFiles"
   />
-  <p v-if="library.state === 'failed'" class="failed" role="alert">
-    {{ library.message }}
-    <button type="button" class="plain again" @click="library.load()">Try again</button>
-  </p>
-  <FaceMap v-if="lineUp.settings.view === 'map'" :rows="rows" :shown="shown" />
+  <ReferenceForm v-if="referring" :rows="rows" @done="referring = false" />
+  <WaysToBegin v-if="beginning" @bring="files?.click()" @refer="referring = true" />
   <template v-else>
-    <div class="columns line-up-columns" role="group" aria-label="Sort by">
-      <button
-        v-for="column in COLUMNS"
-        :key="column.key"
-        type="button"
-        class="plain small"
-        :class="{ figure: column.figure }"
-        :aria-pressed="lineUp.settings.sort === column.key"
-        :title="column.means"
-        @click="sortBy(column.key)"
-      >
-        {{ column.label
-        }}{{
-          lineUp.settings.sort === column.key ? (lineUp.settings.direction === 1 ? ' ↓' : ' ↑') : ''
-        }}
-      </button>
+    <div class="bar">
+      <label class="words">
+        <span class="visually-hidden">Words set in every family</span>
+        <InputText
+          :model-value="words"
+          size="small"
+          fluid
+          maxlength="400"
+          title="Your own words, set in every family"
+          @change="setWords"
+        />
+      </label>
+      <Select
+        v-model="lineUp.settings.sample"
+        :options="[...SAMPLES]"
+        option-label="label"
+        option-value="value"
+        size="small"
+        aria-label="What is set"
+      />
+      <SliderField
+        v-model="lineUp.size"
+        label="Size of what is set"
+        :min="12"
+        :max="96"
+        :says="`${lineUp.size} px`"
+      />
+      <FoldAway label="Setting">
+        <div class="line">
+          Set at
+          <ChoiceSet v-model="lineUp.settings.equal" label="Set at" :choices="EQUAL" />
+        </div>
+        <div class="line">
+          On <ChoiceSet v-model="lineUp.settings.ground" label="Ground" :choices="GROUNDS" />
+        </div>
+        <SiteLanguages />
+        <div><DoButton label="Reset words, size and ground" @click="lineUp.reset()" /></div>
+      </FoldAway>
     </div>
-    <p v-if="library.state === 'loading'" class="empty quiet" role="status">
-      Fetching the foundry’s list …
+    <div class="bar narrowing">
+      <FilterSentence v-if="narrowable" :rows="rows" :shown="shown.length">
+        <InputText
+          :model-value="lineUp.settings.filter.name"
+          placeholder="Find by name"
+          aria-label="Find a family by name"
+          size="small"
+          class="find"
+          @update:model-value="
+            lineUp.settings.filter = { ...lineUp.settings.filter, name: $event ?? '' }
+          "
+        />
+        <template #lately>
+          <div v-if="recentRows.length" class="line wrap lately">
+            <span class="quiet">Looked at lately</span>
+            <DoButton v-for="row in recentRows" :key="row.key" @click="lineUp.show(row.key)">
+              <bdi>{{ row.name }}</bdi>
+            </DoButton>
+          </div>
+        </template>
+      </FilterSentence>
+      <p v-else>{{ count(rows.length, 'family') }}</p>
+      <MeasuringLine />
+    </div>
+    <p v-if="library.state === 'failed'" class="failed" role="alert">
+      {{ library.message }}
+      <DoButton label="Try again" @click="library.load()" />
     </p>
-    <p v-else-if="rows.length === 0" class="empty quiet">
-      The case is empty. Allow the foundry above, or bring font files of your own.
-    </p>
-    <p v-else-if="shown.length === 0" class="empty quiet">
-      No family passes this filter.
-      <button type="button" class="plain again" @click="lineUp.clearFilter()">Clear it</button>
-    </p>
-    <LineUpList ref="list" :rows="shown" :all="rows" :words="text" />
+    <FaceMap v-if="lineUp.settings.view === 'map'" :rows="rows" :shown="shown" />
+    <template v-else>
+      <div class="columns line-up-columns" role="group" aria-label="Sort by">
+        <button
+          v-for="column in COLUMNS"
+          :key="column.key"
+          type="button"
+          class="plain small"
+          :class="{ figure: column.figure }"
+          :aria-pressed="lineUp.settings.sort === column.key"
+          :title="column.means"
+          @click="sortBy(column.key)"
+        >
+          {{ column.label
+          }}<span class="sorted" aria-hidden="true">{{
+            lineUp.settings.sort === column.key
+              ? lineUp.settings.direction === 1
+                ? '▾'
+                : '▴'
+              : '▿'
+          }}</span>
+        </button>
+      </div>
+      <p v-if="library.state === 'loading'" class="empty quiet" role="status">
+        Fetching the foundry’s list …
+      </p>
+      <p v-else-if="rows.length === 0" class="empty">
+        The case is empty, and the foundry listed nothing.
+        <DoButton label="Bring font files" first @click="files?.click()" />
+      </p>
+      <p v-else-if="shown.length === 0" class="empty">
+        No family passes this filter.
+        <DoButton label="Clear the filter" first @click="lineUp.clearFilter()" />
+      </p>
+      <LineUpList ref="list" :rows="shown" :all="rows" :words="text" />
+    </template>
   </template>
-  <p v-if="project.stored?.foundry" class="permission small quiet">
-    The foundry was allowed by {{ project.stored.foundry.allowedBy }} on
-    {{
-      new Date(project.stored.foundry.allowedAt).toLocaleDateString('en-GB', { dateStyle: 'long' })
-    }}.
-    <button type="button" class="plain again" @click="library.withdraw()">Withdraw it</button>
-  </p>
 </template>
 
 <style scoped>
 .bar {
   display: flex;
-  flex-wrap: wrap;
-  gap: 6px 16px;
+  gap: 6px 12px;
   align-items: center;
-  padding: 0 20px 8px;
+  padding: 0 20px 6px;
+}
+.narrowing {
+  align-items: flex-start;
+  justify-content: space-between;
 }
 .find {
-  width: 120px;
+  width: 130px;
 }
 .words {
   flex: 1;
-  min-width: 220px;
+  min-width: 160px;
 }
-input[type='range'] {
-  width: 90px;
-  accent-color: var(--verdigris);
-}
-.size {
-  width: 42px;
+.lately {
+  padding-top: 8px;
+  border-top: 1px solid var(--rule);
 }
 .columns {
   position: sticky;
@@ -313,7 +341,7 @@ input[type='range'] {
   z-index: 2;
   display: grid;
   gap: 10px;
-  padding: 5px 20px 5px 32px;
+  padding: 1px 20px 1px 32px;
   background: var(--sheet);
   border-block: 1px solid var(--rule);
 }
@@ -322,6 +350,9 @@ input[type='range'] {
   color: var(--ink-2);
   white-space: nowrap;
 }
+.columns button:hover {
+  color: var(--ink);
+}
 .columns button.figure {
   text-align: right;
 }
@@ -329,12 +360,12 @@ input[type='range'] {
   color: var(--ink);
   font-weight: 550;
 }
-.recent button {
-  min-height: 24px;
+.sorted {
+  margin-left: 2px;
+  font-size: 9px;
 }
 .empty,
-.failed,
-.permission {
+.failed {
   padding: 16px 20px;
 }
 </style>

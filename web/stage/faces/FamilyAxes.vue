@@ -5,6 +5,7 @@ import { computed, reactive, ref, shallowRef, watch } from 'vue';
 import { api } from '../../api/client';
 import { debounce } from '../../control/debounce';
 import NumberField from '../../control/NumberField.vue';
+import SliderField from '../../control/SliderField.vue';
 import { useProject } from '../../store/project';
 import type { LineUpRow } from '../../store/rows/rows';
 import { MEASURES, withUnit } from '../../store/rows/measures';
@@ -79,13 +80,15 @@ watch(point, measureSoon, { immediate: true });
   <section>
     <h3>Axes</h3>
     <div v-for="{ tag, min, max } in axes" :key="tag" class="line">
-      <input
-        v-model.number="point[tag]"
-        type="range"
+      <SliderField
+        :model-value="point[tag] ?? min"
         :min="min"
         :max="max"
         :step="max - min > 20 ? 1 : 0.1"
-        :aria-label="`${NAMES[tag] ?? tag} axis`"
+        :label="`${NAMES[tag] ?? tag} axis`"
+        says=""
+        width="200px"
+        @update:model-value="point[tag] = $event"
       />
       <NumberField
         :model-value="point[tag] ?? min"
@@ -106,10 +109,6 @@ watch(point, measureSoon, { immediate: true });
 </template>
 
 <style scoped>
-input[type='range'] {
-  width: 200px;
-  accent-color: var(--verdigris);
-}
 .set {
   overflow: hidden;
   font-size: 30px;

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { FamilySheet } from '@lettera/core/measure';
 import { computed, ref, shallowRef, watch } from 'vue';
+import DoButton from '../../control/DoButton.vue';
 import { api } from '../../api/client';
 import { useProject } from '../../store/project';
 import CharacterSheet from './CharacterSheet.vue';
@@ -48,7 +49,7 @@ watch([() => props.row.key, contents], load, { immediate: true });
     <TakeIn v-if="row.library" :family="row.library" :case-key="row.caseKey" />
     <InCase v-if="row.caseKey" :case-key="row.caseKey" :rows="rows" />
     <p v-if="failed" class="mark-text" role="alert">
-      {{ failed }} <button type="button" class="plain again" @click="load">Try again</button>
+      {{ failed }} <DoButton @click="load">Try again</DoButton>
     </p>
     <p v-else-if="!sheet" class="quiet" role="status">Reading the family …</p>
     <template v-else>

@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { FACE_CLASSES } from '@lettera/core/document';
-import { LANGUAGES } from '@lettera/core/measure';
+import { LANGUAGES, PART_NAMES, TEXT_PARTS } from '@lettera/core/measure';
 import Select from 'primevue/select';
 import { computed, nextTick, ref } from 'vue';
-import ChoiceLine from '../../control/ChoiceLine.vue';
+import DoButton from '../../control/DoButton.vue';
+import ChoiceSet from '../../control/ChoiceSet.vue';
 import NumberField from '../../control/NumberField.vue';
-import ToggleLine from '../../control/ToggleLine.vue';
+import FoldAway from '../../control/FoldAway.vue';
+import OnOffSet from '../../control/OnOffSet.vue';
 import { useLineUp } from '../../store/lineUp';
 import { useProject } from '../../store/project';
 import {
@@ -58,15 +60,14 @@ const CLASSES = same(FACE_CLASSES);
 const WEIGHTS = same([100, 200, 300, 400, 500, 600, 700, 800, 900]);
 const FIGURES = same(['tabular', 'proportional', 'lining', 'old-style'] as const);
 const ITALICS = [
-  { value: 'any', label: 'any' },
-  { value: 'italic', label: 'a true italic' },
-  { value: 'drawn', label: 'one of its own drawing' },
+  { value: 'any', label: 'with or without' },
+  { value: 'italic', label: 'any italic' },
+  { value: 'drawn', label: 'a true one' },
 ] as const;
 const FITS = [
-  { value: 'any', label: 'either' },
-  { value: 'text', label: 'fit for text' },
-  { value: 'headings', label: 'for headings only' },
-] as const;
+  { value: 'any' as const, label: 'any' },
+  ...TEXT_PARTS.map((part) => ({ value: part, label: PART_NAMES[part] })),
+];
 const FROM = Object.entries(FROM_WORDS).map(([value, label]) => ({
   value: value as LineUpFilter['from'],
   label,
@@ -126,7 +127,8 @@ function drop(part: FilterPart): void {
 
 <template>
   <div class="filter">
-    <p class="sentence">
+    <div class="sentence">
+      <slot />
       <span class="lead" role="status"
         >{{
           shown === rows.length ? `All ${rows.length}` : `${shown} of ${rows.length}`
@@ -134,94 +136,80 @@ function drop(part: FilterPart): void {
         families</span
       >
       <span v-for="phrase in phrases" :key="phrase.part" class="phrase">
-        <button
-          type="button"
-          class="plain set"
-          :aria-expanded="editing === phrase.part"
-          @click="edit(phrase.part)"
+        <DoButton :aria-expanded="editing === phrase.part" @click="edit(phrase.part)">{{
+          phrase.text
+        }}</DoButton><DoButton :aria-label="`Let go: ${phrase.text}`" @click="drop(phrase.part)"
+          >×</DoButton
         >
-          {{ phrase.text }}</button><button
-          type="button"
-          class="plain drop"
-          :aria-label="`Let go: ${phrase.text}`"
-          @click="drop(phrase.part)"
-        >
-          ×
-        </button>
       </span>
-      <span class="more"
-        >{{ phrases.length === 0 ? 'to narrow by ' : 'also by '
-        }}<template v-for="({ part, label }, i) in addable" :key="part"
-          ><button
-            type="button"
-            class="plain add"
-            :aria-expanded="editing === part"
-            @click="edit(part)"
-          >
-            {{ label }}</button
-          >{{ i < addable.length - 1 ? ', ' : '' }}</template
-        ></span
-      >
-      <button
+      <FoldAway v-slot="{ close }" :label="phrases.length === 0 ? 'Narrow by' : 'Narrow further'">
+        <div class="line wrap parts">
+          <DoButton
+            v-for="{ part, label } in addable"
+            :key="part"
+            :label="label"
+            @click="(close(), edit(part))"
+          />
+        </div>
+        <slot name="lately" />
+      </FoldAway>
+      <DoButton
         v-if="phrases.length || filter.name"
-        type="button"
-        class="plain again clear"
+        label="Clear"
         @click="(lineUp.clearFilter(), (editing = null))"
-      >
-        Clear
-      </button>
-    </p>
+      />
+    </div>
     <div v-if="editing" ref="editor" class="editor line wrap" @keydown.esc.stop="editing = null">
-      <ToggleLine
+      <OnOffSet
         v-if="editing === 'classes'"
         label="Class"
         :choices="CLASSES"
         :model-value="filter.classes"
         @update:model-value="set({ classes: $event })"
       />
-      <ToggleLine
+      <OnOffSet
         v-else-if="editing === 'weights'"
         label="Weights needed"
         :choices="WEIGHTS"
         :model-value="filter.weights"
         @update:model-value="set({ weights: [...$event].sort((a, b) => a - b) })"
       />
-      <ChoiceLine
+      <ChoiceSet
         v-else-if="editing === 'italic'"
         label="Italic"
         :choices="ITALICS"
         :model-value="filter.italic"
         @update:model-value="set({ italic: $event })"
       />
-      <ToggleLine
+      <OnOffSet
         v-else-if="editing === 'languages'"
         label="Languages"
         :choices="languages"
         :model-value="filter.languages"
         @update:model-value="set({ languages: $event })"
       />
-      <ToggleLine
+      <OnOffSet
         v-else-if="editing === 'scripts'"
         label="Scripts with files of their own"
         :choices="scripts"
         :model-value="filter.scripts"
         @update:model-value="set({ scripts: $event })"
       />
-      <ToggleLine
+      <OnOffSet
         v-else-if="editing === 'figures'"
         label="Figures"
         :choices="FIGURES"
         :model-value="filter.figures"
         @update:model-value="set({ figures: $event })"
       />
-      <ChoiceLine
+      <ChoiceSet
         v-else-if="editing === 'fit'"
         label="Fitness"
         :choices="FITS"
         :model-value="filter.fit"
         @update:model-value="set({ fit: $event })"
       />
-      <ChoiceLine
+      <ChoiceSet
         v-else-if="editing === 'from'"
         label="Where from"
         :choices="FROM"
@@ -268,19 +256,20 @@ function drop(part: FilterPart): void {
         />
         <span class="small quiet">{{ measureOf(measure).means }}</span>
       </template>
-      <button type="button" class="plain again" @click="editing = null">Done</button>
+      <DoButton @click="editing = null">Done</DoButton>
     </div>
   </div>
 </template>
 
 <style scoped>
 .filter {
-  padding: 0 20px 8px;
+  flex: 1;
+  min-width: 0;
 }
 .sentence {
   display: flex;
   flex-wrap: wrap;
-  gap: 2px 6px;
+  gap: 4px 8px;
   align-items: center;
 }
 .lead {
@@ -289,33 +278,11 @@ function drop(part: FilterPart): void {
 .phrase {
   display: inline-flex;
 }
-.set {
-  min-height: 24px;
-  border-bottom: 2px solid var(--verdigris);
+.phrase > :last-child {
+  border-left: 0;
 }
-.drop {
-  width: 24px;
-  min-height: 24px;
-  color: var(--ink-2);
-  text-align: center;
-}
-.more {
-  color: var(--ink-2);
-}
-.add {
-  min-height: 24px;
-  color: var(--ink-2);
-  text-decoration: underline;
-  text-decoration-color: var(--rule);
-  text-underline-offset: 3px;
-}
-.add:hover,
-.add[aria-expanded='true'] {
-  color: var(--ink);
-  text-decoration-color: var(--verdigris);
-}
-.clear {
-  min-height: 24px;
+.parts {
+  gap: 6px;
 }
 .editor {
   gap: 4px 12px;

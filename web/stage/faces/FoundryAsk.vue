@@ -1,8 +1,10 @@
 <script setup lang="ts">
-import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
 import { ref } from 'vue';
+import DoButton from '../../control/DoButton.vue';
 import { useLibrary } from '../../store/library';
+
+const emit = defineEmits<{ allowed: [] }>();
 
 const library = useLibrary();
 const name = ref('');
@@ -11,6 +13,7 @@ const refused = ref('');
 async function allow(): Promise<void> {
   try {
     await library.allow(name.value.trim() || 'unnamed');
+    emit('allowed');
   } catch (error) {
     refused.value = (error as Error).message;
   }
@@ -19,7 +22,7 @@ async function allow(): Promise<void> {
 
 <template>
   <section>
-    <h2>The foundry’s families are not shown yet</h2>
+    <h2>May Lettera ask the foundry?</h2>
     <p>
       To show them, Lettera’s server asks the foundry for its list and for the files you look at.
       The foundry learns which families are looked at, and nothing of this project, of you or of its
@@ -35,7 +38,7 @@ async function allow(): Promise<void> {
         placeholder="Your name"
         maxlength="120"
       />
-      <Button type="submit" label="Allow the foundry" size="small" />
+      <DoButton type="submit" label="Allow the foundry" first />
     </form>
     <p class="small quiet">It can be withdrawn at any time; what was taken in stays.</p>
     <p v-if="refused" role="alert" class="mark-text">{{ refused }}</p>
@@ -46,9 +49,6 @@ async function allow(): Promise<void> {
 section {
   display: grid;
   gap: 8px;
-  margin: 0 20px 16px;
-  padding: 16px;
-  border: 1px solid var(--rule);
 }
 p {
   max-width: 62ch;

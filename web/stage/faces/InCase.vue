@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { siteName } from '@lettera/core/document';
 import { replaceFamilyPatch, seatsOf, takeOutPatch } from '@lettera/core/style';
-import Button from 'primevue/button';
-import Checkbox from 'primevue/checkbox';
 import InputText from 'primevue/inputtext';
 import Select from 'primevue/select';
 import { computed, ref } from 'vue';
 import { useRoute } from 'vue-router';
+import DoButton from '../../control/DoButton.vue';
+import OnOff from '../../control/OnOff.vue';
 import { percent } from '../../control/figures';
 import { useCaseReadings } from '../../store/caseReadings';
 import { useLineUp } from '../../store/lineUp';
@@ -94,7 +94,7 @@ function setAlias(event: Event): void {
     </p>
     <p v-else class="small">
       Not seated yet.
-      <RouterLink :to="{ name: 'pair', params: { project: route.params['project'] } }">
+      <RouterLink class="go" :to="{ name: 'pair', params: { project: route.params['project'] } }">
         Seat it in a voice
       </RouterLink>
     </p>
@@ -124,21 +124,18 @@ function setAlias(event: Event): void {
         aria-label="Family to take its place everywhere"
       />
       <template v-if="replacement">
-        <label v-if="sizeRatio && Math.abs(sizeRatio - 1) > 0.005" class="line small">
-          <Checkbox v-model="keepSize" binary size="small" />
-          Keep the apparent size: its x-height is {{ percent(Math.abs(1 / sizeRatio - 1)) }}
-          {{ sizeRatio > 1 ? 'smaller' : 'larger' }}, so sizes go to {{ percent(sizeRatio, 0) }}
-        </label>
-        <Button label="Replace everywhere" size="small" @click="replace" />
+        <OnOff
+          v-if="sizeRatio && Math.abs(sizeRatio - 1) > 0.005"
+          v-model="keepSize"
+          :label="`Keep the apparent size: its x-height is ${percent(Math.abs(1 / sizeRatio - 1))} ${sizeRatio > 1 ? 'smaller' : 'larger'}, so sizes go to ${percent(sizeRatio, 0)}`"
+        />
+        <DoButton label="Replace everywhere" @click="replace" first />
       </template>
     </div>
     <div class="line wrap">
-      <Button
+      <DoButton
         v-if="!removing"
         label="Take out of the case"
-        size="small"
-        variant="text"
-        severity="secondary"
         @click="seats.length ? (removing = true) : remove()"
       />
       <template v-else>
@@ -148,14 +145,8 @@ function setAlias(event: Event): void {
             {{ seat.instead }}. </template
           >Undo brings it back, files too.</span
         >
-        <Button
-          label="Take it out"
-          size="small"
-          variant="outlined"
-          severity="secondary"
-          @click="remove"
-        />
-        <button type="button" class="plain again" @click="removing = false">Keep it</button>
+        <DoButton label="Take it out" @click="remove" />
+        <DoButton @click="removing = false">Keep it</DoButton>
       </template>
     </div>
   </section>

@@ -6,8 +6,8 @@ import {
   type LineMetrics,
   type Platform,
 } from '@lettera/core/font';
-import Button from 'primevue/button';
 import { computed } from 'vue';
+import DoButton from '../../control/DoButton.vue';
 import { useCaseReadings } from '../../store/caseReadings';
 import { useProject } from '../../store/project';
 import type { LineUpRow } from '../../store/rows/rows';
@@ -83,27 +83,14 @@ function letFloat(): void {
     </table>
     <p v-if="pinned" class="line wrap">
       Pinned: every platform gives it the same line.
-      <Button
-        label="Let it float"
-        size="small"
-        variant="text"
-        severity="secondary"
-        @click="letFloat"
-      />
+      <DoButton label="Let it float" @click="letFloat" />
     </p>
     <p v-else-if="!disagree" class="small quiet">
       All platforms agree to within 1 % of the em: text sits the same everywhere.
     </p>
     <p v-else class="line wrap">
       Platforms disagree by more than 1 % of the em: text sits higher or lower from one to another.
-      <Button
-        v-if="family && family.source !== 'reference'"
-        label="Pin its line"
-        size="small"
-        variant="outlined"
-        severity="secondary"
-        @click="pin"
-      />
+      <DoButton v-if="family && family.source !== 'reference'" label="Pin its line" @click="pin" />
       <span v-else class="small quiet">Once it is in the case its line can be pinned.</span>
     </p>
   </section>

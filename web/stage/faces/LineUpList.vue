@@ -20,12 +20,12 @@ const project = useProject();
 
 /** Rows kept beyond the window on either side. */
 const BEYOND = 4;
-const FACTS_HEIGHT = 52;
+const FACTS_HEIGHT = 44;
 
 const running = computed(() => lineUp.settings.sample === 'paragraph');
 const shortlist = computed(() => new Set(project.document?.shortlist ?? []));
 
-const estimate = (): number => FACTS_HEIGHT + lineUp.size * (running.value ? 1.45 * 5 : 1.3);
+const estimate = (): number => FACTS_HEIGHT + lineUp.size * (running.value ? 1.45 * 5 : 1.25);
 
 const { near, height, measureRow, measureAnew, scrollTo } = useNearRows({
   rows: () => props.rows,

@@ -1,5 +1,7 @@
 <script setup lang="ts">
+import { fitnessWord } from '@lettera/core/measure';
 import { computed, ref, watch } from 'vue';
+import DoButton from '../../control/DoButton.vue';
 import { kilobytes } from '../../control/figures';
 import type { LineUpRow } from '../../store/rows/rows';
 import MeasureCell from './MeasureCell.vue';
@@ -44,9 +46,7 @@ const shownSize = computed(() => {
 const italicWord = computed(() =>
   props.row.italic ? (props.row.measures?.italic ?? 'yes') : 'none',
 );
-const fitWord = computed(() =>
-  props.row.fitness ? (props.row.fitness.use === 'text' ? 'fit for text' : 'headings only') : '',
-);
+const fitWord = computed(() => (props.row.fitness ? fitnessWord(props.row.fitness) : ''));
 </script>
 
 <template>
@@ -99,7 +99,7 @@ const fitWord = computed(() =>
     </div>
     <p v-if="state === 'failed'" class="failed">
       The foundry did not send this face.
-      <button type="button" class="plain again" @click="again">Try again</button>
+      <DoButton @click="again">Try again</DoButton>
     </p>
     <!-- A second way to open the row, for the pointer; the name is the one for the keyboard. -->
     <div
@@ -134,7 +134,7 @@ const fitWord = computed(() =>
   display: grid;
   gap: 10px;
   align-items: center;
-  padding: 6px 20px 0 8px;
+  padding: 4px 20px 0 8px;
   font-size: 12px;
 }
 .who {
@@ -171,16 +171,15 @@ const fitWord = computed(() =>
 .name,
 .about {
   display: block;
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
 }
 .name {
   font-size: 13px;
+  line-height: 17px;
   font-weight: 550;
 }
 .about {
   font-size: 11px;
+  line-height: 14px;
   color: var(--ink-2);
 }
 .taken {
@@ -191,18 +190,14 @@ const fitWord = computed(() =>
 }
 .specimen {
   min-height: 24px;
-  margin: 2px 0 0;
-  padding: 2px 20px 8px 32px;
-  line-height: 1.3;
-  white-space: nowrap;
-  overflow: hidden;
-  text-overflow: ellipsis;
+  padding: 0 20px 6px 32px;
+  line-height: 1.25;
+  overflow-wrap: anywhere;
   cursor: pointer;
   transition: opacity var(--motion);
 }
 .specimen.running {
   padding-right: max(20px, calc(100% - 75ch));
-  white-space: normal;
   line-height: 1.45;
 }
 .specimen.light {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { lookAlikes, spreadOf } from '@lettera/core/pairing';
 import { computed } from 'vue';
+import DoButton from '../../control/DoButton.vue';
 import { useLineUp } from '../../store/lineUp';
 import type { LineUpRow } from '../../store/rows/rows';
 import NameInFace from './NameInFace.vue';
@@ -31,9 +32,9 @@ const alike = computed(() => {
     </p>
     <ul>
       <li v-for="{ key: other, differences } in alike" :key="other.key">
-        <button type="button" class="plain again name" @click="lineUp.show(other.key)">
+        <DoButton class="name" @click="lineUp.show(other.key)">
           <NameInFace :row="other" />
-        </button>
+        </DoButton>
         <span class="small">{{
           differences.length ? differences.slice(0, 3).join(', ') : 'no difference to be seen'
         }}</span>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import DoButton from '../../control/DoButton.vue';
+import ProgressLine from '../../control/ProgressLine.vue';
 import { useLibrary } from '../../store/library';
 
 /** How far the library has been measured, while that goes on or has stopped short. */
@@ -6,11 +8,14 @@ const library = useLibrary();
 </script>
 
 <template>
-  <p v-if="library.measuring.state === 'measuring'" class="line small" role="status">
-    <progress :value="library.measuring.done" :max="library.measuring.of || 1" />
-    Measuring {{ library.measuring.done }} of {{ library.measuring.of }}
-    <button type="button" class="plain again" @click="library.stop()">Stop</button>
-  </p>
+  <ProgressLine
+    v-if="library.measuring.state === 'measuring'"
+    :done="library.measuring.done"
+    :of="library.measuring.of"
+    stoppable
+    @stop="library.stop()"
+    >Measuring {{ library.measuring.done }} of {{ library.measuring.of }}</ProgressLine
+  >
   <p
     v-else-if="library.measuring.state === 'stopped' || library.measuring.state === 'failed'"
     class="line small"
@@ -23,17 +28,6 @@ const library = useLibrary();
     }}
     at {{ library.measuring.done }} of {{ library.measuring.of }} families; the others show without
     figures.
-    <button type="button" class="plain again" @click="library.goOn()">Go on</button>
+    <DoButton @click="library.goOn()">Go on</DoButton>
   </p>
 </template>
-
-<style scoped>
-progress {
-  width: 80px;
-  height: 6px;
-  accent-color: var(--verdigris);
-}
-button {
-  min-height: 24px;
-}
-</style>

@@ -2,10 +2,10 @@
 import { FACE_CLASSES, type FaceClass, type Slant } from '@lettera/core/document';
 import { REGULAR_WEIGHT, type FaceMeasures } from '@lettera/core/measure';
 import { lookAlikes, spreadOf } from '@lettera/core/pairing';
-import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
 import Select from 'primevue/select';
 import { computed, ref, shallowRef } from 'vue';
+import DoButton from '../../control/DoButton.vue';
 import { api } from '../../api/client';
 import { useLibrary } from '../../store/library';
 import { useProject } from '../../store/project';
@@ -194,7 +194,7 @@ async function take(): Promise<void> {
         }}.
       </template>
       <template v-else>With a file of it at hand, the look-alike is chosen by measure. </template>
-      <button type="button" class="plain again" @click="file?.click()">Measure a file</button>
+      <DoButton @click="file?.click()">Measure a file</DoButton>
       <span class="quiet"> It is measured and not kept.</span>
       <input
         ref="file"
@@ -207,8 +207,8 @@ async function take(): Promise<void> {
       />
     </p>
     <div class="line">
-      <Button type="submit" label="Take in by reference" size="small" :loading="sending" />
-      <button type="button" class="plain again" @click="emit('done')">Leave</button>
+      <DoButton type="submit" label="Take in by reference" :loading="sending" first />
+      <DoButton @click="emit('done')">Leave</DoButton>
     </div>
     <p v-if="refused" class="mark-text" role="alert">{{ refused }}</p>
   </form>

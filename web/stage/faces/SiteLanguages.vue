@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { languageOf, LANGUAGES } from '@lettera/core/measure';
 import { computed, ref } from 'vue';
-import ToggleLine from '../../control/ToggleLine.vue';
+import DoButton from '../../control/DoButton.vue';
+import OnOffSet from '../../control/OnOffSet.vue';
 import { useProject } from '../../store/project';
 
 /** The languages of the site, which faces are held to, and their change. */
@@ -23,16 +24,11 @@ function set(value: string[]): void {
   <div>
     <p>
       <span class="quiet">The site is in</span> {{ names }}
-      <button
-        type="button"
-        class="plain again"
-        :aria-expanded="editing"
-        @click="editing = !editing"
-      >
+      <DoButton :aria-expanded="editing" @click="editing = !editing">
         {{ editing ? 'Done' : 'Change' }}
-      </button>
+      </DoButton>
     </p>
-    <ToggleLine
+    <OnOffSet
       v-if="editing"
       label="Languages of the site"
       :choices="choices"

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import Button from 'primevue/button';
-import Checkbox from 'primevue/checkbox';
 import { computed, ref } from 'vue';
 import { libraryFaces, type LibraryFamily } from '@lettera/core/document';
+import DoButton from '../../control/DoButton.vue';
+import OnOff from '../../control/OnOff.vue';
 import { count, kilobytes } from '../../control/figures';
 import { useLibrary } from '../../store/library';
 import { useProject } from '../../store/project';
@@ -70,42 +70,53 @@ async function take(): Promise<void> {
   }
   taking.value = null;
 }
+
+const turned = (all: readonly string[], one: string, on: boolean): string[] => {
+  const others = all.filter((other) => other !== one);
+  return on ? [...others, one] : others;
+};
 </script>
 
 <template>
   <section class="take" :aria-label="`Take ${family.name} in`">
     <fieldset v-for="style in styles" :key="style">
-      <legend class="quiet">{{ style === 'normal' ? 'Upright' : 'True italic' }}</legend>
-      <label v-for="weight in weightsIn(style)" :key="weight" class="face">
-        <Checkbox v-model="faces" :value="`${style} ${weight}`" size="small" />
-        <span :style="{ fontFamily: font, fontWeight: weight, fontStyle: style }">{{
-          weight
-        }}</span>
-      </label>
+      <legend class="quiet">{{ style === 'normal' ? 'Upright' : 'Italic' }}</legend>
+      <OnOff
+        v-for="weight in weightsIn(style)"
+        :key="weight"
+        :label="`${weight}`"
+        :style="{ fontFamily: font, fontWeight: weight, fontStyle: style }"
+        :aria-label="`${weight} ${style === 'normal' ? 'upright' : 'italic'}`"
+        :model-value="faces.includes(`${style} ${weight}`)"
+        @update:model-value="faces = turned(faces, `${style} ${weight}`, $event)"
+      />
     </fieldset>
     <fieldset>
       <legend class="quiet">Scripts</legend>
-      <label v-for="script in family.scripts" :key="script" class="face">
-        <Checkbox v-model="scripts" :value="script" size="small" />
-        {{ script }}
-      </label>
+      <OnOff
+        v-for="script in family.scripts"
+        :key="script"
+        :label="script"
+        :model-value="scripts.includes(script)"
+        @update:model-value="scripts = turned(scripts, script, $event)"
+      />
     </fieldset>
     <p v-if="family.variable" class="small quiet">
       One file a style carries every weight; it is cut to the range from the lightest to the
       heaviest picked.
     </p>
     <div class="line wrap">
-      <Button
+      <DoButton
         :label="caseKey ? 'Take in what is picked' : 'Take into the case'"
-        size="small"
         :loading="taking !== null"
         @click="take"
+        first
       />
       <template v-if="taking">
         <span role="status">{{
           progress ? `${progress.done} of ${count(progress.of, 'file')}` : 'Asking the foundry …'
         }}</span>
-        <button type="button" class="plain again" @click="taking?.abort()">Stop</button>
+        <DoButton @click="taking?.abort()">Stop</DoButton>
       </template>
       <span v-else
         >{{ count(cost.files, 'file') }}, {{ family.variable ? 'at most ' : ''

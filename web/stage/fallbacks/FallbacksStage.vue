@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { candidateError, LOCAL_FONTS } from '@lettera/core/fallback';
 import { cssPercent } from '@lettera/core/deliver';
-import Button from 'primevue/button';
 import { computed } from 'vue';
 import { useRoute } from 'vue-router';
+import DoButton from '../../control/DoButton.vue';
 import { percent } from '../../control/figures';
 import { useFallbacks } from '../../store/fallbacks';
 import { usePlans } from '../../store/plans';
@@ -47,12 +47,12 @@ const choose = (voice: string, local: string, first: boolean): boolean =>
     in width and height, so that the page does not jump.
   </StageHeader>
   <div class="line actions">
-    <Button
+    <DoButton
       :label="
         proof.fonts === 'web' ? 'Show the fallback on the proof' : 'Show the web faces on the proof'
       "
-      size="small"
       @click="proof.fonts = proof.fonts === 'web' ? 'fallback' : 'web'"
+      first
     />
     <span class="small quiet">or press f</span>
   </div>
@@ -61,7 +61,7 @@ const choose = (voice: string, local: string, first: boolean): boolean =>
   </p>
   <p v-else-if="fallbacks.state === 'failed'" class="state" role="alert">
     The fallbacks could not be worked out. What was decided is kept.
-    <button type="button" class="plain again" @click="fallbacks.load()">Try again</button>
+    <DoButton @click="fallbacks.load()">Try again</DoButton>
   </p>
   <section
     v-for="{ key, voice, family, stack, chosen, candidates } in voices"
@@ -80,7 +80,7 @@ const choose = (voice: string, local: string, first: boolean): boolean =>
     </ol>
     <p v-if="!family" class="small quiet">
       No family is seated here, so visitors see their own {{ voice.generic }}.
-      <RouterLink :to="{ name: 'pair', params: { project: route.params['project'] } }"
+      <RouterLink class="go" :to="{ name: 'pair', params: { project: route.params['project'] } }"
         >Seat one</RouterLink
       >
     </p>

@@ -1,24 +1,28 @@
 <script setup lang="ts">
 import { MOST_CONTENDERS } from '@lettera/core/document';
-import { drawPlace, type Role } from '@lettera/core/pairing';
-import Select from 'primevue/select';
+import { drawPlace, ROLES, type Role } from '@lettera/core/pairing';
 import { computed, onBeforeUnmount, reactive, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import ChoiceLine from '../../control/ChoiceLine.vue';
+import DoButton from '../../control/DoButton.vue';
+import ChoiceSet from '../../control/ChoiceSet.vue';
 import { count } from '../../control/figures';
 import { useKeys } from '../../control/keys';
 import NumberField from '../../control/NumberField.vue';
-import ToggleLine from '../../control/ToggleLine.vue';
+import OnOff from '../../control/OnOff.vue';
+import OnOffSet from '../../control/OnOffSet.vue';
+import ViewTabs from '../../control/ViewTabs.vue';
+import FoldAway from '../../control/FoldAway.vue';
 import { useContenders } from '../../store/contenders';
 import { useFamilies } from '../../store/families';
 import { useLibrary } from '../../store/library';
 import { useLineUp } from '../../store/lineUp';
-import { usePairing, type PairKeys } from '../../store/pairing';
+import { samePair, usePairing, type PairKeys } from '../../store/pairing';
 import { usePartners } from '../../store/partners';
 import { useProject } from '../../store/project';
 import StageHeader from '../StageHeader.vue';
 import ContenderStrip from './ContenderStrip.vue';
 import { NO_PARTNER_FILTER, passesAsPartner, type PartnerFilter } from './filter';
+import HeldVoice from './HeldVoice.vue';
 import PartnerList from './PartnerList.vue';
 import SideBySide from './SideBySide.vue';
 import StartingPoints from './StartingPoints.vue';
@@ -35,29 +39,34 @@ const contenders = useContenders();
 const route = useRoute();
 const router = useRouter();
 
-const view = ref<'order' | 'points' | 'beside' | 'voices'>('order');
+type View = 'order' | 'points' | 'beside' | 'voices';
+const view = ref<View>(route.query['view'] === 'points' ? 'points' : 'order');
 const filter = reactive<PartnerFilter>(structuredClone(NO_PARTNER_FILTER));
 const clearFilter = (): unknown => Object.assign(filter, structuredClone(NO_PARTNER_FILTER));
 
-const VIEWS = computed(() => [
-  { value: 'order' as const, label: 'Partners in order' },
-  { value: 'points' as const, label: 'Starting points' },
+const VIEWS = computed((): { value: View; label: string }[] => [
+  { value: 'order', label: 'Partners in order' },
+  { value: 'points', label: 'Starting points' },
   ...(contenders.states.length > 1 ? [{ value: 'beside' as const, label: 'Side by side' }] : []),
-  { value: 'voices' as const, label: 'Voices and weights' },
+  { value: 'voices', label: 'Voices and weights' },
 ]);
-const SOUGHT: { value: Role; label: string }[] = [
-  { value: 'text', label: 'text for the heading' },
-  { value: 'heading', label: 'heading for the text' },
-];
+const ROLE_NAMES: Record<Role, string> = {
+  heading: 'heading',
+  subheading: 'subheading',
+  text: 'text',
+};
+const soughtChoices = computed(() =>
+  pairing.roles.map((role) => ({ value: role, label: ROLE_NAMES[role] })),
+);
 const CLASSES = [
   { value: 'any', label: 'any class' },
   { value: 'other', label: 'another class' },
   { value: 'same', label: 'the same class' },
 ] as const;
 const WANTED = [
-  { value: 'text', label: 'fit for text' },
-  { value: 'italic', label: 'true italic' },
-  { value: 'superfamily', label: 'one superfamily' },
+  { value: 'fit', label: 'fit without a caveat' },
+  { value: 'italic', label: 'a true italic' },
+  { value: 'superfamily', label: 'of one superfamily' },
   { value: 'case', label: 'in the case' },
 ] as const;
 
@@ -71,7 +80,7 @@ const holdable = computed(() =>
 );
 
 watch(
-  [() => pairing.held, () => pairing.sought, () => partners.measured],
+  [() => pairing.held, () => pairing.sought, () => partners.library],
   () => void partners.find(pairing.held, pairing.sought),
   { immediate: true },
 );
@@ -91,12 +100,11 @@ watch(
 
 /** The order narrowed by the filter; each keeps its place in the whole. */
 const shown = computed(() => {
-  const { held } = pairing;
-  if (!held) return [];
+  const { heldRows, sought } = pairing;
   const languages = project.document?.languages.map((tag) => tag.split('-')[0] ?? tag) ?? [];
   return partners.order.flatMap((ranked, i) => {
     const row = families.byKey.get(ranked.key);
-    return row && passesAsPartner(row, held, filter, languages)
+    return row && passesAsPartner(row, heldRows, sought, filter, languages)
       ? [{ row, ranked, place: i + 1 }]
       : [];
   });
@@ -134,12 +142,18 @@ function leaveDraw(): void {
 }
 
 const nameOf = (key: string): string => families.byKey.get(key)?.name ?? key;
-const pairName = ({ heading, text }: PairKeys): string => `${nameOf(heading)} over ${nameOf(text)}`;
+const pairName = (pair: PairKeys): string =>
+  ROLES.flatMap((role) => pair[role] ?? [])
+    .map(nameOf)
+    .join(' over ');
 
-/** One family in both voices, told apart by weight and size. */
-const both = computed<PairKeys | null>(() =>
-  pairing.held ? { heading: pairing.held.key, text: pairing.held.key } : null,
-);
+/** One family in every voice, told apart by weight and size. */
+const one = computed<PairKeys | null>(() => {
+  const [first] = pairing.heldRows;
+  return first
+    ? pairing.pairOf(Object.fromEntries(pairing.roles.map((role) => [role, first.key])))
+    : null;
+});
 
 function keep(pair: PairKeys | null): void {
   if (pair) contenders.keep(pair);
@@ -149,10 +163,9 @@ function keep(pair: PairKeys | null): void {
 const setAside = computed(() =>
   (project.document?.shortlist ?? []).flatMap((key) => families.byKey.get(key) ?? []),
 );
-function hold(key: string): void {
-  pairing.heldInstead = key;
-  pairing.rest(null);
-}
+const firstHeld = computed<Role>(
+  () => pairing.roles.find((role) => role !== pairing.sought) ?? 'text',
+);
 function showInFaces(key: string): void {
   lineUp.show(key);
   void router.push({ name: 'faces', params: { project: route.params['project'] } });
@@ -161,9 +174,7 @@ function showInFaces(key: string): void {
 /** The contender before or after the one on the proof. */
 function step(by: 1 | -1): void {
   const all = contenders.states.length;
-  const at = contenders.states.findIndex(
-    ({ pair }) => pair.heading === pairing.resting?.heading && pair.text === pairing.resting.text,
-  );
+  const at = contenders.states.findIndex(({ pair }) => samePair(pair, pairing.resting));
   const next = (at === -1 && by === -1 ? all : at) + by;
   if (all > 0 && next !== at) contenders.flip((next + all) % all);
 }
@@ -187,122 +198,114 @@ onBeforeUnmount(leaveDraw);
 
 <template>
   <StageHeader title="Pair">
-    Hold one voice and seek a partner for the other. Pointing shows a pair on the proof, a click
-    takes it, leaving gives back.
+    Hold one voice and seek a partner for the other, or a set of three. Pointing shows a pair on the
+    proof, a click takes it, leaving gives back.
+    <template #views><ViewTabs v-model="view" label="Views" :views="VIEWS" /></template>
   </StageHeader>
   <TakenNotice />
-  <ContenderStrip />
-  <div class="bar">
-    <ChoiceLine v-model="view" label="View" :choices="VIEWS" />
-    <span v-if="view === 'order'" class="line">
-      <span class="quiet">Seek a</span>
-      <ChoiceLine v-model="pairing.sought" label="What is sought" :choices="SOUGHT" />
-    </span>
-  </div>
+  <ContenderStrip v-if="view !== 'beside'" />
   <StartingPoints v-if="view === 'points'" />
   <SideBySide v-else-if="view === 'beside'" />
   <VoiceSeats v-else-if="view === 'voices'" />
+  <p v-else-if="!pairing.seats" class="empty">
+    A pair needs two voices, and the project has one.
+    <DoButton label="Add a voice" first @click="view = 'voices'" />
+  </p>
   <template v-else>
-    <div class="bar">
-      <label class="line"
-        ><span class="quiet">Held:</span>
-        <Select
-          :model-value="pairing.held?.key ?? null"
-          :options="holdable"
-          option-label="name"
-          option-value="key"
-          filter
-          size="small"
-          placeholder="Choose a family"
-          aria-label="Family that is held"
-          @update:model-value="hold($event)"
-      /></label>
-      <ChoiceLine v-model="filter.class" label="Class" :choices="CLASSES" />
-      <ToggleLine v-model="filter.wanted" label="Wanted" :choices="WANTED" />
-      <ToggleLine
-        label="Languages"
-        :model-value="filter.languages ? [1] : []"
-        :choices="[{ value: 1, label: 'the site’s languages' }]"
-        @update:model-value="filter.languages = $event.length > 0"
-      />
-      <ToggleLine v-model="filter.scripts" label="Scripts" :choices="SCRIPTS" />
-      <NumberField
-        label="At most, KB a face"
-        :model-value="filter.mostBytes === null ? null : filter.mostBytes / 1000"
-        :min="1"
-        :max="5000"
-        :step="5"
-        @update:model-value="filter.mostBytes = $event * 1000"
-      />
-      <button v-if="narrowed" type="button" class="plain again" @click="clearFilter">Clear</button>
+    <div v-if="families.rows.length" class="bar">
+      <span class="quiet">Seek</span>
+      <ChoiceSet v-model="pairing.sought" label="What is sought" :choices="soughtChoices" />
+      <template v-for="role in pairing.roles" :key="role">
+        <HeldVoice
+          v-if="role !== pairing.sought"
+          :key="pairing.held[role]?.key"
+          :name="ROLE_NAMES[role]"
+          :row="pairing.held[role]"
+          :choices="holdable"
+          :words="project.document?.words ?? ''"
+          @hold="pairing.hold(role, $event)"
+        />
+      </template>
+      <OnOff v-model="pairing.three" label="Three voices" class="three" />
     </div>
-    <div v-if="pairing.held" class="bar small">
+    <div v-if="pairing.heldRows.length" class="bar">
       <span role="status">{{
         partners.state === 'ordering'
           ? 'Ordering …'
-          : `${count(shown.length, 'partner')} for ${pairing.held.name}`
+          : `${count(shown.length, 'partner')}${narrowed ? ` of ${partners.order.length}` : ''}`
       }}</span>
-      <button type="button" class="plain again" @click="draw">Draw at random</button>
-      <template v-if="drawn">
-        <button v-if="drawAt > 0" type="button" class="plain again" @click="showDraw(drawAt - 1)">
-          Back
-        </button>
-        <button
-          v-if="drawAt < draws.length - 1"
-          type="button"
-          class="plain again"
-          @click="showDraw(drawAt + 1)"
-        >
-          Forward
-        </button>
-        <b>{{ pairName(drawn) }}</b>
-        <button type="button" class="plain again" @click="pairing.take(drawn)">Take it</button>
-        <button type="button" class="plain again" @click="keep(drawn)">Keep as contender</button>
-        <button type="button" class="plain again" @click="leaveDraw">Leave</button>
-      </template>
-      <button
-        v-if="both"
-        type="button"
-        class="plain again both"
-        @mouseenter="pairing.look(both)"
+      <FoldAway :label="narrowed ? 'Narrowed' : 'Narrow by'">
+        <ChoiceSet v-model="filter.class" label="Class" :choices="CLASSES" />
+        <OnOffSet v-model="filter.wanted" label="Wanted" :choices="WANTED" />
+        <OnOff v-model="filter.languages" label="every letter of the site’s languages" />
+        <OnOffSet v-model="filter.scripts" label="Scripts" :choices="SCRIPTS" />
+        <NumberField
+          label="At most, KB a face"
+          :model-value="filter.mostBytes === null ? null : filter.mostBytes / 1000"
+          :min="1"
+          :max="5000"
+          :step="5"
+          @update:model-value="filter.mostBytes = $event * 1000"
+        />
+      </FoldAway>
+      <DoButton v-if="narrowed" label="Clear" @click="clearFilter" />
+      <FoldAway v-if="setAside.length" v-slot="{ close }" label="Shortlist">
+        <div v-for="row in setAside" :key="row.key" class="line">
+          <bdi class="aside">{{ row.name }}</bdi>
+          <DoButton
+            :label="`Hold as ${ROLE_NAMES[firstHeld]}`"
+            @click="(close(), pairing.hold(firstHeld, row.key))"
+          />
+          <DoButton label="Look" @click="(close(), showInFaces(row.key))" />
+        </div>
+      </FoldAway>
+      <DoButton
+        v-if="one"
+        class="one"
+        :title="`${pairing.heldRows[0]?.name} in every voice, told apart by weight and size`"
+        @mouseenter="pairing.look(one)"
         @mouseleave="pairing.look(null)"
-        @focus="pairing.look(both)"
+        @focus="pairing.look(one)"
         @blur="pairing.look(null)"
-        @click="pairing.take(both)"
+        @click="pairing.take(one)"
+        >One family for all</DoButton
       >
-        Or {{ pairing.held.name }} for both, told apart by weight and size
-      </button>
+      <DoButton label="Draw at random" @click="draw" />
     </div>
-    <p v-if="setAside.length" class="bar small">
-      <span class="quiet">On the shortlist:</span>
-      <template v-for="row in setAside" :key="row.key">
-        <span
-          ><bdi>{{ row.name }}</bdi>
-          <button type="button" class="plain again" @click="hold(row.key)">hold</button>
-          <button type="button" class="plain again" @click="showInFaces(row.key)">
-            look
-          </button></span
+    <div v-if="drawn" class="bar drawn">
+      <b>{{ pairName(drawn) }}</b>
+      <DoButton label="Take it" first @click="pairing.take(drawn)" />
+      <DoButton label="Keep aside" @click="keep(drawn)" />
+      <DoButton v-if="drawAt > 0" label="Back" @click="showDraw(drawAt - 1)" />
+      <DoButton v-if="drawAt < draws.length - 1" label="Forward" @click="showDraw(drawAt + 1)" />
+      <DoButton label="Leave" @click="leaveDraw" />
+    </div>
+    <div v-if="pairing.heldRows.length === 0" class="empty">
+      <p>
+        Partners are sought for a family that is held, and none is seated in
+        {{ ROLE_NAMES[firstHeld] }} yet.
+      </p>
+      <p class="line wrap">
+        <DoButton label="See starting points" first @click="view = 'points'" />
+        <RouterLink
+          class="go"
+          :to="{ name: 'faces', params: { project: route.params['project'] } }"
+          >{{
+            project.stored?.foundry
+              ? 'Look for a family in Faces'
+              : 'Allow the foundry in Faces first'
+          }}</RouterLink
         >
-      </template>
-    </p>
-    <p v-if="!pairing.held" class="empty">
-      Nothing is seated in {{ pairing.heldRole === 'heading' ? 'Heading' : 'Text' }} yet. Hold a
-      family above, or begin from a
-      <button type="button" class="plain again" @click="view = 'points'">starting point</button>.
-      <template v-if="!project.stored?.foundry">
-        The foundry’s families can be paired once it is allowed in
-        <RouterLink :to="{ name: 'faces', params: { project: route.params['project'] } }"
-          >Faces</RouterLink
-        >.</template
-      >
-    </p>
-    <p v-else-if="partners.state === 'ready' && shown.length === 0" class="empty quiet">
+      </p>
+    </div>
+    <p v-else-if="partners.state === 'ready' && shown.length === 0" class="empty">
       No family passes as a partner.
+      <DoButton v-if="narrowed" label="Clear what narrows" first @click="clearFilter" />
     </p>
     <PartnerList
-      v-if="pairing.held && shown.length"
+      v-if="shown.length"
+      :key="`${pairing.sought} ${pairing.heldRows.map(({ key }) => key).join()}`"
       :partners="shown"
-      :held="pairing.held"
       @keep="keep(pairing.pairWith($event))"
     />
   </template>
@@ -312,17 +315,25 @@ onBeforeUnmount(leaveDraw);
 .bar {
   display: flex;
   flex-wrap: wrap;
-  gap: 6px 16px;
+  gap: 4px 10px;
   align-items: center;
-  padding: 0 20px 8px;
+  padding: 0 20px 6px;
 }
-.bar button {
-  min-height: 24px;
-}
-.both {
+.three,
+.one {
   margin-left: auto;
 }
+.drawn {
+  padding-block: 4px 6px;
+  background: var(--touched);
+}
+.aside {
+  min-width: 140px;
+}
 .empty {
-  padding: 0 20px 10px;
+  display: grid;
+  gap: 10px;
+  justify-items: start;
+  padding: 12px 20px;
 }
 </style>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { RankedPartner } from '@lettera/core/pairing';
+import type { RankedPartner, Role } from '@lettera/core/pairing';
 import { computed } from 'vue';
 import { useNearRows } from '../../control/useNearRows';
 import { useCopy } from '../../store/copy';
@@ -12,7 +12,6 @@ import { specimenStyle } from './specimenStyle';
 /** Partners in order; only those near the window are there. */
 const props = defineProps<{
   partners: readonly { row: LineUpRow; ranked: RankedPartner; place: number }[];
-  held: LineUpRow;
 }>();
 const emit = defineEmits<{ keep: [key: string] }>();
 
@@ -20,26 +19,23 @@ const project = useProject();
 const pairing = usePairing();
 const copy = useCopy();
 
-const ROW_HEIGHT = 150;
+const ROW_HEIGHT = 132;
 const BEYOND = 3;
 /** Sizes are the project's own at this viewport width: the workbench stands for a desktop. */
 const WIDTH = 1280;
+const ELEMENT_OF: Record<Role, string> = { heading: 'h2', subheading: 'h3', text: 'body' };
 
-const styles = computed(() =>
-  project.document
-    ? {
-        heading: specimenStyle(project.document, 'h2', WIDTH),
-        text: specimenStyle(project.document, 'body', WIDTH),
-      }
-    : { heading: {}, text: {} },
+const specimen = computed(() =>
+  project.document ? specimenStyle(project.document, ELEMENT_OF[pairing.sought], WIDTH) : {},
 );
 
-const { near, height, measureRow } = useNearRows({
+const { near, height, measureRow, measureAnew } = useNearRows({
   rows: () => props.partners,
   keyOf: ({ row }) => row.key,
   estimate: () => ROW_HEIGHT,
   beyond: BEYOND,
 });
+defineExpose({ measureAnew });
 
 const take = (key: string): void => {
   const pair = pairing.pairWith(key);
@@ -60,14 +56,13 @@ const take = (key: string): void => {
       :style="place"
     >
       <PartnerRow
-        :key="`${held.key} ${partner.row.key}`"
         :row="partner.row"
-        :held="held"
+        :held="pairing.heldRows"
         :sought="pairing.sought"
         :place="partner.place"
-        :reasons="partner.ranked.reasons"
+        :ranked="partner.ranked"
         :copy="copy"
-        :styles="styles"
+        :specimen="specimen"
         :seated="pairing.seated(pairing.sought)?.key === partner.row.key"
         @look="pairing.look(pairing.pairWith(partner.row.key))"
         @leave="pairing.look(null)"

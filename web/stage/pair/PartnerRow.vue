@@ -1,52 +1,40 @@
 <script setup lang="ts">
-import type { PairReason, Role } from '@lettera/core/pairing';
+import type { RankedPartner, Role, TellingReason } from '@lettera/core/pairing';
 import { computed, ref, type CSSProperties } from 'vue';
+import DoButton from '../../control/DoButton.vue';
 import { kilobytes } from '../../control/figures';
 import type { LineUpRow } from '../../store/rows/rows';
 import { MEASURES, withUnit } from '../../store/rows/measures';
 import { rowFont, useSpecimenFont } from '../faces/specimenFonts';
 
-/** A partner for the held family: the pair set in the project's copy, and the reasons for and against. */
+/** A partner for what is held: set as it would be, with what it is good for and what decided its place. */
 const props = defineProps<{
   row: LineUpRow;
-  held: LineUpRow;
+  held: readonly LineUpRow[];
   sought: Role;
   place: number;
-  reasons: readonly PairReason[];
+  ranked: RankedPartner;
   copy: { heading: string; paragraph: string };
-  styles: { heading: CSSProperties; text: CSSProperties };
+  specimen: CSSProperties;
   seated: boolean;
 }>();
 defineEmits<{ look: []; leave: []; take: []; keep: [] }>();
 
-/** Reasons that moved the order by less are not among the deciding ones. */
-const DECIDING = 0.12;
-const OF_HELD: Record<Role, PairReason['term'][]> = {
-  text: ['headingFitness'],
-  heading: ['textFitness', 'missingCut'],
-};
-const MOST_FOR = 3;
+/** Reasons that move it less against the head of the list are left out: they hold for most there. */
+const TELLS = 0.06;
+const MOST_FOR = 2;
 const MOST_AGAINST = 2;
 
 const whole = ref(false);
 const { state, haveAll } = useSpecimenFont(props.row.library, () => props.copy.heading);
 haveAll();
-useSpecimenFont(props.held.library, () => props.copy.heading).haveAll();
 
-const fonts = computed(() => {
-  const [own, other] = [rowFont(props.row), rowFont(props.held)];
-  return props.sought === 'text' ? { heading: other, text: own } : { heading: own, text: other };
-});
-/** What is said of the held family alone is the same in every row, and decides nothing. */
-const deciding = computed(() =>
-  props.reasons.filter(({ term }) => !OF_HELD[props.sought].includes(term)),
-);
-const inFavour = computed(() =>
-  deciding.value.filter(({ weight }) => weight >= DECIDING).slice(0, MOST_FOR),
-);
-const against = computed(() =>
-  deciding.value.filter(({ weight }) => weight <= -DECIDING).slice(0, MOST_AGAINST),
-);
+const telling = (sign: 1 | -1, most: number): TellingReason[] =>
+  props.ranked.reasons
+    .filter(({ weight, telling: tells }) => weight * sign > 0 && tells * sign >= TELLS)
+    .slice(0, most);
+const inFavour = computed(() => telling(1, MOST_FOR));
+const against = computed(() => telling(-1, MOST_AGAINST));
 </script>
 
 <template>
@@ -64,26 +52,32 @@ const against = computed(() =>
       <button type="button" class="plain name" :aria-pressed="seated" @click="$emit('take')">
         <bdi>{{ row.name }}</bdi>
       </button>
-      <span class="small quiet"
+      <span class="small quiet facts"
         >{{ row.class }}, {{ kilobytes(row.bytes) }} a face{{ row.caseKey ? ', in the case' : ''
         }}{{ row.standIn ? `, shown in ${row.standIn}` : '' }}{{ seated ? ', seated' : '' }}</span
       >
       <span class="line actions">
-        <button type="button" class="plain again" @click="$emit('keep')">Keep as contender</button>
-        <button type="button" class="plain again" :aria-expanded="whole" @click="whole = !whole">
-          {{ whole ? 'Fewer figures' : 'All figures' }}
-        </button>
+        <DoButton v-if="!seated" label="Take it" @click="$emit('take')" />
+        <DoButton label="Keep aside" title="Keep as a contender" @click="$emit('keep')" />
+        <DoButton label="Figures" :aria-expanded="whole" @click="whole = !whole" />
       </span>
     </div>
-    <div class="set" :class="state">
-      <p class="heading" :style="{ ...styles.heading, fontFamily: fonts.heading }">
-        {{ copy.heading }}
-      </p>
-      <p class="text" :style="{ ...styles.text, fontFamily: fonts.text }">{{ copy.paragraph }}</p>
-    </div>
+    <p
+      class="set"
+      :class="[state, sought]"
+      :style="{ ...specimen, fontFamily: rowFont(row) }"
+      dir="auto"
+    >
+      {{ sought === 'text' ? copy.paragraph : copy.heading }}
+    </p>
+    <p class="small reasons">
+      <span class="good">Good for {{ ranked.goodFor }}</span>
+      <span v-for="reason in inFavour" :key="reason.text" class="for">{{ reason.text }}</span>
+      <span v-for="reason in against" :key="reason.text" class="against">{{ reason.text }}</span>
+    </p>
     <div v-if="whole" class="small all">
       <ul>
-        <li v-for="reason in reasons" :key="reason.text">
+        <li v-for="reason in ranked.reasons" :key="reason.text">
           {{ reason.weight > 0 ? 'for' : 'against' }}: {{ reason.text }}
         </li>
       </ul>
@@ -91,30 +85,26 @@ const against = computed(() =>
         <thead>
           <tr>
             <th>Measure</th>
-            <th class="figure">{{ held.name }}</th>
+            <th v-for="one in held" :key="one.key" class="figure">{{ one.name }}</th>
             <th class="figure">{{ row.name }}</th>
           </tr>
         </thead>
         <tbody>
           <tr v-for="measure in MEASURES" :key="measure.key">
             <td :title="measure.means">{{ measure.name }}</td>
-            <td v-for="one in [held, row]" :key="one.key" class="figure">
+            <td v-for="one in [...held, row]" :key="one.key" class="figure">
               {{ withUnit(measure, one.measures ? measure.value(one.measures) : null) }}
             </td>
           </tr>
         </tbody>
       </table>
     </div>
-    <p v-else class="small reasons">
-      <span v-for="reason in inFavour" :key="reason.text" class="for">{{ reason.text }}</span>
-      <span v-for="reason in against" :key="reason.text" class="against">{{ reason.text }}</span>
-    </p>
   </div>
 </template>
 
 <style scoped>
 .partner {
-  padding: 8px 20px 10px 16px;
+  padding: 6px 20px 8px 16px;
   border-bottom: 1px solid var(--rule);
   border-left: 4px solid transparent;
 }
@@ -137,32 +127,23 @@ const against = computed(() =>
   text-decoration: underline;
   text-underline-offset: 3px;
 }
+.facts {
+  height: 18px;
+  overflow: hidden;
+}
 .actions {
-  gap: 12px;
+  gap: 6px;
   margin-left: auto;
-  font-size: 12px;
 }
-.actions button {
-  min-height: 24px;
-}
+/* Whole lines only: a specimen ends at a word. */
 .set {
-  padding: 4px 0 6px 30px;
+  margin: 2px 0 4px 30px;
+  overflow: hidden;
+  max-height: 2lh;
   transition: opacity var(--motion);
 }
 .set.loading {
   opacity: 0;
-}
-.heading {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
-.text {
-  display: -webkit-box;
-  margin-top: 4px;
-  overflow: hidden;
-  -webkit-box-orient: vertical;
-  -webkit-line-clamp: 2;
 }
 .reasons,
 .all {
@@ -171,8 +152,13 @@ const against = computed(() =>
 .all {
   display: grid;
   gap: 8px;
+  padding-top: 8px;
 }
-.reasons span::before {
+.good {
+  font-weight: 550;
+}
+.reasons .for::before,
+.reasons .against::before {
   margin-right: 4px;
   font-weight: 650;
 }

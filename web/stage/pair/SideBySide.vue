@@ -1,49 +1,88 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
+import Select from 'primevue/select';
+import { computed, onBeforeUnmount, onMounted, ref, shallowRef } from 'vue';
+import ChoiceSet from '../../control/ChoiceSet.vue';
+import type { PagePlace } from '../../proof/pagePlace';
 import ProofFrame from '../../proof/ProofFrame.vue';
-import { useContenders } from '../../store/contenders';
+import { useContenders, type ContenderState } from '../../store/contenders';
 import { useProject } from '../../store/project';
 import { useProof } from '../../store/proof';
+import ContenderFacts from './ContenderFacts.vue';
 
-/** The contenders beside one another: the same page at the same width in each. */
+/** The contenders beside one another at full size: the same part of the same page, moving together. */
 const contenders = useContenders();
 const project = useProject();
 const proof = useProof();
 const root = ref<HTMLElement | null>(null);
-const width = ref(0);
+const size = ref({ width: 0, height: 0 });
+/** Where the page stands, and in which of the frames it was moved there. */
+const place = shallowRef<{ by: number; at: PagePlace } | null>(null);
 
-const HEIGHT = 420;
 const GAP = 12;
-const COLUMNS = 2;
+const CAPTION = 72;
+const LEAST_HEIGHT = 320;
 
-const room = computed(() => ({
-  width: Math.floor((width.value - GAP * (COLUMNS - 1)) / COLUMNS),
-  height: HEIGHT,
-}));
-const observer = new ResizeObserver(([entry]) => {
-  if (entry) width.value = entry.contentRect.width;
+const FONTS = [
+  { value: 'web', label: 'Web' },
+  { value: 'fallback', label: 'Fallback' },
+] as const;
+const GROUNDS = [
+  { value: 'light', label: 'Light' },
+  { value: 'dark', label: 'Dark' },
+] as const;
+
+const room = computed(() => {
+  const columns = Math.max(1, contenders.states.length);
+  return {
+    width: Math.floor((size.value.width - GAP * (columns - 1)) / columns),
+    height: Math.max(LEAST_HEIGHT, size.value.height - CAPTION),
+  };
 });
-onMounted(() => root.value && observer.observe(root.value));
-onBeforeUnmount(() => observer.disconnect());
+const observer = new ResizeObserver(([entry]) => {
+  if (entry) size.value = { width: entry.contentRect.width, height: entry.contentRect.height };
+});
+onMounted(() => {
+  proof.yielded = true;
+  if (root.value) observer.observe(root.value);
+});
+onBeforeUnmount(() => {
+  proof.yielded = false;
+  observer.disconnect();
+});
+const nameOf = ({ rows }: ContenderState): string => rows.map(contenders.nameOf).join(' over ');
 </script>
 
 <template>
   <div class="beside">
-    <p class="small quiet">
-      {{ project.pages.find(({ slug }) => slug === proof.page)?.title }} at {{ proof.width }} px in
-      each. Page, width, ground and fonts are those of the proof.
-    </p>
+    <div class="line wrap">
+      <Select
+        v-model="proof.page"
+        :options="project.pages"
+        option-label="title"
+        option-value="slug"
+        aria-label="Page"
+        size="small"
+      />
+      <ChoiceSet v-model="proof.fonts" label="Fonts" :choices="FONTS" />
+      <ChoiceSet v-model="proof.ground" label="Ground" :choices="GROUNDS" />
+      <span class="small quiet">Each {{ room.width }} px wide, at 100 %. They move together.</span>
+    </div>
     <div ref="root" class="frames">
-      <figure
-        v-for="(state, i) in contenders.states"
-        :key="`${state.heading.key} ${state.text.key}`"
-      >
-        <figcaption class="small">
-          <b>{{ i + 1 }}</b> {{ contenders.nameOf(state.heading) }} over
-          {{ contenders.nameOf(state.text) }}
+      <figure v-for="(state, i) in contenders.states" :key="nameOf(state)">
+        <figcaption>
+          <span class="line"
+            ><b>{{ i + 1 }}</b> {{ nameOf(state) }}</span
+          >
+          <ContenderFacts :state="state" />
         </figcaption>
-        <div class="frame" :style="{ height: `${HEIGHT}px` }">
-          <ProofFrame v-if="room.width > 0" :room="room" :document="state.document" />
+        <div class="frame" :style="{ height: `${room.height}px` }">
+          <ProofFrame
+            v-if="room.width > 0"
+            :room="room"
+            :document="state.document"
+            :place="place && place.by !== i ? place.at : null"
+            @moved="place = { by: i, at: $event }"
+          />
         </div>
       </figure>
     </div>
@@ -52,13 +91,29 @@ onBeforeUnmount(() => observer.disconnect());
 
 <style scoped>
 .beside {
-  padding: 0 20px 20px;
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+  height: calc(100% - 60px);
+  min-height: 400px;
+  padding: 0 20px 12px;
 }
 .frames {
-  display: grid;
-  grid-template-columns: repeat(2, minmax(0, 1fr));
+  display: flex;
+  flex: 1;
   gap: 12px;
-  margin-top: 6px;
+  min-height: 0;
+}
+figure {
+  flex: 1;
+  min-width: 0;
+}
+figcaption {
+  display: grid;
+  gap: 2px;
+  align-content: end;
+  height: 72px;
+  padding-bottom: 6px;
 }
 .frame {
   position: relative;

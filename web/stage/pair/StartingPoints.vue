@@ -2,11 +2,17 @@
 import { STARTING_POINTS } from '@lettera/core/pairing';
 import { computed } from 'vue';
 import { useCopy } from '../../store/copy';
+import DoButton from '../../control/DoButton.vue';
+import { useLibrary } from '../../store/library';
+import { useProject } from '../../store/project';
 import { useFamilies } from '../../store/families';
 import { usePairing } from '../../store/pairing';
+import FoundryAsk from '../faces/FoundryAsk.vue';
 import NameInFace from '../faces/NameInFace.vue';
 
 /** Twelve pairs to begin with, each with what it is good for. Pointing shows one on the project's own page. */
+const project = useProject();
+const library = useLibrary();
 const families = useFamilies();
 const pairing = usePairing();
 const copy = useCopy();
@@ -26,21 +32,36 @@ const points = computed(() =>
 </script>
 
 <template>
-  <ul class="points" aria-label="Starting points">
-    <li v-for="{ pair, heading, text, goodFor } in points" :key="pair.heading + pair.text">
-      <button
-        type="button"
-        class="plain"
-        @mouseenter="pairing.look(pair)"
-        @mouseleave="pairing.look(null)"
-        @focus="pairing.look(pair)"
-        @blur="pairing.look(null)"
-        @click="pairing.take(pair)"
-      >
-        <span class="heading"><NameInFace :row="heading" :words="heading.name" /></span>
-        <span class="text"><NameInFace :row="text" :words="copy.paragraph.slice(0, 70)" /></span>
-        <span class="small">{{ heading.name }} over {{ text.name }}. {{ goodFor }}</span>
-      </button>
+  <div v-if="!project.stored?.foundry" class="ask">
+    <p>The starting points are pairs of the foundry’s families.</p>
+    <FoundryAsk />
+  </div>
+  <p v-else-if="library.state === 'failed'" class="ask" role="alert">
+    {{ library.message }} <DoButton label="Try again" first @click="library.load()" />
+  </p>
+  <p v-else-if="points.length === 0" class="ask quiet" role="status">
+    Fetching the foundry’s list …
+  </p>
+  <ul v-else class="points" aria-label="Starting points">
+    <li
+      v-for="{ pair, heading, text, goodFor } in points"
+      :key="pair.heading + pair.text"
+      @mouseenter="pairing.look(pair)"
+      @mouseleave="pairing.look(null)"
+      @focusin="pairing.look(pair)"
+      @focusout="pairing.look(null)"
+    >
+      <p class="heading"><NameInFace :row="heading" :words="heading.name" /></p>
+      <p class="text"><NameInFace :row="text" :words="copy.paragraph" /></p>
+      <p class="small">{{ goodFor }}</p>
+      <p class="line foot">
+        <DoButton
+          label="Take it"
+          :aria-label="`Take ${heading.name} over ${text.name}`"
+          @click="pairing.take(pair)"
+        />
+        <span class="small quiet">{{ heading.name }} over {{ text.name }}</span>
+      </p>
     </li>
   </ul>
 </template>
@@ -48,38 +69,40 @@ const points = computed(() =>
 <style scoped>
 .points {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(220px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(230px, 1fr));
+  gap: 0 24px;
   padding: 0 20px 12px;
 }
 li {
-  min-width: 0;
-  border-top: 1px solid var(--rule);
-}
-button {
   display: grid;
+  grid-template-rows: auto auto 1fr auto;
   gap: 2px;
-  align-content: start;
-  width: 100%;
-  height: 100%;
-  padding: 8px 12px 10px 0;
+  min-width: 0;
+  padding: 8px 0 10px;
+  border-bottom: 1px solid var(--rule);
 }
-button:hover {
+li:hover,
+li:focus-within {
   background: var(--touched);
 }
 .heading {
-  overflow: hidden;
-  font-size: 22px;
-  line-height: 1.2;
-  text-overflow: ellipsis;
-  white-space: nowrap;
+  font-size: 24px;
+  line-height: 1.15;
 }
+/* Two whole lines: it ends at a word. */
 .text {
+  max-height: 44px;
   overflow: hidden;
   font-size: 15px;
-  text-overflow: ellipsis;
-  white-space: nowrap;
+  line-height: 22px;
 }
-.small {
-  color: var(--ink-2);
+.foot {
+  padding-top: 4px;
+}
+.ask {
+  display: grid;
+  gap: 10px;
+  justify-items: start;
+  padding: 8px 20px;
 }
 </style>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import DoButton from '../../control/DoButton.vue';
+import ProgressLine from '../../control/ProgressLine.vue';
 import { usePairing } from '../../store/pairing';
 import { useProject } from '../../store/project';
 import SizeOffers from '../SizeOffers.vue';
@@ -9,11 +11,15 @@ const pairing = usePairing();
 </script>
 
 <template>
-  <p v-if="pairing.taking" class="notice line" role="status">
-    <progress :value="project.progress.taking?.done ?? 0" :max="project.progress.taking?.of ?? 1" />
-    Taking the pair in …
-    <button type="button" class="plain again" @click="pairing.taking?.abort()">Stop</button>
-  </p>
+  <ProgressLine
+    v-if="pairing.taking"
+    class="notice"
+    :done="project.progress.taking?.done ?? 0"
+    :of="project.progress.taking?.of ?? 1"
+    stoppable
+    @stop="pairing.taking?.abort()"
+    >Taking the pair in …</ProgressLine
+  >
   <p v-if="pairing.message" class="notice mark-text" role="alert">{{ pairing.message }}</p>
   <div v-if="pairing.taken" class="notice" role="status">
     <p>
@@ -25,7 +31,7 @@ const pairing = usePairing();
           {{ change.from }} → {{ change.to }}</template
         >.</template
       >
-      <button type="button" class="plain again" @click="pairing.taken = null">Close</button>
+      <DoButton @click="pairing.taken = null">Close</DoButton>
     </p>
   </div>
   <SizeOffers />
@@ -38,10 +44,5 @@ const pairing = usePairing();
 .notice button {
   min-height: 24px;
   margin-left: 8px;
-}
-progress {
-  width: 120px;
-  height: 6px;
-  accent-color: var(--verdigris);
 }
 </style>

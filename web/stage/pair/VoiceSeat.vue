@@ -2,8 +2,10 @@
 import { totalBytes } from '@lettera/core/deliver';
 import { GENERICS, siteName, type Slant } from '@lettera/core/document';
 import { matchFace, voiceUses, weightChanges, weightPatch } from '@lettera/core/style';
+import InputText from 'primevue/inputtext';
 import Select from 'primevue/select';
 import { computed } from 'vue';
+import DoButton from '../../control/DoButton.vue';
 import { kilobytes } from '../../control/figures';
 import { caseFont } from '../../proof/caseFonts';
 import { usePlans } from '../../store/plans';
@@ -94,18 +96,49 @@ function settle(): void {
 const unsettled = computed(() => duties.value.some(({ trouble }) => trouble.startsWith('shows')));
 const used = computed(() => duties.value.length > 0);
 
-const remove = (): unknown => project.change([{ op: 'remove', path: `/voices/${props.voice}` }]);
-const removable = computed(
-  () =>
-    !['heading', 'text'].includes(props.voice) &&
-    !Object.values(project.document?.styles ?? {}).some(({ set }) => set.voice === props.voice),
+/** Styles that are set in the voice, which stand in the way of removing it. */
+const wearers = computed(() =>
+  Object.values(project.document?.styles ?? {})
+    .filter(({ set }) => set.voice === props.voice)
+    .map(({ name }) => name),
 );
+const staysBecause = computed(() => {
+  if (wearers.value.length > 0) return `It sets ${wearers.value.join(', ')}`;
+  const only = Object.keys(project.document?.voices ?? {}).length < 2;
+  return only ? 'A project keeps one voice' : undefined;
+});
+
+/** Takes the voice away; where it plays a part in Pair, the project's own choice of voices goes with it. */
+function remove(): void {
+  const paired = Object.values(project.document?.pair ?? {}).includes(props.voice);
+  project.change([
+    ...(paired ? [{ op: 'remove' as const, path: '/pair' }] : []),
+    { op: 'remove', path: `/voices/${props.voice}` },
+  ]);
+}
+
+function rename(event: Event): void {
+  const input = event.target as HTMLInputElement;
+  const name = input.value.trim().slice(0, 60);
+  if (!name) input.value = seat.value?.name ?? '';
+  else if (name !== seat.value?.name) {
+    project.change([{ op: 'replace', path: `/voices/${props.voice}/name`, value: name }]);
+  }
+}
 </script>
 
 <template>
   <section v-if="seat" :aria-labelledby="`voice-${voice}`">
     <div class="line wrap">
-      <h2 :id="`voice-${voice}`">{{ seat.name }}</h2>
+      <h2 :id="`voice-${voice}`" class="visually-hidden">{{ seat.name }}</h2>
+      <InputText
+        :model-value="seat.name"
+        size="small"
+        maxlength="60"
+        :aria-label="`Name of the voice ${seat.name}`"
+        class="voice-name"
+        @change="rename"
+      />
       <span class="sitter" :style="{ fontFamily: caseFont(seat.family, seat.generic) }">{{
         family ? siteName(family) : 'No web face'
       }}</span>
@@ -155,12 +188,10 @@ const removable = computed(
     </ul>
     <p class="small">
       <span v-if="!used" class="quiet">No style uses this voice yet. </span>
-      <button v-if="unsettled" type="button" class="plain again" @click="settle">
+      <DoButton v-if="unsettled" @click="settle">
         Give each style the nearest weight there is
-      </button>
-      <button v-if="removable" type="button" class="plain again" @click="remove">
-        Remove the voice
-      </button>
+      </DoButton>
+      <DoButton label="Remove the voice" :why="staysBecause" @click="remove" />
     </p>
   </section>
 </template>
@@ -172,13 +203,17 @@ section {
   padding: 8px 0;
   border-top: 1px solid var(--rule);
 }
+.voice-name {
+  width: 110px;
+  font-weight: 550;
+}
 .sitter {
   font-size: 20px;
   line-height: 1.2;
 }
 .choose {
+  flex-basis: 100%;
   gap: 12px;
-  margin-left: auto;
 }
 .duties {
   display: flex;

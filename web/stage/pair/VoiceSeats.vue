@@ -1,16 +1,40 @@
 <script setup lang="ts">
 import { slug } from '@lettera/core/deliver';
 import { freeKey } from '@lettera/core/document';
-import Button from 'primevue/button';
+import type { Role } from '@lettera/core/pairing';
 import InputText from 'primevue/inputtext';
+import Select from 'primevue/select';
 import { computed, ref } from 'vue';
+import DoButton from '../../control/DoButton.vue';
+import OnOff from '../../control/OnOff.vue';
+import { usePairing } from '../../store/pairing';
 import { useProject } from '../../store/project';
 import VoiceSeat from './VoiceSeat.vue';
 
 /** Every voice of the project, and further ones by name. */
 const project = useProject();
+const pairing = usePairing();
 const voices = computed(() => Object.keys(project.document?.voices ?? {}));
 const voiceName = ref('');
+const named = computed(() =>
+  Object.entries(project.document?.voices ?? {}).map(([key, { name }]) => ({ key, name })),
+);
+
+/** Has a voice play a part in Pair; the voice that played it takes the other's part. */
+function pairAs(role: Role, voice: string): void {
+  const { seats } = pairing;
+  if (!seats) return;
+  const parts = Object.entries({ ...seats, [role]: voice }).map(([part, key]) =>
+    part !== role && key === voice ? [part, seats[role]] : [part, key],
+  );
+  project.change([
+    {
+      op: 'add',
+      path: '/pair',
+      value: Object.fromEntries(parts.filter(([, key]) => key !== null)),
+    },
+  ]);
+}
 
 function addVoice(): void {
   const name = voiceName.value.trim();
@@ -29,6 +53,23 @@ function addVoice(): void {
 
 <template>
   <div class="seats">
+    <div v-if="pairing.seats" class="line wrap paired">
+      <span>Pair works with</span>
+      <label v-for="role in pairing.roles" :key="role" class="line">
+        <span class="quiet">{{ role }}</span>
+        <Select
+          :model-value="pairing.seats[role]"
+          :options="named"
+          option-label="name"
+          option-value="key"
+          size="small"
+          placeholder="none yet"
+          :aria-label="`Voice that is paired as ${role}`"
+          @update:model-value="pairAs(role, $event)"
+        />
+      </label>
+      <OnOff v-model="pairing.three" label="Three voices" />
+    </div>
     <VoiceSeat v-for="voice in voices" :key="voice" :voice="voice" />
     <form class="line small" @submit.prevent="addVoice">
       <InputText
@@ -39,13 +80,7 @@ function addVoice(): void {
         aria-label="Name of another voice"
         class="new-voice"
       />
-      <Button
-        type="submit"
-        label="Add a voice"
-        size="small"
-        variant="outlined"
-        severity="secondary"
-      />
+      <DoButton type="submit" label="Add a voice" />
     </form>
   </div>
 </template>
@@ -53,6 +88,10 @@ function addVoice(): void {
 <style scoped>
 .seats {
   padding: 0 20px 8px;
+}
+.paired {
+  gap: 6px 14px;
+  padding-bottom: 10px;
 }
 .seats form {
   padding-top: 10px;

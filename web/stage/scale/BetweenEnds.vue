@@ -3,7 +3,7 @@ import { type Between, type Scale } from '@lettera/core/document';
 import { changeWidth, stepByNumber, stepCss } from '@lettera/core/scale';
 import InputText from 'primevue/inputtext';
 import { computed } from 'vue';
-import ChoiceLine from '../../control/ChoiceLine.vue';
+import ChoiceSet from '../../control/ChoiceSet.vue';
 import { useScaleDraft } from '../../store/scaleDraft';
 import ScaleNumber from './ScaleNumber.vue';
 
@@ -53,7 +53,7 @@ const css = computed(() => {
 </script>
 
 <template>
-  <ChoiceLine
+  <ChoiceSet
     label="Between the ends"
     :choices="WAYS"
     :model-value="scale.between ?? 'viewport'"

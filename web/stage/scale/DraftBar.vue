@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import Button from 'primevue/button';
 import { onBeforeUnmount } from 'vue';
+import DoButton from '../../control/DoButton.vue';
 import { useKeys } from '../../control/keys';
 import { useScaleDraft } from '../../store/scaleDraft';
 
@@ -28,18 +28,16 @@ onBeforeUnmount(() => draft.leave());
 <template>
   <span v-if="draft.trying" class="trying line" role="status">
     {{ draft.hasTried ? 'On the proof only' : 'Trying: nothing is kept' }}
-    <Button v-if="draft.hasTried" size="small" label="Take it" @click="draft.take()" />
-    <button type="button" class="plain again" @click="draft.leave()">Leave it as it was</button>
+    <DoButton v-if="draft.hasTried" label="Take it" @click="draft.take()" first />
+    <DoButton @click="draft.leave()">Leave it as it was</DoButton>
   </span>
-  <button
+  <DoButton
     v-else
-    type="button"
-    class="plain again"
     title="Changes show on the proof, and are kept only when you take them"
     @click="draft.start()"
   >
     Try without keeping
-  </button>
+  </DoButton>
 </template>
 
 <style scoped>
@@ -47,8 +45,5 @@ onBeforeUnmount(() => draft.leave());
   padding-left: 8px;
   border-left: 3px solid var(--verdigris);
   background: var(--touched);
-}
-.again {
-  min-height: 24px;
 }
 </style>

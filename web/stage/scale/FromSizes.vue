@@ -9,9 +9,10 @@ import {
   type End,
   type FoundStep,
 } from '@lettera/core/scale';
-import Button from 'primevue/button';
 import { computed } from 'vue';
-import ChoiceLine from '../../control/ChoiceLine.vue';
+import DoButton from '../../control/DoButton.vue';
+import OnOff from '../../control/OnOff.vue';
+import ChoiceSet from '../../control/ChoiceSet.vue';
 import { plainNumber } from '../../control/figures';
 import { useLengthUnit } from '../../control/lengthUnit';
 import { useScaleDraft } from '../../store/scaleDraft';
@@ -128,24 +129,22 @@ const ROUNDED = {
     </p>
     <p class="line wrap">
       The base is
-      <ChoiceLine v-model="base" label="Base" :choices="bases" />
+      <ChoiceSet v-model="base" label="Base" :choices="bases" />
     </p>
     <p class="line wrap">
-      <Button
-        size="small"
+      <DoButton
         label="Take this scale"
         @mouseenter="draft.look(patch)"
         @mouseleave="draft.look(null)"
         @focus="draft.look(patch)"
         @blur="draft.look(null)"
         @click="draft.change(patch)"
+        first
       />
-      <button v-if="odd.length" type="button" class="plain again" @click="search.keep = odd">
+      <DoButton v-if="odd.length" @click="search.keep = odd">
         Keep {{ odd.length === 1 ? 'the odd one' : `all ${odd.length} odd ones` }} as given
-      </button>
-      <button v-if="search.keep.length" type="button" class="plain again" @click="search.keep = []">
-        Keep none
-      </button>
+      </DoButton>
+      <DoButton v-if="search.keep.length" @click="search.keep = []"> Keep none </DoButton>
     </p>
     <table class="figures-table">
       <thead>
@@ -170,12 +169,12 @@ const ROUNDED = {
             </td>
           </template>
           <td>
-            <input
+            <OnOff
               v-if="moves(step)"
-              type="checkbox"
-              :checked="search.keep.includes(step.number)"
+              label="keep"
+              :model-value="search.keep.includes(step.number)"
               :aria-label="`Keep ${stepName(document.scale, step.number)} as given`"
-              @change="toggle(step.number)"
+              @update:model-value="toggle(step.number)"
             />
           </td>
         </tr>
@@ -210,9 +209,6 @@ b {
 }
 .moves {
   font-weight: 650;
-}
-.again {
-  min-height: 24px;
 }
 input {
   width: 16px;

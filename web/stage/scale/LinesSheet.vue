@@ -11,8 +11,9 @@ import {
   stylesInUse,
   suggestedFor,
 } from '@lettera/core/style';
-import Button from 'primevue/button';
 import { computed } from 'vue';
+import DoButton from '../../control/DoButton.vue';
+import OnOff from '../../control/OnOff.vue';
 import NumberField from '../../control/NumberField.vue';
 import { plainNumber } from '../../control/figures';
 import { useLengthUnit } from '../../control/lengthUnit';
@@ -91,8 +92,7 @@ function reset({ key, isSet }: Row): void {
 }
 
 const DEFAULT_GRID = 4;
-function toggleGrid(event: Event): void {
-  const on = (event.target as HTMLInputElement).checked;
+function toggleGrid(on: boolean): void {
   draft.change(
     on
       ? [{ op: 'add', path: '/scale/grid', value: DEFAULT_GRID }]
@@ -104,10 +104,11 @@ function toggleGrid(event: Event): void {
 <template>
   <p v-if="unmeasured" class="quiet" role="status">{{ unmeasured }}</p>
   <div class="line wrap actions">
-    <label class="line grid">
-      <input type="checkbox" :checked="document.scale.grid !== undefined" @change="toggleGrid" />
-      Lines on a baseline grid
-    </label>
+    <OnOff
+      label="Lines on a baseline grid"
+      :model-value="document.scale.grid !== undefined"
+      @update:model-value="toggleGrid"
+    />
     <ScaleNumber
       v-if="document.scale.grid !== undefined"
       label="of"
@@ -119,18 +120,16 @@ function toggleGrid(event: Event): void {
       width="52px"
     />
     <span class="takes">
-      <Button
+      <DoButton
         v-if="open.length"
-        size="small"
         :label="`Take the ${open.length} for styles that set none`"
         @mouseenter="draft.look(open.flatMap(suggestion))"
         @mouseleave="draft.look(null)"
         @click="draft.change(open.flatMap(suggestion))"
+        first
       />
-      <Button
+      <DoButton
         v-if="all.length"
-        size="small"
-        severity="secondary"
         :label="`Take all ${all.length} suggestions`"
         @mouseenter="draft.look(all.flatMap(suggestion))"
         @mouseleave="draft.look(null)"
@@ -186,10 +185,8 @@ function toggleGrid(event: Event): void {
         <td class="figure">{{ lengths.show(row.line) }}</td>
         <td class="figure">
           <template v-if="row.suggested">
-            <button
+            <DoButton
               v-if="row.offered"
-              type="button"
-              class="plain again"
               :title="`x-height ${plainNumber(row.suggested.xHeight)} em, ${lengths.show(row.suggested.sizes[0])} to ${lengths.show(row.suggested.sizes[1])}${row.suggested.measure ? `, ${Math.round(row.suggested.measure)} characters a line` : ''}`"
               @mouseenter="draft.look(suggestion(row))"
               @mouseleave="draft.look(null)"
@@ -198,7 +195,7 @@ function toggleGrid(event: Event): void {
               @click="draft.change(suggestion(row))"
             >
               Take {{ row.suggested.value.toFixed(2) }}
-            </button>
+            </DoButton>
             <span v-else class="quiet">as it is</span>
           </template>
           <span v-else class="small quiet">no face measured</span>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Scale } from '@lettera/core/document';
 import { computed, ref } from 'vue';
-import ChoiceLine from '../../control/ChoiceLine.vue';
+import ChoiceSet from '../../control/ChoiceSet.vue';
 import { useWidth } from '../../control/useWidth';
 import ChartAxes from './ChartAxes.vue';
 import ChartEnds from './ChartEnds.vue';
@@ -66,7 +66,7 @@ const labelText = (name: string): string =>
     </svg>
     <figcaption class="line wrap small quiet">
       <span>Dragging an end moves</span>
-      <ChoiceLine v-model="moves" label="Dragging an end moves" :choices="MOVES" />
+      <ChoiceSet v-model="moves" label="Dragging an end moves" :choices="MOVES" />
       <span class="legend"
         ><svg width="22" height="8" aria-hidden="true"><path d="M0 4H22" class="curve idle" /></svg
         >no style uses it</span

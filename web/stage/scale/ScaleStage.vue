@@ -2,7 +2,8 @@
 import { usersByStep } from '@lettera/core/style';
 import { computed, ref } from 'vue';
 import { afterPaint } from '../../control/afterPaint';
-import ChoiceLine from '../../control/ChoiceLine.vue';
+import ChoiceSet from '../../control/ChoiceSet.vue';
+import ViewTabs from '../../control/ViewTabs.vue';
 import { LENGTH_UNITS } from '../../control/readNumber';
 import { useLengthUnit } from '../../control/lengthUnit';
 import { useProject } from '../../store/project';
@@ -49,7 +50,7 @@ const used = computed(() => new Set(project.shown ? usersByStep(project.shown).k
     <template #actions>
       <span class="line">
         <DraftBar />
-        <ChoiceLine v-model="lengths.unit" label="Sizes shown in" :choices="units" />
+        <ChoiceSet v-model="lengths.unit" label="Sizes shown in" :choices="units" />
       </span>
     </template>
     A base and a ratio at each end of a range of widths. Between the ends sizes run; beyond them
@@ -65,7 +66,7 @@ const used = computed(() => new Set(project.shown ? usersByStep(project.shown).k
       </div>
       <div class="beside">
         <div class="views">
-          <ChoiceLine v-model="view" label="View" :choices="VIEWS" />
+          <ViewTabs v-model="view" label="Views" :views="VIEWS" />
         </div>
         <div
           v-if="late"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { SITE_KINDS, siteKindPatch, type SiteKind } from '@lettera/core/scale';
 import type { Scale } from '@lettera/core/document';
-import Button from 'primevue/button';
+import DoButton from '../../control/DoButton.vue';
 import { plainNumber } from '../../control/figures';
 import { useLengthUnit } from '../../control/lengthUnit';
 import { useScaleDraft } from '../../store/scaleDraft';
@@ -45,9 +45,8 @@ const ROUNDED = {
         </p>
       </div>
       <span v-if="holds(kind)" class="quiet">Taken</span>
-      <Button
+      <DoButton
         v-else
-        size="small"
         label="Take"
         :aria-label="`Take the scale for ${kind.name.toLowerCase()}`"
         @focus="draft.look(patch(kind))"

@@ -9,7 +9,7 @@ import {
 } from '@lettera/core/document';
 import { ENDS, stepByNumber, stepsOf, type End } from '@lettera/core/scale';
 import { computed } from 'vue';
-import ChoiceLine from '../../control/ChoiceLine.vue';
+import ChoiceSet from '../../control/ChoiceSet.vue';
 import NumberField from '../../control/NumberField.vue';
 import { useScaleDraft } from '../../store/scaleDraft';
 import ScaleNumber from './ScaleNumber.vue';
@@ -94,21 +94,21 @@ function setSeries(from: number): void {
       />
     </span>
     <span class="quiet">Ends rounded</span>
-    <ChoiceLine
+    <ChoiceSet
       label="Rounding"
       :choices="roundings"
       :model-value="scale.rounding"
       @update:model-value="draft.change(set('rounding', $event))"
     />
     <span class="quiet">Named by</span>
-    <ChoiceLine
+    <ChoiceSet
       label="Names of steps"
       :choices="namings"
       :model-value="scale.names?.scheme ?? 'numbers'"
       @update:model-value="setNaming($event)"
     />
     <span class="quiet">Second series from</span>
-    <ChoiceLine
+    <ChoiceSet
       label="A second series takes over from"
       :choices="seriesFrom"
       :model-value="scale.display?.from ?? NO_SERIES"

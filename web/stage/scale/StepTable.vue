@@ -12,6 +12,7 @@ import {
 } from '@lettera/core/scale';
 import InputText from 'primevue/inputtext';
 import { computed } from 'vue';
+import DoButton from '../../control/DoButton.vue';
 import NumberField from '../../control/NumberField.vue';
 import { useLengthUnit } from '../../control/lengthUnit';
 import { useProof } from '../../store/proof';
@@ -127,23 +128,16 @@ const cssOf = (step: Step): string => {
           {{ users.get(step.number)?.join(', ') ?? 'no style' }}
         </td>
         <td class="figure">
-          <button
-            v-if="!Number.isInteger(step.number)"
-            type="button"
-            class="plain again"
-            @click="takeOut(step.number)"
-          >
+          <DoButton v-if="!Number.isInteger(step.number)" @click="takeOut(step.number)">
             Take out<span class="visually-hidden"> {{ step.name }}</span>
-          </button>
-          <button
+          </DoButton>
+          <DoButton
             v-else-if="between(step) !== null"
-            type="button"
-            class="plain again"
             :title="`Add a step between ${step.name} and the next larger`"
             @click="add(between(step) ?? 0)"
           >
             Add above<span class="visually-hidden"> {{ step.name }}</span>
-          </button>
+          </DoButton>
         </td>
       </tr>
     </tbody>
@@ -185,9 +179,6 @@ td {
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
-}
-.again {
-  min-height: 24px;
 }
 /* In a narrow workbench the chart tells alone which steps are in use. */
 @container (max-width: 520px) {

@@ -2,9 +2,9 @@
 import { contrastRatio } from '@lettera/core/check';
 import { slug } from '@lettera/core/deliver';
 import { freeKey, GROUND, INK } from '@lettera/core/document';
-import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
 import { computed, ref } from 'vue';
+import DoButton from '../../control/DoButton.vue';
 import { count } from '../../control/figures';
 import { useProject } from '../../store/project';
 
@@ -85,12 +85,9 @@ function add(): void {
           </template>
           <td class="quiet">
             {{ row.key === GROUND ? 'every page' : count(row.users, 'style') }}
-            <Button
+            <DoButton
               v-if="row.users === 0 && row.key !== INK && row.key !== GROUND"
               label="Remove"
-              size="small"
-              variant="text"
-              severity="secondary"
               :aria-label="`Remove ${row.colour.name}`"
               @click="project.change([{ op: 'remove', path: `/colours/${row.key}` }])"
             />
@@ -105,7 +102,7 @@ function add(): void {
         placeholder="Name of a colour"
         aria-label="Name of a colour"
       />
-      <Button type="submit" label="Add it" size="small" variant="outlined" severity="secondary" />
+      <DoButton type="submit" label="Add it" />
     </form>
   </section>
 </template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  BODY_STYLE,
   descriptorOf,
   PROPERTIES,
   type Patch,
@@ -10,6 +11,7 @@ import { stepsOf } from '@lettera/core/scale';
 import type { ResolvedProperty } from '@lettera/core/style';
 import Select from 'primevue/select';
 import { computed } from 'vue';
+import DoButton from '../../control/DoButton.vue';
 import NumberField from '../../control/NumberField.vue';
 import { useLengthUnit } from '../../control/lengthUnit';
 import { useLayer } from '../../store/layer';
@@ -79,6 +81,14 @@ function look(value: string | number): void {
   layer.show(value === props.resolved.value ? null : setTo(value));
 }
 
+/** The body follows nothing: what it does not set is the browser’s. */
+const isBody = computed(() => props.styleKey === BODY_STYLE);
+const released = computed(() =>
+  isBody.value
+    ? 'The body follows nothing: what it does not set is left to the visitor’s browser'
+    : 'Let it follow again',
+);
+
 function follow(): void {
   if (isSet.value) project.change([{ op: 'remove', path: path.value }]);
 }
@@ -120,15 +130,9 @@ function follow(): void {
     <span v-else class="value">
       <span v-if="swatch" class="swatch" :style="{ background: swatch }" />{{ text }}
     </span>
-    <button
-      v-if="editing && isSet"
-      type="button"
-      class="plain source follow"
-      :title="`Let it follow again`"
-      @click.stop="follow"
-    >
-      follow again
-    </button>
+    <DoButton v-if="editing && isSet" class="follow" :title="released" @click.stop="follow">{{
+      isBody ? 'unset' : 'follow again'
+    }}</DoButton>
     <span v-else-if="source" class="source">↳ {{ source }}</span>
     <span v-else class="source">{{ editing ? '' : 'set here' }}</span>
   </td>
@@ -164,9 +168,8 @@ td.set .value {
   color: var(--ink-2);
 }
 .follow {
-  min-height: 24px;
-  color: var(--verdigris);
-  text-decoration: underline;
+  display: flex;
+  margin-top: 4px;
 }
 .swatch {
   display: inline-block;

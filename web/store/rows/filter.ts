@@ -1,5 +1,5 @@
 import type { FaceClass } from '@lettera/core/document';
-import { languageOf, type Figures } from '@lettera/core/measure';
+import { languageOf, PART_NAMES, type Figures, type TextPart } from '@lettera/core/measure';
 import { kilobytes } from '../../control/figures';
 import { namesMatch } from './carelessName';
 import { plain, type LineUpRow } from './rows';
@@ -18,7 +18,8 @@ export interface LineUpFilter {
   languages: string[];
   scripts: string[];
   figures: FigureStyle[];
-  fit: 'any' | 'text' | 'headings';
+  /** A part that it must be drawn for, with or without care. */
+  fit: 'any' | TextPart;
   mostBytes: number | null;
   ranges: Partial<Record<MeasureKey, [number, number]>>;
   from: 'anywhere' | 'case' | 'shortlist' | 'recent';
@@ -76,7 +77,8 @@ function passes(row: LineUpRow, filter: LineUpFilter, typed: string, places: Pla
     filter.scripts.every((script) => row.scripts.includes(script)) &&
     filter.languages.every((tag) => measures?.languages.includes(tag)) &&
     filter.figures.every((figure) => measures?.regular.figures?.offers.includes(figure)) &&
-    (filter.fit === 'any' || row.fitness?.use === filter.fit) &&
+    (filter.fit === 'any' ||
+      (row.fitness !== null && row.fitness.drawn[filter.fit].verdict !== 'unfit')) &&
     (filter.mostBytes === null || row.bytes <= filter.mostBytes) &&
     Object.entries(filter.ranges).every(([key, [least, most]]) => {
       const value = measures ? measureOf(key as MeasureKey).value(measures) : null;
@@ -130,7 +132,7 @@ export function phrasesOf(filter: LineUpFilter): Phrase[] {
     },
     filter.italic !== 'any' && {
       part: 'italic',
-      text: filter.italic === 'italic' ? 'with a true italic' : 'with an italic of its own drawing',
+      text: filter.italic === 'italic' ? 'with an italic' : 'with a true italic',
     },
     filter.languages.length > 0 && {
       part: 'languages',
@@ -143,7 +145,7 @@ export function phrasesOf(filter: LineUpFilter): Phrase[] {
     filter.figures.length > 0 && { part: 'figures', text: `with ${both(filter.figures)} figures` },
     filter.fit !== 'any' && {
       part: 'fit',
-      text: filter.fit === 'text' ? 'fit for text' : 'for headings only',
+      text: `for ${PART_NAMES[filter.fit]}`,
     },
     filter.mostBytes !== null && {
       part: 'mostBytes',

@@ -1,6 +1,7 @@
 import { beforeAll, describe, expect, test } from '@jest/globals';
-import type { LibraryFamily, LibraryFile } from '@lettera/core/document';
+import { newDocument, type LibraryFamily, type LibraryFile } from '@lettera/core/document';
 import type { FamilyMeasures } from '@lettera/core/measure';
+import { textUseOf } from '@lettera/core/style';
 import { measured, variable } from '../../../core/measure/testing/faces';
 import { family as familyOf, face } from '../../../core/testing/documents';
 import { namesMatch } from './carelessName';
@@ -55,15 +56,17 @@ const LITERATA = family('Literata', [
   file('latin', 'italic', 200, 900),
 ]);
 
+const USE = textUseOf(newDocument('Tarnholm Light Trust'));
+
 let measures: FamilyMeasures;
 let rows: LineUpRow[];
 beforeAll(async () => {
   const regular = await measured(variable('literata'), { wght: 400 });
-  measures = { regular, italic: 'drawn', languages: ['en', 'is'], characters: 300 };
+  measures = { regular, cuts: [], italic: 'drawn', languages: ['en', 'is'], characters: 300 };
   rows = [
-    rowOfLibrary(STATIC, null, null),
-    rowOfLibrary(VARIABLE, 'hanken-grotesk', undefined),
-    rowOfLibrary(LITERATA, null, measures),
+    rowOfLibrary(STATIC, null, USE, null),
+    rowOfLibrary(VARIABLE, 'hanken-grotesk', USE, undefined),
+    rowOfLibrary(LITERATA, null, USE, measures),
   ];
 });
 
@@ -79,7 +82,7 @@ describe('a row', () => {
       source: 'reference',
       reference: { stylesheet: 'https://a.example', standIn: 'Literata' },
     });
-    expect(rowOfCase('skerry', { ...own, alias: 'Site' }, measures)).toMatchObject({
+    expect(rowOfCase('skerry', { ...own, alias: 'Site' }, USE, measures)).toMatchObject({
       key: 'case/skerry',
       name: 'Site (Skerry)',
       standIn: 'Literata',
@@ -89,7 +92,8 @@ describe('a row', () => {
   });
 
   test('is judged only once it has been measured', () => {
-    expect(rows.map(({ fitness }) => fitness?.use)).toEqual([undefined, undefined, 'text']);
+    const verdicts = rows.map(({ fitness }) => fitness?.drawn.running.verdict);
+    expect(verdicts).toEqual([undefined, undefined, 'fit']);
   });
 
   test('lists weights once each', () => {
@@ -107,7 +111,7 @@ describe('a filter', () => {
     ['languages', { languages: ['is'] }, ['Literata']],
     ['languages it has not', { languages: ['is', 'el'] }, []],
     ['figures', { figures: ['tabular'] }, ['Literata']],
-    ['fitness', { fit: 'text' }, ['Literata']],
+    ['fitness', { fit: 'running' }, ['Literata']],
     ['bytes', { mostBytes: 1300 }, ['Hanken Grotesk', 'Literata']],
     ['a measure', { ranges: { xHeight: [0.5, 0.52] } }, ['Literata']],
     ['a measure out of range', { ranges: { xHeight: [0.52, 0.6] } }, []],
@@ -132,7 +136,7 @@ describe('a filter', () => {
       italic: 'italic',
       languages: ['is', 'el'],
       figures: ['old-style'],
-      fit: 'text',
+      fit: 'running',
       mostBytes: 30_000,
       ranges: { xHeight: [0.48, 0.55] },
       from: 'shortlist',
@@ -142,10 +146,10 @@ describe('a filter', () => {
       'named like “lit”',
       'on the shortlist',
       'with 400 and 700',
-      'with a true italic',
+      'with an italic',
       'for Icelandic and Greek',
       'with old-style figures',
-      'fit for text',
+      'for running text',
       'of at most 30.0 KB a face',
       'x-height 0.48 em to 0.55 em',
     ]);
@@ -217,7 +221,7 @@ describe('picks', () => {
 test('a family of the case costs what a site loads of it, once that is known', () => {
   const taken = familyOf('Skerry', [face('normal', 400, 400, 'a')]);
   const bytes = (known?: number | null) =>
-    rowOfCase('skerry', taken, null, known === undefined ? undefined : () => known).bytes;
+    rowOfCase('skerry', taken, USE, null, known === undefined ? undefined : () => known).bytes;
   expect(bytes()).toBe(20_000);
   expect(bytes(null)).toBe(20_000);
   expect(bytes(7_000)).toBe(7_000);

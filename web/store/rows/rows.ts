@@ -8,10 +8,10 @@ import {
   classesDisagree,
   fitnessOf,
   measuredClass,
-  onOffer,
   regularFace,
   type FamilyMeasures,
   type Fitness,
+  type FitnessUse,
   type ListedFace,
   type MeasuredClass,
 } from '@lettera/core/measure';
@@ -75,16 +75,32 @@ interface RowSource {
   measures: FamilyMeasures | null | undefined;
   /** Bytes that a site loads of a file; as it is listed where that is not known. */
   bytesOf?: (sha256: string) => number | null | undefined;
+  /** How the site sets text, which fitness is judged for. */
+  use: FitnessUse;
 }
 
-function rowOf({
-  faces,
-  measures,
-  standIn = null,
-  library = null,
-  bytesOf = () => null,
-  ...source
-}: RowSource): LineUpRow {
+/** The last judgement of each family: rows are made anew far more often than it changes. */
+const judged = new WeakMap<FamilyMeasures, { use: FitnessUse; fitness: Fitness }>();
+
+function fitnessFor(measures: FamilyMeasures, source: RowSource): Fitness {
+  const { use, faces, class: claimed } = source;
+  const known = judged.get(measures);
+  if (known?.use === use) return known.fitness;
+  const fitness = fitnessOf({ measures, faces, claimed }, use);
+  judged.set(measures, { use, fitness });
+  return fitness;
+}
+
+function rowOf(listed: RowSource): LineUpRow {
+  const {
+    faces,
+    measures,
+    standIn = null,
+    library = null,
+    bytesOf = () => null,
+    use: _use,
+    ...source
+  } = listed;
   const uprights = faces.filter(({ style }) => style === 'normal');
   const regular = regularFace(faces);
   const file = regular?.files.find(({ script }) => script === 'latin') ?? regular?.files[0];
@@ -102,7 +118,7 @@ function rowOf({
     italic: faces.some(({ style }) => style === 'italic'),
     scripts: [...new Set(faces.flatMap(({ files }) => files.map(({ script }) => script)))],
     bytes: file ? (bytesOf(file.sha256) ?? file.bytes) : 0,
-    fitness: measures ? fitnessOf(measures.regular, onOffer(faces)) : null,
+    fitness: measures ? fitnessFor(measures, listed) : null,
     measuredClass: seen,
     disputed: classesDisagree(source.class, seen),
   };
@@ -120,9 +136,11 @@ const CLASSES: readonly FaceClass[] = [
 export const rowOfLibrary = (
   family: LibraryFamily,
   caseKey: string | null,
+  use: FitnessUse,
   measures?: FamilyMeasures | null,
 ): LineUpRow =>
   rowOf({
+    use,
     key: `library/${family.id}`,
     name: family.name,
     class: CLASSES.find((name) => name === family.class) ?? 'display',
@@ -137,10 +155,12 @@ export const rowOfLibrary = (
 export const rowOfCase = (
   caseKey: string,
   family: Family,
+  use: FitnessUse,
   measures?: FamilyMeasures | null,
   bytesOf?: (sha256: string) => number | null | undefined,
 ): LineUpRow =>
   rowOf({
+    use,
     bytesOf,
     key: `case/${caseKey}`,
     name: family.alias ? `${family.alias} (${family.name})` : family.name,

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { applyChange, documentErrors } from '@lettera/core/change';
 import type { LibraryFamily } from '@lettera/core/document';
-import { resolveElement } from '@lettera/core/style';
+import { resolveElement, textUseOf } from '@lettera/core/style';
 import { seatedDocument } from '../../../core/testing/documents';
 import { rowOfCase, rowOfLibrary } from './rows';
 import { NO_PARTNER_FILTER, passesAsPartner, type PartnerFilter } from '../../stage/pair/filter';
@@ -34,10 +34,12 @@ const library = (
   ...more,
 });
 
+const USE = textUseOf(seatedDocument());
+
 describe('looking at a family', () => {
   test('shows it in the voice though it is not in the case, with weights that it has', () => {
     const document = seatedDocument();
-    const row = rowOfLibrary(library('Skerry Serif', [400, 800]), null);
+    const row = rowOfLibrary(library('Skerry Serif', [400, 800]), null, USE);
     const shown = applyChange(document, lookPatch(document, 'heading', row)).document;
     expect(documentErrors(shown)).toEqual([]);
     expect(shown.case['skerry-serif']?.faces).toHaveLength(2);
@@ -50,7 +52,7 @@ describe('looking at a family', () => {
     const document = seatedDocument();
     const { literata } = document.case;
     if (!literata) throw new Error('Literata is in the case');
-    const patch = lookPatch(document, 'heading', rowOfCase('literata', literata));
+    const patch = lookPatch(document, 'heading', rowOfCase('literata', literata, USE));
     expect(patch).toEqual(seatPatch(document, 'heading', 'literata', literata));
     expect(applyChange(document, patch).document.voices['heading']?.family).toBe('literata');
   });
@@ -74,10 +76,10 @@ describe('scripts', () => {
 });
 
 describe('partners', () => {
-  const held = rowOfLibrary(library('Keeper', [400, 700], { class: 'sans-serif' }), 'keeper');
-  const row = rowOfLibrary(library('Keeper Serif', [400]), null);
+  const held = rowOfLibrary(library('Keeper', [400, 700], { class: 'sans-serif' }), 'keeper', USE);
+  const row = rowOfLibrary(library('Keeper Serif', [400]), null, USE);
   const passes = (change: Partial<PartnerFilter>) =>
-    passesAsPartner(row, held, { ...NO_PARTNER_FILTER, ...change }, ['en']);
+    passesAsPartner(row, [held], 'text', { ...NO_PARTNER_FILTER, ...change }, ['en']);
 
   test.each<[Partial<PartnerFilter>, boolean]>([
     [{}, true],
@@ -86,7 +88,7 @@ describe('partners', () => {
     [{ wanted: ['superfamily'] }, true],
     [{ wanted: ['italic'] }, false],
     [{ wanted: ['case'] }, false],
-    [{ wanted: ['text'] }, false],
+    [{ wanted: ['fit'] }, false],
     [{ scripts: ['greek'] }, true],
     [{ scripts: ['cyrillic'] }, false],
     [{ mostBytes: 20_000 }, true],

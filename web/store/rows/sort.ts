@@ -1,3 +1,4 @@
+import { fitnessCost } from '@lettera/core/measure';
 import type { LineUpRow } from './rows';
 import { measureOf, type MeasureKey } from './measures';
 
@@ -22,7 +23,7 @@ function sortValue(row: LineUpRow, key: SortKey): number | string | null {
     case 'italic':
       return row.italic ? ITALIC_ORDER[row.measures?.italic ?? 'sloped'] : 2;
     case 'fit':
-      return row.fitness && (row.fitness.use === 'text' ? 0 : row.fitness.reasons.length);
+      return row.fitness && fitnessCost(row.fitness.drawn.running);
     case 'languages':
       return row.measures ? -row.measures.languages.length : null;
     default:

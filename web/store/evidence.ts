@@ -1,0 +1,55 @@
+import type { Evidence, SetPage } from '@lettera/core/check';
+import type { ProjectDocument } from '@lettera/core/document';
+import { resolveInUse } from '@lettera/core/style';
+import { defineStore } from 'pinia';
+import { useCaseReadings } from './caseReadings';
+import { useFamilies } from './families';
+import { usePlans } from './plans';
+import { useProject } from './project';
+import { useProof } from './proof';
+
+/** What is known beyond a document, for its marks: for the project and for a contender in one way. */
+export const useEvidence = defineStore('evidence', () => {
+  const project = useProject();
+  const proof = useProof();
+  const caseReadings = useCaseReadings();
+  const families = useFamilies();
+  const plans = usePlans();
+
+  /** The page as it is set, in another state's faces: its columns stay, its advances are theirs. */
+  function pageIn(
+    document: ProjectDocument,
+    measures: ReturnType<typeof families.measuresIn>,
+  ): SetPage | null {
+    const page = proof.setPage;
+    if (!page || document === project.shown) return page;
+    const advanceOf = (style: string): number | null | undefined => {
+      const voice = resolveInUse(document, style).voice.value ?? '';
+      return measures[document.voices[voice]?.family ?? '']?.regular.advance;
+    };
+    const texts = Object.entries(page.texts).map(([style, text]) => [
+      style,
+      { ...text, advance: advanceOf(style) ?? text.advance },
+    ]);
+    return { ...page, texts: Object.fromEntries(texts) as SetPage['texts'] };
+  }
+
+  /** What the marks on a state of the project are made of. */
+  function evidenceOf(document: ProjectDocument): Evidence {
+    const measures = families.measuresIn(document);
+    return {
+      readings: caseReadings.readings,
+      measures,
+      xHeights: Object.fromEntries(
+        Object.entries(measures).flatMap(([key, measured]) => {
+          const xHeight = measured?.regular.xHeight;
+          return xHeight ? [[key, xHeight]] : [];
+        }),
+      ),
+      page: pageIn(document, measures),
+      bytes: plans.caseBytes,
+    };
+  }
+
+  return { evidenceOf };
+});
