@@ -57,6 +57,7 @@ export async function newPage(
 ): Promise<{ page: Page; errors: string[] }> {
   const page = await browser.newPage();
   await page.setViewport({ width, height });
+  if (process.env['FAST']) page.setDefaultTimeout(5000);
   const errors: string[] = [];
   page.on('pageerror', (error) => errors.push(String(error)));
   page.on('console', (message) => {
@@ -65,9 +66,19 @@ export async function newPage(
   return { page, errors };
 }
 
-/** The frame of the proof, once its page has loaded and been set in type. */
-export async function proofFrame(page: Page): Promise<Frame> {
+/**
+ * The frame of the proof, once its page has loaded and been set in type. It is as wide as a desktop's, and
+ * shrunk, unless it is to be left as wide as its room.
+ */
+export async function proofFrame(page: Page, { asItIs = false } = {}): Promise<Frame> {
   const element = await page.waitForSelector('section.proof iframe.ready');
+  if (!asItIs) {
+    await page.$eval('section.proof', (proof) =>
+      proof
+        .querySelectorAll<HTMLElement>('[aria-label="Width"] button[aria-pressed="false"]')
+        .forEach((button) => button.textContent?.trim() === 'Desktop' && button.click()),
+    );
+  }
   const frame = await element?.contentFrame();
   if (!frame) throw new Error('The proof has no frame');
   await frame.evaluate(() => document.fonts.ready.then(() => undefined));

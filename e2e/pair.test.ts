@@ -41,8 +41,8 @@ beforeEach(async () => {
   await proofFrame(page);
 });
 
-const hold = async (name: string) => {
-  await (await page.waitForSelector('[aria-label="Family that is held"]'))?.click();
+const hold = async (name: string, role = 'heading') => {
+  await (await page.waitForSelector(`[aria-label="Family that is held as ${role}"]`))?.click();
   await page.waitForSelector('.p-select-filter');
   await page.type('.p-select-filter', name);
   await (await page.waitForSelector(`::-p-aria(${name}[role="option"])`))?.click();
@@ -69,15 +69,18 @@ const ofPartner = async (name: string, control: string) => {
 };
 
 test('from an empty project to a taken pair, in order and with reasons', async () => {
-  expect(await page.$eval('.workbench', (node) => node.textContent)).toContain('Nothing is seated');
+  expect(await page.$eval('.workbench', (node) => node.textContent)).toContain(
+    'none is seated in heading yet',
+  );
   await hold('Space Grotesk');
   const order = await eventually(partners, (list) => list.length > 2);
   const reasons = await page.$$eval('.partner .reasons', (nodes) =>
     nodes.slice(0, 3).map((node) => node.textContent ?? ''),
   );
-  for (const words of reasons) expect(words).toContain('a sans serif over');
-  await press(page, 'fit for text', '[aria-label="Wanted"]');
-  await press(page, 'true italic', '[aria-label="Wanted"]');
+  for (const words of reasons) expect(words).toMatch(/^Good for long reading/);
+  await press(page, 'Narrow by');
+  await press(page, 'a true italic', '.l-fold [aria-label="Wanted"]');
+  await page.keyboard.press('Escape');
   const narrowed = await eventually(partners, (list) => list.length > 2);
   const [first = ''] = narrowed;
   expect(order.length).toBeGreaterThan(0);
@@ -111,6 +114,7 @@ test('from an empty project to a taken pair, in order and with reasons', async (
 test('a starting point is shown on the project’s own page, and taken', async () => {
   await press(page, 'Starting points');
   const points = await page.waitForSelector('.points li:nth-child(3) button');
+  await points?.scrollIntoView();
   expect(await page.$$('.points li')).toHaveLength(12);
   await points?.hover();
   await eventually(heading, ([family]) => family === 'DM Serif Display');
@@ -128,8 +132,8 @@ test('a starting point is shown on the project’s own page, and taken', async (
 test('contenders are kept over a reload, flipped by key, and set side by side', async () => {
   await hold('Archivo');
   const [one = '', two = ''] = await eventually(partners, (list) => list.length > 2);
-  await ofPartner(one, 'Keep as contender');
-  await ofPartner(two, 'Keep as contender');
+  await ofPartner(one, 'Keep aside');
+  await ofPartner(two, 'Keep aside');
   await eventually(project, ({ document }) => document.contenders?.length === 2);
   await page.reload();
   await proofFrame(page);
@@ -141,8 +145,10 @@ test('contenders are kept over a reload, flipped by key, and set side by side', 
   await page.keyboard.press('1');
   await eventually(heading, ([family]) => family !== 'Archivo');
   expect((await project()).document.case).toEqual({});
-  const figures = await page.$eval('.contenders li', (node) => node.textContent ?? '');
-  expect(figures).toMatch(/[\d.]+ KB · shift .* · \d+ marks?/);
+  await page.click('.contenders [aria-haspopup="dialog"]');
+  const figures = await page.$eval('.l-fold', (node) => node.textContent ?? '');
+  expect(figures).toMatch(/[\d.]+ KB, \d+ marks?, shift measured once taken in/);
+  await page.keyboard.press('Escape');
 
   await press(page, 'Side by side');
   const frames = await eventually(
@@ -158,20 +164,41 @@ test('contenders are kept over a reload, flipped by key, and set side by side', 
   expect(families[0]).toContain(one);
   expect(families[1]).toContain(two);
 
-  await press(page, 'Dismiss', '.contenders');
+  // At full size, and what is moved in one moves in the other to the same part of the page.
+  const [left, right] = await Promise.all(frames.map((handle) => handle.contentFrame()));
+  const shownAt = await page.$$eval('.beside iframe', (nodes) =>
+    nodes.map((node) => ({
+      scale: node.getBoundingClientRect().width / node.offsetWidth,
+      width: node.offsetWidth,
+    })),
+  );
+  for (const { scale, width } of shownAt) {
+    expect(scale).toBeCloseTo(1, 2);
+    expect(width).toBeGreaterThan(480);
+  }
+  await left?.$eval('h2', (node) => node.scrollIntoView());
+  const topOf = (frame: typeof right) => frame?.$eval('h2', (n) => n.getBoundingClientRect().top);
+  await eventually(
+    async () => Math.abs((await topOf(right)) ?? 999),
+    (top) => top < 60,
+  );
+
+  await press(page, 'Dismiss', '.beside');
   await eventually(project, ({ document }) => document.contenders?.length === 1);
 });
 
 test('pairs are drawn within the filter, stepped back through, and left without a trace', async () => {
   await hold('Archivo');
-  await press(page, 'another class');
+  await press(page, 'Narrow by');
+  await press(page, 'another class', '.l-fold');
+  await page.keyboard.press('Escape');
   await eventually(partners, (list) => list.length > 2);
   const drawn = () => page.$eval('.bar b', (node) => node.textContent ?? '').catch(() => '');
-  await press(page, 'Draw at random');
+  await press(page, 'Draw', '.bar');
   const first = await eventually(drawn, (pair) => pair.startsWith('Archivo over'));
   let second = first;
   for (let tries = 0; second === first && tries < 20; tries++) {
-    await press(page, 'Draw at random');
+    await press(page, 'Draw', '.bar');
     second = await drawn();
   }
   await press(page, 'Back');
@@ -181,4 +208,57 @@ test('pairs are drawn within the filter, stepped back through, and left without 
   await press(page, 'Leave');
   await eventually(heading, ([family]) => family !== 'Archivo');
   expect((await project()).revision).toBe(1);
+});
+
+test('a set of three: a subheading is sought beside heading and text, taken, and one undo takes all back', async () => {
+  await hold('Archivo');
+  await eventually(partners, (list) => list.length > 2);
+  await press(page, 'Three voices');
+  await press(page, 'subheading', '[aria-label="What is sought"]');
+  await hold('Literata', 'text');
+  const order = await eventually(partners, (list) => list.length > 2);
+  const [first = ''] = order;
+  await ofPartner(first, 'Take it');
+  const { document } = await eventually(
+    project,
+    (now) => Boolean(now.document.voices['subheading']?.family),
+    20_000,
+  );
+  const name = (voice: string) => document.case[document.voices[voice]?.family ?? '']?.name;
+  expect([name('heading'), name('subheading'), name('text')]).toEqual([
+    'Archivo',
+    first,
+    'Literata',
+  ]);
+  expect(document.pair).toEqual({ heading: 'heading', subheading: 'subheading', text: 'text' });
+  await eventually(
+    () => fontsUsed(page, 'h3', true),
+    ([family]) => family?.split(' ')[0] === first.split(' ')[0],
+  );
+  await press(page, 'Undo', '.docket');
+  await eventually(project, (now) => now.document.voices['subheading'] === undefined);
+});
+
+test('Pair works with whichever voices are chosen, renamed or not', async () => {
+  await press(page, 'Voices');
+  const field = 'Name of the voice Heading';
+  await page.click(`[aria-label="${field}"]`, { clickCount: 3 });
+  await page.keyboard.type('Signs');
+  await page.keyboard.press('Enter');
+  await eventually(project, ({ document }) => document.voices['heading']?.name === 'Signs');
+  await (await page.waitForSelector('[aria-label="Voice that is paired as heading"]'))?.click();
+  await (await page.waitForSelector('::-p-aria(Code[role="option"])'))?.click();
+  await eventually(project, ({ document }) => document.pair?.heading === 'code');
+  await press(page, 'In order');
+  await hold('Space Mono');
+  await eventually(partners, (list) => list.length > 2);
+  await ofPartner((await partners())[0] ?? '', 'Take it');
+  const { document } = await eventually(
+    project,
+    (now) => Boolean(now.document.voices['code']?.family),
+    20_000,
+  );
+  expect(document.case[document.voices['code']?.family ?? '']?.name).toBe('Space Mono');
+  expect(document.voices['heading']?.family).toBeNull();
+  expect(errors).toEqual([]);
 });

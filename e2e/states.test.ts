@@ -37,6 +37,12 @@ const open = async (target: Page, stage: string): Promise<void> => {
   await proofFrame(target);
 };
 
+/** Faces of a project that has nothing yet, which shows how to begin in place of a proof. */
+const openEmpty = async (): Promise<void> => {
+  await page.goto(`${lettera.url}/p/${slug}/faces`);
+  await page.waitForSelector('.ways');
+};
+
 const status = (target: Page) =>
   target.$eval('.docket [role="status"]', (node) => node.textContent?.trim());
 
@@ -68,7 +74,7 @@ describe('font files brought from disk', () => {
   };
 
   test('that are no fonts are refused in words, and the case stays as it was', async () => {
-    await open(page, 'faces');
+    await openEmpty();
     const file = join(temporaryFolder(), 'log.woff2');
     writeFileSync(file, 'Keeper’s log, 14 November');
     expect((await bring(file))[0]).toContain('log.woff2: This is not a font');
@@ -77,12 +83,13 @@ describe('font files brought from disk', () => {
   });
 
   test('with a hostile name are shown, seated and delivered as that name', async () => {
-    await open(page, 'faces');
+    await openEmpty();
     const name = 'Tarnholm "Test" <b>; }';
     expect((await bring(HOSTILE_FONT))[0]).toContain(`1 face taken in, as ${name}`);
+    await page.waitForSelector('li .name');
     expect(await page.$eval('li .name', (node) => node.textContent)).toContain(name);
     await open(page, 'pair');
-    await press(page, 'Voices and weights');
+    await press(page, 'Voices');
     await (await page.waitForSelector('[aria-label="Family of the case in Heading"]'))?.click();
     await (await page.waitForSelector('[role="option"]'))?.click();
     await eventually(project, ({ document }) => document.voices['heading']?.family !== null);
@@ -267,7 +274,7 @@ describe('a long page', () => {
 
 describe('the keyboard', () => {
   test('goes to stages, flips the proof, steps numbers, undoes', async () => {
-    await open(page, 'faces');
+    await openEmpty();
     await page.keyboard.press('g');
     await page.keyboard.press('s');
     await page.waitForSelector(`${LARGE_END} input[aria-label="Ratio"]`);
@@ -285,7 +292,7 @@ describe('the keyboard', () => {
     await page.keyboard.up('Control');
     await eventually(project, ({ document }) => document.scale.large.ratio === 1.25);
     await page.keyboard.press('f');
-    const fallback = '[aria-label="Fonts"] [aria-checked="true"]';
+    const fallback = '[aria-label="Fonts"] [aria-pressed="true"]';
     expect(await page.$eval(fallback, (node) => node.textContent?.trim())).toBe('Fallback');
     await page.keyboard.press('?');
     await page.waitForSelector('[role="dialog"]');
@@ -324,7 +331,7 @@ describe('every stage', () => {
       await open(page, 'faces');
       await page.waitForSelector('li .specimen.shown');
       await eventually(
-        () => page.$$eval('progress', (nodes) => nodes.length),
+        () => page.$$eval('.l-progress', (nodes) => nodes.length),
         (bars) => bars === 0,
         30_000,
       );
@@ -332,9 +339,13 @@ describe('every stage', () => {
       await page.$eval('li button.row', (node) => (node as HTMLElement).click());
       await page.waitForSelector('.panel .grid');
       found.push(...(await violationsOn(page, 'an opened family')));
-      await press(page, 'languages', '.sentence');
+      await press(page, 'Narrow by', '.sentence');
+      found.push(...(await violationsOn(page, 'what narrows')));
+      await press(page, 'languages', '.l-fold');
+      await page.waitForSelector('.l-fold', { hidden: true });
       found.push(...(await violationsOn(page, 'a filter being edited')));
-      await press(page, 'Refer to a family served elsewhere');
+      await press(page, 'Other sources');
+      await press(page, 'Refer to a family', '.l-fold');
       await press(page, 'Map');
       await page.waitForSelector('.point');
       found.push(...(await violationsOn(page, 'the map and the form')));
@@ -353,14 +364,16 @@ describe('every stage', () => {
       const clickFirst = (selector: string) =>
         page.$eval(selector, (node) => (node as HTMLElement).click());
       await page.waitForSelector('.partner .set.shown');
-      await clickFirst('.partner .actions button');
-      await clickFirst('li:nth-child(2) .partner .actions button');
+      const nth = (row: number, label: string) =>
+        `li:nth-child(${row}) .partner ::-p-aria(${label})`;
+      await clickFirst(nth(1, 'Keep aside'));
+      await clickFirst(nth(2, 'Keep aside'));
       await page.waitForSelector('.contenders li');
-      await clickFirst('.partner .actions button:nth-child(2)');
-      await press(page, 'Draw at random');
+      await clickFirst(nth(1, 'Figures'));
+      await press(page, 'Draw', '.bar');
       const found = await violationsOn(page, 'the order');
-      for (const view of ['Starting points', 'Side by side', 'Voices and weights']) {
-        await press(page, view, '[aria-label="View"]');
+      for (const view of ['Starting points', 'Side by side', 'Voices']) {
+        await press(page, view, '[aria-label="Views"]');
         found.push(...(await violationsOn(page, view)));
       }
       expect(found).toEqual([]);

@@ -12,6 +12,6 @@ const model = defineModel<boolean>({ required: true });
       <path d="M.5.5h11v11H.5z" />
       <path v-if="model" class="on" d="M2.5 9.5l7-7M2.5 2.5l7 7" />
     </svg>
-    {{ label }}
+    <span>{{ label }}</span>
   </ToggleButton>
 </template>

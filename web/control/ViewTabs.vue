@@ -14,9 +14,17 @@ const model = defineModel<T>({ required: true });
       unstyled
       :pt="{ root: 'l-tabs', tabList: { 'aria-label': label }, activeBar: 'l-none' }"
     >
-      <Tab v-for="view in views" :key="view.value" :value="view.value" unstyled class="l-tab">{{
-        view.label
-      }}</Tab>
+      <!-- What it shows is the stage itself, which has no panel of the tabs’ own to point at. -->
+      <Tab
+        v-for="view in views"
+        :key="view.value"
+        :value="view.value"
+        unstyled
+        class="l-tab"
+        :pt="{ root: { 'aria-controls': undefined } }"
+        :aria-controls="undefined"
+        >{{ view.label }}</Tab
+      >
     </TabList>
   </Tabs>
 </template>

@@ -75,7 +75,7 @@ watch(
 const PROOF_SHARE: Partial<Record<StageKey, number>> = { faces: 0.31, pair: 0.36 };
 const PROOF_SHARE_ELSEWHERE = 0.375;
 /** What the proof, and docket and workbench together, need, px. */
-const LEAST_PROOF = 280;
+const LEAST_PROOF = 330;
 const LEAST_REST = 560;
 
 function withinRoom(width: number): number {

@@ -77,9 +77,7 @@ onBeforeUnmount(() => observer.disconnect());
       <ProofFrame v-if="project.id && room.width > 0" :room="room" @pointed="pointed = $event" />
     </div>
     <footer class="small quiet">
-      <span aria-live="polite">{{
-        pointed ?? 'Point at text for its style; click to select it'
-      }}</span>
+      <span aria-live="polite">{{ pointed ?? 'Point at text for its style' }}</span>
       <span class="figure"
         >{{ proof.width }} px,
         {{ zoom < 1 ? `shrunk to ${Math.round(zoom * 100)} %` : 'at 100 %' }}</span

@@ -39,14 +39,9 @@ const languages = computed(() => {
   const wanted = project.document?.languages ?? [];
   const has = (tag: string) => props.sheet.measures.languages.includes(tag);
   const known = wanted.flatMap((tag) => languageOf(tag) ?? []);
-  const lacking = known.filter(({ tag }) => !has(tag)).map(({ name }) => name);
   const covered = known.filter(({ tag }) => has(tag)).map(({ name }) => name);
-  return [
-    covered.length > 0 && `Every letter of ${covered.join(', ')}.`,
-    lacking.length > 0 && `Letters missing for ${lacking.join(', ')}.`,
-  ]
-    .filter(Boolean)
-    .join(' ');
+  // What lacks is said with its fitness.
+  return covered.length > 0 ? `Every letter of ${covered.join(', ')}.` : '';
 });
 
 const rights = computed(() => embeddingRights(props.sheet.reading.fsType));

@@ -45,10 +45,10 @@ const filter = reactive<PartnerFilter>(structuredClone(NO_PARTNER_FILTER));
 const clearFilter = (): unknown => Object.assign(filter, structuredClone(NO_PARTNER_FILTER));
 
 const VIEWS = computed((): { value: View; label: string }[] => [
-  { value: 'order', label: 'Partners in order' },
+  { value: 'order', label: 'In order' },
   { value: 'points', label: 'Starting points' },
   ...(contenders.states.length > 1 ? [{ value: 'beside' as const, label: 'Side by side' }] : []),
-  { value: 'voices', label: 'Voices and weights' },
+  { value: 'voices', label: 'Voices' },
 ]);
 const ROLE_NAMES: Record<Role, string> = {
   heading: 'heading',
@@ -226,7 +226,6 @@ onBeforeUnmount(leaveDraw);
           @hold="pairing.hold(role, $event)"
         />
       </template>
-      <OnOff v-model="pairing.three" label="Three voices" class="three" />
     </div>
     <div v-if="pairing.heldRows.length" class="bar">
       <span role="status">{{
@@ -249,6 +248,7 @@ onBeforeUnmount(leaveDraw);
         />
       </FoldAway>
       <DoButton v-if="narrowed" label="Clear" @click="clearFilter" />
+      <OnOff v-model="pairing.three" label="Three voices" />
       <FoldAway v-if="setAside.length" v-slot="{ close }" label="Shortlist">
         <div v-for="row in setAside" :key="row.key" class="line">
           <bdi class="aside">{{ row.name }}</bdi>
@@ -268,9 +268,13 @@ onBeforeUnmount(leaveDraw);
         @focus="pairing.look(one)"
         @blur="pairing.look(null)"
         @click="pairing.take(one)"
-        >One family for all</DoButton
+        >One for all</DoButton
       >
-      <DoButton label="Draw at random" @click="draw" />
+      <DoButton
+        label="Draw"
+        title="A partner at random, the upper part of the order more often"
+        @click="draw"
+      />
     </div>
     <div v-if="drawn" class="bar drawn">
       <b>{{ pairName(drawn) }}</b>
@@ -319,7 +323,6 @@ onBeforeUnmount(leaveDraw);
   align-items: center;
   padding: 0 20px 6px;
 }
-.three,
 .one {
   margin-left: auto;
 }

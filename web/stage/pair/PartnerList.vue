@@ -25,9 +25,14 @@ const BEYOND = 3;
 const WIDTH = 1280;
 const ELEMENT_OF: Record<Role, string> = { heading: 'h2', subheading: 'h3', text: 'body' };
 
-const specimen = computed(() =>
-  project.document ? specimenStyle(project.document, ELEMENT_OF[pairing.sought], WIDTH) : {},
-);
+/** A heading is set no larger in a row, so that four partners are seen at once, px. */
+const LARGEST = 30;
+
+const specimen = computed(() => {
+  if (!project.document) return {};
+  const style = specimenStyle(project.document, ELEMENT_OF[pairing.sought], WIDTH);
+  return { ...style, fontSize: `min(${style.fontSize ?? '18px'}, ${LARGEST}px)` };
+});
 
 const { near, height, measureRow, measureAnew } = useNearRows({
   rows: () => props.partners,

@@ -135,6 +135,11 @@ const against = computed(() => telling(-1, MOST_AGAINST));
   gap: 6px;
   margin-left: auto;
 }
+@container (max-width: 520px) {
+  .facts {
+    display: none;
+  }
+}
 /* Whole lines only: a specimen ends at a word. */
 .set {
   margin: 2px 0 4px 30px;

@@ -57,7 +57,7 @@ const points = computed(() =>
       <p class="line foot">
         <DoButton
           label="Take it"
-          :aria-label="`Take ${heading.name} over ${text.name}`"
+          :aria-label="`Take it: ${heading.name} over ${text.name}`"
           @click="pairing.take(pair)"
         />
         <span class="small quiet">{{ heading.name }} over {{ text.name }}</span>
