@@ -40,7 +40,7 @@ export function atScale(): AtScale {
       const frame = await proofFrame(at.page);
       return parseFloat((await computed(frame, selector, ['font-size']))['font-size'] ?? '');
     },
-    show: (view) => press(at.page, view, '[role="radiogroup"][aria-label="View"]'),
+    show: (view) => press(at.page, view, '[aria-label="Views"]'),
     async marksText() {
       await at.page
         .$eval('.marks .head[aria-expanded="false"]', (node) => (node as HTMLElement).click())

@@ -73,11 +73,10 @@ export async function newPage(
 export async function proofFrame(page: Page, { asItIs = false } = {}): Promise<Frame> {
   const element = await page.waitForSelector('section.proof iframe.ready');
   if (!asItIs) {
-    await page.$eval('section.proof', (proof) =>
-      proof
-        .querySelectorAll<HTMLElement>('[aria-label="Width"] button[aria-pressed="false"]')
-        .forEach((button) => button.textContent?.trim() === 'Desktop' && button.click()),
-    );
+    await page.$eval('section.proof [aria-label="Width"]', (widths) => {
+      const [fit, ...stops] = [...widths.querySelectorAll<HTMLElement>('button')];
+      if (fit?.ariaPressed === 'true') stops.at(-1)?.click();
+    });
   }
   const frame = await element?.contentFrame();
   if (!frame) throw new Error('The proof has no frame');

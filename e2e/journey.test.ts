@@ -72,13 +72,16 @@ test('a newcomer goes through the whole job, and back', async () => {
 
   // 1. Faces: every family in the project's words, by class, one taken in with the weights wanted.
   expect(await page.$$('li button.row')).toHaveLength(2);
+  await press(page, 'The foundry’s families');
   await page.type('#allowed-by', 'Ása');
   await press(page, 'Allow the foundry');
-  const counted = () => page.$eval('.sentence .lead', (node) => node.textContent?.trim());
+  const counted = () =>
+    page.$eval('.sentence .lead', (node) => node.textContent?.trim()).catch(() => '');
   await eventually(counted, (text) => text === 'All 77 families');
   const words = await page.$eval('li .specimen', (node) => node.textContent);
   expect(words).toBe(start.document.words);
-  await press(page, 'class', '.sentence');
+  await press(page, 'Narrow by', '.sentence');
+  await press(page, 'class', '.l-fold');
   await press(page, 'sans-serif', '[aria-label="Class"]');
   const about = await page.$$eval('li .about', (nodes) => nodes.map((node) => node.textContent));
   expect(about.length).toBeGreaterThan(3);
@@ -88,11 +91,9 @@ test('a newcomer goes through the whole job, and back', async () => {
   await page.$eval('li button.row', (node) => (node as HTMLElement).click());
   await page.waitForSelector('.take');
   for (const weight of ['400', '500', '600']) {
-    await page.evaluate((wanted) => {
-      const labels = [...document.querySelectorAll('.take fieldset:first-child label')];
-      const label = labels.find((node) => node.textContent?.trim() === wanted);
-      label?.querySelector('input')?.click();
-    }, weight);
+    await page.$eval(`.take fieldset:first-child [aria-label="${weight} upright"]`, (node) =>
+      (node as HTMLElement).click(),
+    );
   }
   await press(page, 'Take into the case');
   await eventually(
@@ -104,8 +105,10 @@ test('a newcomer goes through the whole job, and back', async () => {
 
   // 2. Pair: pointing shows it on the proof, a click takes it.
   await go('Pair');
-  await press(page, 'heading for the text');
-  await press(page, 'in the case', '[aria-label="Wanted"]');
+  await press(page, 'heading', '[aria-label="What is sought"]');
+  await press(page, 'Narrow by');
+  await press(page, 'in the case', '.l-fold [aria-label="Wanted"]');
+  await page.keyboard.press('Escape');
   const partner = await page.waitForSelector('.partner ::-p-aria(Barlow Condensed[role="button"])');
   await partner?.hover();
   await eventually(
@@ -296,7 +299,28 @@ test('a newcomer goes through the whole job, and back', async () => {
   await press(page, 'All projects');
   await fill(page, 'Start a project', 'Skerry Ferries');
   await page.waitForFunction(() => location.pathname === '/p/skerry-ferries/faces');
+  // A new project offers the ways to begin, each a click, and neither tools nor marks before that.
+  await page.waitForSelector('.ways');
+  expect(await page.$$eval('.ways h3', (nodes) => nodes.map((node) => node.textContent))).toEqual([
+    'Look among the foundry’s families',
+    'Bring font files of your own',
+    'Begin from a starting point',
+  ]);
+  expect(await page.$$('.sentence, .columns, section.proof')).toEqual([]);
+  await press(page, 'See starting points', '.ways');
+  await page.waitForSelector('#allowed-by');
+  await page.type('#allowed-by', 'Ása');
+  await press(page, 'Allow the foundry');
+  await page.waitForSelector('.points li:nth-child(12)');
+  expect(page.url()).toContain('/pair?view=points');
   await proofFrame(page);
+  for (const width of ['Phone', 'Tablet', 'Desktop']) {
+    await press(page, width, 'section.proof [aria-label="Width"]');
+    await eventually(
+      () => page.$eval('.ledger', (node) => node.textContent ?? ''),
+      (text) => text.includes('none at') && text.includes('0 marks'),
+    );
+  }
   expect((await project('skerry-ferries')).document.case).toEqual({});
   expect(errors).toEqual([]);
 }, 180_000);

@@ -195,7 +195,7 @@ describe('lines', () => {
 
   test('are given the height suggested, one or all, and stand on a grid drawn on the proof', async () => {
     await at.show('Lines');
-    const take = await at.page.waitForSelector('tr[data-style="heading-1"] .again');
+    const take = await at.page.waitForSelector('tr[data-style="heading-1"] .l-do');
     const label = await take?.evaluate((node) => node.textContent ?? '');
     const wanted = Number(/Take ([\d.]+)/.exec(label ?? '')?.[1]);
     await take?.click();
@@ -203,7 +203,7 @@ describe('lines', () => {
       async () => (await at.project()).document.styles['heading-1']?.set.lineHeight,
       (height) => height === wanted,
     );
-    await at.page.click('input[type="checkbox"]');
+    await at.page.click('.view .l-onoff');
     await eventually(at.scaleNow, ({ grid }) => grid === 4);
     const frame = await proofFrame(at.page);
     await eventually(

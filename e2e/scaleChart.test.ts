@@ -117,7 +117,7 @@ describe('the chart', () => {
     await at.page.mouse.down();
     await at.page.mouse.move(line.x - 60, line.y + 20, { steps: 3 });
     await at.page.mouse.up();
-    const width = await (await proofFrame(at.page)).evaluate(() => innerWidth);
+    const width = await (await proofFrame(at.page, { asItIs: true })).evaluate(() => innerWidth);
     expect(width).toBeLessThan(720);
     const here = await at.page.$$eval(
       'tr[data-step="0"] .figure',

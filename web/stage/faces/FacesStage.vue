@@ -175,6 +175,9 @@ watch(
       <ViewTabs v-if="!beginning" v-model="lineUp.settings.view" label="Views" :views="VIEWS" />
     </template>
     <template v-if="!beginning" #actions>
+      <FoldAway v-if="!project.stored?.foundry" v-slot="{ close }" label="The foundry’s families">
+        <FoundryAsk @allowed="close" />
+      </FoldAway>
       <DoButton label="Bring font files" @click="files?.click()" />
       <FoldAway v-slot="{ close }" label="Other sources">
         <p>
@@ -190,7 +193,6 @@ watch(
           }}. What was taken in stays when it is withdrawn.
           <DoButton label="Withdraw it" @click="(close(), library.withdraw())" />
         </p>
-        <FoundryAsk v-else @allowed="close" />
       </FoldAway>
     </template>
   </StageHeader>

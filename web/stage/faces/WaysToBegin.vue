@@ -9,17 +9,15 @@ defineEmits<{ bring: []; refer: [] }>();
 
 const router = useRouter();
 const route = useRoute();
-/** What the foundry is wanted for, while its permission is asked. */
-const wanted = ref<'families' | 'points' | null>(null);
+/** Whether the foundry's permission is being asked. */
+const asking = ref(false);
 
-function begin(): void {
-  if (wanted.value !== 'points') return;
-  void router.push({
+const toStartingPoints = (): unknown =>
+  router.push({
     name: 'pair',
     params: { project: route.params['project'] },
     query: { view: 'points' },
   });
-}
 </script>
 
 <template>
@@ -29,7 +27,7 @@ function begin(): void {
       <li>
         <h3>Look among the foundry’s families</h3>
         <p>Open-licensed families, set in your own words, measured and sorted.</p>
-        <DoButton label="Look at families" large first @click="wanted = 'families'" />
+        <DoButton label="Look at families" large first @click="asking = true" />
       </li>
       <li>
         <h3>Bring font files of your own</h3>
@@ -39,10 +37,10 @@ function begin(): void {
       <li>
         <h3>Begin from a starting point</h3>
         <p>Twelve pairs that work, each with what it is good for, to be changed as you go.</p>
-        <DoButton label="See starting points" large @click="wanted = 'points'" />
+        <DoButton label="See starting points" large @click="toStartingPoints" />
       </li>
     </ul>
-    <FoundryAsk v-if="wanted" @allowed="begin" />
+    <FoundryAsk v-if="asking" />
     <p class="quiet">
       A family whose licence keeps it elsewhere can be referred to.
       <DoButton label="Refer to a family" @click="$emit('refer')" />
