@@ -14,7 +14,7 @@ const { scale } = (await ask<Project>(lettera, `/projects/${SAMPLE}`)).document;
 
 const open = async (stage: string): Promise<void> => {
   await page.goto(`${lettera.url}/p/${SAMPLE}/${stage}`);
-  await proofFrame(page);
+  await proofFrame(page, { asItIs: true });
 };
 
 /** Waits until nothing is loading and the shift has been measured, then takes the picture. */
@@ -23,7 +23,7 @@ async function take(name: string): Promise<void> {
   await page.waitForFunction(
     () =>
       !document.querySelector('.ledger')?.textContent?.includes('being measured') &&
-      !document.querySelector('.specimen.loading'),
+      !document.querySelector('.specimen.loading, bdi.loading'),
   );
   await page.mouse.move(100, 640);
   await new Promise((resolve) => setTimeout(resolve, 300));
@@ -43,12 +43,19 @@ async function openRow(name: string): Promise<void> {
   await page.waitForSelector('.panel h3');
 }
 
+/** Opens the editor of a part of the filter. */
+async function narrowBy(part: string): Promise<void> {
+  await page.click('.sentence [aria-haspopup="dialog"]');
+  await press(page, part, '.l-fold');
+  await page.waitForSelector('.l-fold', { hidden: true });
+}
+
 /** Waits until the whole library has been measured, so that no row is without its figures. */
 const measured = () =>
   page.waitForFunction(
     () =>
       document.querySelectorAll('li .specimen.shown').length > 3 &&
-      !document.querySelector('progress') &&
+      !document.querySelector('.l-progress') &&
       ![...document.querySelectorAll('li .figure')].some((node) => node.textContent === '…'),
     { timeout: 60_000 },
   );
@@ -57,19 +64,24 @@ mkdirSync(FOLDER, { recursive: true });
 try {
   await open('faces');
   await take('faces-before-permission');
+  await press(page, 'The foundry’s families');
   await page.type('#allowed-by', 'Ása');
   await press(page, 'Allow the foundry');
   await measured();
   await take('faces');
-  await press(page, 'fitness', '.sentence');
-  await press(page, 'fit for text', '.editor');
-  await press(page, 'languages', '.sentence');
+  await narrowBy('fitness');
+  await press(page, 'running text', '.editor');
+  await narrowBy('languages');
   await press(page, 'Greek', '.editor');
   await press(page, 'Done', '.editor');
-  await press(page, 'equal x-height');
+  await press(page, 'Setting');
+  await press(page, 'equal x-height', '.l-fold');
+  await page.keyboard.press('Escape');
   await take('faces-narrowed');
   await press(page, 'Clear', '.sentence');
-  await press(page, 'Reset');
+  await press(page, 'Setting');
+  await press(page, 'Reset words, size and ground', '.l-fold');
+  await page.keyboard.press('Escape');
   await press(page, 'Map');
   await page.waitForSelector('.point bdi');
   await take('faces-map');
@@ -84,23 +96,22 @@ try {
   await open('pair');
   await page.waitForSelector('.partner .set.shown');
   for (const partner of [1, 3]) {
-    await page.$eval(`li:nth-child(${partner}) .partner .actions button`, (node) =>
+    await page.$eval(`li:nth-child(${partner}) .partner ::-p-aria(Keep aside)`, (node) =>
       (node as HTMLElement).click(),
     );
   }
   await page.waitForSelector('.contenders li:nth-child(2)');
   await take('pair');
-  await press(page, 'Side by side', '[aria-label="View"]');
+  await press(page, 'Side by side', '[aria-label="Views"]');
   await page.waitForFunction(() => document.querySelectorAll('.beside iframe.ready').length === 2);
   await take('contenders');
-  await press(page, 'Starting points', '[aria-label="View"]');
+  await press(page, 'Starting points', '[aria-label="Views"]');
   await page.waitForSelector('.points li');
   await take('starting-points');
-  await press(page, 'Voices and weights', '[aria-label="View"]');
+  await press(page, 'Voices', '[aria-label="Views"]');
   await take('voices');
 
   await open('scale');
-  await press(page, 'Tablet', 'section.proof');
   await take('scale');
   await changeProject(lettera, SAMPLE, [
     { op: 'replace', path: '/scale/small/ratio', value: 1.08 },
@@ -138,7 +149,7 @@ try {
   await take('fallbacks');
 
   await open('styles');
-  await press(page, 'Desktop', 'section.proof');
+  await press(page, 'Fit', 'section.proof');
   await press(page, 'Web', 'section.proof');
   await page.click('tr[data-style="heading-1"] .name');
   await take('styles');
@@ -156,7 +167,7 @@ try {
   await page.evaluate(() => localStorage.removeItem('lettera:theme'));
   await page.goto(`${lettera.url}/projects`);
   await fill(page, 'Start a project', 'Skerry Ferries');
-  await proofFrame(page);
+  await page.waitForSelector('.ways');
   await take('new-project');
 } finally {
   await browser.close();

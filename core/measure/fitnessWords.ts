@@ -16,7 +16,7 @@ const listed = (names: string[]): string =>
 /** What a family is fit for, in a word or two: the most demanding part that it can play. */
 export function fitnessWord({ drawn }: Fitness): string {
   if (drawn.running.verdict === 'fit') return 'running text';
-  if (drawn.running.verdict === 'caveat') return 'running text, with care';
+  if (drawn.running.verdict === 'caveat') return 'text, with care';
   if (drawn.code.verdict === 'fit') return 'code, headings';
   if (drawn.short.verdict === 'fit') return 'short text, headings';
   return drawn.headings.verdict === 'unfit' ? 'ornament' : 'headings only';

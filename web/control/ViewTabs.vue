@@ -22,7 +22,6 @@ const model = defineModel<T>({ required: true });
         unstyled
         class="l-tab"
         :pt="{ root: { 'aria-controls': undefined } }"
-        :aria-controls="undefined"
         >{{ view.label }}</Tab
       >
     </TabList>

@@ -162,10 +162,6 @@ const decisions = computed<Record<StageKey, Decision[]>>(() => {
 .projects {
   display: inline-block;
   line-height: 24px;
-  text-decoration: none;
-}
-.projects:hover {
-  text-decoration: underline;
 }
 nav {
   flex: 1;
@@ -202,11 +198,9 @@ nav {
   font-size: 12px;
 }
 .what {
-  display: -webkit-box;
-  -webkit-line-clamp: 2;
-  -webkit-box-orient: vertical;
-  overflow: hidden;
   overflow-wrap: anywhere;
+  max-height: 2lh;
+  overflow: hidden;
 }
 .face {
   flex-direction: column-reverse;

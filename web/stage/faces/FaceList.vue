@@ -42,10 +42,7 @@ li {
   align-items: baseline;
 }
 .set {
-  overflow: hidden;
   font-size: 20px;
   line-height: 1.4;
-  text-overflow: ellipsis;
-  white-space: nowrap;
 }
 </style>

@@ -31,7 +31,10 @@ const width = ref(600);
 const focused = ref<string | null>(null);
 const asTable = ref(false);
 
-const HEIGHT = 430;
+/** What stands above the map and below it in the window, and the least height it is read at, px. */
+const BESIDE = 230;
+const LEAST_HEIGHT = 340;
+const height = ref(430);
 const MARGIN = { top: 10, right: 16, bottom: 30, left: 44 };
 /** Letters set in their own faces; beyond so many a point is a dot until a region is drawn. */
 const MOST_FACES = 240;
@@ -76,7 +79,7 @@ function scaleFor(axis: 0 | 1, range: [number, number]) {
   return scaleLinear([least - room, most + room], range);
 }
 const x = computed(() => scaleFor(0, [MARGIN.left, width.value - MARGIN.right]));
-const y = computed(() => scaleFor(1, [HEIGHT - MARGIN.bottom, MARGIN.top]));
+const y = computed(() => scaleFor(1, [height.value - MARGIN.bottom, MARGIN.top]));
 
 const points = computed(() => {
   let faces = 0;
@@ -139,7 +142,7 @@ function drawRegion(): void {
   const { ranges } = lineUp.settings.filter;
   region.extent([
     [MARGIN.left, MARGIN.top],
-    [width.value - MARGIN.right, HEIGHT - MARGIN.bottom],
+    [width.value - MARGIN.right, height.value - MARGIN.bottom],
   ]);
   const group = select(chart.value).select<SVGGElement>('.region').call(region);
   const [a, b] = ranges[across] ?? x.value.domain();
@@ -162,7 +165,9 @@ async function draw(): Promise<void> {
 }
 
 const observer = new ResizeObserver(([entry]) => {
-  if (entry) width.value = Math.max(320, Math.floor(entry.contentRect.width));
+  if (!entry) return;
+  width.value = Math.max(320, Math.floor(entry.contentRect.width));
+  height.value = Math.max(LEAST_HEIGHT, window.innerHeight - BESIDE);
 });
 onMounted(() => {
   if (root.value) observer.observe(root.value);
@@ -278,17 +283,17 @@ const sayPoint = ({ row, values }: Point): string =>
         </tr>
       </tbody>
     </table>
-    <div v-else ref="root" class="plane" :style="{ height: `${HEIGHT}px` }" @keydown="onKey">
+    <div v-else ref="root" class="plane" :style="{ height: `${height}px` }" @keydown="onKey">
       <svg
         ref="chart"
-        :viewBox="`0 0 ${width} ${HEIGHT}`"
+        :viewBox="`0 0 ${width} ${height}`"
         :width="width"
-        :height="HEIGHT"
+        :height="height"
         aria-hidden="true"
       >
-        <g class="across" :transform="`translate(0 ${HEIGHT - MARGIN.bottom})`" />
+        <g class="across" :transform="`translate(0 ${height - MARGIN.bottom})`" />
         <g class="upward" :transform="`translate(${MARGIN.left} 0)`" />
-        <text :x="width - MARGIN.right" :y="HEIGHT - MARGIN.bottom - 6" text-anchor="end">
+        <text :x="width - MARGIN.right" :y="height - MARGIN.bottom - 6" text-anchor="end">
           {{ axes[0].name }}
         </text>
         <text :x="MARGIN.left + 6" :y="MARGIN.top + 8">{{ axes[1].name }}</text>

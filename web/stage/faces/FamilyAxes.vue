@@ -110,10 +110,7 @@ watch(point, measureSoon, { immediate: true });
 
 <style scoped>
 .set {
-  overflow: hidden;
   font-size: 30px;
   line-height: 1.3;
-  text-overflow: ellipsis;
-  white-space: nowrap;
 }
 </style>

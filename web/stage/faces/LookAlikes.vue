@@ -54,10 +54,7 @@ li {
   border-bottom: 1px solid var(--rule);
 }
 .name {
-  overflow: hidden;
   font-size: 19px;
-  text-overflow: ellipsis;
   text-decoration: none;
-  white-space: nowrap;
 }
 </style>

@@ -86,11 +86,8 @@ dt {
   color: var(--ink-2);
 }
 dd {
-  overflow: hidden;
   font-size: 24px;
   line-height: 1.4;
-  text-overflow: ellipsis;
-  white-space: nowrap;
 }
 .marked {
   text-decoration: underline;

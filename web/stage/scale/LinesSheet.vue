@@ -152,7 +152,7 @@ function toggleGrid(on: boolean): void {
         <td>
           <span class="small quiet">{{ row.name }}, {{ lengths.show(row.size) }}</span>
           <span
-            class="two-lines"
+            class="whole-lines two"
             :style="{
               ...row.font,
               fontSize: `${Math.min(row.size, 22)}px`,
@@ -217,6 +217,9 @@ function toggleGrid(on: boolean): void {
 </template>
 
 <style scoped>
+.two {
+  --lines: 2;
+}
 .actions {
   gap: 6px 14px;
   padding-bottom: 6px;
@@ -239,12 +242,6 @@ table {
 }
 th.figure {
   width: 86px;
-}
-.two-lines {
-  display: -webkit-box;
-  -webkit-box-orient: vertical;
-  -webkit-line-clamp: 2;
-  overflow: hidden;
 }
 .small {
   display: block;

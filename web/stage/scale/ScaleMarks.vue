@@ -67,9 +67,4 @@ function putRight({ fix }: Mark): void {
   flex: none;
   font-weight: 650;
 }
-.first {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
 </style>

@@ -131,7 +131,7 @@ function follow(): void {
       <span v-if="swatch" class="swatch" :style="{ background: swatch }" />{{ text }}
     </span>
     <DoButton v-if="editing && isSet" class="follow" :title="released" @click.stop="follow">{{
-      isBody ? 'unset' : 'follow again'
+      isBody ? 'unset' : 'follow'
     }}</DoButton>
     <span v-else-if="source" class="source">↳ {{ source }}</span>
     <span v-else class="source">{{ editing ? '' : 'set here' }}</span>

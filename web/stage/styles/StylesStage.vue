@@ -216,9 +216,6 @@ tbody th {
   max-width: 100%;
   font-size: 15px;
   line-height: 1.2;
-  white-space: nowrap;
-  overflow: hidden;
-  text-overflow: ellipsis;
 }
 .selectors {
   display: block;
