@@ -1,3 +1,4 @@
+import { onceFor } from '../document/once';
 import { differencesBetween, distanceBetween } from './lookAlikes';
 import type { PairScale, Range } from './library';
 import { genusOf, type Seated } from './seated';
@@ -17,12 +18,22 @@ const clamp = (value: number, least: number, most: number): number =>
 export const standing = (distance: number, { middle, far }: Range): number =>
   far > middle ? Math.log(Math.max(distance, 1e-3) / middle) / Math.log(far / middle) : 0;
 
+/** What has been worked out on a scale: a family that is held is judged beside every other. */
+const charactersOn = onceFor((_scale: PairScale) => new WeakMap<Seated, Character>());
+
 /** How much a family stands out of its kind in a library. */
-export function characterOf({ kind, regular }: Seated, scale: PairScale): Character {
+export function characterOf(seat: Seated, scale: PairScale): Character {
+  const known = charactersOn(scale);
+  const character = known.get(seat) ?? workOut(seat, scale);
+  known.set(seat, character);
+  return character;
+}
+
+function workOut({ kind, regular }: Seated, scale: PairScale): Character {
   const middle = scale.middles.get(genusOf(kind))?.face;
   if (!middle) return { share: 0, by: '' };
   const distance = distanceBetween(regular, middle, scale.spread);
-  const [by = ''] = differencesBetween(middle, regular, scale.spread);
+  const [by = ''] = differencesBetween(middle, regular, scale.spread, 1);
   return { share: clamp(standing(distance, scale.fromMiddle), -1, 1), by };
 }
 

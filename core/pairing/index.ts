@@ -9,6 +9,6 @@ export {
   type LookAlike,
   type Spread,
 } from './lookAlikes';
-export { orderPartners, type Held, type RankedPartner, type TellingReason } from './order';
+export { orderPartners, seatAll, type Held, type RankedPartner, type TellingReason } from './order';
 export { ROLES, sameSuperfamily, type Partner, type Role } from './partner';
 export { STARTING_POINTS, type StartingPoint } from './startingPoints';

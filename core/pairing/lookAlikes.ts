@@ -147,45 +147,49 @@ export function spreadOf(library: readonly FaceMeasures[]): Spread {
   );
 }
 
-/** One way in which a face differs from another, the one that differs most first. */
-export interface Difference {
-  /** In words, with its figure: “wider by 6 %”. */
-  text: string;
-  /** In spreads of the library, weighted. */
-  size: number;
-}
-
-/** Differences under this many spreads are not seen. */
+/** Differences of less are not seen, in spreads. */
 const SEEN = 0.35;
 
-function traitDifferences(own: FaceMeasures, other: FaceMeasures, spread: Spread): Difference[] {
-  return TRAITS.flatMap(({ key, value, weight, more, less, figure }) => {
-    const [a, b] = [value(own), value(other)];
-    if (a === null && b === null) return [];
-    // What one has and the other has not is as far apart as two spreads.
-    if (a === null || b === null) return [{ text: '', size: 2 * weight }];
-    const apart = (Math.abs(b - a) / (spread[key] ?? 1)) * weight;
-    return [{ text: `${b > a ? more : less} ${figure(a, b)}`.trim(), size: apart }];
-  });
+/** How far two faces are apart in a trait, in spreads of the library and weighted; null where neither has it. */
+function apartIn(
+  { key, value, weight }: Trait,
+  own: FaceMeasures,
+  other: FaceMeasures,
+  spread: Spread,
+): number | null {
+  const [a, b] = [value(own), value(other)];
+  if (a === null && b === null) return null;
+  // What one has and the other has not is as far apart as two spreads.
+  if (a === null || b === null) return 2 * weight;
+  return (Math.abs(b - a) / (spread[key] ?? 1)) * weight;
 }
 
 /**
  * How unlike two faces are: the root of the summed squares of their differences, each in spreads of the
  * library and weighted. 0 is the same face.
  */
-export const distanceBetween = (own: FaceMeasures, other: FaceMeasures, spread: Spread): number =>
-  Math.hypot(...traitDifferences(own, other, spread).map(({ size }) => size));
+export function distanceBetween(own: FaceMeasures, other: FaceMeasures, spread: Spread): number {
+  let squares = 0;
+  for (const trait of TRAITS) squares += (apartIn(trait, own, other, spread) ?? 0) ** 2;
+  return Math.sqrt(squares);
+}
 
 /** What is seen to differ between two faces, most first, in words about the other one. */
 export const differencesBetween = (
   own: FaceMeasures,
   other: FaceMeasures,
   spread: Spread,
+  most = TRAITS.length,
 ): string[] =>
-  traitDifferences(own, other, spread)
-    .filter(({ text, size }) => text !== '' && size >= SEEN)
+  TRAITS.map((trait) => ({ trait, size: apartIn(trait, own, other, spread) ?? 0 }))
+    .filter(({ size }) => size >= SEEN)
     .sort((a, b) => b.size - a.size)
-    .map(({ text }) => text);
+    .flatMap(({ trait: { value, more, less, figure } }) => {
+      const [a, b] = [value(own), value(other)];
+      return a === null || b === null ? [] : [{ words: b > a ? more : less, figure, a, b }];
+    })
+    .slice(0, most)
+    .map(({ words, figure, a, b }) => `${words} ${figure(a, b)}`.trim());
 
 /** A face that looks like another, how far off it is, and in what. */
 export interface LookAlike<K> {

@@ -1,3 +1,4 @@
+import { onceFor } from '../document/once';
 import { goodFor } from './goodFor';
 import { judgePair, type PairJudgement, type PairReason } from './judge';
 import type { PairScale } from './library';
@@ -21,6 +22,22 @@ export interface RankedPartner extends PairJudgement {
 
 /** Families that stay while another is sought, by the voices they are held in. */
 export type Held = Partial<Record<Role, Partner>>;
+
+/** Families as they are seated on a scale, by part and key: the same for every order of one library. */
+const seatsOn = onceFor((_scale: PairScale) => new Map<string, Seated | null>());
+
+function seatOf(partner: Partner, role: Role, scale: PairScale): Seated | null {
+  const known = seatsOn(scale);
+  const id = `${role} ${partner.key}`;
+  const seat = known.get(id) ?? seatIn(partner, role, scale.use);
+  known.set(id, seat);
+  return seat;
+}
+
+/** Seats all of a library ahead, in the parts that an order asks for. */
+export function seatAll(library: readonly Partner[], scale: PairScale): void {
+  for (const role of ROLES) for (const partner of library) seatOf(partner, role, scale);
+}
 
 /** A family against all that are held, each pair weighed alike. */
 function judgeAmong(
@@ -83,14 +100,14 @@ export function orderPartners(
 ): RankedPartner[] {
   const seats = ROLES.flatMap((role) => {
     const partner = role === sought ? undefined : held[role];
-    const seat = partner && seatIn(partner, role, scale.use);
+    const seat = partner && seatOf(partner, role, scale);
     return seat ? [seat] : [];
   });
   if (seats.length === 0) return [];
   const others = candidates.filter(({ key }) => !seats.some(({ partner }) => partner.key === key));
   const ordered = others
     .map((candidate) => {
-      const seat = seatIn(candidate, sought, scale.use);
+      const seat = seatOf(candidate, sought, scale);
       return {
         key: candidate.key,
         ...(seat ? judgeAmong(seat, seats, scale) : unmeasured(candidate, sought)),

@@ -1,14 +1,10 @@
 <script setup lang="ts" generic="T extends string | number">
 import OnOff from './OnOff.vue';
+import { turned } from './turned';
 
 /** Several things that are on or off, each on its own. */
 defineProps<{ label: string; choices: readonly { value: T; label: string }[] }>();
 const model = defineModel<T[]>({ required: true });
-
-function turn(value: T, on: boolean): void {
-  const others = model.value.filter((other) => other !== value);
-  model.value = on ? [...others, value] : others;
-}
 </script>
 
 <template>
@@ -18,7 +14,7 @@ function turn(value: T, on: boolean): void {
       :key="choice.value"
       :label="choice.label"
       :model-value="model.includes(choice.value)"
-      @update:model-value="turn(choice.value, $event)"
+      @update:model-value="model = turned(model, choice.value, $event)"
     />
   </span>
 </template>

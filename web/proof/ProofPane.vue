@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import Select from 'primevue/select';
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import DoButton from '../control/DoButton.vue';
 import ChoiceSet from '../control/ChoiceSet.vue';
 import { useProject } from '../store/project';
 import { STOPS, useProof } from '../store/proof';
 import StandIns from './StandIns.vue';
+import ProofChoices from './ProofChoices.vue';
 import ProofFrame from './ProofFrame.vue';
 import WidthRuler from './WidthRuler.vue';
 
@@ -20,14 +20,6 @@ const stops = [
   { value: 0, label: 'Fit' },
   ...STOPS.map(({ name, width }) => ({ value: width as number, label: name })),
 ];
-const grounds = [
-  { value: 'light', label: 'Light' },
-  { value: 'dark', label: 'Dark' },
-] as const;
-const fonts = [
-  { value: 'web', label: 'Web' },
-  { value: 'fallback', label: 'Fallback' },
-] as const;
 
 const zoom = computed(() => Math.min(1, room.value.width / proof.width));
 
@@ -46,23 +38,15 @@ onBeforeUnmount(() => observer.disconnect());
 <template>
   <section class="proof" aria-label="Proof">
     <header>
-      <Select
-        v-model="proof.page"
-        :options="project.pages"
-        option-label="title"
-        option-value="slug"
-        aria-label="Page"
-        size="small"
-      />
-      <ChoiceSet
-        class="stops"
-        label="Width"
-        :choices="stops"
-        :model-value="proof.asked ?? 0"
-        @update:model-value="proof.setWidth($event || null)"
-      />
-      <ChoiceSet v-model="proof.fonts" label="Fonts" :choices="fonts" />
-      <ChoiceSet v-model="proof.ground" label="Ground" :choices="grounds" />
+      <ProofChoices>
+        <ChoiceSet
+          class="stops"
+          label="Width"
+          :choices="stops"
+          :model-value="proof.asked ?? 0"
+          @update:model-value="proof.setWidth($event || null)"
+        />
+      </ProofChoices>
       <DoButton
         class="whole"
         :aria-pressed="proof.whole"

@@ -1,6 +1,7 @@
 import {
   orderPartners,
   pairScaleOf,
+  seatAll,
   type Held,
   type PairScale,
   type Partner,
@@ -18,6 +19,7 @@ const worker = {
   setLibrary(partners: Partner[], use: TextUse): void {
     library = partners;
     scale = pairScaleOf(partners, use);
+    seatAll(partners, scale);
   },
 
   /** The partners of the held families, in order. */

@@ -3,6 +3,8 @@ import { computed, ref } from 'vue';
 import { libraryFaces, type LibraryFamily } from '@lettera/core/document';
 import DoButton from '../../control/DoButton.vue';
 import OnOff from '../../control/OnOff.vue';
+import OnOffSet from '../../control/OnOffSet.vue';
+import { turned } from '../../control/turned';
 import { count, kilobytes } from '../../control/figures';
 import { useLibrary } from '../../store/library';
 import { useProject } from '../../store/project';
@@ -71,10 +73,9 @@ async function take(): Promise<void> {
   taking.value = null;
 }
 
-const turned = (all: readonly string[], one: string, on: boolean): string[] => {
-  const others = all.filter((other) => other !== one);
-  return on ? [...others, one] : others;
-};
+const scriptChoices = computed(() =>
+  props.family.scripts.map((script) => ({ value: script, label: script })),
+);
 </script>
 
 <template>
@@ -93,13 +94,7 @@ const turned = (all: readonly string[], one: string, on: boolean): string[] => {
     </fieldset>
     <fieldset>
       <legend class="quiet">Scripts</legend>
-      <OnOff
-        v-for="script in family.scripts"
-        :key="script"
-        :label="script"
-        :model-value="scripts.includes(script)"
-        @update:model-value="scripts = turned(scripts, script, $event)"
-      />
+      <OnOffSet v-model="scripts" label="Scripts" :choices="scriptChoices" />
     </fieldset>
     <p v-if="family.variable" class="small quiet">
       One file a style carries every weight; it is cut to the range from the lightest to the

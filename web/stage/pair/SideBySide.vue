@@ -1,17 +1,14 @@
 <script setup lang="ts">
-import Select from 'primevue/select';
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef } from 'vue';
-import ChoiceSet from '../../control/ChoiceSet.vue';
 import type { PagePlace } from '../../proof/pagePlace';
+import ProofChoices from '../../proof/ProofChoices.vue';
 import ProofFrame from '../../proof/ProofFrame.vue';
 import { useContenders, type ContenderState } from '../../store/contenders';
-import { useProject } from '../../store/project';
 import { useProof } from '../../store/proof';
 import ContenderFacts from './ContenderFacts.vue';
 
 /** The contenders beside one another at full size: the same part of the same page, moving together. */
 const contenders = useContenders();
-const project = useProject();
 const proof = useProof();
 const root = ref<HTMLElement | null>(null);
 const size = ref({ width: 0, height: 0 });
@@ -21,15 +18,6 @@ const place = shallowRef<{ by: number; at: PagePlace } | null>(null);
 const GAP = 12;
 const CAPTION = 72;
 const LEAST_HEIGHT = 320;
-
-const FONTS = [
-  { value: 'web', label: 'Web' },
-  { value: 'fallback', label: 'Fallback' },
-] as const;
-const GROUNDS = [
-  { value: 'light', label: 'Light' },
-  { value: 'dark', label: 'Dark' },
-] as const;
 
 const room = computed(() => {
   const columns = Math.max(1, contenders.states.length);
@@ -55,16 +43,7 @@ const nameOf = ({ rows }: ContenderState): string => rows.map(contenders.nameOf)
 <template>
   <div class="beside">
     <div class="line wrap">
-      <Select
-        v-model="proof.page"
-        :options="project.pages"
-        option-label="title"
-        option-value="slug"
-        aria-label="Page"
-        size="small"
-      />
-      <ChoiceSet v-model="proof.fonts" label="Fonts" :choices="FONTS" />
-      <ChoiceSet v-model="proof.ground" label="Ground" :choices="GROUNDS" />
+      <ProofChoices />
       <span class="small quiet">Each {{ room.width }} px wide, at 100 %. They move together.</span>
     </div>
     <div ref="root" class="frames">

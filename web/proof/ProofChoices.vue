@@ -1,0 +1,33 @@
+<script setup lang="ts">
+import Select from 'primevue/select';
+import ChoiceSet from '../control/ChoiceSet.vue';
+import { useProject } from '../store/project';
+import { useProof } from '../store/proof';
+
+/** Which page the proof shows, in which fonts and on which ground; what else there is to choose comes between. */
+const project = useProject();
+const proof = useProof();
+
+const FONTS = [
+  { value: 'web', label: 'Web' },
+  { value: 'fallback', label: 'Fallback' },
+] as const;
+const GROUNDS = [
+  { value: 'light', label: 'Light' },
+  { value: 'dark', label: 'Dark' },
+] as const;
+</script>
+
+<template>
+  <Select
+    v-model="proof.page"
+    :options="project.pages"
+    option-label="title"
+    option-value="slug"
+    aria-label="Page"
+    size="small"
+  />
+  <slot />
+  <ChoiceSet v-model="proof.fonts" label="Fonts" :choices="FONTS" />
+  <ChoiceSet v-model="proof.ground" label="Ground" :choices="GROUNDS" />
+</template>
