@@ -19,7 +19,7 @@ export const standing = (distance: number, { middle, far }: Range): number =>
   far > middle ? Math.log(Math.max(distance, 1e-3) / middle) / Math.log(far / middle) : 0;
 
 /** What has been worked out on a scale: a family that is held is judged beside every other. */
-const charactersOn = onceFor((_scale: PairScale) => new WeakMap<Seated, Character>());
+const charactersOn = onceFor<PairScale, WeakMap<Seated, Character>>(() => new WeakMap());
 
 /** How much a family stands out of its kind in a library. */
 export function characterOf(seat: Seated, scale: PairScale): Character {

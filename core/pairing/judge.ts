@@ -12,6 +12,8 @@ export interface PairReason {
   text: string;
   /** Positive speaks for it, negative against; how far it moves the order. */
   weight: number;
+  /** The key of the family that it is about, where it is about one of the two alone. */
+  about?: string;
 }
 
 /** A pair as it was judged. */
@@ -81,7 +83,7 @@ function kindShare(
 /** How much their kinship counts: what is drawn alike throughout agrees in everything, which tells nothing. */
 function kinshipShare({ upper, ofOneKind, superfamily, distance }: Pair, scale: PairScale): number {
   if (ofOneKind && !superfamily && distance < scale.ofOneKind.middle) return 0;
-  return upper.forSize ? KINSHIP_FOR_SIZE : 1;
+  return upper.forSize && upper.role === 'heading' ? KINSHIP_FOR_SIZE : 1;
 }
 
 /** How far two of one kind could be taken for one another: 0 not at all, 1 for the same drawing. */
@@ -96,8 +98,13 @@ function alikeness({ ofOneKind, superfamily, distance }: Pair, { alike }: PairSc
  */
 export function judgePair(upper: Seated, lower: Seated, scale: PairScale): PairJudgement {
   const reasons: PairReason[] = [];
-  const add = (term: PairTerm, share: number, text: string) =>
-    reasons.push({ term, text, weight: PAIR_WEIGHTS[term] * share });
+  const add = (term: PairTerm, share: number, text: string, about?: Seated) =>
+    reasons.push({
+      term,
+      text,
+      weight: PAIR_WEIGHTS[term] * share,
+      ...(about && { about: about.partner.key }),
+    });
   const pair: Pair = {
     upper,
     lower,
@@ -144,34 +151,34 @@ export function judgePair(upper: Seated, lower: Seated, scale: PairScale): PairJ
     add('tooAlike', -alike, `too alike: the same class, ${same.join(', ')}`);
   }
 
-  for (const { fitness, role } of [upper, lower]) {
-    const term = role === 'text' ? 'textFitness' : 'headingFitness';
-    for (const { text, cost } of fitness.reasons) add(term, -Math.min(1, cost), text);
+  for (const seat of [upper, lower]) {
+    const term = seat.role === 'text' ? 'textFitness' : 'headingFitness';
+    for (const { text, cost } of seat.fitness.reasons) add(term, -Math.min(1, cost), text, seat);
   }
-  if (lower.role === 'text') for (const text of lower.offer) add('onOffer', -1, text);
-  for (const [term, seat] of [
-    ['character', upper],
-    ['quietness', lower],
-  ] as const) {
+  if (lower.role === 'text') for (const text of lower.offer) add('onOffer', -1, text, lower);
+  for (const seat of [upper, lower]) {
+    // One voice may be loud: a subheading that stands out competes with the heading, as text would.
+    const term = seat.role === 'heading' ? 'character' : 'quietness';
     const { share, by } = characterOf(seat, scale);
-    const usual = `drawn as most ${nounOf(seat.kind)}s are`;
-    const odd = `stands out among ${nounOf(seat.kind)}s${by && `: ${by}`}`;
-    add(term, term === 'character' ? share : -share, share > 0 ? odd : usual);
+    const kind = `${nounOf(seat.kind)}s`;
+    const said =
+      share > 0 ? `stands out among ${kind}${by && `: ${by}`}` : `drawn as most ${kind} are`;
+    add(term, term === 'character' ? share : -share, said, seat);
+    const cut = cutNamed(seat.partner);
+    const fits = (cut === 'text') === (seat.role === 'text');
+    if (cut) {
+      const named = `${seat.partner.name}, by its name a cut for ${cut}`;
+      add('cutName', fits ? MIDDLE : -MIDDLE, named, seat);
+    }
   }
-  const closed = closednessOf(upper, scale);
+  const closed = upper.role === 'heading' ? closednessOf(upper, scale) : null;
   if (closed !== null) {
     const figure = `openings of ${upper.regular.aperture?.toFixed(2) ?? ''} of the x-height`;
     const words =
       closed > 0
         ? 'closed letters above, which hold together at size'
         : 'open letters above, as text wants them';
-    add('closedness', closed, `${words}: ${figure}`);
-  }
-  for (const { partner, role } of [upper, lower]) {
-    const cut = cutNamed(partner);
-    const fits = (cut === 'text') === (role === 'text');
-    if (cut)
-      add('cutName', fits ? MIDDLE : -MIDDLE, `${partner.name}, by its name a cut for ${cut}`);
+    add('closedness', closed, `${words}: ${figure}`, upper);
   }
   return {
     score: reasons.reduce((sum, { weight }) => sum + weight, 0),

@@ -222,14 +222,32 @@ describe('three at once', () => {
   test('a subheading is judged beside both that are held', () => {
     const order = orderPartners(held(), 'subheading', library, scale);
     expect(order).toHaveLength(library.length - 2);
-    const words = order[0]?.reasons.map(({ text }) => text) ?? [];
-    expect(words.some((text) => text.startsWith('beside Abril Fatface: '))).toBe(true);
-    expect(words.some((text) => text.startsWith('beside Source Serif 4: '))).toBe(true);
+    const beside = new Set(order[0]?.reasons.map((reason) => reason.beside));
+    expect([...beside].sort()).toEqual(['Abril Fatface', 'Source Serif 4', undefined]);
+    // What is said of it alone is said once, and nothing is said of what is held.
+    for (const { reasons } of order) {
+      const said = reasons.map((reason) => `${reason.beside ?? ''} ${reason.text}`);
+      expect(new Set(said).size).toBe(said.length);
+      expect(said.some((text) => text.includes('Abril Fatface, by its name'))).toBe(false);
+    }
   });
 
   test('one that is too like the text stands behind a plain sans serif', () => {
     const keys = orderPartners(held(), 'subheading', library, scale).map(({ key }) => key);
     expect(keys.indexOf('literata')).toBeGreaterThan(keys.indexOf('libre-franklin'));
+  });
+
+  test('a subheading does not outshout the heading', () => {
+    const order = orderPartners(held(), 'subheading', library, scale);
+    const keys = order.map(({ key }) => key);
+    for (const loud of ['anton', 'yeseva-one', 'gloock', 'bungee', 'krona-one']) {
+      expect(keys.indexOf(loud)).toBeGreaterThan(keys.length / 3);
+      const found = order.find(({ key }) => key === loud);
+      expect(found?.reasons.map(({ text }) => text)).toContain(
+        'drawn for size, it competes with the heading',
+      );
+    }
+    expect(keys.slice(0, 5)).toContain('hanken-grotesk');
   });
 
   test('the heading or the text may be sought beside the other two', () => {

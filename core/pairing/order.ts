@@ -4,10 +4,11 @@ import { judgePair, type PairJudgement, type PairReason } from './judge';
 import type { PairScale } from './library';
 import { ROLES, type Partner, type Role } from './partner';
 import { seatIn, type Seated } from './seated';
-import type { PairTerm } from './weights';
 
 /** A reason as it stands in an order of partners. */
 export interface TellingReason extends PairReason {
+  /** Name of the held family that it is about beside the sought one, where more than one is held. */
+  beside?: string;
   /** How far it moves this partner against those at the head of the list: 0 where it holds for all alike. */
   telling: number;
 }
@@ -23,8 +24,12 @@ export interface RankedPartner extends PairJudgement {
 /** Families that stay while another is sought, by the voices they are held in. */
 export type Held = Partial<Record<Role, Partner>>;
 
+/** A reason before it is held against those of the others. */
+type Untold = Omit<TellingReason, 'telling'>;
+type Judged = Omit<RankedPartner, 'key' | 'reasons'> & { reasons: Untold[] };
+
 /** Families as they are seated on a scale, by part and key: the same for every order of one library. */
-const seatsOn = onceFor((_scale: PairScale) => new Map<string, Seated | null>());
+const seatsOn = onceFor<PairScale, Map<string, Seated | null>>(() => new Map());
 
 function seatOf(partner: Partner, role: Role, scale: PairScale): Seated | null {
   const known = seatsOn(scale);
@@ -40,48 +45,53 @@ export function seatAll(library: readonly Partner[], scale: PairScale): void {
 }
 
 /** A family against all that are held, each pair weighed alike. */
-function judgeAmong(
-  sought: Seated,
-  held: readonly Seated[],
-  scale: PairScale,
-): Omit<RankedPartner, 'key' | 'reasons'> & PairJudgement {
+function judgeAmong(sought: Seated, held: readonly Seated[], scale: PairScale): Judged {
   const place = ({ role }: Seated) => ROLES.indexOf(role);
   const pairs = held.map((one): [Seated, Seated] =>
     place(one) < place(sought) ? [one, sought] : [sought, one],
   );
   const judged = pairs.map(([upper, lower]) => judgePair(upper, lower, scale));
   const share = 1 / judged.length;
+  const reasons = new Map<string, Untold>();
+  judged.forEach((judgement, i) => {
+    const beside = held.length > 1 ? held[i]?.partner.name : undefined;
+    for (const { about, ...reason } of judgement.reasons) {
+      // What is said of a held family alone is the same for every partner.
+      if (about && about !== sought.partner.key) continue;
+      const named = about || !beside ? {} : { beside };
+      const id = `${reason.term} ${named.beside ?? ''} ${reason.text}`;
+      const weight = (reasons.get(id)?.weight ?? 0) + reason.weight * share;
+      reasons.set(id, { ...reason, ...named, weight });
+    }
+  });
   return {
     goodFor: goodFor(sought),
     score: judged.reduce((sum, { score }) => sum + score * share, 0),
     unfit: Math.max(...judged.map(({ unfit }) => unfit)),
-    reasons: judged.flatMap(({ reasons }, i) =>
-      reasons.map(({ term, text, weight }) => ({
-        term,
-        weight: weight * share,
-        text: held.length > 1 ? `beside ${held[i]?.partner.name ?? ''}: ${text}` : text,
-      })),
-    ),
+    reasons: [...reasons.values()],
   };
 }
 
 /** Those among which a designer chooses: the upper third of an order. */
 const CHOSEN_AMONG = 1 / 3;
 
-/** The middle weight of each term over the upper part of an order: what holds for most there tells nothing. */
-function middleWeights(ordered: readonly PairJudgement[]): Map<PairTerm, number> {
+/** What a reason is compared by: its term, and what it is about. */
+const sameAs = ({ term, beside }: Untold): string => `${term} ${beside ?? ''}`;
+
+/** The middle weight of each kind of reason over the upper part of an order: what holds for most there. */
+function middleWeights(ordered: readonly Judged[]): Map<string, number> {
   const upper = ordered.slice(0, Math.ceil(ordered.length * CHOSEN_AMONG));
-  const weights = new Map<PairTerm, number[]>();
+  const weights = new Map<string, number[]>();
   upper.forEach(({ reasons }, i) => {
-    for (const { term, weight } of reasons) {
-      const all = weights.get(term) ?? upper.map(() => 0);
-      all[i] = (all[i] ?? 0) + weight;
-      weights.set(term, all);
+    for (const reason of reasons) {
+      const all = weights.get(sameAs(reason)) ?? upper.map(() => 0);
+      all[i] = (all[i] ?? 0) + reason.weight;
+      weights.set(sameAs(reason), all);
     }
   });
   const middle = (values: number[]) =>
     [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? 0;
-  return new Map([...weights].map(([term, values]) => [term, middle(values)]));
+  return new Map([...weights].map(([kind, values]) => [kind, middle(values)]));
 }
 
 /**
@@ -118,15 +128,12 @@ export function orderPartners(
   return ordered.map(({ reasons, ...rest }) => ({
     ...rest,
     reasons: reasons
-      .map((reason) => ({ ...reason, telling: reason.weight - (middles.get(reason.term) ?? 0) }))
+      .map((reason) => ({ ...reason, telling: reason.weight - (middles.get(sameAs(reason)) ?? 0) }))
       .sort((a, b) => Math.abs(b.telling) - Math.abs(a.telling)),
   }));
 }
 
-const unmeasured = (
-  { name }: Partner,
-  sought: Role,
-): Omit<RankedPartner, 'key' | 'reasons'> & PairJudgement => ({
+const unmeasured = ({ name }: Partner, sought: Role): Judged => ({
   goodFor: '',
   score: 0,
   unfit: Infinity,

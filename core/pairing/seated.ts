@@ -1,6 +1,6 @@
 import type { FaceClass } from '../document/vocabulary';
 import { measuresAt } from '../measure/cuts';
-import { fitnessOf, type PartFitness } from '../measure/fitness';
+import { fitnessOf, type FitnessReason, type PartFitness } from '../measure/fitness';
 import { measuredClass, type MeasuredClass } from '../measure/measuredClass';
 import type { FaceMeasures } from '../measure/measureFace';
 import type { SetAt, TextUse } from '../style/textUse';
@@ -26,7 +26,7 @@ export interface Seated {
   setAt: SetAt;
   /** Its fitness for what the voice sets. */
   fitness: PartFitness;
-  /** Whether it is drawn for size alone: unfit for running text. */
+  /** Whether it is drawn for size alone: unfit for running text, and not for being monospaced. */
   forSize: boolean;
   /** What is missing from it for text. */
   offer: readonly string[];
@@ -51,6 +51,14 @@ const SIZE_OF: Record<Role, keyof TextUse['sizes']> = {
   text: 'running',
 };
 
+/** A face drawn for size alone competes with the heading above it. */
+const TOO_LOUD: FitnessReason = { text: 'drawn for size, it competes with the heading', cost: 1 };
+
+const tooLoud = ({ verdict, reasons }: PartFitness): PartFitness => ({
+  verdict: verdict === 'unfit' ? 'unfit' : 'caveat',
+  reasons: [TOO_LOUD, ...reasons],
+});
+
 /** A family as a site would set it in a voice; null for one that was not measured. */
 export function seatIn(partner: Partner, role: Role, use: TextUse): Seated | null {
   const { measures, faces } = partner;
@@ -64,6 +72,7 @@ export function seatIn(partner: Partner, role: Role, use: TextUse): Seated | nul
     { measures, faces, claimed: partner.class },
     { ...use, sizes: { ...use.sizes, [part]: setAt } },
   );
+  const forSize = drawn.running.verdict === 'unfit' && !measures.regular.monospaced;
   return {
     partner,
     role,
@@ -71,8 +80,8 @@ export function seatIn(partner: Partner, role: Role, use: TextUse): Seated | nul
     regular: measures.regular,
     face: measuresAt(measures, weight),
     setAt,
-    fitness: drawn[part],
-    forSize: drawn.running.verdict === 'unfit',
+    fitness: role === 'subheading' && forSize ? tooLoud(drawn[part]) : drawn[part],
+    forSize,
     offer,
   };
 }

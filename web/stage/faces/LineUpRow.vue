@@ -114,7 +114,7 @@ const fitWord = computed(() => (props.row.fitness ? fitnessWord(props.row.fitnes
       dir="auto"
       @click="$emit('toggle')"
     >
-      {{ words }}
+      <span class="whole-lines" :class="{ two: !running }">{{ words }}</span>
     </div>
     <p v-if="row.standIn" class="stand-in small">
       Served elsewhere and not loaded here: shown in {{ row.standIn }}, which stands in for it.
@@ -192,9 +192,16 @@ const fitWord = computed(() => (props.row.fitness ? fitnessWord(props.row.fitnes
   min-height: 24px;
   padding: 0 20px 6px 32px;
   line-height: 1.25;
+  overflow: hidden;
   overflow-wrap: anywhere;
   cursor: pointer;
   transition: opacity var(--motion);
+}
+.two {
+  --lines: 2;
+}
+.specimen.running .whole-lines {
+  max-height: none;
 }
 .specimen.running {
   padding-right: max(20px, calc(100% - 75ch));

@@ -33,6 +33,8 @@ const telling = (sign: 1 | -1, most: number): TellingReason[] =>
   props.ranked.reasons
     .filter(({ weight, telling: tells }) => weight * sign > 0 && tells * sign >= TELLS)
     .slice(0, most);
+const says = ({ text, beside }: TellingReason): string =>
+  beside ? `beside ${beside}: ${text}` : text;
 const inFavour = computed(() => telling(1, MOST_FOR));
 const against = computed(() => telling(-1, MOST_AGAINST));
 </script>
@@ -72,13 +74,13 @@ const against = computed(() => telling(-1, MOST_AGAINST));
     </p>
     <p class="small reasons">
       <span class="good">Good for {{ ranked.goodFor }}</span>
-      <span v-for="reason in inFavour" :key="reason.text" class="for">{{ reason.text }}</span>
-      <span v-for="reason in against" :key="reason.text" class="against">{{ reason.text }}</span>
+      <span v-for="reason in inFavour" :key="says(reason)" class="for">{{ says(reason) }}</span>
+      <span v-for="reason in against" :key="says(reason)" class="against">{{ says(reason) }}</span>
     </p>
     <div v-if="whole" class="small all">
       <ul>
-        <li v-for="reason in ranked.reasons" :key="reason.text">
-          {{ reason.weight > 0 ? 'for' : 'against' }}: {{ reason.text }}
+        <li v-for="reason in ranked.reasons" :key="says(reason)">
+          {{ reason.weight > 0 ? 'for' : 'against' }}: {{ says(reason) }}
         </li>
       </ul>
       <table class="figures-table">

@@ -137,6 +137,7 @@ function rename(event: Event): void {
         maxlength="60"
         :aria-label="`Name of the voice ${seat.name}`"
         class="voice-name"
+        :style="{ width: `${Math.min(44, Math.max(12, seat.name.length + 3))}ch` }"
         @change="rename"
       />
       <span class="sitter" :style="{ fontFamily: caseFont(seat.family, seat.generic) }">{{
@@ -204,7 +205,7 @@ section {
   border-top: 1px solid var(--rule);
 }
 .voice-name {
-  width: 110px;
+  max-width: 100%;
   font-weight: 550;
 }
 .sitter {
