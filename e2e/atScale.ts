@@ -43,7 +43,7 @@ export function atScale(): AtScale {
     show: (view) => press(at.page, view, '[aria-label="Views"]'),
     async marksText() {
       await at.page
-        .$eval('.marks .head[aria-expanded="false"]', (node) => (node as HTMLElement).click())
+        .$eval('.marks .unfold[aria-expanded="false"]', (node) => (node as HTMLElement).click())
         .catch(() => null);
       return at.page.$$eval('.marks li', (nodes) => nodes.map((node) => node.textContent));
     },

@@ -117,9 +117,9 @@ try {
     { op: 'replace', path: '/scale/small/ratio', value: 1.08 },
     { op: 'replace', path: '/scale/large/ratio', value: 1.5 },
   ]);
-  await page.waitForSelector('.marks .head');
+  await page.waitForSelector('.marks .unfold');
   await press(page, 'Phone', 'section.proof');
-  await page.click('.marks .head');
+  await page.click('.marks .unfold');
   await page.$eval('.marks', (node) => node.scrollIntoView());
   await take('scale-marks');
   await changeProject(lettera, SAMPLE, [

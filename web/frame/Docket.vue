@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { totalBytes } from '@lettera/core/deliver';
-import { siteName } from '@lettera/core/document';
+import { pairSeatsOf, siteName } from '@lettera/core/document';
 import { candidateError, LOCAL_FONTS, voiceFallback } from '@lettera/core/fallback';
 import { stepsOf } from '@lettera/core/scale';
 import { computed } from 'vue';
@@ -76,7 +76,7 @@ const decisions = computed<Record<StageKey, Decision[]>>(() => {
       ? seated.map(([key, voice]) => ({
           text: document.case[voice.family ?? '']?.name ?? '',
           font: caseFont(voice.family, voice.generic),
-          weight: key === 'heading' ? 650 : 400,
+          weight: key === pairSeatsOf(document)?.heading ? 650 : 400,
           note: voice.name,
         }))
       : [{ text: 'Every voice is free' }],

@@ -145,6 +145,9 @@ function goTo({ stage, style }: Mark): void {
           <b>{{ kilobytes(figures.bytes) }}</b><template v-if="figures.elsewhere.length"
             >, {{ figures.elsewhere.length }} elsewhere</template
           >
+          <svg class="caret" viewBox="0 0 8 6" width="8" height="6" aria-hidden="true">
+            <path d="M.5 5l3.5-4 3.5 4" />
+          </svg>
         </button>
         <button
           type="button"
@@ -156,6 +159,9 @@ function goTo({ stage, style }: Mark): void {
           {{ figures.fonts.length ? 'swap after' : 'no swap' }}
           <b v-if="figures.fonts.length">{{ seconds(figures.times?.swap) }}</b> on
           {{ STATED_CONNECTION.name }}
+          <svg class="caret" viewBox="0 0 8 6" width="8" height="6" aria-hidden="true">
+            <path d="M.5 5l3.5-4 3.5 4" />
+          </svg>
         </button>
         <button
           type="button"
@@ -164,6 +170,9 @@ function goTo({ stage, style }: Mark): void {
           @click="toggle('shift')"
         >
           Shift <b>{{ shiftText }}</b> at {{ proof.width }} px
+          <svg class="caret" viewBox="0 0 8 6" width="8" height="6" aria-hidden="true">
+            <path d="M.5 5l3.5-4 3.5 4" />
+          </svg>
         </button>
         <button
           type="button"
@@ -173,6 +182,9 @@ function goTo({ stage, style }: Mark): void {
           @click="toggle('marks')"
         >
           <b>{{ count(figures.marks.length, 'mark') }}</b>
+          <svg class="caret" viewBox="0 0 8 6" width="8" height="6" aria-hidden="true">
+            <path d="M.5 5l3.5-4 3.5 4" />
+          </svg>
         </button>
       </div>
       <slot />
@@ -204,6 +216,13 @@ function goTo({ stage, style }: Mark): void {
 :slotted(button) {
   padding: 0 12px;
   color: var(--ink-2);
+}
+.caret {
+  margin-left: 4px;
+}
+.caret path {
+  fill: none;
+  stroke: currentcolor;
 }
 .figures button {
   border-right: 1px solid var(--rule);

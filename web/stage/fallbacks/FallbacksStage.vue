@@ -105,7 +105,7 @@ const choose = (voice: string, local: string, first: boolean): boolean =>
               <button
                 type="button"
                 role="radio"
-                class="plain"
+                class="l-choice l-alone"
                 :aria-checked="chosen?.local === candidate.local"
                 @click="choose(key, candidate.local, i === 0)"
               >

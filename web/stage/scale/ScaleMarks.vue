@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Mark } from '@lettera/core/check';
 import { computed, ref } from 'vue';
+import DoButton from '../../control/DoButton.vue';
 import { count } from '../../control/figures';
 import MarkLine from '../../proof/MarkLine.vue';
 import { useMarks } from '../../store/marks';
@@ -26,11 +27,16 @@ function putRight({ fix }: Mark): void {
   <section class="marks" :class="{ some: marks.length > 0 }" aria-label="Marks on the scale">
     <p v-if="marks.length === 0" class="quiet">Nothing on the scale is marked.</p>
     <template v-else>
-      <button type="button" class="plain head" :aria-expanded="open" @click="open = !open">
+      <div class="head">
         <b class="mark-text">{{ count(marks.length, 'mark') }}</b>
-        <span v-if="!open" class="first">{{ marks[0]?.message }}</span>
-        <span class="again">{{ open ? 'Fold' : 'Show' }}</span>
-      </button>
+        <span v-if="!open">{{ marks[0]?.message }}</span>
+        <DoButton
+          class="unfold"
+          :label="open ? 'Fold' : 'Show'"
+          :aria-expanded="open"
+          @click="open = !open"
+        />
+      </div>
       <ul v-if="open">
         <MarkLine
           v-for="mark in marks"
@@ -62,6 +68,9 @@ function putRight({ fix }: Mark): void {
   display: flex;
   gap: 8px;
   width: 100%;
+}
+.unfold {
+  margin-left: auto;
 }
 .head b {
   flex: none;
