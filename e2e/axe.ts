@@ -10,6 +10,10 @@ interface AxeResults {
 
 /** What of WCAG 2.2 AA a page breaks, as far as axe can tell; `where` names the view. */
 export async function violationsOn(page: Page, where: string): Promise<string[]> {
+  // What is fading in or out has other colours for a moment.
+  await page.evaluate(async () => {
+    await Promise.allSettled(document.getAnimations().map(({ finished }) => finished));
+  });
   await page.evaluate(AXE);
   const { violations } = (await page.evaluate(
     `axe.run(document, { iframes: false, runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] })`,

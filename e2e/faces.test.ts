@@ -346,7 +346,7 @@ describe('taking in', () => {
   test('a family of the foundry, with its bytes counted, and out again with what shows instead', async () => {
     await openRow('Spectral');
     const cost = () =>
-      page.$eval('.take .line', (node) => node.textContent?.replace(/\s+/g, ' ') ?? '');
+      page.$eval('.take > .line', (node) => node.textContent?.replace(/\s+/g, ' ') ?? '');
     expect(await cost()).toContain('2 files');
     await press(page, 'Take into the case', '.take');
     await eventually(project, ({ document }) => document.case['spectral'] !== undefined);

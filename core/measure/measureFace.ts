@@ -50,10 +50,10 @@ export function measure(face: Shaper): FaceMeasures {
   const proportions = proportionsOf(face);
   const xHeight = proportions.xHeight ?? 0;
   const slope = xHeight > 0 ? slopeOf(face, xHeight) : 0;
-  const stem = xHeight > 0 ? stemOf(face, xHeight, slope) : null;
+  const lowerCase = lowerCaseOf(face);
+  const stem = xHeight > 0 ? stemOf(face, xHeight, slope, lowerCase) : null;
   const o = face.outline('o');
   const strokes = o && strokeRange(o);
-  const lowerCase = lowerCaseOf(face);
   const foot = stem ? feetOf(face, xHeight, stem, lowerCase) : null;
   return {
     xHeight: round(proportions.xHeight),

@@ -1,5 +1,6 @@
 import type { Outline } from '../font/outline';
 import type { Shaper } from '../font/shape';
+import type { LowerCase } from './letterCase';
 import { inkAcross, inkUpward, isInk, lengthOf, type Span } from './scan';
 
 /** The thinnest and thickest stroke of a letter, em. */
@@ -23,11 +24,17 @@ const median = (values: number[]): number | null => {
 
 /**
  * The vertical stem: the thickness of the strokes of `l` and `n` at half the x-height, across the slope,
- * em. The middle one of the three counts, so that a loop or a joint does not.
+ * em. The middle one of the three counts, so that a loop or a joint does not. Where the lower case is
+ * drawn as capitals it is `h`, since the legs of an `N` are its thin strokes.
  */
-export function stemOf(face: Shaper, xHeight: number, slope: number): number | null {
+export function stemOf(
+  face: Shaper,
+  xHeight: number,
+  slope: number,
+  lowerCase: LowerCase,
+): number | null {
   const l = face.outline('l');
-  const n = face.outline('n');
+  const n = face.outline(lowerCase === 'capitals' ? 'h' : 'n');
   const across = (outline: Outline | null) => (outline ? inkAcross(outline, xHeight / 2) : []);
   const [first] = across(l);
   const legs = across(n);

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import ProgressBar from 'primevue/progressbar';
-import { computed } from 'vue';
+import { computed, useId } from 'vue';
 import DoButton from './DoButton.vue';
 
 /** Work that takes a while: how far it is, what it is at, and a way to stop it. */
 const props = defineProps<{ done: number; of: number; stoppable?: boolean }>();
 defineEmits<{ stop: [] }>();
+const id = useId();
 const percent = computed(() => (props.of > 0 ? Math.round((props.done / props.of) * 100) : 0));
 </script>
 
@@ -15,9 +16,9 @@ const percent = computed(() => (props.of > 0 ? Math.round((props.done / props.of
       :value="percent"
       :show-value="false"
       unstyled
-      :pt="{ root: 'l-progress', value: 'l-progress-value' }"
+      :pt="{ root: { class: 'l-progress', 'aria-labelledby': id }, value: 'l-progress-value' }"
     />
-    <span><slot /></span>
+    <span :id="id"><slot /></span>
     <DoButton v-if="stoppable" label="Stop" @click="$emit('stop')" />
   </span>
 </template>
