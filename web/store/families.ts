@@ -5,6 +5,7 @@ import { textUseOf, type TextUse } from '@lettera/core/style';
 import { defineStore } from 'pinia';
 import { computed } from 'vue';
 import { rowOfCase, rowOfLibrary, type LineUpRow } from './rows/rows';
+import { steady } from '../control/steady';
 import { useCaseReadings } from './caseReadings';
 import { useLibrary } from './library';
 import { usePlans } from './plans';
@@ -18,10 +19,7 @@ export const useFamilies = defineStore('families', () => {
   const plans = usePlans();
 
   /** How the site sets text; the same object while it does not change. */
-  const use = computed<TextUse | null>((before) => {
-    const now = project.document && textUseOf(project.document);
-    return before && now && JSON.stringify(before) === JSON.stringify(now) ? before : now;
-  });
+  const use = steady<TextUse | null>(() => project.document && textUseOf(project.document));
 
   const rows = computed<LineUpRow[]>(() => {
     if (!use.value) return [];

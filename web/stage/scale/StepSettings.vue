@@ -8,8 +8,8 @@ import {
   type Scale,
 } from '@lettera/core/document';
 import { ENDS, stepByNumber, stepsOf, type End } from '@lettera/core/scale';
-import { computed } from 'vue';
 import ChoiceSet from '../../control/ChoiceSet.vue';
+import { steady } from '../../control/steady';
 import NumberField from '../../control/NumberField.vue';
 import { useScaleDraft } from '../../store/scaleDraft';
 import ScaleNumber from './ScaleNumber.vue';
@@ -53,7 +53,7 @@ function setCount(which: 'down' | 'up', count: number): void {
 const setNaming = (scheme: Naming): boolean =>
   draft.change(set('names', { scheme, own: props.scale.names?.own ?? {} }));
 
-const seriesFrom = computed(() => [
+const seriesFrom = steady(() => [
   { value: NO_SERIES, label: 'no step' },
   ...stepsOf(props.scale)
     .filter(({ number }) => number > 0 && Number.isInteger(number))

@@ -128,16 +128,19 @@ const cssOf = (step: Step): string => {
           {{ users.get(step.number)?.join(', ') ?? 'no style' }}
         </td>
         <td class="figure">
-          <DoButton v-if="!Number.isInteger(step.number)" @click="takeOut(step.number)">
-            Take out<span class="visually-hidden"> {{ step.name }}</span>
-          </DoButton>
+          <DoButton
+            v-if="!Number.isInteger(step.number)"
+            label="Take out"
+            :aria-label="`Take out ${step.name}`"
+            @click="takeOut(step.number)"
+          />
           <DoButton
             v-else-if="between(step) !== null"
+            label="Add above"
+            :aria-label="`Add above ${step.name}`"
             :title="`Add a step between ${step.name} and the next larger`"
             @click="add(between(step) ?? 0)"
-          >
-            Add above<span class="visually-hidden"> {{ step.name }}</span>
-          </DoButton>
+          />
         </td>
       </tr>
     </tbody>
