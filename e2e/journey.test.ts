@@ -175,6 +175,15 @@ test('a newcomer goes through the whole job, and back', async () => {
   await go('Styles');
   const frame = await proofFrame(page);
   const iframe = await page.$('section.proof iframe');
+  // The proof has another room in Styles, and is shrunk to it once that has been measured.
+  await eventually(
+    () =>
+      page.$eval('section.proof .view', (view) => {
+        const shown = view.querySelector('iframe')?.getBoundingClientRect().width ?? 0;
+        return Math.abs(shown - view.getBoundingClientRect().width);
+      }),
+    (apart) => apart < 2,
+  );
   const place = await iframe?.boundingBox();
   const scale = (place?.width ?? 0) / (await frame.evaluate(() => window.innerWidth));
   const heading = await frame.$eval('h1', (node) => {
