@@ -189,6 +189,12 @@ describe('the line-up', () => {
     expect(again.settings).toMatchObject({ sample: 'paragraph', equal: 'xHeight' });
     expect(again.size).toBe(21);
     expect(again.recent).toEqual(['library/keeper', 'library/warden']);
+    const old = kept.get('lettera:line-up:p1')?.replace('"fit":"running"', '"fit":"text"');
+    kept.set('lettera:line-up:p1', old ?? '');
+    setActivePinia(createPinia());
+    await useProject().open('tarnholm');
+    // What an earlier release called a fitness is none now.
+    expect(useLineUp().settings.filter.fit).toBe('any');
     again.reset();
     expect(again.settings).toMatchObject({ sample: 'words', equal: 'size' });
     expect(again.settings.filter.fit).toBe('running');

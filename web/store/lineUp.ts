@@ -1,3 +1,4 @@
+import { TEXT_PARTS } from '@lettera/core/measure';
 import { defineStore } from 'pinia';
 import { computed, reactive, ref, watch } from 'vue';
 import { NO_FILTER, type LineUpFilter } from './rows/filter';
@@ -38,6 +39,7 @@ const START: LineUpSettings = {
   filter: NO_FILTER,
 };
 
+const FITS: readonly LineUpFilter['fit'][] = ['any', ...TEXT_PARTS];
 const MOST_RECENT = 12;
 /** Samples that are read and not looked at. */
 const RUNNING: readonly Sample[] = ['sentence', 'paragraph'];
@@ -86,6 +88,8 @@ export const useLineUp = defineStore('lineUp', () => {
       }>(`lettera:line-up:${id}`);
       Object.assign(settings, startingPoint(), stored);
       settings.filter = { ...startingPoint().filter, ...stored.filter };
+      // A part that was kept by an earlier release and is none now lets every family through.
+      if (!FITS.includes(settings.filter.fit)) settings.filter.fit = 'any';
       recent.value = rows;
       open.value = null;
     },
