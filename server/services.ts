@@ -9,6 +9,7 @@ import { Progress } from './progress';
 import { closeDatabase, openDatabase, type Database } from './store/database';
 import { DerivedStore } from './store/derivedStore';
 import { FontStore } from './store/fontStore';
+import { LocalReadingStore } from './store/localReadingStore';
 import { MeasureStore } from './store/measureStore';
 import { PageStore } from './store/pageStore';
 import { ProjectStore } from './store/projectStore';
@@ -25,6 +26,7 @@ export interface Services {
   pages: PageStore;
   jobs: Jobs;
   tuner: FallbackTuner;
+  localReadings: LocalReadingStore;
   deliveries: Deliveries;
   incoming: IncomingFiles;
   sessions: SessionStore;
@@ -42,7 +44,8 @@ export async function openServices(config: Config): Promise<Services> {
   const fonts = new FontStore(database);
   const pages = new PageStore(database);
   const progress = new Progress();
-  const tuner = new FallbackTuner(fonts, pages, jobs);
+  const localReadings = new LocalReadingStore(database);
+  const tuner = new FallbackTuner(fonts, pages, localReadings, jobs);
   const maker = new FileMaker(fonts, new DerivedStore(database), jobs, progress);
   const incoming = await IncomingFiles.open(config.dataFolder);
   await fonts.removeUnused();
@@ -59,6 +62,7 @@ export async function openServices(config: Config): Promise<Services> {
     pages,
     jobs,
     tuner,
+    localReadings,
     deliveries: new Deliveries(fonts, maker, jobs, tuner),
     incoming,
     sessions: new SessionStore(database),

@@ -33,6 +33,21 @@ export function parseUnicodeRange(value: string): [number, number][] {
   });
 }
 
+const LAST_CODE_POINT = 0x10ffff;
+
+/** What two ranges share, as a CSS `unicode-range`; empty where they share nothing. No range means every character. */
+export function sharedUnicodeRange(a: string | null, b: string | null): string {
+  const all = (range: string | null): [number, number][] =>
+    range === null ? [[0, LAST_CODE_POINT]] : parseUnicodeRange(range);
+  return all(a)
+    .flatMap(([from, to]) =>
+      all(b).map(([first, last]) => [Math.max(from, first), Math.min(to, last)] as const),
+    )
+    .filter(([from, to]) => from <= to)
+    .map(([from, to]) => (from === to ? `U+${hex(from)}` : `U+${hex(from)}-${hex(to)}`))
+    .join(', ');
+}
+
 /** Whether a code point lies in a `unicode-range`; no range means every character. */
 export function inUnicodeRange(range: string | null, codePoint: number): boolean {
   return (

@@ -169,11 +169,13 @@ export function designTokens(document: ProjectDocument, fallback: FallbackPlan):
     $extensions: {
       [EXTENSION]: {
         fallbackFaces: fallback.faces.map(
-          ({ name, local, weight, slant, sizeAdjust, ...face }) => ({
+          ({ name, local, variant, weight, slant, sizeAdjust, unicodeRange, ...face }) => ({
             name,
             local,
+            variant,
             weight,
             slant,
+            ...(unicodeRange ? { unicodeRange } : {}),
             sizeAdjust: rounded(sizeAdjust),
             ascentOverride: rounded(face.ascentOverride),
             descentOverride: rounded(face.descentOverride),

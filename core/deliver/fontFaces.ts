@@ -1,7 +1,7 @@
 import { siteName } from '../document/familyName';
 import type { FontDisplay } from '../document/vocabulary';
 import { widthRange } from '../document/faces';
-import { LOCAL_FONTS, type LocalVariant } from '../fallback/localFonts';
+import { localSet, type LocalVariant } from '../fallback/localFonts';
 import type { PlannedFallbackFace } from '../fallback/plan';
 import { cssPercent, cssRule, cssString } from './css';
 import type { DeliveredFont } from './delivered';
@@ -46,9 +46,19 @@ export function webFaceRule(
   ]);
 }
 
-/** `local()` for each name that platforms know the face by. */
-export const localSources = (local: string, variant: LocalVariant): string[] =>
-  [...new Set(LOCAL_FONTS[local]?.localNames[variant])].map((name) => `local(${cssString(name)})`);
+/**
+ * `local()` for each name that platforms know the face by: of the font that leads its set, and of others for
+ * the platforms that no font before them is on.
+ */
+export function localSources(local: string, variant: LocalVariant): string[] {
+  const served = new Set<string>();
+  const names = (localSet(local)?.fonts ?? []).flatMap(({ localNames, platforms }) => {
+    if (platforms.every((platform) => served.has(platform))) return [];
+    for (const platform of platforms) served.add(platform);
+    return localNames[variant] ?? [];
+  });
+  return [...new Set(names)].map((name) => `local(${cssString(name)})`);
+}
 
 /**
  * The `@font-face` rule of a fallback face.
@@ -63,7 +73,7 @@ export function fallbackFaceRule(
 ): string {
   return cssRule('@font-face', [
     ['font-family', cssString(face.name)],
-    ['font-style', face.slant],
+    ...(face.slant === 'normal' ? [] : ([['font-style', face.slant]] as const)),
     ['font-weight', `${face.weight}`],
     ['src', sources.join(', ')],
     ['size-adjust', cssPercent(face.sizeAdjust)],

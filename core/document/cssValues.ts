@@ -60,12 +60,13 @@ export function IsLayerName(): PropertyDecorator {
 }
 
 /** A name that people read: not blank, without control characters, at most so many characters. */
-export function IsName(longest: number): PropertyDecorator {
+export function IsName(longest: number, options?: ValidationOptions): PropertyDecorator {
   const fault = `must be a name of 1 to ${longest} characters, without control characters`;
   return Faultless(
     'isName',
     unless((value) => value.length <= longest && isPlainName(value), fault),
     fault,
+    options,
   );
 }
 

@@ -23,6 +23,22 @@ export const instance = (type: ClassConstructor<object>, value: unknown): unknow
 export const MayBeLeftOut = (): PropertyDecorator =>
   ValidateIf((_object, value: unknown) => value !== undefined);
 
+const isKey = (value: unknown): boolean =>
+  typeof value === 'string' && value.length <= LONGEST_KEY && KEY.test(value);
+
+/** A key, or a list of different keys, at most so many. */
+export const IsKeyOrKeys = (most: number): PropertyDecorator =>
+  ValidateBy({
+    name: 'isKeyOrKeys',
+    validator: {
+      validate: (value: unknown) =>
+        Array.isArray(value)
+          ? value.length <= most && value.every(isKey) && new Set(value).size === value.length
+          : isKey(value),
+      defaultMessage: () => `must be a list of at most ${most} different keys, or null`,
+    },
+  });
+
 /** A property that is always there, and may be null. */
 export const MayBeNull = (): PropertyDecorator =>
   ValidateIf((_object, value: unknown) => value !== null);

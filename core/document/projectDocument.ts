@@ -15,6 +15,7 @@ import {
   Min,
 } from 'class-validator';
 import {
+  IsKeyOrKeys,
   KEY,
   LONGEST_KEY,
   MayBeLeftOut,
@@ -186,6 +187,77 @@ export class Family extends Placed {
   faces!: Face[];
 }
 
+/** Most local fonts, and most plain names, of a stack. */
+export const MOST_FALLBACKS = 12;
+
+/** How the fallback faces of a voice are tuned, by method and by limit. */
+export class VoiceFitting {
+  /** Most groups of letters; one is one ratio for all. */
+  @MayBeLeftOut()
+  @IsInt()
+  @Min(1)
+  @Max(6)
+  groups?: number;
+
+  /** How far the ratio of a letter may depart from the rest, as a share of it. */
+  @MayBeLeftOut()
+  @IsNumber()
+  @Min(0)
+  @Max(0.5)
+  evenness?: number;
+
+  /** The mean error of words that is near enough, as a share of their width. */
+  @MayBeLeftOut()
+  @IsNumber()
+  @Min(0)
+  @Max(0.2)
+  target?: number;
+
+  /** Whether the space has a face of its own. */
+  @MayBeLeftOut()
+  @IsBoolean()
+  space?: boolean;
+}
+
+/** Shares of a site's visits by platform, per cent. What they come to is taken as the whole. */
+export class AudienceShares {
+  @MayBeLeftOut()
+  @IsNumber()
+  @Min(0)
+  @Max(100)
+  windows?: number;
+
+  @MayBeLeftOut()
+  @IsNumber()
+  @Min(0)
+  @Max(100)
+  macos?: number;
+
+  @MayBeLeftOut()
+  @IsNumber()
+  @Min(0)
+  @Max(100)
+  ios?: number;
+
+  @MayBeLeftOut()
+  @IsNumber()
+  @Min(0)
+  @Max(100)
+  android?: number;
+
+  @MayBeLeftOut()
+  @IsNumber()
+  @Min(0)
+  @Max(100)
+  chromeos?: number;
+
+  @MayBeLeftOut()
+  @IsNumber()
+  @Min(0)
+  @Max(100)
+  linux?: number;
+}
+
 /** A named seat for a family. Styles name a voice, never a family. */
 export class Voice extends Placed {
   @IsName(60)
@@ -200,11 +272,25 @@ export class Voice extends Placed {
   @IsIn(GENERICS)
   generic!: Generic;
 
-  /** The local font that the fallback face is made over; null takes the first that Lettera offers. */
+  /**
+   * Keys of the local fonts that fallback faces are made over, first to last; null takes those that Lettera
+   * proposes. A key alone stands for a list of one.
+   */
   @MayBeNull()
-  @Matches(KEY, { message: 'must be the key of a local font, or null' })
-  @MaxLength(LONGEST_KEY)
-  fallback!: string | null;
+  @IsKeyOrKeys(MOST_FALLBACKS)
+  fallback!: string | string[] | null;
+
+  /** Plain names of fonts before the generic; those of the local fonts when left out. */
+  @MayBeLeftOut()
+  @IsArray()
+  @ArrayMaxSize(MOST_FALLBACKS)
+  @IsName(100, { each: true })
+  plain?: string[];
+
+  /** How fallback faces are tuned; what is left out goes by what the voice is for. */
+  @MayBeLeftOut()
+  @Part(() => VoiceFitting)
+  fitting?: VoiceFitting;
 }
 
 /** A named bundle of type properties. */
@@ -353,6 +439,11 @@ export class ProjectDocument {
   @MayBeLeftOut()
   @Part(() => PairVoices)
   pair?: PairVoices;
+
+  /** Who visits the site; Lettera's own mix when left out. */
+  @MayBeLeftOut()
+  @Part(() => AudienceShares)
+  audience?: AudienceShares;
 
   @PartsByKey(() => Voice, { most: MOST_PARTS.voices })
   voices!: Record<string, Voice>;

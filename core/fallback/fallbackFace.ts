@@ -1,60 +1,40 @@
-import type { ProjectDocument } from '../document/projectDocument';
 import type { Slant } from '../document/vocabulary';
-import { LOCAL_FONTS, localCandidates, mainPlatformsWith } from './localFonts';
-import type { FallbackFit, FallbackTuning } from './tune';
+import { localName } from './localFonts';
+import type { TunedFace } from './tune';
 
-/** A local font tuned for one weight and style of a family. */
-export interface TunedFace extends FallbackTuning, FallbackFit {
-  weight: number;
-  slant: Slant;
-}
-
-/** A local font tried for a family: every weight and style that the site uses of it. */
+/**
+ * A local font tried for a voice: for the weight and style that it is most used in, which comes first, and, of
+ * those that its stack takes, for all others.
+ */
 export interface TunedCandidate {
-  /** Key of the local font. */
+  /** Key of the set of local fonts. */
   local: string;
+  /** Where its advances are from: an open font of the same, or the designer's own machine. */
+  source: 'twin' | 'measured';
   faces: TunedFace[];
 }
 
-/** Everything tried for each family that the site uses, first what serves most visitors. By the family's key. */
+/** Everything tried, by the voice and the family that is seated in it. */
 export type FallbackTrials = Record<string, TunedCandidate[]>;
 
-/** The mean error of words over all the faces of a candidate, as they were measured. */
-export function candidateError({ faces }: TunedCandidate): number {
-  const words = faces.reduce((sum, face) => sum + face.words, 0);
-  if (words === 0) return Infinity;
-  return faces.reduce((sum, face) => sum + face.meanError * face.words, 0) / words;
-}
+/** The key of what was tried for a family in a voice. */
+export const trialKey = (voice: string, family: string): string => `${voice}/${family}`;
 
-/**
- * Candidates in the order in which they serve visitors: those that more of the main platforms carry
- * first, and of those the closest in width. Equal ones by key, so that the order never changes.
- */
-export const orderCandidates = (candidates: TunedCandidate[]): TunedCandidate[] =>
-  [...candidates].sort(
-    (a, b) =>
-      mainPlatformsWith(b.local) - mainPlatformsWith(a.local) ||
-      candidateError(a) - candidateError(b) ||
-      a.local.localeCompare(b.local),
-  );
+/** The mean error of words of a candidate, as it is tuned for what the voice is most used in. */
+export const candidateError = ({ faces }: TunedCandidate): number => faces[0]?.fit.mean ?? Infinity;
 
-/** The candidate that a voice falls back to: the one chosen for it, or the first of its class. */
-export function chosenCandidate(
-  document: ProjectDocument,
-  voiceKey: string,
-  trials: FallbackTrials,
-): TunedCandidate | null {
-  const voice = document.voices[voiceKey];
-  if (!voice?.family) return null;
-  const tried = (Object.hasOwn(trials, voice.family) ? trials[voice.family] : undefined) ?? [];
-  const allowed = localCandidates(voice.generic);
-  return (
-    tried.find(({ local }) => local === voice.fallback) ??
-    tried.find(({ local }) => allowed.includes(local)) ??
-    null
-  );
-}
+/** What a candidate is tried for: one weight and style. */
+export const faceFor = (
+  { faces }: TunedCandidate,
+  weight: number,
+  slant: Slant,
+): TunedFace | undefined => faces.find((face) => face.weight === weight && face.slant === slant);
+
+/** Characters of the text that a candidate lacks in any of its faces, each once. */
+export const lacking = ({ faces }: TunedCandidate): string[] => [
+  ...new Set(faces.flatMap(({ missing }) => missing)),
+];
 
 /** The CSS family name of a fallback face: “Georgia for Literata”. */
 export const fallbackFamilyName = (local: string, family: string): string =>
-  `${LOCAL_FONTS[local]?.name ?? local} for ${family}`;
+  `${localName(local)} for ${family}`;

@@ -1,29 +1,77 @@
 export {
+  charactersAndPairs,
+  readAdvances,
+  SPACE,
+  type LocalAdvances,
+  type SetsText,
+} from './advances';
+export {
+  DEFAULT_AUDIENCE,
+  PLATFORM_NAMES,
+  readAudience,
+  sharesOf,
+  type Audience,
+  type ReadAudience,
+} from './audience';
+export { CompositeShaper } from './compositeShaper';
+export {
   candidateError,
+  faceFor,
   fallbackFamilyName,
-  orderCandidates,
+  lacking,
+  trialKey,
   type FallbackTrials,
   type TunedCandidate,
-  type TunedFace,
 } from './fallbackFace';
+export { defaultFitting, type Fitting } from './fitting';
+export { MOST_GROUPS } from './groupLetters';
 export {
-  LOCAL_FONTS,
+  LOCAL_SETS,
   localCandidates,
+  localName,
+  localSet,
   localVariant,
-  mainPlatformsWith,
+  platformsOf,
   PLATFORMS,
+  VARIANTS,
+  variantOf,
+  type LocalClass,
   type LocalFont,
   type LocalPlatform,
+  type LocalSet,
   type LocalVariant,
 } from './localFonts';
 export { layoutShift, type Box } from './layoutShift';
+export { SPACES, type FallbackPart } from './parts';
 export {
   fallbackPlan,
+  fittingOf,
   voiceFallback,
   type FallbackPlan,
   type PlannedFallbackFace,
   type VoiceFallback,
 } from './plan';
-export type { StackEntry } from './stack';
-export { CompositeShaper, tuneFallback, type FallbackFit, type FallbackTuning } from './tune';
-export { splitTuningText, type TuningText, type WordCounts } from './tuningText';
+export { ENOUGH, proposedStack } from './propose';
+export {
+  entryPlatforms,
+  landings,
+  meritOf,
+  orderCandidates,
+  orderRemarks,
+  reachOf,
+  shareOf,
+  tunedShare,
+  type Landing,
+  type OrderRemark,
+} from './reach';
+export { LINES_SIZE, MEASURES, type LinesFit } from './runningLines';
+export { localsOf, triedFor, type StackEntry } from './stack';
+export { tuneFallback, WebWidths, type TextFit, type TunedFace, type TuningRequest } from './tune';
+export {
+  countWords,
+  sentencesOf,
+  tuningTextOf,
+  type LanguageText,
+  type TuningText,
+  type WordCounts,
+} from './tuningText';

@@ -1,25 +1,30 @@
-import { siteName } from '../document/familyName';
 import { onceFor } from '../document/once';
 import type { ProjectDocument } from '../document/projectDocument';
+import { BODY_STYLE, type Slant } from '../document/vocabulary';
+import { resolveInUse } from '../style/resolve';
 import { voiceUses } from '../style/usage';
-import {
-  chosenCandidate,
-  fallbackFamilyName,
-  type FallbackTrials,
-  type TunedCandidate,
-  type TunedFace,
-} from './fallbackFace';
-import { localVariant, type LocalVariant } from './localFonts';
-import { stackOf, type StackEntry } from './stack';
+import type { FallbackTrials, TunedCandidate } from './fallbackFace';
+import { defaultFitting, type Fitting } from './fitting';
+import type { LocalVariant } from './localFonts';
+import { localsOf, stackOf, triedFor, type StackEntry } from './stack';
 
-/** A face over a local font that stands in for a web face: one weight and style, on a range of characters. */
-export interface PlannedFallbackFace extends TunedFace {
+/**
+ * A face over a local font that stands in for a web face: one weight and style, on a range of characters.
+ * Ratios are as `@font-face` has them: 1 is 100 %.
+ */
+export interface PlannedFallbackFace {
   /** Its CSS family name. */
   name: string;
-  /** Key of the local font, and which of its four styles. */
+  /** Key of the set of local fonts, and which of its styles. */
   local: string;
   variant: LocalVariant;
-  /** CSS `unicode-range`; null for every character. */
+  weight: number;
+  slant: Slant;
+  sizeAdjust: number;
+  ascentOverride: number;
+  descentOverride: number;
+  lineGapOverride: number;
+  /** CSS `unicode-range`; null for every character that no later face of the name has. */
   unicodeRange: string | null;
 }
 
@@ -27,61 +32,82 @@ export interface PlannedFallbackFace extends TunedFace {
 export interface VoiceFallback {
   /** From the web face to the generic. */
   stack: readonly StackEntry[];
-  /** What was chosen of all that was tried; null while nothing has been. */
-  chosen: TunedCandidate | null;
+  /** The tuned local fonts of the stack, in its order. */
+  tuned: readonly TunedCandidate[];
+  /** How they are tuned. */
+  fitting: Fitting;
 }
 
 /** What every voice falls back to, and the faces that it takes. The one source of stacks and fallback faces. */
 export interface FallbackPlan {
   voices: Readonly<Record<string, VoiceFallback>>;
-  /** Of the voices in use, each face once. */
+  /** Of the voices in use, each face once, in the order in which they are written. */
   faces: readonly PlannedFallbackFace[];
 }
 
-const NOTHING: VoiceFallback = { stack: [], chosen: null };
+/** How a voice is tuned: as the designer decided, else by what it is for. */
+export function fittingOf(document: ProjectDocument, voiceKey: string): Fitting {
+  const running = resolveInUse(document, BODY_STYLE).voice.value === voiceKey;
+  return { ...defaultFitting(running), ...document.voices[voiceKey]?.fitting };
+}
+
+const NOTHING: VoiceFallback = { stack: [], tuned: [], fitting: defaultFitting(false) };
 
 /** What a voice of the plan falls back to; nothing for a voice that is not there. */
 export const voiceFallback = ({ voices }: FallbackPlan, voice: string): VoiceFallback =>
   (Object.hasOwn(voices, voice) ? voices[voice] : undefined) ?? NOTHING;
 
-function facesOf(document: ProjectDocument, voices: FallbackPlan['voices']): PlannedFallbackFace[] {
-  const byName = new Map<string, PlannedFallbackFace[]>();
-  for (const voiceKey of voiceUses(document).keys()) {
-    const chosen = voices[voiceKey]?.chosen;
-    const family = document.case[document.voices[voiceKey]?.family ?? ''];
-    if (!chosen || !family) continue;
-    const name = fallbackFamilyName(chosen.local, siteName(family));
-    byName.set(
+/** The faces that a tuned local font is made of under a name. */
+export const facesOf = (name: string, { local, faces }: TunedCandidate): PlannedFallbackFace[] =>
+  faces.flatMap(({ parts, box, ...face }) =>
+    parts.map(({ ratio, unicodeRange }) => ({
       name,
-      chosen.faces.map((face) => ({
-        ...face,
-        name,
-        local: chosen.local,
-        variant: localVariant(face.weight, face.slant),
-        unicodeRange: null,
-      })),
-    );
-  }
-  return [...byName.values()].flat();
+      local,
+      variant: face.variant,
+      weight: face.weight,
+      slant: face.slant,
+      sizeAdjust: ratio,
+      ascentOverride: box.ascent / ratio,
+      descentOverride: -box.descent / ratio,
+      lineGapOverride: box.lineGap / ratio,
+      unicodeRange,
+    })),
+  );
+
+function planVoice(
+  document: ProjectDocument,
+  voiceKey: string,
+  trials: FallbackTrials,
+): VoiceFallback {
+  const tried = triedFor(document, voiceKey, trials);
+  return {
+    stack: stackOf(document, voiceKey, trials),
+    tuned: localsOf(document, voiceKey, trials).flatMap(
+      (local) => tried.find((candidate) => candidate.local === local) ?? [],
+    ),
+    fitting: fittingOf(document, voiceKey),
+  };
 }
 
 function makePlan(document: ProjectDocument, trials: FallbackTrials): FallbackPlan {
   const voices = Object.fromEntries(
-    Object.keys(document.voices).map((key): [string, VoiceFallback] => [
-      key,
-      {
-        stack: stackOf(document, key, trials),
-        chosen: chosenCandidate(document, key, trials),
-      },
-    ]),
+    Object.keys(document.voices).map((key) => [key, planVoice(document, key, trials)]),
   );
-  return { voices, faces: facesOf(document, voices) };
+  const faces = [...voiceUses(document).keys()].flatMap((key) => {
+    const { stack = [], tuned = [] } = voices[key] ?? {};
+    return stack.flatMap((entry) => {
+      const candidate =
+        entry.kind === 'fallback' ? tuned.find(({ local }) => local === entry.local) : undefined;
+      return candidate ? facesOf(entry.name, candidate) : [];
+    });
+  });
+  return { voices, faces };
 }
 
 const plans = onceFor((document: ProjectDocument) =>
   onceFor((trials: FallbackTrials) => makePlan(document, trials)),
 );
 
-/** The fallback plan of a document from what was tried for its families; made once for both. */
+/** The fallback plan of a document from what was tried for its voices; made once for both. */
 export const fallbackPlan = (document: ProjectDocument, trials: FallbackTrials): FallbackPlan =>
   plans(document)(trials);

@@ -1,18 +1,45 @@
 import { siteName } from '../document/familyName';
 import type { Generic } from '../document/vocabulary';
 import type { ProjectDocument } from '../document/projectDocument';
-import { chosenCandidate, fallbackFamilyName, type FallbackTrials } from './fallbackFace';
-import { LOCAL_FONTS } from './localFonts';
+import {
+  fallbackFamilyName,
+  trialKey,
+  type FallbackTrials,
+  type TunedCandidate,
+} from './fallbackFace';
+import { localName } from './localFonts';
+import { proposedStack } from './propose';
 
 /** One entry of a stack, and what kind of font it names. */
 export type StackEntry =
   | { kind: 'web'; name: string }
   | { kind: 'fallback'; name: string; local: string }
-  | { kind: 'local'; name: string; local: string }
+  | { kind: 'local'; name: string }
   | { kind: 'generic'; name: Generic };
 
+/** What was tried for a voice, with the family that it has. */
+export function triedFor(
+  document: ProjectDocument,
+  voice: string,
+  trials: FallbackTrials,
+): TunedCandidate[] {
+  const key = trialKey(voice, document.voices[voice]?.family ?? '');
+  return (Object.hasOwn(trials, key) ? trials[key] : undefined) ?? [];
+}
+
+/** Keys of the local fonts that a voice falls back to, first to last: those chosen, else those proposed. */
+export function localsOf(
+  document: ProjectDocument,
+  voiceKey: string,
+  trials: FallbackTrials,
+): string[] {
+  const chosen = document.voices[voiceKey]?.fallback ?? null;
+  if (chosen !== null) return typeof chosen === 'string' ? [chosen] : chosen;
+  return proposedStack(triedFor(document, voiceKey, trials), document.audience);
+}
+
 /**
- * A voice's whole stack, from the web face through the fitted and the plain local font to the generic.
+ * A voice's whole stack, from the web face through the fitted and the plain local fonts to the generic.
  * A voice with an empty seat has only the generic.
  */
 export function stackOf(
@@ -26,14 +53,26 @@ export function stackOf(
   const family = voice.family === null ? undefined : document.case[voice.family];
   if (!family) return [generic];
   const name = siteName(family);
-  const web: StackEntry = { kind: 'web', name };
-  const candidate = chosenCandidate(document, voiceKey, trials);
-  if (!candidate) return [web, generic];
-  const { local } = candidate;
+  const locals = localsOf(document, voiceKey, trials);
+  const tried = triedFor(document, voiceKey, trials);
+  const plain = voice.plain ?? locals.map(localName);
   return [
-    web,
-    { kind: 'fallback', name: fallbackFamilyName(local, name), local },
-    { kind: 'local', name: LOCAL_FONTS[local]?.name ?? local, local },
+    { kind: 'web', name },
+    ...locals
+      .filter((local) => tried.some((candidate) => candidate.local === local))
+      .map((local): StackEntry => ({
+        kind: 'fallback',
+        name: fallbackFamilyName(local, tuningName(document, voiceKey, name)),
+        local,
+      })),
+    ...plain.map((one): StackEntry => ({ kind: 'local', name: one })),
     generic,
   ];
+}
+
+/** What a voice's fallback faces are named for: the family, and the voice where several share it. */
+function tuningName(document: ProjectDocument, voiceKey: string, family: string): string {
+  const voice = document.voices[voiceKey];
+  const sharing = Object.values(document.voices).filter((one) => one.family === voice?.family);
+  return sharing.length > 1 ? `${family}, ${voice?.name ?? voiceKey}` : family;
 }

@@ -1,107 +1,247 @@
 import type { FaceReading } from '../font';
-import type { Shaper } from '../font/file';
-import type { TuningText, WordCounts } from './tuningText';
+import type { Slant } from '../document/vocabulary';
+import { parseUnicodeRange } from '../css/unicodeRange';
+import { SPACE, type LocalAdvances, type SetsText } from './advances';
+import type { Fitting } from './fitting';
+import { eachLetter, groupLetters, meanRatio, MOST_GROUPS, oneRatio, type Tried } from './groupLetters';
+import type { LocalVariant } from './localFonts';
+import { partsOf, withoutTrifles, type FallbackPart } from './parts';
+import { linesFit, type LinesFit, type SetsWords } from './runningLines';
+import { countWords, type TuningText, type WordCounts } from './tuningText';
+import { wordModel, type Grouping, type WordModel } from './wordModel';
 
-/** The descriptors of a fallback face, as ratios: 1 is 100 %. */
-export interface FallbackTuning {
-  sizeAdjust: number;
-  ascentOverride: number;
-  descentOverride: number;
-  lineGapOverride: number;
+/** How text goes in one of the ways to set it, against the web face. */
+export interface TextFit {
+  /** Mean and 95th percentile of |fallback − web| ÷ web over words, as they occur. */
+  mean: number;
+  p95: number;
+  lines: LinesFit;
 }
 
-/** How wide words run in the fallback against the web face, on text that was not tuned on. */
-export interface FallbackFit {
-  /** Mean and 95th percentile of |fallback − web| ÷ web over words, as they occur. */
-  meanError: number;
-  p95Error: number;
-  /** The same mean with the local font as it is, no size-adjust. */
-  untunedError: number;
-  /** Words it was measured on. */
+/** What a local font comes to for one weight and style of a web face. Errors are of text not tuned on. */
+export interface TunedFace {
+  weight: number;
+  slant: Slant;
+  /** Which of the local font's styles stands in. */
+  variant: LocalVariant;
+  /** The faces that it is made of. */
+  parts: FallbackPart[];
+  /** The web face's line box, em of the web face; `descent` is negative. Overrides are this ÷ a part's ratio. */
+  box: { ascent: number; descent: number; lineGap: number };
+  /** The local font as it is, with one ratio for all, and as it is tuned. */
+  untuned: TextFit;
+  one: TextFit;
+  fit: TextFit;
+  /** Lines that the web face makes of the text at each measure. */
+  webLines: number[];
+  /** Mean error of words with 1, 2 … groups, as far as they were tried. */
+  steps: number[];
+  /** The same with a ratio for every letter, under the same limit: nearer no grouping comes. */
+  each: number;
+  /** How far the letter furthest from the mean ratio departs from it. */
+  unevenness: number;
+  /** Words that it was judged on. */
   words: number;
   /** Characters of the text that the local font lacks. */
   missing: string[];
+  /** How far the baseline stands from its place, em, where an engine leaves overrides out; null where unknown. */
+  baselineAside: number | null;
 }
 
-/** A web face's shapers, one a file: a word is set by the first file that has all its characters. */
-export class CompositeShaper {
-  constructor(private readonly files: readonly Pick<Shaper, 'has' | 'advance'>[]) {}
-
-  /** The advance width of a word in em, or null when no one file has all its characters. */
-  advance(word: string): number | null {
-    const codePoints = [...word].map((character) => character.codePointAt(0) ?? 0);
-    const file = this.files.find((shaper) => codePoints.every((code) => shaper.has(code)));
-    return file ? file.advance(word) : null;
-  }
+/** The weight and style that a tuning answers, and what answers it. */
+export interface TuningRequest {
+  weight: number;
+  slant: Slant;
+  variant: LocalVariant;
 }
 
-type Metrics = Pick<FaceReading, 'unitsPerEm' | 'ascent' | 'descent' | 'lineGap'>;
+type Lines = Pick<FaceReading, 'unitsPerEm' | 'ascent' | 'descent' | 'lineGap'>;
 
-interface WordWidths {
-  web: number;
-  local: number;
-  count: number;
+/** A web face's widths, each worked out once for all the local fonts that are tried for it. */
+export class WebWidths {
+  readonly #known = new Map<string, number | null>();
+
+  constructor(private readonly sets: SetsText) {}
+
+  readonly of = (word: string): number | null => {
+    const known = this.#known.get(word);
+    if (known !== undefined) return known;
+    const width = this.sets.advance(word);
+    this.#known.set(word, width);
+    return width;
+  };
 }
 
-function widths(words: WordCounts, web: CompositeShaper, local: CompositeShaper): WordWidths[] {
-  return [...words].flatMap(([word, count]) => {
-    const webWidth = web.advance(word);
-    const localWidth = local.advance(word);
-    return webWidth && localWidth ? [{ web: webWidth, local: localWidth, count }] : [];
-  });
+/** How wide the parts of a fallback set a word, em; pairs kern within a part alone. */
+function partsWidth(
+  parts: readonly FallbackPart[],
+  local: LocalAdvances,
+): (word: string) => number | null {
+  const [rest, ...others] = parts;
+  const named = others.map((part) => ({
+    part,
+    ranges: parseUnicodeRange(part.unicodeRange ?? ''),
+  }));
+  const known = new Map<string, FallbackPart | undefined>();
+  const partOf = (character: string): FallbackPart | undefined => {
+    if (known.has(character)) return known.get(character);
+    const code = character.codePointAt(0) ?? 0;
+    // Of faces with the same descriptors, the last that has the character in its range sets it.
+    const found = named.findLast(({ ranges }) =>
+      ranges.some(([from, to]) => code >= from && code <= to),
+    );
+    const part = found?.part ?? rest;
+    known.set(character, part);
+    return part;
+  };
+  return (word) => {
+    let width = 0;
+    let [before, partBefore]: [string, FallbackPart | undefined] = ['', undefined];
+    for (const character of word) {
+      const advance = local.advances[character];
+      const part = partOf(character);
+      if (advance === undefined || !part) return null;
+      const pair = part === partBefore ? (local.pairs[before + character] ?? 0) : 0;
+      width += part.ratio * (advance + pair);
+      [before, partBefore] = [character, part];
+    }
+    return width;
+  };
 }
 
-/** Mean and 95th percentile of the relative error of words, each counted as often as it occurs. */
-function errors(words: WordWidths[], sizeAdjust: number): { mean: number; p95: number } {
-  const each = words
-    .map(({ web, local, count }) => ({ error: Math.abs(local * sizeAdjust - web) / web, count }))
+/** Mean and 95th percentile of the relative error of words, each as often as it occurs. */
+function wordErrors(
+  words: WordCounts,
+  web: SetsWords,
+  own: SetsWords,
+): { mean: number; p95: number; words: number } {
+  const each = [...words]
+    .flatMap(([word, count]) => {
+      const [a, b] = [web.word(word), own.word(word)];
+      return !a || b === null ? [] : [{ error: Math.abs(b - a) / a, count }];
+    })
     .sort((a, b) => a.error - b.error);
   const total = each.reduce((sum, { count }) => sum + count, 0);
-  if (total === 0) return { mean: 0, p95: 0 };
-  const mean = each.reduce((sum, { error, count }) => sum + error * count, 0) / total;
+  if (total === 0) return { mean: 0, p95: 0, words: 0 };
   let seen = 0;
-  const p95 = each.find(({ count }) => (seen += count) >= total * 0.95)?.error ?? 0;
-  return { mean, p95 };
+  return {
+    mean: each.reduce((sum, { error, count }) => sum + error * count, 0) / total,
+    p95: each.find(({ count }) => (seen += count) >= total * 0.95)?.error ?? 0,
+    words: total,
+  };
 }
 
+/** The least grouping that reaches the target, or the least that comes as near as more of them do. */
+function chooseGroups(found: readonly Tried[], target: number): Tried {
+  const nearest = found.at(-1)?.error ?? 0;
+  const enough = found.findIndex(({ error }) => error <= Math.max(target, nearest * AS_NEAR));
+  return found[enough] as Tried;
+}
+
+/** Groups that come within this factor of what the most of them reach are as near. */
+const AS_NEAR = 1.08;
+
+/** Ratios as they are delivered: a hundredth of a per cent. */
+const delivered = (ratio: number): number => Math.round(ratio * 10_000) / 10_000;
+
 /**
- * Tunes a local font to stand in for a web face with one ratio.
+ * Tunes a local font to stand in for a web face.
  *
- * Width: `sizeAdjust = Σ advance(web) ÷ Σ advance(local)` over the words of the tuning text, both shaped.
- * Height: `ascentOverride = ascent(web) ÷ unitsPerEm(web) ÷ sizeAdjust`, likewise descent and line gap, so
- * that the line box is the web face's (metric overrides: CSS Fonts 4 §11; size-adjust: CSS Fonts 5 §3).
- * The fit is judged on the held-out half.
+ * Width: letters in groups, each with a ratio of its own within the limit, fitted to the words of the tuning
+ * text; with one group, `sizeAdjust = Σ advance(web) ÷ Σ advance(local)`. The space has a ratio of its own.
+ * Height: overrides are the web face's metrics ÷ its em ÷ the part's ratio, so that every part gives the web
+ * face's line box (metric overrides: CSS Fonts 4 §11; size-adjust: CSS Fonts 5 §3). It is judged on text
+ * that it was not tuned on.
  *
  * @returns null when the two fonts have no word of the text in common
  */
 export function tuneFallback(
-  web: CompositeShaper,
-  webMetrics: Metrics,
-  local: CompositeShaper,
+  web: { widths: WebWidths; lines: Lines },
+  local: LocalAdvances,
+  request: TuningRequest,
   text: TuningText,
-): (FallbackTuning & FallbackFit) | null {
-  const tuning = widths(text.tuning, web, local);
-  const sum = (side: 'web' | 'local') =>
-    tuning.reduce((total, word) => total + word[side] * word.count, 0);
-  if (tuning.length === 0) return null;
-  const sizeAdjust = sum('web') / sum('local');
-  const heldOut = widths(text.heldOut, web, local);
-  const { mean, p95 } = errors(heldOut, sizeAdjust);
-  const override = (units: number) => units / webMetrics.unitsPerEm / sizeAdjust;
+  fitting: Fitting,
+): TunedFace | null {
+  const model = wordModel(text.tuning, web.widths.of, local);
+  if (!model) return null;
+  const most = Math.min(fitting.groups, MOST_GROUPS);
+  const found = groupLetters(model, most, fitting.evenness, (error) => error <= fitting.target);
+  const chosen = withoutTrifles(model, chooseGroups(found, fitting.target));
+  const webSpace = web.widths.of(SPACE);
+  const localSpace = local.advances[SPACE];
+  const space = fitting.space && webSpace && localSpace ? webSpace / localSpace : null;
+  const rounded = ({ ratio, unicodeRange }: FallbackPart) => ({
+    ratio: delivered(ratio),
+    unicodeRange,
+  });
+  const { tried, unnamed } = chosen;
+  const parts = partsOf(model, tried, { unnamed, space }).map(rounded);
+  const judge = judgement(web.widths, local, text);
+  const rest = oneRatio(model).ratios[0] ?? 1;
+  const allNamed = (grouping: Grouping) =>
+    partsOf(model, grouping, { unnamed: null, rest, space: null });
+  const each = eachLetter(model, fitting.evenness);
+  const { unitsPerEm, ascent, descent, lineGap } = web.lines;
+  const box = {
+    ascent: ascent / unitsPerEm,
+    descent: descent / unitsPerEm,
+    lineGap: lineGap / unitsPerEm,
+  };
+  const judged = judge(parts);
   return {
-    sizeAdjust,
-    ascentOverride: override(webMetrics.ascent),
-    descentOverride: override(-webMetrics.descent),
-    lineGapOverride: override(webMetrics.lineGap),
-    meanError: mean,
-    p95Error: p95,
-    untunedError: errors(heldOut, 1).mean,
-    words: heldOut.reduce((total, { count }) => total + count, 0),
+    ...request,
+    parts,
+    box,
+    untuned: judge([{ ratio: 1, unicodeRange: null }]).fit,
+    one: judge([{ ratio: rest, unicodeRange: null }]).fit,
+    fit: judged.fit,
+    webLines: judged.webLines,
+    words: judged.words,
+    steps: found.map((grouping) => judge(allNamed(grouping)).fit.mean),
+    each: judge(allNamed(each)).fit.mean,
+    unevenness: unevennessOf(model, tried),
     missing: missingCharacters(text, local),
+    baselineAside: baselineAside(box, local, parts[0]?.ratio ?? 1),
   };
 }
 
-function missingCharacters({ tuning, heldOut }: TuningText, local: CompositeShaper): string[] {
-  const characters = new Set([...tuning.keys(), ...heldOut.keys()].flatMap((word) => [...word]));
-  return [...characters].filter((character) => local.advance(character) === null).sort();
+/** Judges parts on the held-out text. */
+function judgement(webWidths: WebWidths, local: LocalAdvances, text: TuningText) {
+  const counts = countWords(text.heldOut);
+  const web: SetsWords = { word: webWidths.of, space: webWidths.of(SPACE) ?? 0 };
+  return (parts: FallbackPart[]): { fit: TextFit; webLines: number[]; words: number } => {
+    const width = partsWidth(parts, local);
+    const own: SetsWords = { word: width, space: width(SPACE) ?? 0 };
+    const { words, ...errors } = wordErrors(counts, web, own);
+    const lines = linesFit(text.heldOut, web, own);
+    return { fit: { ...errors, lines: lines.fit }, webLines: lines.web, words };
+  };
+}
+
+function unevennessOf(model: WordModel, { groups, ratios }: Tried): number {
+  const used = [...ratios].filter((_, group) => groups.includes(group));
+  const mean = meanRatio(model, groups, ratios);
+  return Math.max(...used.map((ratio) => Math.abs(ratio / mean - 1)));
+}
+
+/**
+ * How far below (+) its place the baseline stands in a line box of given height, em, in an engine that leaves
+ * metric overrides out: half of what the two faces' ascent and descent differ by (CSS Inline 3 §3.2: the
+ * leading is halved around ascent and descent).
+ */
+function baselineAside(
+  box: TunedFace['box'],
+  { lines }: LocalAdvances,
+  ratio: number,
+): number | null {
+  if (!lines) return null;
+  const middle = (ascent: number, descent: number) => (ascent + descent) / 2;
+  return middle(lines.ascent, lines.descent) * ratio - middle(box.ascent, box.descent);
+}
+
+function missingCharacters({ tuning, heldOut }: TuningText, local: LocalAdvances): string[] {
+  const characters = new Set([...tuning.keys(), ...heldOut].flatMap((text) => [...text]));
+  return [...characters]
+    .filter((character) => character.trim() && local.advances[character] === undefined)
+    .sort();
 }

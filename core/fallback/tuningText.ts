@@ -1,36 +1,80 @@
 /** How often each word stands in a text. */
-export type WordCounts = Map<string, number>;
+export type WordCounts = ReadonlyMap<string, number>;
 
-/** Running text in two halves: one to tune a fallback on, the other to judge it by. */
+/** Text to tune a fallback on, and other text to judge it by. */
 export interface TuningText {
   tuning: WordCounts;
-  heldOut: WordCounts;
-  /** Characters in each half, without spaces. */
-  characters: { tuning: number; heldOut: number };
+  /** Running text that is not tuned on, a paragraph an entry. */
+  heldOut: readonly string[];
 }
 
-const countWords = (sentences: string[]): WordCounts => {
-  const counts: WordCounts = new Map();
-  for (const word of sentences.join(' ').split(/\s+/)) {
-    if (word) counts.set(word, (counts.get(word) ?? 0) + 1);
+/** What stands for a language: its words, as often as they occur, and running text that is not tuned on. */
+export interface LanguageText {
+  words: WordCounts;
+  heldOut: readonly string[];
+}
+
+/** Most words that are told apart, the most frequent: more change no ratio, and take time. */
+const MOST_WORDS = 1100;
+/** Most characters of held-out text. */
+const MOST_HELD_OUT = 6000;
+/** Figures stand in every site, seldom in running text; together they count this share of the words. */
+const FIGURES = ['2026', '17', '35', '480', '9.60', '12', '1998', '06'];
+const FIGURES_SHARE = 0.01;
+
+export const wordsOf = (text: string): string[] => text.split(/\s+/).filter(Boolean);
+
+export function countWords(texts: Iterable<string>): Map<string, number> {
+  const counts = new Map<string, number>();
+  for (const text of texts) {
+    for (const word of wordsOf(text)) counts.set(word, (counts.get(word) ?? 0) + 1);
   }
   return counts;
-};
+}
 
-const charactersIn = (counts: WordCounts): number =>
-  [...counts].reduce((sum, [word, count]) => sum + word.length * count, 0);
+/** Running text in sentences, without what is blank. */
+export const sentencesOf = (text: string): string[] =>
+  text
+    .split(/(?<=[.!?:;])\s+|\n+/)
+    .map((sentence) => sentence.trim())
+    .filter(Boolean);
+
+/** Adds words to others, so that together they count as much as `share`. */
+function addShare(counts: Map<string, number>, words: WordCounts, share: number): void {
+  const total = [...words.values()].reduce((sum, count) => sum + count, 0);
+  if (total === 0) return;
+  for (const [word, count] of words) {
+    counts.set(word, (counts.get(word) ?? 0) + (count / total) * share);
+  }
+}
+
+const mostFrequent = (counts: Map<string, number>): WordCounts =>
+  new Map([...counts].sort(([, a], [, b]) => b - a).slice(0, MOST_WORDS));
+
+/** The beginning of a text, by whole sentences, up to so many characters. */
+function beginning(sentences: readonly string[]): string[] {
+  let length = 0;
+  return sentences.filter((sentence) => (length += sentence.length) <= MOST_HELD_OUT);
+}
 
 /**
- * Splits running text by sentences, the odd ones to tune on and the even ones held out, so that a
- * figure is never reported on the text that it was made from.
+ * What a project's fallbacks are tuned on and judged by. The designer's copy is parted by sentences: every
+ * other one is tuned on and the rest held out, so that a figure is never told of the text that it was made
+ * from. The project's languages count as much as the copy, or alone where there is none; then their own
+ * held-out text is judged by.
+ *
+ * @param copy the designer's copy, a block a line
  */
-export function splitTuningText(text: string): TuningText {
-  const sentences = text.split(/(?<=[.!?:;])\s+|\n+/).filter((sentence) => sentence.trim());
-  const tuning = countWords(sentences.filter((_, i) => i % 2 === 0));
-  const heldOut = countWords(sentences.filter((_, i) => i % 2 === 1));
+export function tuningTextOf(copy: string, languages: readonly LanguageText[]): TuningText {
+  const sentences = sentencesOf(copy);
+  const own = countWords(sentences.filter((_, i) => i % 2 === 0));
+  const held = sentences.filter((_, i) => i % 2 === 1);
+  const counts = new Map<string, number>();
+  for (const { words } of languages) addShare(counts, words, 1 / languages.length);
+  addShare(counts, own, 1);
+  addShare(counts, new Map(FIGURES.map((figure) => [figure, 1])), FIGURES_SHARE);
   return {
-    tuning,
-    heldOut,
-    characters: { tuning: charactersIn(tuning), heldOut: charactersIn(heldOut) },
+    tuning: mostFrequent(counts),
+    heldOut: beginning(held.length ? held : languages.flatMap(({ heldOut }) => heldOut)),
   };
 }

@@ -11,4 +11,9 @@ export {
 } from './lineMetrics';
 export type { Axis, FaceReading, FaceStyle, Height } from './reading';
 export type { Instance } from './shape';
-export { formatUnicodeRange, inUnicodeRange, parseUnicodeRange } from '../css/unicodeRange';
+export {
+  formatUnicodeRange,
+  inUnicodeRange,
+  parseUnicodeRange,
+  sharedUnicodeRange,
+} from '../css/unicodeRange';

@@ -2,3 +2,4 @@
 export { familySheet } from './familySheet';
 export { measure, measureFace, MEASURES_VERSION } from './measureFace';
 export { italicDifferences, italicKind } from './trueItalic';
+export { weightColour } from './weightColour';

@@ -33,10 +33,10 @@ export {
 } from './resolve';
 export {
   familiesInUse,
-  familyRequests,
   stepOf,
   stylesInUse,
   usersByStep,
+  voiceRequests,
   voiceUses,
   type StyleRequest,
   type VoiceUse,

@@ -54,16 +54,18 @@ export function familiesInUse(document: ProjectDocument): string[] {
 }
 
 /**
- * The requests that a family must answer with a fallback face each: every weight that its voices use,
- * in every slant they use, since bold inside italic text asks for both.
+ * The requests that a voice must answer with a fallback face each: every weight that it is used in, in every
+ * slant, since bold inside italic text asks for both. That which most styles ask for comes first.
  */
-export function familyRequests(document: ProjectDocument, familyKey: string): StyleRequest[] {
-  const requests = [...voiceUses(document)]
-    .filter(([voice]) => document.voices[voice]?.family === familyKey)
-    .flatMap(([, use]) => use.requests);
+export function voiceRequests(document: ProjectDocument, voice: string): StyleRequest[] {
+  const requests = voiceUses(document).get(voice)?.requests ?? [];
   const weights = [...new Set(requests.map(({ weight }) => weight))].sort((a, b) => a - b);
   const slants = [...new Set(requests.map(({ slant }) => slant))].sort().reverse();
-  return slants.flatMap((slant) => weights.map((weight) => ({ weight, slant })));
+  const askedBy = ({ weight, slant }: StyleRequest): number =>
+    requests.find((one) => one.weight === weight && one.slant === slant)?.styles.length ?? 0;
+  return slants
+    .flatMap((slant) => weights.map((weight) => ({ weight, slant })))
+    .sort((a, b) => askedBy(b) - askedBy(a));
 }
 
 /** Styles that text elements of the site have, each once, in the order of their elements. */

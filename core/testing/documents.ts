@@ -43,27 +43,54 @@ export function seatedDocument(): ProjectDocument {
   return document;
 }
 
-const tuned = (weight: number, slant: TunedFace['slant'], sizeAdjust: number): TunedFace => ({
+const fit = (mean: number) => ({
+  mean,
+  p95: mean * 3,
+  lines: { width: mean / 4, bias: 0, counts: [40, 27, 20, 17] },
+});
+
+/** A local font tuned in one group, and with a space of its own. */
+export const tuned = (
+  weight: number,
+  slant: TunedFace['slant'],
+  ratio: number,
+  mean = 0.02,
+): TunedFace => ({
   weight,
   slant,
-  sizeAdjust,
-  ascentOverride: 0.92,
-  descentOverride: 0.25,
-  lineGapOverride: 0,
-  meanError: 0.02,
-  p95Error: 0.06,
-  untunedError: 0.08,
+  variant: slant === 'italic' ? 'italic' : weight > 500 ? 'bold' : 'regular',
+  parts: [
+    { ratio, unicodeRange: null },
+    { ratio: 1.1, unicodeRange: 'U+20, U+A0' },
+  ],
+  box: { ascent: 0.95, descent: -0.25, lineGap: 0 },
+  untuned: fit(0.08),
+  one: fit(0.03),
+  fit: fit(mean),
+  webLines: [40, 27, 20, 17],
+  steps: [0.03, mean],
+  each: mean / 2,
+  unevenness: 0,
   words: 900,
   missing: [],
+  baselineAside: 0.01,
 });
 
 /** Trials as the server would work them out for `seatedDocument`. */
 export const trials = (): FallbackTrials => ({
-  literata: [
-    { local: 'georgia', faces: [tuned(400, 'normal', 1.043), tuned(400, 'italic', 1.05)] },
-    { local: 'cambria', faces: [tuned(400, 'normal', 1.1)] },
+  'text/literata': [
+    {
+      local: 'georgia',
+      source: 'twin',
+      faces: [tuned(400, 'normal', 1.043), tuned(400, 'italic', 1.05)],
+    },
+    { local: 'noto-serif', source: 'twin', faces: [tuned(400, 'normal', 0.95, 0.018)] },
+    { local: 'cambria', source: 'twin', faces: [tuned(400, 'normal', 1.1, 0.025)] },
   ],
-  archivo: [{ local: 'arial', faces: [tuned(700, 'normal', 0.97)] }],
+  'heading/archivo': [
+    { local: 'arial', source: 'twin', faces: [tuned(700, 'normal', 0.97)] },
+    { local: 'roboto', source: 'twin', faces: [tuned(700, 'normal', 0.99, 0.015)] },
+  ],
 });
 
 /** The fallback plan that those trials lead to. */

@@ -25,6 +25,7 @@ export const SHAPES = {
   FamilyMeasures: readings.Family,
   FamilySheet: readings.Sheet,
   TunedFace: readings.Tuned,
+  LocalAdvances: readings.Advances,
   LibraryFamily: readings.Library,
   LibraryDetails: readings.LibraryDetails,
   MeasuredFile: readings.MeasuredFile,

@@ -1,9 +1,20 @@
 import { Type } from '@sinclair/typebox';
 import { FACE_CLASSES, type Face, type LibraryFamily, type LibraryFile } from '../document';
-import type { TunedFace } from '../fallback';
+import type { LocalAdvances, TunedFace } from '../fallback';
 import type { FaceReading } from '../font';
 import type { Cut as MeasuredCut, FaceMeasures, FamilyMeasures, FamilySheet } from '../measure';
-import { boolean, core, integer, list, nullable, number, oneOf, shapeOf, text } from './shape';
+import {
+  boolean,
+  byKey,
+  core,
+  integer,
+  list,
+  nullable,
+  number,
+  oneOf,
+  shapeOf,
+  text,
+} from './shape';
 
 /** What is read and measured of fonts, as it goes over the wire. */
 
@@ -110,19 +121,52 @@ export const Sheet = shapeOf<FamilySheet>()(
   }),
 );
 
+const textFit = Type.Object(
+  {
+    mean: number('Mean relative error of a word’s width'),
+    p95: number('Its 95th percentile'),
+    lines: Type.Object({
+      width: number('Mean relative error of a running line’s width'),
+      bias: number('How much longer all lines are together'),
+      counts: list(integer(), 'Lines at 320, 480, 640 and 760 px'),
+    }),
+  },
+  { description: 'On text that was not tuned on' },
+);
+
+const lineBox = Type.Object({ ascent: number(), descent: number(), lineGap: number() });
+
 export const Tuned = shapeOf<TunedFace>()(
   Type.Object({
     weight: integer(),
     slant: oneOf(['normal', 'italic']),
-    sizeAdjust: number('1 is 100 %, as the overrides'),
-    ascentOverride: number(),
-    descentOverride: number(),
-    lineGapOverride: number(),
-    meanError: number('Mean relative error of a word’s width, on held-out text'),
-    p95Error: number(),
-    untunedError: number(),
+    variant: oneOf(['regular', 'bold', 'italic', 'boldItalic']),
+    parts: list(
+      Type.Object({
+        ratio: number('size-adjust; 1 is 100 %'),
+        unicodeRange: nullable(text('Null for all other characters')),
+      }),
+    ),
+    box: lineBox,
+    untuned: textFit,
+    one: textFit,
+    fit: textFit,
+    webLines: list(integer()),
+    steps: list(number(), 'Mean error of words with 1, 2 … groups'),
+    each: number('The same with a ratio for every letter'),
+    unevenness: number(),
     words: integer(),
     missing: list(text()),
+    baselineAside: nullable(number('Em')),
+  }),
+);
+
+export const Advances = shapeOf<LocalAdvances>()(
+  Type.Object({
+    advances: byKey(number(), 'Em, by character'),
+    pairs: byKey(number(), 'What two characters add to their advances, em'),
+    colour: nullable(number('Stem ÷ x-height')),
+    lines: nullable(lineBox),
   }),
 );
 

@@ -58,8 +58,14 @@ export const DeliveryEvidence = Type.Object({
 });
 
 export const Trials = byKey(
-  list(Type.Object({ local: text(), faces: list(core<TunedFace>('TunedFace')) })),
-  'By the family’s key, first what serves most visitors',
+  list(
+    Type.Object({
+      local: text('Key of a set of local fonts'),
+      source: oneOf(['twin', 'measured']),
+      faces: list(core<TunedFace>('TunedFace')),
+    }),
+  ),
+  'By voice and family, as text/literata; in order of fit × reach',
 );
 
 export const TwinScripts = byKey(list(Type.Object({ script: text(), unicodeRange: text() })));

@@ -1,9 +1,7 @@
 import { Router } from 'express';
-import { LOCAL_FONTS, type LocalVariant } from '@lettera/core/fallback';
+import { LOCAL_SETS, localSet, VARIANTS } from '@lettera/core/fallback';
 import { twinFiles } from '../job/twins';
 import { Problem } from './problem';
-
-const VARIANTS: readonly LocalVariant[] = ['regular', 'bold', 'italic', 'boldItalic'];
 
 /** The open fonts that stand in, on the proof, for local fonts that this machine may not carry. */
 export function localFontRoutes(): Router {
@@ -12,7 +10,7 @@ export function localFontRoutes(): Router {
   router.get('/local-fonts', (_request, response) => {
     response.json(
       Object.fromEntries(
-        Object.entries(LOCAL_FONTS).map(([key, { twin }]) => [
+        Object.entries(LOCAL_SETS).map(([key, { twin }]) => [
           key,
           twinFiles(twin, 'regular').map(({ script, unicodeRange }) => ({ script, unicodeRange })),
         ]),
@@ -22,12 +20,10 @@ export function localFontRoutes(): Router {
 
   router.get('/local-fonts/:key/:variant/:script', (request, response) => {
     const variant = VARIANTS.find((name) => name === request.params.variant);
-    const font = Object.hasOwn(LOCAL_FONTS, request.params.key)
-      ? LOCAL_FONTS[request.params.key]
-      : undefined;
+    const set = localSet(request.params.key);
     const file =
-      font && variant
-        ? twinFiles(font.twin, variant).find(
+      set && variant
+        ? twinFiles(set.twin, variant).find(
             ({ script }) => `${script}.woff2` === request.params.script,
           )
         : undefined;

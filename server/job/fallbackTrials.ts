@@ -1,105 +1,194 @@
 import { createHash } from 'node:crypto';
-import type { ProjectDocument } from '@lettera/core/document';
+import type { PinnedLine, ProjectDocument } from '@lettera/core/document';
 import {
+  fittingOf,
   localCandidates,
+  localsOf,
   orderCandidates,
-  splitTuningText,
+  trialKey,
+  tuningTextOf,
   type FallbackTrials,
+  type Fitting,
   type TunedCandidate,
   type TunedFace,
   type TuningText,
 } from '@lettera/core/fallback';
-import { familiesInUse, familyRequests, matchFace, type StyleRequest } from '@lettera/core/style';
+import { matchFace, voiceRequests, voiceUses, type StyleRequest } from '@lettera/core/style';
 import type { FontStore } from '../store/fontStore';
+import type { LocalReadingStore } from '../store/localReadingStore';
 import type { PageStore } from '../store/pageStore';
 import type { Jobs } from './jobs';
+import { languageText } from './languageText';
 import { pageText } from './pageText';
+import type { MeasuredFonts } from './tuneTask';
 
 /** How many tunings are remembered; a project uses a few dozen. */
-const REMEMBERED = 2000;
+const REMEMBERED = 3000;
+/** Texts of so many projects are remembered. */
+const TEXTS_REMEMBERED = 50;
 
 const hash = (value: unknown): string =>
   createHash('sha256').update(JSON.stringify(value)).digest('hex');
 
-/** Local fonts that may stand in for a family, by the generics of the voices it is seated in. */
-function candidatesFor(document: ProjectDocument, familyKey: string): string[] {
-  const voices = Object.values(document.voices).filter(({ family }) => family === familyKey);
-  return [...new Set(voices.flatMap(({ generic }) => localCandidates(generic)))].sort();
+/** What all tunings of a project share. */
+interface Ground {
+  document: ProjectDocument;
+  text: TuningText;
+  textKey: string;
+  measured: MeasuredFonts;
+  measuredKeys: Readonly<Record<string, string>>;
 }
 
 /**
- * Fallback trials of a project's families, tuned on the text of its own pages. Each tuning depends only
- * on the files, the weight and style asked for, the local font and the text, and is remembered by those.
+ * Fallback trials of a project's voices, tuned on its own pages and on text of its languages. Each tuning
+ * depends only on the files, the weight and style asked for, the local font, the text and the limits, and
+ * is remembered by those.
  */
 export class FallbackTuner {
   readonly #known = new Map<string, Promise<TunedFace | null>>();
-  readonly #texts = new Map<string, { key: string; text: TuningText; textKey: string }>();
+  readonly #texts = new Map<string, { text: TuningText; textKey: string }>();
 
   constructor(
     private readonly fonts: FontStore,
     private readonly pages: PageStore,
+    private readonly readings: LocalReadingStore,
     private readonly jobs: Jobs,
   ) {}
 
   async trials(projectId: string, document: ProjectDocument): Promise<FallbackTrials> {
-    const { text, textKey } = await this.#textOf(projectId);
-    const families = familiesInUse(document);
+    const ground = await this.#groundOf(projectId, document);
+    const voices = [...voiceUses(document).keys()].filter((key) => document.voices[key]?.family);
     const trials = await Promise.all(
-      families.map(async (key) => [key, await this.#family(document, key, text, textKey)] as const),
+      voices.map(
+        async (voice) =>
+          [
+            trialKey(voice, document.voices[voice]?.family ?? ''),
+            await this.#voice(ground, voice),
+          ] as const,
+      ),
     );
     return Object.fromEntries(trials);
   }
 
-  /** The text of a project's pages, read once for the same pages. */
-  async #textOf(projectId: string): Promise<{ text: TuningText; textKey: string }> {
+  /**
+   * One local font for the weight and style that a voice is most used in, at each of several limits.
+   * @returns in the order of the limits; null where it cannot be tuned
+   */
+  async curve(
+    projectId: string,
+    document: ProjectDocument,
+    { voice, local, fittings }: { voice: string; local: string; fittings: readonly Fitting[] },
+  ): Promise<(TunedFace | null)[]> {
+    const ground = await this.#groundOf(projectId, document);
+    const [request] = voiceRequests(document, voice);
+    if (!request) return fittings.map(() => null);
+    const points = await Promise.all(
+      fittings.map((fitting) => this.#request(ground, voice, request, [local], fitting)),
+    );
+    return points.map((faces) => faces[local] ?? null);
+  }
+
+  async #groundOf(projectId: string, document: ProjectDocument): Promise<Ground> {
+    const readings = await this.readings.list(projectId);
+    const measured: Record<string, MeasuredFonts[string]> = {};
+    for (const { local, variant, advances } of readings) {
+      measured[local] = { ...measured[local], [variant]: advances };
+    }
+    const measuredKeys = Object.fromEntries(
+      Object.entries(measured).map(([local, variants]) => [local, hash(variants)]),
+    );
+    return { document, measured, measuredKeys, ...(await this.#textOf(projectId, document)) };
+  }
+
+  /** The text that a project is tuned on, read once for the same pages and languages. */
+  async #textOf(
+    projectId: string,
+    { languages }: ProjectDocument,
+  ): Promise<{ text: TuningText; textKey: string }> {
     const pages = (await this.pages.list(projectId)).map(({ html }) => html);
-    const key = hash(pages);
-    const known = this.#texts.get(projectId);
-    if (known?.key === key) return known;
-    const text = splitTuningText(pages.map(pageText).join('\n'));
-    const read = { key, text, textKey: hash([...text.tuning, ...text.heldOut]) };
-    this.#texts.set(projectId, read);
+    const key = hash([pages, languages]);
+    const known = this.#texts.get(key);
+    if (known) return known;
+    const text = tuningTextOf(pages.map(pageText).join('\n'), languages.map(languageText));
+    const read = { text, textKey: hash([[...text.tuning], text.heldOut]) };
+    this.#texts.set(key, read);
+    forget(this.#texts, TEXTS_REMEMBERED);
     return read;
   }
 
-  async #family(
-    document: ProjectDocument,
-    familyKey: string,
-    text: TuningText,
-    textKey: string,
-  ): Promise<TunedCandidate[]> {
-    const locals = candidatesFor(document, familyKey);
-    const requests = familyRequests(document, familyKey);
-    const tuned = await Promise.all(
-      requests.map((request) => this.#request(document, familyKey, request, locals, text, textKey)),
+  /**
+   * All local fonts of a voice's class for what the voice is most used in; for everything else that it is
+   * used in, those that its stack then takes.
+   */
+  async #voice(ground: Ground, voice: string): Promise<TunedCandidate[]> {
+    const { document } = ground;
+    const seat = document.voices[voice];
+    if (!seat?.family) return [];
+    const { generic, fallback, family } = seat;
+    const fitting = fittingOf(document, voice);
+    const [main, ...others] = voiceRequests(document, voice);
+    if (!main) return [];
+    const chosen = typeof fallback === 'string' ? [fallback] : (fallback ?? []);
+    const locals = [...new Set([...localCandidates(generic), ...chosen])].sort();
+    const first = await this.#request(ground, voice, main, locals, fitting);
+    const candidates = orderCandidates(
+      locals.flatMap((local): TunedCandidate[] => {
+        const face = first[local];
+        const source = ground.measured[local] ? 'measured' : 'twin';
+        return face ? [{ local, source, faces: [face] }] : [];
+      }),
+      document.audience,
     );
-    return orderCandidates(
-      locals.map((local) => ({
-        local,
-        faces: tuned.flatMap((faces) => (faces[local] ? [faces[local]] : [])),
-      })),
-    ).filter(({ faces }) => faces.length > 0);
+    const taken = localsOf(document, voice, { [trialKey(voice, family)]: candidates });
+    const rest = await Promise.all(
+      others.map((request) => this.#request(ground, voice, request, taken, fitting)),
+    );
+    return candidates.map((candidate) => ({
+      ...candidate,
+      faces: [...candidate.faces, ...rest.flatMap((faces) => faces[candidate.local] ?? [])],
+    }));
   }
 
-  /** One weight and style of a family against each local font, from memory where it is known. */
+  /** One weight and style of a voice over each local font, from memory where it is known. */
   async #request(
-    document: ProjectDocument,
-    familyKey: string,
+    { document, text, textKey, measured, measuredKeys }: Ground,
+    voice: string,
     { weight, slant }: StyleRequest,
-    locals: string[],
-    text: TuningText,
-    textKey: string,
+    locals: readonly string[],
+    fitting: Fitting,
   ): Promise<Record<string, TunedFace>> {
-    const match = matchFace(document.case[familyKey]?.faces ?? [], { weight, slant });
+    const family = document.case[document.voices[voice]?.family ?? ''];
+    const match = matchFace(family?.faces ?? [], { weight, slant });
     if (!match) return {};
     const hashes = match.face.files.map(({ sha256 }) => sha256);
     // A file without the axis leaves it out.
     const instanceWeight = match.weight;
-    const keyOf = (local: string) => hash([hashes, instanceWeight, weight, slant, local, textKey]);
+    const keyOf = (local: string) =>
+      hash([
+        hashes,
+        instanceWeight,
+        weight,
+        slant,
+        local,
+        measuredKeys[local] ?? null,
+        textKey,
+        fitting,
+        match.face.pinned ?? null,
+      ]);
 
     const unknown = locals.filter((local) => !this.#known.has(keyOf(local)));
     if (unknown.length > 0) {
-      const job = this.#tune(hashes, { instanceWeight, weight, slant, locals: unknown, text });
+      const job = this.#tune(hashes, match.face.pinned, {
+        instanceWeight,
+        weight,
+        slant,
+        locals: unknown,
+        measured: Object.fromEntries(
+          unknown.flatMap((local) => (measured[local] ? [[local, measured[local]]] : [])),
+        ),
+        text,
+        fitting,
+      });
       for (const local of unknown) this.#remember(keyOf(local), local, job);
     }
     const faces = await Promise.all(
@@ -112,14 +201,12 @@ export class FallbackTuner {
     const face = job.then((tuned) => tuned[local] ?? null);
     face.catch(() => this.#known.delete(key));
     this.#known.set(key, face);
-    for (const oldest of this.#known.keys()) {
-      if (this.#known.size <= REMEMBERED) break;
-      this.#known.delete(oldest);
-    }
+    forget(this.#known, REMEMBERED);
   }
 
   async #tune(
     hashes: string[],
+    pinned: PinnedLine | undefined,
     request: Omit<Parameters<Jobs['tune']>[0], 'files' | 'metrics'>,
   ): Promise<Record<string, TunedFace>> {
     const [files, readings] = await Promise.all([
@@ -128,6 +215,16 @@ export class FallbackTuner {
     ]);
     const reading = hashes.map((sha256) => readings.get(sha256)).find(Boolean);
     if (!reading) throw new RangeError('The files of this face are not in the store.');
-    return this.jobs.tune({ ...request, files: [...files.values()], metrics: reading });
+    // A face that is pinned has the line box that it is pinned to.
+    const metrics = pinned ? { unitsPerEm: 1, ...pinned } : reading;
+    return this.jobs.tune({ ...request, files: [...files.values()], metrics });
+  }
+}
+
+/** Lets go of the oldest entries beyond so many. */
+function forget(map: Map<string, unknown>, most: number): void {
+  for (const oldest of map.keys()) {
+    if (map.size <= most) break;
+    map.delete(oldest);
   }
 }

@@ -15,8 +15,8 @@ import type {
   ReadFont,
   RefusedFont,
   SheetRequest,
-  TuneRequest,
 } from './tasks';
+import type { TuneRequest } from './tuneTask';
 
 /** Set for workers whose work gives way; `worker.ts` reads it. */
 const BACKGROUND = 'LETTERA_BACKGROUND';

@@ -7,7 +7,7 @@ import {
   type FontErrorReason,
   type Instance,
 } from '@lettera/core/font';
-import { fontsIn, packAsWoff2, readFace, Shaper } from '@lettera/core/font/file';
+import { fontsIn, packAsWoff2, readFace } from '@lettera/core/font/file';
 import {
   classDrawn,
   REGULAR_WEIGHT,
@@ -17,17 +17,7 @@ import {
   type FamilySheet,
 } from '@lettera/core/measure';
 import { familySheet, measureFace } from '@lettera/core/measure/file';
-import {
-  CompositeShaper,
-  fallbackPlan,
-  LOCAL_FONTS,
-  localVariant,
-  tuneFallback,
-  type FallbackTrials,
-  type LocalVariant,
-  type TunedFace,
-  type TuningText,
-} from '@lettera/core/fallback';
+import { fallbackPlan, type FallbackTrials } from '@lettera/core/fallback';
 import {
   bundleFiles,
   deliveryPlan,
@@ -37,8 +27,9 @@ import {
   type LicenceTexts,
 } from '@lettera/core/deliver';
 import { stylesheetFaults } from '@lettera/core/deliver/verify';
-import type { FaceClass, ProjectDocument, Slant } from '@lettera/core/document';
-import { twinFiles } from './twins';
+import type { FaceClass, ProjectDocument } from '@lettera/core/document';
+
+export { tune } from './tuneTask';
 
 /** A file to work on: its bytes, or where it lies, so that large ones need not pass through the server. */
 export type FontSource = Uint8Array | { path: string };
@@ -160,54 +151,6 @@ export function deliver({ document, trials, evidence, licences }: DeliverRequest
     if (faults.length > 0) throw new Error(`${file.path} does not parse: ${faults.join('; ')}`);
   }
   return files;
-}
-
-export interface TuneRequest {
-  /** The web face's files, and its line metrics. */
-  files: Uint8Array[];
-  metrics: Pick<FaceReading, 'unitsPerEm' | 'ascent' | 'descent' | 'lineGap'>;
-  /** Weight to read the face at, where its file has the axis. */
-  instanceWeight: number;
-  /** What the styles ask for. */
-  weight: number;
-  slant: Slant;
-  /** Keys of the local fonts to try. */
-  locals: string[];
-  text: TuningText;
-}
-
-/** Shapers over the twins' files, which never change: opened once a worker. */
-const twinShapers = new Map<string, Promise<CompositeShaper>>();
-
-function openTwin(local: string, variant: LocalVariant): Promise<CompositeShaper> {
-  const key = `${local} ${variant}`;
-  const known = twinShapers.get(key);
-  if (known) return known;
-  const files = twinFiles(LOCAL_FONTS[local]?.twin ?? '', variant);
-  const opened = Promise.all(files.map(async ({ path }) => Shaper.open(await readFile(path)))).then(
-    (shapers) => new CompositeShaper(shapers),
-  );
-  twinShapers.set(key, opened);
-  return opened;
-}
-
-/**
- * Tunes each local font for one weight and style of a web face, by the local font's key. One that has no
- * word in common with the face is left out.
- */
-export async function tune(request: TuneRequest): Promise<Record<string, TunedFace>> {
-  const { files, metrics, instanceWeight, weight, slant, locals, text } = request;
-  const instance = { wght: instanceWeight };
-  const web = new CompositeShaper(
-    await Promise.all(files.map((file) => Shaper.open(file, instance))),
-  );
-  const tuned: Record<string, TunedFace> = {};
-  for (const local of locals) {
-    const shaper = await openTwin(local, localVariant(weight, slant));
-    const result = tuneFallback(web, metrics, shaper, text);
-    if (result) tuned[local] = { weight, slant, ...result };
-  }
-  return tuned;
 }
 
 /** A zip of the files given. Fonts are packed already and are only stored. */

@@ -12,7 +12,7 @@ export interface TwinFile {
   path: string;
 }
 
-const SCRIPTS = ['latin', 'latin-ext', 'greek', 'cyrillic'];
+const SCRIPTS = ['latin', 'latin-ext', 'vietnamese', 'greek', 'cyrillic'];
 
 const STYLES: Record<LocalVariant, string> = {
   regular: '400-normal',
@@ -22,8 +22,8 @@ const STYLES: Record<LocalVariant, string> = {
 };
 
 /** The files of a twin in one of its four styles, a file a script; none for a twin that is not there. */
-export function twinFiles(twin: string, variant: LocalVariant): TwinFile[] {
-  if (!/^[a-z-]+$/.test(twin)) return [];
+export function twinFiles(twin: string | null, variant: LocalVariant): TwinFile[] {
+  if (!twin || !/^[a-z-]+$/.test(twin)) return [];
   const folder = dirname(require.resolve(`@fontsource/${twin}/package.json`));
   const ranges = JSON.parse(readFileSync(join(folder, 'unicode.json'), 'utf8')) as Record<
     string,

@@ -1,4 +1,5 @@
 import { blob, index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import type { LocalAdvances, LocalVariant } from '@lettera/core/fallback';
 import type { FaceReading } from '@lettera/core/font';
 import type { FamilyMeasures, FamilySheet } from '@lettera/core/measure';
 import type { Patch, ProjectDocument } from '@lettera/core/document';
@@ -93,6 +94,23 @@ export const familyMeasures = sqliteTable('family_measures', {
   measures: text('measures', { mode: 'json' }).$type<FamilyMeasures>().notNull(),
   sheet: text('sheet', { mode: 'json' }).$type<FamilySheet>().notNull(),
 });
+
+/**
+ * Readings of local fonts that were measured on a designer's own machine: advances, and nothing of the font.
+ * By the key of the set of local fonts, and the style.
+ */
+export const localReadings = sqliteTable(
+  'local_readings',
+  {
+    projectId: text('project_id')
+      .notNull()
+      .references(() => projects.id, { onDelete: 'cascade' }),
+    local: text('local').notNull(),
+    variant: text('variant').$type<LocalVariant>().notNull(),
+    advances: text('advances', { mode: 'json' }).$type<LocalAdvances>().notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.projectId, table.local, table.variant] })],
+);
 
 /** The pages on which a project is proofed. */
 export const pages = sqliteTable(

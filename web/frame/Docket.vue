@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { totalBytes } from '@lettera/core/deliver';
 import { pairSeatsOf, siteName } from '@lettera/core/document';
-import { candidateError, LOCAL_FONTS, voiceFallback } from '@lettera/core/fallback';
+import { candidateError, localName, voiceFallback } from '@lettera/core/fallback';
 import { stepsOf } from '@lettera/core/scale';
 import { computed } from 'vue';
 import { useRoute } from 'vue-router';
@@ -37,12 +37,13 @@ function fallbackDecisions(voices: string[]): Decision[] {
   if (!document || voices.length === 0) return [{ text: 'No web face to stand in for' }];
   if (fallbacks.state === 'loading') return [{ text: 'being fitted …' }];
   return voices.flatMap((key) => {
-    const candidate = voiceFallback(plans.fallbackOf(document), key).chosen;
-    return candidate
+    const { tuned } = voiceFallback(plans.fallbackOf(document), key);
+    const [first] = tuned;
+    return first
       ? [
           {
-            text: LOCAL_FONTS[candidate.local]?.name ?? candidate.local,
-            note: `words ±${percent(candidateError(candidate))}`,
+            text: tuned.map(({ local }) => localName(local)).join(', '),
+            note: `words ±${percent(candidateError(first))}`,
           },
         ]
       : [];

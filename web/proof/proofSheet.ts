@@ -11,6 +11,7 @@ import {
   type FontsShown,
 } from '@lettera/core/deliver';
 import type { ProjectDocument } from '@lettera/core/document';
+import { sharedUnicodeRange } from '@lettera/core/font';
 import type { FallbackPlan, PlannedFallbackFace } from '@lettera/core/fallback';
 import type { TwinScripts } from '@lettera/core/wire';
 import { urls } from '../api/client';
@@ -47,15 +48,18 @@ html::after {
 
 /**
  * A fallback face on the proof: the local font where this machine has it, else the open font that has
- * its advance widths, a script at a time.
+ * its advance widths, a script at a time. One without such a font shows where the machine has it.
  */
 function fallbackRules(face: PlannedFallbackFace, twins: TwinScripts[string]): string {
   const local = localSources(face.local, face.variant);
+  if (twins.length === 0) return fallbackFaceRule(face);
   return twins
-    .map(({ script, unicodeRange }) => {
+    .flatMap(({ script, unicodeRange: ofScript }) => {
+      const unicodeRange = sharedUnicodeRange(face.unicodeRange, ofScript);
+      if (unicodeRange === '') return [];
       const url = urls.localFont(face.local, face.variant, script);
       const sources = [...local, `url("${url}") format("woff2")`];
-      return fallbackFaceRule(face, { sources, unicodeRange });
+      return [fallbackFaceRule(face, { sources, unicodeRange })];
     })
     .join('\n');
 }

