@@ -64,12 +64,22 @@ export function findChromium() {
 export function ensureChromium() {
   const found = findChromium();
   if (found || process.env.LETTERA_CHROMIUM) return found;
+  ensureDebian({ '/usr/bin/chromium': 'chromium' });
+  return findChromium();
+}
+
+/**
+ * Installs Debian's packages for programs that are missing, where its package manager can be used.
+ * @param {Record<string, string>} packages by the program that each brings
+ */
+export function ensureDebian(packages) {
+  const missing = Object.entries(packages).filter(([path]) => !existsSync(path));
   const isRoot = process.getuid?.() === 0;
-  if (!isRoot || !existsSync('/usr/bin/apt-get')) return null;
-  console.log('Installing Chromium from Debian’s packages …');
+  if (missing.length === 0 || !isRoot || !existsSync('/usr/bin/apt-get')) return;
+  const names = missing.map(([, name]) => name);
+  console.log(`Installing ${names.join(', ')} from Debian’s packages …`);
   const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
   const options = { stdio: ['ignore', 'ignore', 'inherit'], env };
   spawnSync('apt-get', ['update', '-q'], options);
-  spawnSync('apt-get', ['install', '-q', '-y', '--no-install-recommends', 'chromium'], options);
-  return findChromium();
+  spawnSync('apt-get', ['install', '-q', '-y', '--no-install-recommends', ...names], options);
 }

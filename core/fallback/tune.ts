@@ -3,7 +3,14 @@ import type { Slant } from '../document/vocabulary';
 import { parseUnicodeRange } from '../css/unicodeRange';
 import { SPACE, type LocalAdvances, type SetsText } from './advances';
 import type { Fitting } from './fitting';
-import { eachLetter, groupLetters, meanRatio, MOST_GROUPS, oneRatio, type Tried } from './groupLetters';
+import {
+  eachLetter,
+  groupLetters,
+  meanRatio,
+  MOST_GROUPS,
+  oneRatio,
+  type Tried,
+} from './groupLetters';
 import type { LocalVariant } from './localFonts';
 import { partsOf, withoutTrifles, type FallbackPart } from './parts';
 import { linesFit, type LinesFit, type SetsWords } from './runningLines';

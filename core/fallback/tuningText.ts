@@ -16,6 +16,8 @@ export interface LanguageText {
 
 /** Most words that are told apart, the most frequent: more change no ratio, and take time. */
 const MOST_WORDS = 1100;
+/** The designer's own copy counts as much as this many texts of the project's languages. */
+const OWN_SHARE = 3;
 /** Most characters of held-out text. */
 const MOST_HELD_OUT = 6000;
 /** Figures stand in every site, seldom in running text; together they count this share of the words. */
@@ -71,7 +73,7 @@ export function tuningTextOf(copy: string, languages: readonly LanguageText[]): 
   const held = sentences.filter((_, i) => i % 2 === 1);
   const counts = new Map<string, number>();
   for (const { words } of languages) addShare(counts, words, 1 / languages.length);
-  addShare(counts, own, 1);
+  addShare(counts, own, OWN_SHARE);
   addShare(counts, new Map(FIGURES.map((figure) => [figure, 1])), FIGURES_SHARE);
   return {
     tuning: mostFrequent(counts),

@@ -50,27 +50,48 @@ export function tableOffset(sfnt: Uint8Array, tag: string): number {
   throw new RangeError(`The font has no table ${tag}`);
 }
 
+/** The names that platforms and `local()` find a font by. */
+export interface FontNames {
+  family: string;
+  /** Name of the style: Regular, Bold. */
+  style: string;
+  full: string;
+  postScript: string;
+}
+
 /**
- * The same font under another family name. The name table is written anew at the end of the file, in
- * UTF-16 for Windows (OpenType 1.9, "name").
+ * The same font under other names. The name table is written anew at the end of the file, in UTF-16 for
+ * Windows (OpenType 1.9, "name").
+ * @param names a family name alone stands for all of them
  */
-export function renamed(sfnt: Uint8Array, family: string): Uint8Array {
-  const text = new Uint8Array(2 * family.length);
-  const letters = new DataView(text.buffer);
-  for (let i = 0; i < family.length; i++) letters.setUint16(2 * i, family.charCodeAt(i));
-  const ids = [1, 4, 6, 16];
-  const header = 6 + 12 * ids.length;
-  const table = new Uint8Array(header + text.length);
+export function renamed(sfnt: Uint8Array, names: string | FontNames): Uint8Array {
+  const given =
+    typeof names === 'string'
+      ? { family: names, style: 'Regular', full: names, postScript: names }
+      : names;
+  const records: [id: number, text: string][] = [
+    [1, given.family],
+    [2, given.style],
+    [4, given.full],
+    [6, given.postScript],
+  ];
+  const header = 6 + 12 * records.length;
+  const size = records.reduce((sum, [, text]) => sum + 2 * text.length, 0);
+  const table = new Uint8Array(header + size);
   const data = new DataView(table.buffer);
-  data.setUint16(2, ids.length);
+  data.setUint16(2, records.length);
   data.setUint16(4, header);
-  ids.forEach((id, i) => {
+  let offset = 0;
+  records.forEach(([id, text], i) => {
     // Platform 3 (Windows), encoding 1 (Unicode), language 0x409 (English).
-    [3, 1, 0x409, id, text.length, 0].forEach((value, field) =>
+    [3, 1, 0x409, id, 2 * text.length, offset].forEach((value, field) =>
       data.setUint16(6 + 12 * i + 2 * field, value),
     );
+    for (let at = 0; at < text.length; at++) {
+      data.setUint16(header + offset + 2 * at, text.charCodeAt(at));
+    }
+    offset += 2 * text.length;
   });
-  table.set(text, header);
   const at = Math.ceil(sfnt.length / 4) * 4;
   const file = new Uint8Array(at + table.length);
   file.set(sfnt);
