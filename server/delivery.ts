@@ -34,6 +34,13 @@ const REMEMBERED = { deliveries: 20, bundles: 6 };
 class Remembered<V> {
   readonly #known = new Map<string, Promise<V>>();
 
+  /** Lets go of what is known under keys that begin so. */
+  forget(beginning: string): void {
+    for (const key of this.#known.keys()) {
+      if (key.startsWith(beginning)) this.#known.delete(key);
+    }
+  }
+
   constructor(private readonly most: number) {}
 
   get(key: string, make: () => Promise<V>): Promise<V> {
@@ -62,6 +69,11 @@ export class Deliveries {
     private readonly jobs: Jobs,
     private readonly tuner: FallbackTuner,
   ) {}
+
+  /** Lets go of what was worked out for a project: something beside its document has changed. */
+  forget(projectId: string): void {
+    for (const all of [this.#deliveries, this.#packed, this.#bundles]) all.forget(`${projectId} `);
+  }
 
   /** The files of a delivery in JSON, packed once for all who ask. */
   packed(project: Project): Promise<Buffer> {

@@ -45,7 +45,7 @@ export async function openServices(config: Config): Promise<Services> {
   const pages = new PageStore(database);
   const progress = new Progress();
   const localReadings = new LocalReadingStore(database);
-  const tuner = new FallbackTuner(fonts, pages, localReadings, jobs);
+  const tuner = new FallbackTuner(fonts, pages, localReadings, jobs, progress);
   const maker = new FileMaker(fonts, new DerivedStore(database), jobs, progress);
   const incoming = await IncomingFiles.open(config.dataFolder);
   await fonts.removeUnused();

@@ -1,6 +1,11 @@
 import type { ProjectDocument } from '../document/projectDocument';
 import { closeLevels } from './closeLevels';
 import { crossedSteps } from './crossedSteps';
+import { floatingLine } from './floatingLine';
+import { noLineHeight } from './noLineHeight';
+import { plainNames, vagueGeneric } from './plainNames';
+import { stackOrder } from './stackOrder';
+import { wrongGeneric } from './wrongGeneric';
 import { embedding } from './embedding';
 import { lineHeight } from './lineHeight';
 import { lowContrast } from './lowContrast';
@@ -34,6 +39,12 @@ const RULES: Rule[] = [
   lowContrast,
   unfitText,
   manyFamilies,
+  wrongGeneric,
+  plainNames,
+  vagueGeneric,
+  stackOrder,
+  floatingLine,
+  noLineHeight,
   unusedFamily,
 ];
 

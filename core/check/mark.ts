@@ -1,5 +1,7 @@
 import type { Patch } from '../document/patch';
 import type { ProjectDocument } from '../document/projectDocument';
+import type { LineReadings } from '../fallback/pinLine';
+import type { FallbackPlan } from '../fallback/plan';
 import type { FaceReading } from '../font/reading';
 import type { FamilyMeasures } from '../measure/family';
 import type { SetText } from '../style/lineMeasure';
@@ -51,6 +53,10 @@ export interface Evidence {
   xHeights?: Readonly<Record<string, number>>;
   /** What was measured of the families of the case, by their keys. */
   measures?: Readonly<Record<string, FamilyMeasures | null>>;
+  /** Line metrics of the case's files, by hash. */
+  lines?: LineReadings;
+  /** What the voices fall back to. */
+  fallback?: FallbackPlan;
   /** The page on the proof. */
   page?: SetPage | null;
   /** Bytes that a site loads of the case's files by hash; of others, as they were taken in. */

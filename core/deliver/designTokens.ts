@@ -168,20 +168,22 @@ export function designTokens(document: ProjectDocument, fallback: FallbackPlan):
     ),
     $extensions: {
       [EXTENSION]: {
-        fallbackFaces: fallback.faces.map(
-          ({ name, local, variant, weight, slant, sizeAdjust, unicodeRange, ...face }) => ({
-            name,
-            local,
-            variant,
-            weight,
-            slant,
-            ...(unicodeRange ? { unicodeRange } : {}),
-            sizeAdjust: rounded(sizeAdjust),
-            ascentOverride: rounded(face.ascentOverride),
-            descentOverride: rounded(face.descentOverride),
-            lineGapOverride: rounded(face.lineGapOverride),
-          }),
-        ),
+        fallbackFaces: fallback.faces.map((face) => ({
+          name: face.name,
+          local: face.local,
+          variant: face.variant,
+          weight: face.weight,
+          slant: face.slant,
+          sizeAdjust: rounded(face.sizeAdjust),
+          ...(face.overrides
+            ? {
+                ascentOverride: rounded(face.overrides.ascent),
+                descentOverride: rounded(face.overrides.descent),
+                lineGapOverride: rounded(face.overrides.lineGap),
+              }
+            : {}),
+          ...(face.unicodeRange ? { unicodeRange: face.unicodeRange } : {}),
+        })),
       },
     },
   };

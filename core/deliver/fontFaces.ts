@@ -77,9 +77,13 @@ export function fallbackFaceRule(
     ['font-weight', `${face.weight}`],
     ['src', sources.join(', ')],
     ['size-adjust', cssPercent(face.sizeAdjust)],
-    ['ascent-override', cssPercent(face.ascentOverride)],
-    ['descent-override', cssPercent(face.descentOverride)],
-    ['line-gap-override', cssPercent(face.lineGapOverride)],
+    ...(face.overrides
+      ? ([
+          ['ascent-override', cssPercent(face.overrides.ascent)],
+          ['descent-override', cssPercent(face.overrides.descent)],
+          ['line-gap-override', cssPercent(face.overrides.lineGap)],
+        ] as const)
+      : []),
     ...(unicodeRange ? ([['unicode-range', unicodeRange]] as const) : []),
   ]);
 }

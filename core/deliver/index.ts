@@ -17,6 +17,7 @@ export {
   type DeliveredFont,
 } from './delivered';
 export { cssNumber, cssPercent, cssString } from './css';
+export { fallbackBytes } from './fallbackBytes';
 export { layeredRules } from './elementRules';
 export { slug } from './fileName';
 export { fallbackFaceRule, localSources, webFaceRule } from './fontFaces';

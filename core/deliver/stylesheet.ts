@@ -62,7 +62,7 @@ export function stylesheet(document: ProjectDocument, fallback: FallbackPlan): s
       .join(''),
     comment('Web faces') +
       deliveredFonts(document)
-        .map((font) => webFaceRule(font, woff2Source(font.path), display))
+        .map((font) => webFaceRule(font, woff2Source(font.path), font.family.display ?? display))
         .join('\n'),
     comment('Fallback faces: local fonts fitted to the web faces until those arrive') +
       fallback.faces.map((face) => fallbackFaceRule(face)).join('\n'),

@@ -169,6 +169,11 @@ export class Family extends Placed {
   @IsIn(['foundry', 'files', 'reference'])
   source!: 'foundry' | 'files' | 'reference';
 
+  /** How its faces go about the wait and the swap; as the delivery has it when left out. */
+  @MayBeLeftOut()
+  @IsIn(FONT_DISPLAYS)
+  display?: FontDisplay;
+
   /** Of a family by reference: who serves it, and what stands in for it. */
   @MayBeLeftOut()
   @Part(() => Reference)

@@ -14,6 +14,9 @@ export interface Fitting {
 const RUNNING_EVENNESS = 0.06;
 const SHORT_EVENNESS = 0.1;
 
+/** Limits at which a choice between even letters and close lines is shown. */
+export const EVENNESS_POINTS = [0.02, 0.04, 0.06, 0.08, 0.1, 0.15, 0.25] as const;
+
 /** How a voice is tuned until the designer decides otherwise. */
 export const defaultFitting = (running: boolean): Fitting => ({
   groups: 6,

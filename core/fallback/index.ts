@@ -23,7 +23,7 @@ export {
   type FallbackTrials,
   type TunedCandidate,
 } from './fallbackFace';
-export { defaultFitting, type Fitting } from './fitting';
+export { defaultFitting, EVENNESS_POINTS, type Fitting } from './fitting';
 export { MOST_GROUPS } from './groupLetters';
 export {
   LOCAL_SETS,
@@ -41,9 +41,21 @@ export {
   type LocalSet,
   type LocalVariant,
 } from './localFonts';
+export { checkLocalReading, type LocalReading } from './localReading';
 export { layoutShift, type Box } from './layoutShift';
+export { pinPatch, type LineReadings } from './pinLine';
 export { SPACES, type FallbackPart } from './parts';
 export {
+  genericClass,
+  isGenericWord,
+  knownFont,
+  lettersApart,
+  nearestName,
+  readNames,
+  type ReadNames,
+} from './plainNames';
+export {
+  facesOf,
   fallbackPlan,
   fittingOf,
   voiceFallback,
@@ -51,6 +63,7 @@ export {
   type PlannedFallbackFace,
   type VoiceFallback,
 } from './plan';
+export { FALLBACK_WAYS, planIn, type FallbackWay } from './planVariants';
 export { ENOUGH, proposedStack } from './propose';
 export {
   entryPlatforms,

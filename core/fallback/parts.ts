@@ -1,4 +1,4 @@
-import { formatUnicodeRange } from '../css/unicodeRange';
+import { formatUnicodeRange } from '../font';
 import { charactersShare, type Tried } from './groupLetters';
 import { meanWordError, type Grouping, type WordModel } from './wordModel';
 

@@ -21,9 +21,8 @@ export interface PlannedFallbackFace {
   weight: number;
   slant: Slant;
   sizeAdjust: number;
-  ascentOverride: number;
-  descentOverride: number;
-  lineGapOverride: number;
+  /** Metric overrides; null where a face is shown as an engine has it that leaves them out. */
+  overrides: { ascent: number; descent: number; lineGap: number } | null;
   /** CSS `unicode-range`; null for every character that no later face of the name has. */
   unicodeRange: string | null;
 }
@@ -67,9 +66,11 @@ export const facesOf = (name: string, { local, faces }: TunedCandidate): Planned
       weight: face.weight,
       slant: face.slant,
       sizeAdjust: ratio,
-      ascentOverride: box.ascent / ratio,
-      descentOverride: -box.descent / ratio,
-      lineGapOverride: box.lineGap / ratio,
+      overrides: {
+        ascent: box.ascent / ratio,
+        descent: -box.descent / ratio,
+        lineGap: box.lineGap / ratio,
+      },
       unicodeRange,
     })),
   );

@@ -1,6 +1,6 @@
 import type { FaceReading } from '../font';
 import type { Slant } from '../document/vocabulary';
-import { parseUnicodeRange } from '../css/unicodeRange';
+import { parseUnicodeRange } from '../font';
 import { SPACE, type LocalAdvances, type SetsText } from './advances';
 import type { Fitting } from './fitting';
 import {
@@ -33,6 +33,8 @@ export interface TunedFace {
   variant: LocalVariant;
   /** The faces that it is made of. */
   parts: FallbackPart[];
+  /** One ratio for all letters, which makes the words as wide in sum. */
+  ratio: number;
   /** The web face's line box, em of the web face; `descent` is negative. Overrides are this ÷ a part's ratio. */
   box: { ascent: number; descent: number; lineGap: number };
   /** The local font as it is, with one ratio for all, and as it is tuned. */
@@ -198,6 +200,7 @@ export function tuneFallback(
   return {
     ...request,
     parts,
+    ratio: delivered(rest),
     box,
     untuned: judge([{ ratio: 1, unicodeRange: null }]).fit,
     one: judge([{ ratio: rest, unicodeRange: null }]).fit,

@@ -63,6 +63,7 @@ export const tuned = (
     { ratio, unicodeRange: null },
     { ratio: 1.1, unicodeRange: 'U+20, U+A0' },
   ],
+  ratio,
   box: { ascent: 0.95, descent: -0.25, lineGap: 0 },
   untuned: fit(0.08),
   one: fit(0.03),

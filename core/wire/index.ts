@@ -26,6 +26,8 @@ export const SHAPES = {
   FamilySheet: readings.Sheet,
   TunedFace: readings.Tuned,
   LocalAdvances: readings.Advances,
+  LocalReading: readings.LocalReadingShape,
+  MeasuredLocal: readings.MeasuredLocal,
   LibraryFamily: readings.Library,
   LibraryDetails: readings.LibraryDetails,
   MeasuredFile: readings.MeasuredFile,
@@ -60,3 +62,4 @@ export type LibraryProgress = Shape<'LibraryProgress'>;
 export type DeliveryFile = Shape<'DeliveryFile'>;
 export type DeliveryEvidence = Shape<'DeliveryEvidence'>;
 export type TwinScripts = Shape<'TwinScripts'>;
+export type MeasuredLocal = Shape<'MeasuredLocal'>;

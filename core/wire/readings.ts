@@ -1,6 +1,6 @@
 import { Type } from '@sinclair/typebox';
 import { FACE_CLASSES, type Face, type LibraryFamily, type LibraryFile } from '../document';
-import type { LocalAdvances, TunedFace } from '../fallback';
+import type { LocalAdvances, LocalReading, TunedFace } from '../fallback';
 import type { FaceReading } from '../font';
 import type { Cut as MeasuredCut, FaceMeasures, FamilyMeasures, FamilySheet } from '../measure';
 import {
@@ -147,6 +147,7 @@ export const Tuned = shapeOf<TunedFace>()(
         unicodeRange: nullable(text('Null for all other characters')),
       }),
     ),
+    ratio: number('One ratio for all letters'),
     box: lineBox,
     untuned: textFit,
     one: textFit,
@@ -168,6 +169,17 @@ export const Advances = shapeOf<LocalAdvances>()(
     colour: nullable(number('Stem ÷ x-height')),
     lines: nullable(lineBox),
   }),
+);
+
+const measuredLocal = {
+  local: text('Key of a set of local fonts'),
+  variant: oneOf(['regular', 'bold', 'italic', 'boldItalic']),
+};
+
+export const MeasuredLocal = Type.Object(measuredLocal);
+
+export const LocalReadingShape = shapeOf<LocalReading>()(
+  Type.Object({ ...measuredLocal, advances: core<LocalAdvances>('LocalAdvances') }),
 );
 
 const libraryFile = {

@@ -8,7 +8,7 @@ import { Reading } from './readings';
 /** Long work and what comes of it, as it goes over the wire. */
 
 export const ProgressReport = Type.Object({
-  task: oneOf(['measuring', 'taking', 'reading', 'packing']),
+  task: oneOf(['measuring', 'taking', 'reading', 'packing', 'fitting']),
   done: integer(),
   of: integer(),
 });

@@ -1,15 +1,34 @@
 import { Router } from 'express';
 import { slug } from '@lettera/core/deliver';
+import {
+  checkLocalReading,
+  EVENNESS_POINTS,
+  fittingOf,
+  type LocalReading,
+} from '@lettera/core/fallback';
 import { applyChange } from '@lettera/core/change';
 import type { Services } from '../services';
 import { Problem } from './problem';
 import { projectOf } from './requests';
 
+/** Readings that are taken at once: the styles of one local font, and some. */
+const MOST_READINGS = 20;
+
+/** @throws Problem 422 with what is wrong with it */
+function readingIn(value: unknown): LocalReading {
+  try {
+    return checkLocalReading(value);
+  } catch (error) {
+    if (error instanceof RangeError) throw new Problem('invalid-change', error.message);
+    throw error;
+  }
+}
+
 /** What a project falls back to, and what it delivers. */
 export function deliveryRoutes(
-  services: Pick<Services, 'projects' | 'fonts' | 'tuner' | 'deliveries'>,
+  services: Pick<Services, 'projects' | 'fonts' | 'tuner' | 'deliveries' | 'localReadings'>,
 ): Router {
-  const { projects, fonts, tuner, deliveries } = services;
+  const { projects, fonts, tuner, deliveries, localReadings } = services;
   const router = Router();
 
   router.get('/projects/:id/fallbacks', async (request, response) => {
@@ -28,6 +47,37 @@ export function deliveryRoutes(
       throw new Problem('bad-request', 'The change names a font file that was not taken in.');
     }
     response.json(await tuner.trials(id, changed));
+  });
+
+  /** One local font at each limit of evenness, for what a voice is most used in. */
+  router.get('/projects/:id/fallbacks/:voice/:local/curve', async (request, response) => {
+    const { id, document } = await projectOf(projects, request);
+    const { voice, local } = request.params;
+    if (!Object.hasOwn(document.voices, voice)) {
+      throw new Problem('not-found', `There is no voice “${voice}”.`);
+    }
+    const { groups, space } = fittingOf(document, voice);
+    const fittings = EVENNESS_POINTS.map((evenness) => ({ groups, evenness, target: 0, space }));
+    response.json(await tuner.curve(id, document, { voice, local, fittings }));
+  });
+
+  /** Local fonts that were measured on a designer's machine. */
+  router.get('/projects/:id/local-fonts', async (request, response) => {
+    const { id } = await projectOf(projects, request);
+    const readings = await localReadings.list(id);
+    response.json(readings.map(({ local, variant }) => ({ local, variant })));
+  });
+
+  router.post('/projects/:id/local-fonts', async (request, response) => {
+    const { id } = await projectOf(projects, request);
+    const body: unknown = request.body;
+    if (!Array.isArray(body) || body.length === 0 || body.length > MOST_READINGS) {
+      throw new Problem('bad-request', `Give a list of 1 to ${MOST_READINGS} readings.`);
+    }
+    const readings = body.map(readingIn);
+    await localReadings.keep(id, readings);
+    deliveries.forget(id);
+    response.status(201).json(readings.map(({ local, variant }) => ({ local, variant })));
   });
 
   router.get('/projects/:id/delivery', async (request, response) => {

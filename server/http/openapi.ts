@@ -383,7 +383,7 @@ export const openApi = {
     '/projects/{id}/fallbacks': {
       parameters: [project],
       get: {
-        summary: 'Local fonts tried for each family in use, by the family’s key',
+        summary: 'Local fonts tried for each voice in use, by voice and family',
         responses: {
           200: answer('Trials', ref('Trials')),
           ...problems(404),
@@ -393,6 +393,38 @@ export const openApi = {
         summary: 'The same for the project as it would stand after a change, which is not made',
         requestBody: { content: json(ref('Patch')) },
         responses: { 200: answer('Trials', ref('Trials')), ...problems(400, 404, 422) },
+      },
+    },
+    '/projects/{id}/fallbacks/{voice}/{local}/curve': {
+      parameters: [
+        project,
+        inPath('voice', 'Key of a voice'),
+        inPath('local', 'Key of a set of local fonts'),
+      ],
+      get: {
+        summary: 'One local font at each limit of evenness, as the voice is most used',
+        responses: {
+          200: answer(
+            'Tuned, in order of the limits; null where it cannot be',
+            list({ anyOf: [ref('TunedFace'), { type: 'null' }] }),
+          ),
+          ...problems(404),
+        },
+      },
+    },
+    '/projects/{id}/local-fonts': {
+      parameters: [project],
+      get: {
+        summary: 'Local fonts that were measured on a designer’s machine',
+        responses: { 200: answer('Measured', list(ref('MeasuredLocal'))), ...problems(404) },
+      },
+      post: {
+        summary: 'Keeps what was measured of local fonts, in place of earlier readings',
+        requestBody: { content: json(list(ref('LocalReading'))) },
+        responses: {
+          201: answer('Kept', list(ref('MeasuredLocal'))),
+          ...problems(400, 404, 413, 422),
+        },
       },
     },
     '/projects/{id}/delivery': {

@@ -14,6 +14,7 @@ import {
   type TuningText,
 } from '@lettera/core/fallback';
 import { matchFace, voiceRequests, voiceUses, type StyleRequest } from '@lettera/core/style';
+import type { Progress } from '../progress';
 import type { FontStore } from '../store/fontStore';
 import type { LocalReadingStore } from '../store/localReadingStore';
 import type { PageStore } from '../store/pageStore';
@@ -37,6 +38,8 @@ interface Ground {
   textKey: string;
   measured: MeasuredFonts;
   measuredKeys: Readonly<Record<string, string>>;
+  /** Is told of work that has to be waited for. */
+  told?: (work: Promise<unknown>) => void;
 }
 
 /**
@@ -53,10 +56,11 @@ export class FallbackTuner {
     private readonly pages: PageStore,
     private readonly readings: LocalReadingStore,
     private readonly jobs: Jobs,
+    private readonly progress: Progress,
   ) {}
 
   async trials(projectId: string, document: ProjectDocument): Promise<FallbackTrials> {
-    const ground = await this.#groundOf(projectId, document);
+    const ground = { ...(await this.#groundOf(projectId, document)), told: this.#told(projectId) };
     const voices = [...voiceUses(document).keys()].filter((key) => document.voices[key]?.family);
     const trials = await Promise.all(
       voices.map(
@@ -98,6 +102,21 @@ export class FallbackTuner {
       Object.entries(measured).map(([local, variants]) => [local, hash(variants)]),
     );
     return { document, measured, measuredKeys, ...(await this.#textOf(projectId, document)) };
+  }
+
+  /** Counts the fittings that a project waits for, and tells it how far they have come. */
+  #told(projectId: string): (work: Promise<unknown>) => void {
+    let [done, of] = [0, 0];
+    const tell = () => this.progress.report({ task: 'fitting', done, of }, projectId);
+    return (work) => {
+      of++;
+      tell();
+      const end = () => {
+        done++;
+        tell();
+      };
+      void work.then(end, end);
+    };
   }
 
   /** The text that a project is tuned on, read once for the same pages and languages. */
@@ -151,7 +170,7 @@ export class FallbackTuner {
 
   /** One weight and style of a voice over each local font, from memory where it is known. */
   async #request(
-    { document, text, textKey, measured, measuredKeys }: Ground,
+    { document, text, textKey, measured, measuredKeys, told }: Ground,
     voice: string,
     { weight, slant }: StyleRequest,
     locals: readonly string[],
@@ -189,6 +208,7 @@ export class FallbackTuner {
         text,
         fitting,
       });
+      told?.(job);
       for (const local of unknown) this.#remember(keyOf(local), local, job);
     }
     const faces = await Promise.all(

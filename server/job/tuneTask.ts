@@ -78,7 +78,10 @@ function twinOf(local: string, variant: LocalVariant): Promise<OpenTwin | null> 
 }
 
 /** What is known of a local font in a style: as measured on the designer's machine, else from its twin. */
-type Known = { colour: number | null; read: () => LocalAdvances };
+interface Known {
+  colour: number | null;
+  read: () => LocalAdvances;
+}
 
 async function knownOf(
   local: string,

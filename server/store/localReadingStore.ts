@@ -1,15 +1,7 @@
 import { eq, sql } from 'drizzle-orm';
-import type { LocalAdvances, LocalVariant } from '@lettera/core/fallback';
+import type { LocalReading } from '@lettera/core/fallback';
 import type { Database } from './database';
 import { localReadings } from './schema';
-
-/** A local font in one of its styles, as it was measured on a designer's machine. */
-export interface LocalReading {
-  /** Key of the set of local fonts. */
-  local: string;
-  variant: LocalVariant;
-  advances: LocalAdvances;
-}
 
 /** Readings of local fonts, by project. */
 export class LocalReadingStore {

@@ -1,5 +1,5 @@
 import type { LibraryFamily, Patch, Picks, WantedReference } from '@lettera/core/document';
-import type { FallbackTrials } from '@lettera/core/fallback';
+import type { FallbackTrials, LocalReading, TunedFace } from '@lettera/core/fallback';
 import type { FaceReading, Instance } from '@lettera/core/font';
 import type { FaceMeasures, FamilyMeasures, FamilySheet } from '@lettera/core/measure';
 import type {
@@ -7,6 +7,7 @@ import type {
   DeliveryFile,
   LibraryDetails,
   LibraryProgress,
+  MeasuredLocal,
   MeasuredFile,
   PageTitle,
   ProblemDetails,
@@ -111,6 +112,13 @@ export const api = {
   fallbacks: (id: string) => get<FallbackTrials>(`${project(id)}/fallbacks`),
   fallbacksAfter: (id: string, patch: Patch) =>
     sendJson<FallbackTrials>('POST', `${project(id)}/fallbacks`, patch),
+  fallbackCurve: (id: string, voice: string, local: string) =>
+    get<(TunedFace | null)[]>(
+      `${project(id)}/fallbacks/${encodeURIComponent(voice)}/${encodeURIComponent(local)}/curve`,
+    ),
+  measuredLocals: (id: string) => get<MeasuredLocal[]>(`${project(id)}/local-fonts`),
+  keepLocalReadings: (id: string, readings: LocalReading[]) =>
+    sendJson<MeasuredLocal[]>('POST', `${project(id)}/local-fonts`, readings),
   twins: () => get<TwinScripts>('/local-fonts'),
   delivery: (id: string) => get<DeliveryFile[]>(`${project(id)}/delivery`),
   deliveryEvidence: (id: string) => get<DeliveryEvidence>(`${project(id)}/delivery/evidence`),

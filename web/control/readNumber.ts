@@ -1,7 +1,7 @@
 import { PX_IN } from '@lettera/core/scale';
 
 /** The unit that a number stands for in the interface; a `size` is in px, shown as the designer prefers. */
-export type NumberUnit = 'none' | 'px' | 'em' | 'size';
+export type NumberUnit = 'none' | 'px' | 'em' | '%' | 'size';
 
 /** Units that sizes can be shown in. */
 export const LENGTH_UNITS = ['px', 'rem', 'pt'] as const;
@@ -31,6 +31,7 @@ export function readNumber(
   if (!Number.isFinite(value)) return null;
   if (given === '') return unit === 'size' ? value * PX_IN[preferred] : value;
   if (unit === 'px' || unit === 'size') return isLength(given) ? value * PX_IN[given] : null;
+  if (unit === '%') return given === '%' ? value : null;
   if (unit === 'em') return given === 'em' ? value : given === '%' ? value / 100 : null;
   return null;
 }

@@ -11,7 +11,9 @@ import { useProof } from '../store/proof';
 import { useFontUrl } from './fontUrl';
 import { goTo, placeOf, type PagePlace } from './pagePlace';
 import { blocksInBody, boxesOf, elementsWithStyle, movableNear, styledElement } from './pageText';
+import { outlineMoved } from './moved';
 import { ProofSheet, type ProofState } from './proofSheet';
+import { viewportHeight } from './shiftIn';
 import { setTextsOf } from './setTexts';
 
 const props = defineProps<{
@@ -119,8 +121,17 @@ async function measureShift(): Promise<void> {
   const after = boxesOf(movable);
   measuring.update(asked);
   current.scrollingElement?.scrollTo(0, scrolled);
-  const height = width.value < 600 ? 800 : 720;
-  proof.shift = layoutShift(before, after, { width: width.value, height });
+  outlineMoves(current, movable, before, after);
+  proof.shift = layoutShift(before, after, {
+    width: width.value,
+    height: viewportHeight(width.value),
+  });
+}
+
+/** Outlines what moves in the swap, where that is wanted. */
+function outlineMoves(...measured: Parameters<typeof outlineMoved>): void {
+  const [current, movable, before, after] = measured;
+  outlineMoved(current, proof.moves ? movable : [], before, after);
 }
 
 /** How the text of the page stands in its columns, once its faces are there. */
@@ -183,7 +194,7 @@ watch(state, () => {
   measureSoon();
 });
 watch([() => proof.style, () => project.document], outline);
-watch([() => proof.width, () => fallbacks.state], measureSoon);
+watch([() => proof.width, () => fallbacks.state, () => proof.moves], measureSoon);
 watch(source, () => {
   ready.value = false;
   sheet.value = null;

@@ -5,16 +5,13 @@ import {
   changedSizes,
   GRID_PROPERTY,
   layeredRules,
-  fallbackFaceRule,
-  localSources,
   webFaceRule,
   type FontsShown,
 } from '@lettera/core/deliver';
 import type { ProjectDocument } from '@lettera/core/document';
-import { sharedUnicodeRange } from '@lettera/core/font';
-import type { FallbackPlan, PlannedFallbackFace } from '@lettera/core/fallback';
+import type { FallbackPlan } from '@lettera/core/fallback';
 import type { TwinScripts } from '@lettera/core/wire';
-import { urls } from '../api/client';
+import { fallbackRules } from './fallbackRules';
 import { NEAR_FIRST_RULES, NearFirst } from './nearFirst';
 
 export interface ProofState {
@@ -31,6 +28,17 @@ export interface ProofState {
 const OUTLINES = `
 [data-lettera-style] { outline: 1.5px solid #0e6656; outline-offset: 3px; }
 [data-lettera-pointed] { outline: 1px dashed #0e6656; outline-offset: 3px; }
+[data-lettera-moved] { outline: 1.5px dashed #8a5a00; outline-offset: 2px; }
+[data-lettera-moved]::after {
+  content: attr(data-lettera-moved);
+  position: absolute;
+  z-index: 9;
+  padding: 0 4px;
+  font: 600 11px/1.4 sans-serif;
+  letter-spacing: 0;
+  color: #fff;
+  background: #8a5a00;
+}
 `;
 
 /** The baseline grid, drawn over the whole page. Margins are the page's own, so that text may leave it. */
@@ -45,24 +53,6 @@ html::after {
   background: repeating-linear-gradient(to bottom, transparent 0 calc(var(${GRID_PROPERTY}) - 1px), rgb(47 75 160 / 0.3) 0 var(${GRID_PROPERTY}));
 }
 `;
-
-/**
- * A fallback face on the proof: the local font where this machine has it, else the open font that has
- * its advance widths, a script at a time. One without such a font shows where the machine has it.
- */
-function fallbackRules(face: PlannedFallbackFace, twins: TwinScripts[string]): string {
-  const local = localSources(face.local, face.variant);
-  if (twins.length === 0) return fallbackFaceRule(face);
-  return twins
-    .flatMap(({ script, unicodeRange: ofScript }) => {
-      const unicodeRange = sharedUnicodeRange(face.unicodeRange, ofScript);
-      if (unicodeRange === '') return [];
-      const url = urls.localFont(face.local, face.variant, script);
-      const sources = [...local, `url("${url}") format("woff2")`];
-      return [fallbackFaceRule(face, { sources, unicodeRange })];
-    })
-    .join('\n');
-}
 
 /** Every `@font-face` of the proof, with files from the project's store in place of the bundle's. */
 function faceRules({ fontUrl, document, fallback: plan, twins }: ProofState): string {

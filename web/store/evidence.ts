@@ -39,6 +39,7 @@ export const useEvidence = defineStore('evidence', () => {
     const measures = families.measuresIn(document);
     return {
       readings: caseReadings.readings,
+      lines: caseReadings.readings,
       measures,
       xHeights: Object.fromEntries(
         Object.entries(measures).flatMap(([key, measured]) => {
@@ -46,6 +47,7 @@ export const useEvidence = defineStore('evidence', () => {
           return xHeight ? [[key, xHeight]] : [];
         }),
       ),
+      fallback: plans.fallbackOf(document),
       page: pageIn(document, measures),
       bytes: plans.caseBytes,
     };

@@ -32,6 +32,8 @@ export const useProof = defineStore('proof', () => {
   const yielded = ref(false);
   /** Key of the style that is selected, outlined everywhere on the page. */
   const style = ref<string | null>(null);
+  /** Whether blocks that move in the swap are outlined, with how far. */
+  const moves = ref(false);
   /** Layout shift of the swap at the width and page shown, as measured; null before that. */
   const shift = ref<number | null>(null);
 
@@ -66,6 +68,7 @@ export const useProof = defineStore('proof', () => {
     whole,
     yielded,
     style,
+    moves,
     shift,
     setPage,
     nextStop,

@@ -6,6 +6,7 @@ import {
   type LineMetrics,
   type Platform,
 } from '@lettera/core/font';
+import { pinPatch } from '@lettera/core/fallback';
 import { computed } from 'vue';
 import DoButton from '../../control/DoButton.vue';
 import { useCaseReadings } from '../../store/caseReadings';
@@ -38,18 +39,10 @@ const whole = ({ ascent, descent, lineGap }: LineMetrics): number => ascent - de
 const family = computed(() => project.document?.case[props.row.caseKey ?? '']);
 const pinned = computed(() => family.value?.faces.every((face) => face.pinned) ?? false);
 
-/** Gives each face the line that browsers are expected to take from its own file. */
 function pin(): void {
-  if (!family.value) return;
-  const faces = family.value.faces.map((face) => {
-    const { ascent, descent, lineGap, unitsPerEm } =
-      caseReadings.readings[face.files[0]?.sha256 ?? ''] ?? props.reading;
-    const [up, down, gap] = [ascent, descent, lineGap].map(
-      (units) => Math.round((units / unitsPerEm) * 1e4) / 1e4,
-    );
-    return { ...face, pinned: { ascent: up, descent: down, lineGap: gap } };
-  });
-  project.change([{ op: 'replace', path: `/case/${props.row.caseKey ?? ''}/faces`, value: faces }]);
+  const key = props.row.caseKey ?? '';
+  const patch = project.document && pinPatch(project.document, key, caseReadings.readings);
+  if (patch) project.change(patch);
 }
 
 function letFloat(): void {

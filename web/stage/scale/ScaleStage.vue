@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { Mark } from '@lettera/core/check';
 import { usersByStep } from '@lettera/core/style';
 import { computed, ref } from 'vue';
 import { afterPaint } from '../../control/afterPaint';
@@ -6,7 +7,9 @@ import ChoiceSet from '../../control/ChoiceSet.vue';
 import ViewTabs from '../../control/ViewTabs.vue';
 import { LENGTH_UNITS } from '../../control/readNumber';
 import { useLengthUnit } from '../../control/lengthUnit';
+import { useMarks } from '../../store/marks';
 import { useProject } from '../../store/project';
+import { useScaleDraft } from '../../store/scaleDraft';
 import SizeOffers from '../SizeOffers.vue';
 import StageHeader from '../StageHeader.vue';
 import BetweenEnds from './BetweenEnds.vue';
@@ -15,7 +18,7 @@ import LadderSheet from './LadderSheet.vue';
 import LinesSheet from './LinesSheet.vue';
 import ScaleChart from './ScaleChart.vue';
 import ScaleEnds from './ScaleEnds.vue';
-import ScaleMarks from './ScaleMarks.vue';
+import StageMarks from '../StageMarks.vue';
 import SiteKinds from './SiteKinds.vue';
 import StepTable from './StepTable.vue';
 import DraftBar from './DraftBar.vue';
@@ -42,6 +45,14 @@ const scale = computed(() => project.shown?.scale ?? null);
 const late = afterPaint(() => project.shown);
 const decided = afterPaint(() => project.tried);
 
+const allMarks = useMarks();
+const draft = useScaleDraft();
+/** While a scale is tried, what puts a mark right is tried with it. */
+function putRight({ fix }: Mark): void {
+  allMarks.look(null);
+  draft.change(fix?.patch ?? []);
+}
+
 const used = computed(() => new Set(project.shown ? usersByStep(project.shown).keys() : []));
 </script>
 
@@ -62,7 +73,7 @@ const used = computed(() => new Set(project.shown ? usersByStep(project.shown).k
       <div>
         <ScaleEnds :scale="scale" />
         <ScaleChart :scale="scale" :used="used" />
-        <ScaleMarks />
+        <StageMarks class="marks" stage="scale" on="the scale" :take="putRight" />
       </div>
       <div class="beside">
         <div class="views">
@@ -86,6 +97,9 @@ const used = computed(() => new Set(project.shown ? usersByStep(project.shown).k
 </template>
 
 <style scoped>
+.marks {
+  margin: 8px 20px 0;
+}
 .views {
   margin-top: 12px;
   padding: 2px 20px 6px;

@@ -1,31 +1,35 @@
 <script setup lang="ts">
 import type { Mark } from '@lettera/core/check';
 import { computed, ref } from 'vue';
-import DoButton from '../../control/DoButton.vue';
-import { count } from '../../control/figures';
-import MarkLine from '../../proof/MarkLine.vue';
-import { useMarks } from '../../store/marks';
-import { useProof } from '../../store/proof';
-import { useScaleDraft } from '../../store/scaleDraft';
+import DoButton from '../control/DoButton.vue';
+import { count } from '../control/figures';
+import MarkLine from '../proof/MarkLine.vue';
+import { useMarks } from '../store/marks';
+import { useProof } from '../store/proof';
 
-/** The marks on the scale: one line that is always there, and all of them when it is opened. */
+/** The marks of a stage: one line that is always there, and all of them when it is opened. */
+const props = defineProps<{
+  stage: Mark['stage'];
+  /** What they are on, in words. */
+  on: string;
+  /** Puts one right, where that is more than making its change. */
+  take?: (mark: Mark) => void;
+}>();
 const allMarks = useMarks();
 const proof = useProof();
-const draft = useScaleDraft();
 
-const marks = computed(() => allMarks.marks.filter(({ stage }) => stage === 'scale'));
+const marks = computed(() => allMarks.marks.filter(({ stage }) => stage === props.stage));
 const open = ref(false);
 
-/** While a scale is tried, what puts a mark right is tried with it. */
-function putRight({ fix }: Mark): void {
-  allMarks.look(null);
-  draft.change(fix?.patch ?? []);
+function putRight(mark: Mark): void {
+  if (props.take) props.take(mark);
+  else allMarks.putRight(mark);
 }
 </script>
 
 <template>
-  <section class="marks" :class="{ some: marks.length > 0 }" aria-label="Marks on the scale">
-    <p v-if="marks.length === 0" class="quiet">Nothing on the scale is marked.</p>
+  <section class="marks" :class="{ some: marks.length > 0 }" :aria-label="`Marks on ${on}`">
+    <p v-if="marks.length === 0" class="quiet">Nothing on {{ on }} is marked.</p>
     <template v-else>
       <div class="head">
         <b class="mark-text">{{ count(marks.length, 'mark') }}</b>
@@ -52,7 +56,6 @@ function putRight({ fix }: Mark): void {
 
 <style scoped>
 .marks {
-  margin: 8px 20px 0;
   padding-left: 10px;
   border-left: 3px solid var(--rule);
 }

@@ -1,0 +1,58 @@
+import { PLATFORM_NAMES } from '../fallback/audience';
+import { lacking } from '../fallback/fallbackFace';
+import { localName, platformsOf } from '../fallback/localFonts';
+import { orderRemarks } from '../fallback/reach';
+import { voiceUses } from '../style/usage';
+import { inWords, type Mark, type Rule } from './mark';
+
+/** Fallback faces that nobody reaches, and letters of the site that no fallback face has. */
+export const stackOrder: Rule = (document, { fallback }) =>
+  [...voiceUses(document).keys()].flatMap((key): Mark[] => {
+    const planned = fallback?.voices[key];
+    const voice = document.voices[key];
+    if (!planned || !voice) return [];
+    const { stack, tuned } = planned;
+    const unreached = orderRemarks(stack).flatMap(({ entry, shadowedBy, platforms }): Mark[] => {
+      const one = stack[entry];
+      if (one?.kind !== 'fallback' || platforms.length < platformsOf(one.local).length) return [];
+      const locals = stack.flatMap((other) => (other.kind === 'fallback' ? [other.local] : []));
+      const before = shadowedBy === null ? undefined : stack[shadowedBy];
+      return [
+        {
+          rule: 'unreached-fallback',
+          stage: 'fallbacks',
+          message: before
+            ? `${voice.name}: nobody lands on ${localName(one.local)}. ${inWords(platforms.map((platform) => PLATFORM_NAMES[platform]))} take ${before.name}, which stands before it.`
+            : `${voice.name}: nobody lands on ${localName(one.local)}: no platform of the list carries it.`,
+          remedy: before
+            ? `Put it before ${before.name}, or take it out.`
+            : 'Take it out of the stack.',
+          fix: {
+            does: `Take ${localName(one.local)} out`,
+            patch: [
+              {
+                op: 'replace',
+                path: `/voices/${key}/fallback`,
+                value: locals.filter((local) => local !== one.local),
+              },
+            ],
+          },
+        },
+      ];
+    });
+    const [first, ...others] = tuned.map((candidate) => new Set(lacking(candidate)));
+    const nowhere = [...(first ?? [])].filter(
+      (letter) => /\p{L}/u.test(letter) && others.every((lacks) => lacks.has(letter)),
+    );
+    return nowhere.length === 0
+      ? unreached
+      : [
+          ...unreached,
+          {
+            rule: 'uncovered-letters',
+            stage: 'fallbacks',
+            message: `${voice.name}: until the web face is there, ${nowhere.slice(0, 20).join(' ')} ${nowhere.length > 20 ? 'and others ' : ''}show in another font than the words around them. No fallback face of the stack is known to have them.`,
+            remedy: 'Put a local font into the stack that has these letters.',
+          },
+        ];
+  });

@@ -1,0 +1,134 @@
+<script setup lang="ts">
+import type { ProjectDocument } from '@lettera/core/document';
+import { candidateError, localsOf, MEASURES } from '@lettera/core/fallback';
+import { voiceRequests } from '@lettera/core/style';
+import { computed } from 'vue';
+import DoButton from '../../control/DoButton.vue';
+import { percent } from '../../control/figures';
+import { caseFont } from '../../proof/caseFonts';
+import { useCopy } from '../../store/copy';
+import { useFallbacks } from '../../store/fallbacks';
+import { useProject } from '../../store/project';
+import { candidateRows, linesApart, stackPatch } from './fallbackView';
+import MeasureLocals from './MeasureLocals.vue';
+import OverlayText from './OverlayText.vue';
+import { sampleName, useSampleFaces } from './sampleFaces';
+
+/** All local fonts of a voice's class in order of fit × reach, each with what it comes to and a line of overlay. */
+const props = defineProps<{ document: ProjectDocument; voice: string }>();
+
+const project = useProject();
+const fallbacks = useFallbacks();
+const copy = useCopy();
+
+const rows = computed(() => candidateRows(props.document, fallbacks.trials, props.voice));
+const known = computed(() => rows.value.filter(({ candidate }) => candidate !== null));
+const unknown = computed(() => rows.value.filter(({ candidate }) => candidate === null));
+const request = computed(() => voiceRequests(props.document, props.voice)[0]);
+const web = computed(() =>
+  caseFont(props.document.voices[props.voice]?.family, props.document.voices[props.voice]?.generic),
+);
+const locals = computed(() => localsOf(props.document, props.voice, fallbacks.trials));
+const line = computed(() => (copy.paragraph || props.document.words).slice(0, 120));
+
+useSampleFaces(() =>
+  known.value.flatMap(({ local, candidate }) =>
+    candidate ? [{ name: sampleName(props.voice, local), candidate }] : [],
+  ),
+);
+
+const put = (local: string) => project.change(stackPatch(props.voice, [...locals.value, local]));
+const signed = (apart: number): string =>
+  apart === 0 ? '0' : apart > 0 ? `+${apart}` : `−${-apart}`;
+</script>
+
+<template>
+  <table class="figures-table">
+    <thead>
+      <tr>
+        <th>Local fonts, in order of fit × reach</th>
+        <th class="figure">Reach</th>
+        <th class="figure">Words ±</th>
+        <th class="figure" :title="`Lines more or fewer at ${MEASURES.join(', ')} px`">Lines</th>
+        <th />
+      </tr>
+    </thead>
+    <tbody>
+      <template
+        v-for="{ local, name, platforms, reach, candidate, lacks, taken } in known"
+        :key="local"
+      >
+        <tr
+          class="facts"
+          draggable="true"
+          @dragstart="($event as DragEvent).dataTransfer?.setData('text/lettera-local', local)"
+        >
+          <td>
+            <b>{{ name }}</b>
+            <span class="small quiet">
+              {{ platforms }}{{ candidate?.source === 'measured' ? ', measured here' : '' }}</span
+            >
+          </td>
+          <td class="figure">{{ percent(reach, 0) }}</td>
+          <td class="figure">{{ candidate ? percent(candidateError(candidate), 2) : '' }}</td>
+          <td class="figure small">
+            {{ candidate ? linesApart(candidate).map(signed).join(' ') : '' }}
+          </td>
+          <td class="figure">
+            <span v-if="taken" class="small quiet">in the stack</span>
+            <DoButton v-else :aria-label="`Put ${name} in`" label="Put in" @click="put(local)" />
+          </td>
+        </tr>
+        <tr class="specimen">
+          <td colspan="5">
+            <OverlayText
+              :text="line"
+              :web="web"
+              :fallback="`&quot;${sampleName(voice, local)}&quot;`"
+              :weight="request?.weight ?? 400"
+              :slant="request?.slant ?? 'normal'"
+              :size="15"
+              :measure="null"
+            />
+            <span v-if="lacks" class="small quiet">{{ lacks }}</span>
+          </td>
+        </tr>
+      </template>
+    </tbody>
+  </table>
+  <p class="small quiet about">
+    The web face is filled in blue, what stands in is outlined in brown. Words and lines were
+    measured on text that nothing was fitted to:
+    {{ known[0]?.candidate?.faces[0]?.words.toLocaleString('en') ?? 0 }} words, broken at
+    {{ MEASURES.join(', ') }} px.
+  </p>
+  <template v-if="unknown.length">
+    <h3>Widths not known here</h3>
+    <p class="small quiet about">
+      No open font has the widths of these, and none are guessed. Measured on a machine that has
+      them, they are fitted like the others; only widths are kept.
+    </p>
+    <MeasureLocals :rows="unknown" @put="put" />
+  </template>
+</template>
+
+<style scoped>
+td b {
+  font-weight: 550;
+  margin-right: 6px;
+}
+.facts td {
+  border-bottom: 0;
+  padding-bottom: 0;
+}
+.facts {
+  cursor: grab;
+}
+.specimen td {
+  padding-top: 0;
+  max-width: 0;
+}
+.about {
+  padding: 4px 0 8px;
+}
+</style>

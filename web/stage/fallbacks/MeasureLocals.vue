@@ -1,0 +1,88 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import DoButton from '../../control/DoButton.vue';
+import ProgressLine from '../../control/ProgressLine.vue';
+import { percent } from '../../control/figures';
+import { useLocalMeasuring } from '../../store/localMeasuring';
+import type { CandidateRow } from './fallbackView';
+
+/** Local fonts whose widths are not known: measured on this machine, or from a file. */
+const props = defineProps<{ rows: readonly CandidateRow[] }>();
+defineEmits<{ put: [local: string] }>();
+
+const measuring = useLocalMeasuring();
+const keys = computed(() => props.rows.map(({ local }) => local));
+const input = ref<HTMLInputElement | null>(null);
+
+function choose(event: Event): void {
+  const { files } = event.target as HTMLInputElement;
+  if (files?.length) void measuring.fromFiles([...files], keys.value);
+  (event.target as HTMLInputElement).value = '';
+}
+</script>
+
+<template>
+  <div class="line wrap">
+    <DoButton
+      label="Measure those on this machine"
+      :why="
+        measuring.canAsk ? undefined : 'This browser gives no access to local fonts; give a file'
+      "
+      @click="measuring.fromMachine(keys)"
+    />
+    <DoButton label="From a file" @click="input?.click()" />
+    <input
+      ref="input"
+      type="file"
+      multiple
+      hidden
+      accept=".ttf,.otf,.woff,.woff2"
+      aria-label="Files of local fonts"
+      @change="choose"
+    />
+    <ProgressLine
+      v-if="measuring.progress"
+      :done="measuring.progress.done"
+      :of="measuring.progress.of"
+      stoppable
+      @stop="measuring.stop()"
+      >Measuring {{ measuring.progress.done }} of {{ measuring.progress.of }}</ProgressLine
+    >
+  </div>
+  <p v-if="measuring.said" class="small said" role="status">{{ measuring.said }}</p>
+  <ul class="unknown">
+    <li v-for="{ local, name, platforms, reach, taken } in rows" :key="local">
+      <span
+        ><b>{{ name }}</b> <span class="small quiet">{{ platforms }}</span></span
+      >
+      <span class="figure">{{ percent(reach, 0) }}</span>
+      <span v-if="taken" class="small quiet">in the stack, as it is</span>
+      <DoButton
+        v-else
+        label="Put in as it is"
+        :aria-label="`Put ${name} in as it is`"
+        @click="$emit('put', local)"
+      />
+    </li>
+  </ul>
+</template>
+
+<style scoped>
+.unknown li {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 48px 120px;
+  gap: 8px;
+  align-items: center;
+  padding: 2px 0;
+  border-bottom: 1px solid var(--rule);
+}
+.unknown li > :last-child {
+  justify-self: end;
+}
+b {
+  font-weight: 550;
+}
+.said {
+  padding: 4px 0;
+}
+</style>

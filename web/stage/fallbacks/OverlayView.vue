@@ -1,0 +1,149 @@
+<script setup lang="ts">
+import type { ProjectDocument } from '@lettera/core/document';
+import { localName, voiceFallback } from '@lettera/core/fallback';
+import Textarea from 'primevue/textarea';
+import { computed, ref, watch } from 'vue';
+import ChoiceSet from '../../control/ChoiceSet.vue';
+import OnOff from '../../control/OnOff.vue';
+import SliderField from '../../control/SliderField.vue';
+import { caseFont } from '../../proof/caseFonts';
+import { useCopy } from '../../store/copy';
+import { usePlans } from '../../store/plans';
+import OverlayText from './OverlayText.vue';
+import { sampleName, useSampleFaces } from './sampleFaces';
+
+/** The designer's text in the web face and in a fallback face, one over the other, line breaks of both marked. */
+const props = defineProps<{ document: ProjectDocument; voice: string }>();
+
+const copy = useCopy();
+const plans = usePlans();
+const fallback = computed(() => voiceFallback(plans.fallbackOf(props.document), props.voice));
+const voice = computed(() => props.document.voices[props.voice]);
+
+const size = ref(18);
+const measure = ref(460);
+const ends = ref(true);
+const words = ref(false);
+const text = ref('');
+watch(
+  () => copy.paragraph,
+  (paragraph) => {
+    if (!text.value) text.value = paragraph || props.document.words;
+  },
+  { immediate: true },
+);
+
+const local = ref('');
+const chosen = computed(
+  () => fallback.value.tuned.find((one) => one.local === local.value) ?? fallback.value.tuned[0],
+);
+const locals = computed(() =>
+  fallback.value.tuned.map((one) => ({ value: one.local, label: localName(one.local) })),
+);
+const faceKey = ref('');
+const faces = computed(() =>
+  (chosen.value?.faces ?? []).map((face) => ({
+    value: `${face.weight} ${face.slant}`,
+    label: `${face.weight}${face.slant === 'italic' ? ' italic' : ''}`,
+    face,
+  })),
+);
+const face = computed(
+  () => (faces.value.find(({ value }) => value === faceKey.value) ?? faces.value[0])?.face,
+);
+useSampleFaces(() =>
+  fallback.value.tuned.map((candidate) => ({
+    name: sampleName(props.voice, candidate.local),
+    candidate,
+  })),
+);
+</script>
+
+<template>
+  <template v-if="chosen && face">
+    <div class="line wrap">
+      <ChoiceSet
+        v-if="locals.length > 1"
+        label="Local font"
+        :choices="locals"
+        :model-value="chosen.local"
+        @update:model-value="local = $event"
+      />
+      <ChoiceSet
+        v-if="faces.length > 1"
+        label="Weight"
+        :choices="faces"
+        :model-value="`${face.weight} ${face.slant}`"
+        @update:model-value="faceKey = $event"
+      />
+    </div>
+    <div class="line wrap">
+      <label class="line"
+        >Size <SliderField v-model="size" label="Size" :min="12" :max="64" :says="`${size} px`"
+      /></label>
+      <label class="line"
+        >Measure
+        <SliderField
+          v-model="measure"
+          label="Measure"
+          :min="200"
+          :max="760"
+          :says="`${measure} px`"
+      /></label>
+      <OnOff v-model="ends" label="Line ends" />
+      <OnOff v-model="words" label="Word by word" />
+    </div>
+    <p class="small key">
+      <span class="web"
+        >{{ voice?.family && document.case[voice.family]?.name }}, the web face</span
+      >
+      <span class="local">{{ localName(chosen.local) }}, tuned</span>
+    </p>
+    <div class="sheet">
+      <OverlayText
+        :text="text"
+        :web="caseFont(voice?.family, voice?.generic)"
+        :fallback="`&quot;${sampleName(props.voice, chosen.local)}&quot;`"
+        :weight="face.weight"
+        :slant="face.slant"
+        :size="size"
+        :measure="measure"
+        :ends="ends"
+        :words="words"
+      />
+    </div>
+    <label class="stack">
+      <span class="small quiet">Text</span>
+      <Textarea v-model="text" rows="4" maxlength="4000" aria-label="Text of the overlay" />
+    </label>
+  </template>
+  <p v-else class="quiet">
+    No local font of the stack has known widths, so there is nothing to lay over the web face.
+  </p>
+</template>
+
+<style scoped>
+textarea {
+  padding: 6px 8px;
+  font-size: 13px;
+  background: var(--sheet);
+  border: 1px solid var(--ink-2);
+  border-radius: 2px;
+}
+.sheet {
+  overflow-x: auto;
+  padding: 12px 0;
+}
+.key {
+  display: flex;
+  gap: 16px;
+}
+.key .web {
+  color: var(--web);
+  border-bottom: 2px solid var(--web);
+}
+.key .local {
+  color: var(--local);
+  border-bottom: 2px dashed var(--local);
+}
+</style>

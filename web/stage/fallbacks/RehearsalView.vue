@@ -1,0 +1,218 @@
+<script setup lang="ts">
+import { FONT_DISPLAYS, type FontDisplay, type ProjectDocument } from '@lettera/core/document';
+import { FALLBACK_WAYS, type FallbackWay } from '@lettera/core/fallback';
+import { loadTimes, STATED_CONNECTION, stylesheet, totalBytes } from '@lettera/core/deliver';
+import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
+import { urls } from '../../api/client';
+import ChoiceSet from '../../control/ChoiceSet.vue';
+import DoButton from '../../control/DoButton.vue';
+import OnOff from '../../control/OnOff.vue';
+import ProgressLine from '../../control/ProgressLine.vue';
+import { ProofSheet } from '../../proof/proofSheet';
+import { shiftIn } from '../../proof/shiftIn';
+import { useFontUrl } from '../../proof/fontUrl';
+import { useFallbacks } from '../../store/fallbacks';
+import { usePlans } from '../../store/plans';
+import { useProject } from '../../store/project';
+import { useProof } from '../../store/proof';
+import WaitLine from './WaitLine.vue';
+
+/** The swap on the proof, what moves in it, and the shift with and without what was tuned. */
+const props = defineProps<{ document: ProjectDocument; voice: string }>();
+
+const project = useProject();
+const proof = useProof();
+const plans = usePlans();
+const fallbacks = useFallbacks();
+const fontUrl = useFontUrl();
+
+const fonts = computed(() => plans.deliveryOf(props.document).files);
+const times = computed(() => {
+  const first = totalBytes(
+    fonts.value.filter(({ file }) => ['latin', 'all'].includes(file.script)),
+  );
+  if (first === null) return null;
+  const css = new TextEncoder().encode(
+    stylesheet(props.document, plans.fallbackOf(props.document)),
+  ).length;
+  return loadTimes(STATED_CONNECTION, { stylesheetBytes: css, fontBytes: first });
+});
+
+/** How long the fallback shows in a slow rehearsal, milliseconds. */
+const SLOW = 4000;
+const slowly = ref(false);
+let waiting = 0;
+const rehearsing = ref(false);
+function rehearse(): void {
+  clearTimeout(waiting);
+  proof.fonts = 'fallback';
+  rehearsing.value = true;
+  const wait = times.value ? times.value.swap - times.value.firstText : 500;
+  waiting = window.setTimeout(
+    () => {
+      proof.fonts = 'web';
+      rehearsing.value = false;
+    },
+    slowly.value ? SLOW : Math.max(300, wait),
+  );
+}
+onBeforeUnmount(() => {
+  clearTimeout(waiting);
+  proof.moves = false;
+  if (rehearsing.value) proof.fonts = 'web';
+});
+
+const WAYS: Record<FallbackWay, string> = {
+  none: 'Without fallback faces',
+  one: 'With one ratio',
+  tuned: 'As tuned now',
+  bare: 'As tuned, overrides left out',
+};
+const VIEWPORTS = [
+  { name: 'Phone', width: 360 },
+  { name: 'Desktop', width: 1280 },
+] as const;
+
+const frame = ref<HTMLIFrameElement | null>(null);
+const shifts = shallowRef<Record<string, number>>({});
+const progress = shallowRef<{ done: number; of: number } | null>(null);
+const source = computed(() => urls.page(project.id, proof.page));
+const cell = (way: FallbackWay, width: number) => shifts.value[`${way} ${width}`];
+const title = computed(
+  () => project.pages.find(({ slug }) => slug === proof.page)?.title ?? proof.page,
+);
+
+/** Anew for a page and a state of the project; an older run ends. */
+let run = 0;
+async function measure(): Promise<void> {
+  const mine = ++run;
+  const page = frame.value?.contentDocument;
+  if (!page?.defaultView || fallbacks.state !== 'ready') return;
+  const sheet = new ProofSheet(page);
+  const state = {
+    fontUrl,
+    document: props.document,
+    fallback: plans.fallbackOf(props.document),
+    twins: fallbacks.twins,
+    fonts: 'web' as const,
+    ground: 'light' as const,
+  };
+  shifts.value = {};
+  progress.value = { done: 0, of: VIEWPORTS.length * FALLBACK_WAYS.length };
+  for (const { width } of VIEWPORTS) {
+    if (!frame.value) return;
+    frame.value.style.width = `${width}px`;
+    for (const way of FALLBACK_WAYS) {
+      const shift = await shiftIn(page, sheet, state, way);
+      if (mine !== run) return;
+      shifts.value = { ...shifts.value, [`${way} ${width}`]: shift };
+      progress.value = { done: (progress.value?.done ?? 0) + 1, of: progress.value?.of ?? 8 };
+    }
+  }
+  progress.value = null;
+}
+function stop(): void {
+  run++;
+  progress.value = null;
+}
+const loaded = ref(0);
+watch(
+  () => [loaded.value, props.document, fallbacks.state, fallbacks.trials] as const,
+  () => loaded.value > 0 && void measure(),
+);
+
+const families = computed(() =>
+  Object.entries(props.document.case).filter(([key]) =>
+    Object.values(props.document.voices).some(({ family }) => family === key),
+  ),
+);
+const DISPLAYS = FONT_DISPLAYS.map((value) => ({ value, label: value }));
+const displayOf = (key: string): FontDisplay =>
+  props.document.case[key]?.display ?? props.document.delivery.display;
+</script>
+
+<template>
+  <div class="line wrap">
+    <DoButton first label="Rehearse the swap" @click="rehearse" />
+    <OnOff v-model="slowly" label="Slowly" />
+    <OnOff v-model="proof.moves" label="Outline what moves" />
+    <span class="small quiet" role="status">{{
+      rehearsing ? 'The fallback shows; the web faces come …' : ''
+    }}</span>
+  </div>
+  <h3>Layout shift of the swap on “{{ title }}”</h3>
+  <ProgressLine v-if="progress" :done="progress.done" :of="progress.of" stoppable @stop="stop"
+    >Laid out {{ progress.done }} of {{ progress.of }} times</ProgressLine
+  >
+  <table class="figures-table shifts">
+    <thead>
+      <tr>
+        <th />
+        <th v-for="{ name, width } in VIEWPORTS" :key="width" class="figure">
+          {{ name }}, {{ width }} px
+        </th>
+      </tr>
+    </thead>
+    <tbody>
+      <tr v-for="way in FALLBACK_WAYS" :key="way" :class="{ present: way === 'tuned' }">
+        <td>{{ WAYS[way] }}</td>
+        <td v-for="{ width } in VIEWPORTS" :key="width" class="figure">
+          {{ cell(way, width)?.toFixed(4) ?? '…' }}
+        </td>
+      </tr>
+    </tbody>
+  </table>
+  <p class="small quiet">
+    Impact fraction × distance fraction (Layout Instability), from the top of the page. Safari
+    leaves metric overrides out. Up to 0.1 counts as good in the field.
+  </p>
+  <h3>The wait and the swap on {{ STATED_CONNECTION.name }}</h3>
+  <div v-for="[key, family] in families" :key="key" class="wait">
+    <div class="line wrap">
+      <b>{{ family.name }}</b>
+      <ChoiceSet
+        :label="`font-display of ${family.name}`"
+        :choices="DISPLAYS"
+        :model-value="displayOf(key)"
+        @update:model-value="
+          project.change([{ op: 'add', path: `/case/${key}/display`, value: $event }])
+        "
+      />
+    </div>
+    <WaitLine :display="displayOf(key)" :times="times" />
+  </div>
+  <iframe
+    ref="frame"
+    class="offstage"
+    :src="source"
+    sandbox="allow-same-origin"
+    title="The page that is measured"
+    aria-hidden="true"
+    tabindex="-1"
+    @load="loaded++"
+  />
+</template>
+
+<style scoped>
+.offstage {
+  position: fixed;
+  top: 0;
+  left: -4000px;
+  height: 800px;
+  border: 0;
+  visibility: hidden;
+}
+.present td {
+  font-weight: 650;
+}
+.shifts th.figure {
+  width: 130px;
+}
+.wait {
+  display: grid;
+  gap: 4px;
+}
+b {
+  font-weight: 550;
+}
+</style>

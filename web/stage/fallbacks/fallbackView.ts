@@ -1,0 +1,164 @@
+import type { Patch, ProjectDocument, VoiceFitting } from '@lettera/core/document';
+import {
+  lacking,
+  landings,
+  LOCAL_SETS,
+  localCandidates,
+  localName,
+  localSet,
+  localsOf,
+  orderRemarks,
+  PLATFORM_NAMES,
+  platformsOf,
+  reachOf,
+  shareOf,
+  triedFor,
+  voiceFallback,
+  type FallbackPlan,
+  type FallbackTrials,
+  type LocalPlatform,
+  type StackEntry,
+  type TunedCandidate,
+} from '@lettera/core/fallback';
+
+/** Platforms by the names that people know. */
+export const platformNames = (platforms: readonly LocalPlatform[]): string =>
+  platforms.map((key) => PLATFORM_NAMES[key]).join(', ');
+
+const KINDS: Record<StackEntry['kind'], string> = {
+  web: 'web face',
+  fallback: 'fallback face',
+  local: 'as it is',
+  generic: 'generic family',
+};
+
+/** An entry of a stack as the column shows it. */
+export interface EntryRow {
+  entry: StackEntry;
+  kind: string;
+  platforms: string;
+  /** Share of the visits that lands here until the web face is there. */
+  share: number;
+  tuned: TunedCandidate | undefined;
+  /** Why its place matters, where it does. */
+  remark: string;
+}
+
+/** What an entry's place comes to, in words. */
+function remarkOf(stack: readonly StackEntry[], at: number): string {
+  const remark = orderRemarks(stack).find(({ entry }) => entry === at);
+  if (!remark) return '';
+  if (remark.shadowedBy === null)
+    return 'No platform of the list carries it, so nobody lands here.';
+  const before = stack[remark.shadowedBy];
+  const own = stack[at];
+  const rest =
+    own?.kind === 'fallback' && platformsOf(own.local).length > remark.platforms.length
+      ? ''
+      : ' Nobody lands here.';
+  return `${platformNames(remark.platforms)} takes ${before?.name ?? ''}, which stands before it.${rest}`;
+}
+
+/** The stack of a voice as a column, from first to last. */
+export function entryRows(
+  document: ProjectDocument,
+  plan: FallbackPlan,
+  voice: string,
+): EntryRow[] {
+  const { stack, tuned } = voiceFallback(plan, voice);
+  const landed = landings(stack, document.audience);
+  return stack.map((entry, at) => ({
+    entry,
+    kind: KINDS[entry.kind],
+    platforms: entry.kind === 'fallback' ? platformNames(platformsOf(entry.local)) : '',
+    share: shareOf(landed, at),
+    tuned: entry.kind === 'fallback' ? tuned.find(({ local }) => local === entry.local) : undefined,
+    remark: remarkOf(stack, at),
+  }));
+}
+
+/** A local font that may stand in for a voice. */
+export interface CandidateRow {
+  local: string;
+  name: string;
+  platforms: string;
+  reach: number;
+  /** Null where its widths are not known here. */
+  candidate: TunedCandidate | null;
+  lacks: string;
+  taken: boolean;
+}
+
+/** What a local font lacks of the text, or its twin does: then only its widths are not known. */
+function lacksOf(candidate: TunedCandidate): string {
+  const letters = lacking(candidate).join(' ');
+  const own = candidate.source === 'measured' || localSet(candidate.local)?.linesAsTwin;
+  return letters && `${own ? 'Lacks' : 'Widths not known of'} ${letters}`;
+}
+
+/** All local fonts of a voice's class: those with known widths in order of fit × reach, then the others by name. */
+export function candidateRows(
+  document: ProjectDocument,
+  trials: FallbackTrials,
+  voice: string,
+): CandidateRow[] {
+  const { generic } = document.voices[voice] ?? { generic: 'serif' as const };
+  const taken = localsOf(document, voice, trials);
+  const allowed = localCandidates(generic);
+  const tried = triedFor(document, voice, trials).filter(({ local }) => allowed.includes(local));
+  const row = (local: string, candidate: TunedCandidate | null): CandidateRow => ({
+    local,
+    name: localName(local),
+    platforms: platformNames(platformsOf(local)),
+    reach: reachOf(local, document.audience),
+    candidate,
+    lacks: candidate ? lacksOf(candidate) : '',
+    taken: taken.includes(local),
+  });
+  const unknown = allowed.filter((local) => !tried.some((candidate) => candidate.local === local));
+  return [
+    ...tried.map((candidate) => row(candidate.local, candidate)),
+    ...unknown
+      .map((local) => row(local, null))
+      .sort((a, b) => b.reach - a.reach || a.name.localeCompare(b.name)),
+  ];
+}
+
+/** Lines at each measure that differ from the web face's, as `0, 1, 0, 0`. */
+export const linesApart = (candidate: TunedCandidate): number[] => {
+  const [face] = candidate.faces;
+  return (face?.webLines ?? []).map((lines, i) => (face?.fit.lines.counts[i] ?? lines) - lines);
+};
+
+/** Puts local fonts into the stack of a voice, first to last; null leaves them to Lettera. */
+export const stackPatch = (voice: string, locals: readonly string[] | null): Patch => [
+  { op: 'replace', path: `/voices/${voice}/fallback`, value: locals === null ? null : [...locals] },
+];
+
+/** Moves one of a list to another place. */
+export function moved<T>(list: readonly T[], from: number, to: number): T[] {
+  const rest = list.filter((_, i) => i !== from);
+  const one = list[from];
+  return one === undefined ? rest : [...rest.slice(0, to), one, ...rest.slice(to)];
+}
+
+/** Sets how a voice is tuned; what is undefined goes back to what the voice is for. */
+export function fittingPatch(
+  document: ProjectDocument,
+  voice: string,
+  change: Partial<VoiceFitting>,
+): Patch {
+  const given = document.voices[voice]?.fitting;
+  const fitting = Object.fromEntries(
+    Object.entries({ ...given, ...change }).filter(([, value]) => value !== undefined),
+  );
+  const path = `/voices/${voice}/fitting`;
+  if (Object.keys(fitting).length === 0) return given ? [{ op: 'remove', path }] : [];
+  return [{ op: 'add', path, value: fitting }];
+}
+
+/** Sets of local fonts that no open font is known for, by class: they can be measured on the designer's machine. */
+export const unmeasured = (voiceGeneric: string): string[] =>
+  Object.entries(LOCAL_SETS)
+    .filter(([, set]) => set.twin === null && set.class === voiceGeneric)
+    .map(([key]) => key);
