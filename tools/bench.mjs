@@ -5,4 +5,6 @@ import { ensureChromium, run, stop } from './install.mjs';
 await ensureBuilt();
 const chromium = ensureChromium();
 if (!chromium) stop('There is no Chromium to measure in. Name one with LETTERA_CHROMIUM.');
-run(process.execPath, ['--import', 'tsx', 'bench/run.ts'], { env: { LETTERA_CHROMIUM: chromium } });
+run(process.execPath, ['--import', 'tsx', 'bench/run.ts', ...process.argv.slice(2)], {
+  env: { LETTERA_CHROMIUM: chromium },
+});

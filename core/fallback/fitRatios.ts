@@ -1,11 +1,11 @@
 import { fittedWidth, type WordModel } from './wordModel';
 
 /** Rounds of reweighting; the error changes by less than a thousandth of itself after about ten. */
-const ROUNDS = 12;
+const ROUNDS = 9;
 /** Errors under this weigh alike: a least sum of errors is approached by squares divided by the error. */
 const SMALLEST = 0.002;
 /** Sweeps over the ratios in one round. */
-const SWEEPS = 30;
+const SWEEPS = 14;
 const SETTLED = 1e-6;
 
 export interface FitOptions {

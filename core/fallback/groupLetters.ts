@@ -5,7 +5,7 @@ import { fittedWidth, meanWordError, type Grouping, type WordModel } from './wor
 export const MOST_GROUPS = 6;
 
 /** Rounds of moving letters and fitting ratios anew. */
-const ROUNDS = 6;
+const ROUNDS = 4;
 /** Rounds in which ratios are brought within the limit of their own mean, which moves a little with them. */
 const CLOSING = 4;
 /** How strongly a letter is drawn to its own ratio where words leave it open. */
@@ -26,18 +26,6 @@ function ownRatios(model: WordModel): Float64Array {
     ratios[model.letters[start] ?? 0] = 1 / (model.advances[start] || 1);
   }
   return ratios;
-}
-
-/** How much of the text's width each character makes up. */
-export function charactersShare(model: WordModel): Float64Array {
-  const shares = new Float64Array(model.characters.length);
-  for (let word = 0; word < model.count; word++) {
-    for (let i = model.starts[word] ?? 0; i < (model.starts[word + 1] ?? 0); i++) {
-      const letter = model.letters[i] ?? 0;
-      shares[letter] = (shares[letter] ?? 0) + (model.shares[word] ?? 0) * (model.advances[i] ?? 0);
-    }
-  }
-  return shares;
 }
 
 /** The words that each character stands in. */
@@ -113,18 +101,19 @@ function fitWithin(
   return ratios.map((ratio) => ratio * factor);
 }
 
-/** The mean of the ratios, each as much as the text is wide that it is given to. */
-export function meanRatio(model: WordModel, groups: Int32Array, ratios: Float64Array): number {
-  let [sum, weight] = [0, 0];
-  for (let word = 0; word < model.count; word++) {
-    const share = (model.shares[word] ?? 0) * (model.widths[word] ?? 0);
-    for (let i = model.starts[word] ?? 0; i < (model.starts[word + 1] ?? 0); i++) {
-      const part = share * (model.advances[i] ?? 0);
-      sum += part * (ratios[groups[model.letters[i] ?? 0] ?? 0] ?? 1);
-      weight += part;
-    }
+/** The mean of the ratios, each as much as words are wide of the letters that it is given to. */
+export function meanRatio(
+  { weights }: WordModel,
+  groups: Int32Array,
+  ratios: Float64Array,
+): number {
+  let [sum, total] = [0, 0];
+  for (let letter = 0; letter < weights.length; letter++) {
+    const weight = weights[letter] ?? 0;
+    sum += weight * (ratios[groups[letter] ?? 0] ?? 1);
+    total += weight;
   }
-  return sum / weight;
+  return sum / total;
 }
 
 /** A ratio for all letters: the words as wide in sum as in the web face. */
@@ -255,6 +244,7 @@ function split(tried: Grouping, letters: Grouping, shares: Float64Array): Int32A
  * letter alone, and by splitting what came before; letters moved and ratios fitted anew while the error
  * falls. What is nearer of the two on the tuning text is kept.
  *
+ * @param letters a ratio for each letter under the same limit, from `eachLetter`
  * @param most of how many groups at most
  * @param limit how far a group's ratio may depart from the mean, as a share of it; Infinity for no limit
  * @param enough whether an error is small enough that no more groups are wanted
@@ -262,12 +252,12 @@ function split(tried: Grouping, letters: Grouping, shares: Float64Array): Int32A
  */
 export function groupLetters(
   model: WordModel,
+  letters: Grouping,
   most: number,
   limit: number,
   enough: (error: number) => boolean = () => false,
 ): Tried[] {
-  const letters = eachLetter(model, limit);
-  const shares = charactersShare(model);
+  const shares = model.weights;
   const words = wordsByCharacter(model);
   const one = oneRatio(model);
   let last: Tried = { ...one, error: meanWordError(model, one) };

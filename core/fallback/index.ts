@@ -5,14 +5,8 @@ export {
   type LocalAdvances,
   type SetsText,
 } from './advances';
-export {
-  DEFAULT_AUDIENCE,
-  PLATFORM_NAMES,
-  readAudience,
-  sharesOf,
-  type Audience,
-  type ReadAudience,
-} from './audience';
+export { DEFAULT_AUDIENCE, PLATFORM_NAMES, sharesOf, type Audience } from './audience';
+export { readAudience, type ReadAudience } from './readAudience';
 export { CompositeShaper } from './compositeShaper';
 export {
   candidateError,
@@ -45,15 +39,7 @@ export { checkLocalReading, type LocalReading } from './localReading';
 export { layoutShift, type Box } from './layoutShift';
 export { pinPatch, type LineReadings } from './pinLine';
 export { SPACES, type FallbackPart } from './parts';
-export {
-  genericClass,
-  isGenericWord,
-  knownFont,
-  lettersApart,
-  nearestName,
-  readNames,
-  type ReadNames,
-} from './plainNames';
+export { genericClass, isGenericWord, knownFont, lettersApart, nearestName } from './plainNames';
 export {
   facesOf,
   fallbackPlan,
@@ -78,6 +64,7 @@ export {
   type OrderRemark,
 } from './reach';
 export { LINES_SIZE, MEASURES, type LinesFit } from './runningLines';
+export { readNames, type ReadNames } from './readNames';
 export { localsOf, triedFor, type StackEntry } from './stack';
 export { tuneFallback, WebWidths, type TextFit, type TunedFace, type TuningRequest } from './tune';
 export {

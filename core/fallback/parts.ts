@@ -1,5 +1,5 @@
 import { formatUnicodeRange } from '../font';
-import { charactersShare, type Tried } from './groupLetters';
+import type { Tried } from './groupLetters';
 import { meanWordError, type Grouping, type WordModel } from './wordModel';
 
 /** One of the faces that a fallback is made of: a ratio for some of the characters, or for all others. */
@@ -35,7 +35,7 @@ function unnamedGroup({ groups, ratios }: Tried): number {
 export function withoutTrifles(model: WordModel, tried: Tried): { tried: Tried; unnamed: number } {
   const unnamed = unnamedGroup(tried);
   const groups = tried.groups.slice();
-  const shares = charactersShare(model);
+  const shares = model.weights;
   const grouping = { groups, ratios: tried.ratios };
   const order = [...groups.keys()].sort((a, b) => (shares[a] ?? 0) - (shares[b] ?? 0));
   let { error } = tried;

@@ -103,7 +103,8 @@ function partsWidth(
     known.set(character, part);
     return part;
   };
-  return (word) => {
+  const words = new Map<string, number | null>();
+  const widthOf = (word: string): number | null => {
     let width = 0;
     let [before, partBefore]: [string, FallbackPart | undefined] = ['', undefined];
     for (const character of word) {
@@ -114,6 +115,13 @@ function partsWidth(
       width += part.ratio * (advance + pair);
       [before, partBefore] = [character, part];
     }
+    return width;
+  };
+  return (word) => {
+    const before = words.get(word);
+    if (before !== undefined) return before;
+    const width = widthOf(word);
+    words.set(word, width);
     return width;
   };
 }
@@ -174,7 +182,14 @@ export function tuneFallback(
   const model = wordModel(text.tuning, web.widths.of, local);
   if (!model) return null;
   const most = Math.min(fitting.groups, MOST_GROUPS);
-  const found = groupLetters(model, most, fitting.evenness, (error) => error <= fitting.target);
+  const letters = eachLetter(model, fitting.evenness);
+  const found = groupLetters(
+    model,
+    letters,
+    most,
+    fitting.evenness,
+    (error) => error <= fitting.target,
+  );
   const chosen = withoutTrifles(model, chooseGroups(found, fitting.target));
   const webSpace = web.widths.of(SPACE);
   const localSpace = local.advances[SPACE];
@@ -189,26 +204,25 @@ export function tuneFallback(
   const rest = oneRatio(model).ratios[0] ?? 1;
   const allNamed = (grouping: Grouping) =>
     partsOf(model, grouping, { unnamed: null, rest, space: null });
-  const each = eachLetter(model, fitting.evenness);
   const { unitsPerEm, ascent, descent, lineGap } = web.lines;
   const box = {
     ascent: ascent / unitsPerEm,
     descent: descent / unitsPerEm,
     lineGap: lineGap / unitsPerEm,
   };
-  const judged = judge(parts);
+  const judged = judge.whole(parts);
   return {
     ...request,
     parts,
     ratio: delivered(rest),
     box,
-    untuned: judge([{ ratio: 1, unicodeRange: null }]).fit,
-    one: judge([{ ratio: rest, unicodeRange: null }]).fit,
+    untuned: judge.whole([{ ratio: 1, unicodeRange: null }]).fit,
+    one: judge.whole([{ ratio: rest, unicodeRange: null }]).fit,
     fit: judged.fit,
     webLines: judged.webLines,
     words: judged.words,
-    steps: found.map((grouping) => judge(allNamed(grouping)).fit.mean),
-    each: judge(allNamed(each)).fit.mean,
+    steps: found.map((grouping) => judge.words(allNamed(grouping))),
+    each: judge.words(allNamed(letters)),
     unevenness: unevennessOf(model, tried),
     missing: missingCharacters(text, local),
     baselineAside: baselineAside(box, local, parts[0]?.ratio ?? 1),
@@ -219,12 +233,19 @@ export function tuneFallback(
 function judgement(webWidths: WebWidths, local: LocalAdvances, text: TuningText) {
   const counts = countWords(text.heldOut);
   const web: SetsWords = { word: webWidths.of, space: webWidths.of(SPACE) ?? 0 };
-  return (parts: FallbackPart[]): { fit: TextFit; webLines: number[]; words: number } => {
+  const settingIn = (parts: FallbackPart[]): SetsWords => {
     const width = partsWidth(parts, local);
-    const own: SetsWords = { word: width, space: width(SPACE) ?? 0 };
-    const { words, ...errors } = wordErrors(counts, web, own);
-    const lines = linesFit(text.heldOut, web, own);
-    return { fit: { ...errors, lines: lines.fit }, webLines: lines.web, words };
+    return { word: width, space: width(SPACE) ?? 0 };
+  };
+  return {
+    /** The mean error of words alone. */
+    words: (parts: FallbackPart[]): number => wordErrors(counts, web, settingIn(parts)).mean,
+    whole(parts: FallbackPart[]): { fit: TextFit; webLines: number[]; words: number } {
+      const own = settingIn(parts);
+      const { words, ...errors } = wordErrors(counts, web, own);
+      const lines = linesFit(text.heldOut, web, own);
+      return { fit: { ...errors, lines: lines.fit }, webLines: lines.web, words };
+    },
   };
 }
 
@@ -250,7 +271,10 @@ function baselineAside(
 }
 
 function missingCharacters({ tuning, heldOut }: TuningText, local: LocalAdvances): string[] {
-  const characters = new Set([...tuning.keys(), ...heldOut].flatMap((text) => [...text]));
+  const characters = new Set<string>();
+  for (const texts of [tuning.keys(), heldOut]) {
+    for (const one of texts) for (const character of one) characters.add(character);
+  }
   return [...characters]
     .filter((character) => character.trim() && local.advances[character] === undefined)
     .sort();

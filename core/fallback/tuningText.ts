@@ -15,7 +15,7 @@ export interface LanguageText {
 }
 
 /** Most words that are told apart, the most frequent: more change no ratio, and take time. */
-const MOST_WORDS = 1100;
+const MOST_WORDS = 2000;
 /** The designer's own copy counts as much as this many texts of the project's languages. */
 const OWN_SHARE = 3;
 /** Most characters of held-out text. */

@@ -20,6 +20,8 @@ export interface WordModel {
   letters: Int32Array;
   advances: Float64Array;
   pairs: Float64Array;
+  /** How much of the words' widths each character makes up, by its advance in the local font. */
+  weights: Float64Array;
 }
 
 /** Each character also counts for itself by this share: what is rare in the text still keeps its own width. */
@@ -68,7 +70,15 @@ export function wordModel(
   const found = [...index.keys()].filter((character) => character !== SPACE);
   for (const character of found) add(character, total * ALONE);
   const all = shares.reduce((sum, share) => sum + share, 0);
+  const weights = new Float64Array(index.size);
+  shares.forEach((share, word) => {
+    for (let i = starts[word] ?? 0; i < (starts[word + 1] ?? 0); i++) {
+      const letter = letters[i] ?? 0;
+      weights[letter] = (weights[letter] ?? 0) + (share / all) * (advances[i] ?? 0);
+    }
+  });
   return {
+    weights,
     characters: [...index.keys()],
     count: shares.length,
     starts: Int32Array.from(starts),
