@@ -62,12 +62,18 @@ describe('lettera.css', () => {
     );
     expect(at).toEqual([...at].sort((a, b) => a - b));
     expect(at[0]).toBeGreaterThan(0);
-    expect(names(css, 'Atrule').filter((name) => name === 'font-face')).toHaveLength(4 + 3);
+    expect(names(css, 'Atrule').filter((name) => name === 'font-face')).toHaveLength(
+      4 + fallbacksOf(seatedDocument()).faces.length,
+    );
+    expect(css).toContain('Literata over Georgia (words ±2.0 %) and Noto Serif (±3.0 %)');
+    expect(css).toContain('tuned on text of en and the site’s own');
   });
 
   test('names the voice’s stack, the steps and what styles set or follow', () => {
     const css = stylesheet(seatedDocument(), fallbacksOf(seatedDocument()));
-    expect(css).toContain('--font-text: "Literata", "Georgia for Literata", "Georgia", serif;');
+    expect(css).toContain(
+      '--font-text: "Literata", "Georgia for Literata", "Noto Serif for Literata", "Georgia", "Noto Serif", serif;',
+    );
     expect(css).toContain('--size-base: clamp(1rem, 0.9511rem + 0.2174vw, 1.125rem);');
     expect(css).toContain('--style-heading-2-font-size: var(--size-up-3);');
     expect(css).toContain('--style-heading-2-font-weight: var(--style-heading-font-weight);');

@@ -1,4 +1,7 @@
 import type { ProjectDocument } from '../document/projectDocument';
+import { siteName } from '../document/familyName';
+import { candidateError } from '../fallback/fallbackFace';
+import { localName } from '../fallback/localFonts';
 import type { FallbackPlan } from '../fallback/plan';
 import { cssRule, cssString, indent } from './css';
 import {
@@ -52,6 +55,26 @@ const darkColours = (document: ProjectDocument): string =>
     cssRule(':root', colourProperties(document, 'dark')),
   )}}\n`;
 
+const percent = (ratio: number): string => `±${(ratio * 100).toFixed(1)} %`;
+
+/** What the fallback faces are, and what was tuned on what. */
+function fallbackTitle(document: ProjectDocument, { voices }: FallbackPlan): string {
+  const families = Object.entries(voices).flatMap(([key, { tuned }]) => {
+    const family = document.case[document.voices[key]?.family ?? ''];
+    const over = tuned.map(
+      (candidate, i) =>
+        `${localName(candidate.local)} (${i === 0 ? 'words ' : ''}${percent(candidateError(candidate))})`,
+    );
+    return family && over.length > 0 ? [`${siteName(family)} over ${inWords(over)}`] : [];
+  });
+  const title = `Fallback faces, until the web faces arrive and where they never do: ${[...new Set(families)].join('; ')}; tuned on text of ${inWords(document.languages)} and the site’s own`;
+  return title.replaceAll('*/', '* /');
+}
+
+/** Several names as a sentence has them. */
+const inWords = (names: readonly string[]): string =>
+  names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`;
+
 /** `lettera.css`: faces, fallback faces, tokens and element rules, in that order. */
 export function stylesheet(document: ProjectDocument, fallback: FallbackPlan): string {
   const { display, dark } = document.delivery;
@@ -64,8 +87,12 @@ export function stylesheet(document: ProjectDocument, fallback: FallbackPlan): s
       deliveredFonts(document)
         .map((font) => webFaceRule(font, woff2Source(font.path), font.family.display ?? display))
         .join('\n'),
-    comment('Fallback faces: local fonts fitted to the web faces until those arrive') +
-      fallback.faces.map((face) => fallbackFaceRule(face)).join('\n'),
+    ...(fallback.faces.length > 0
+      ? [
+          comment(fallbackTitle(document, fallback)) +
+            fallback.faces.map((face) => fallbackFaceRule(face)).join('\n'),
+        ]
+      : []),
     comment('Tokens') + tokens(document, fallback),
     changedSizes(document),
     ...(dark ? [darkColours(document)] : []),

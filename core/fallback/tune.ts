@@ -211,6 +211,7 @@ export function tuneFallback(
     lineGap: lineGap / unitsPerEm,
   };
   const judged = judge.whole(parts);
+  if (judged.words === 0) return null;
   return {
     ...request,
     parts,

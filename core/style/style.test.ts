@@ -6,7 +6,7 @@ import { face, seatedDocument } from '../testing/documents';
 import { elementAt } from './elementAt';
 import { matchFace } from './faceMatch';
 import { resolveElement, resolveInUse, resolveStyle } from './resolve';
-import { familiesInUse, familyRequests, voiceUses } from './usage';
+import { familiesInUse, voiceRequests, voiceUses } from './usage';
 
 describe('matchFace follows CSS Fonts 4 §5.2', () => {
   const weights = (...list: number[]) => list.map((weight) => face('normal', weight));
@@ -157,10 +157,10 @@ describe('what the styles ask for', () => {
     expect(text?.requests[2]?.styles).toEqual(['quote', 'emphasis']);
   });
 
-  test('by family, with bold inside italics counted in', () => {
+  test('all that a voice answers, with bold inside italics counted in, what most styles ask first', () => {
     const document = seatedDocument();
     expect(familiesInUse(document)).toEqual(['archivo', 'literata']);
-    expect(familyRequests(document, 'literata')).toEqual([
+    expect(voiceRequests(document, 'text')).toEqual([
       { weight: 400, slant: 'normal' },
       { weight: 700, slant: 'normal' },
       { weight: 400, slant: 'italic' },

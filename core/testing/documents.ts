@@ -85,12 +85,12 @@ export const trials = (): FallbackTrials => ({
       source: 'twin',
       faces: [tuned(400, 'normal', 1.043), tuned(400, 'italic', 1.05)],
     },
-    { local: 'noto-serif', source: 'twin', faces: [tuned(400, 'normal', 0.95, 0.018)] },
+    { local: 'noto-serif', source: 'twin', faces: [tuned(400, 'normal', 0.95, 0.03)] },
     { local: 'cambria', source: 'twin', faces: [tuned(400, 'normal', 1.1, 0.025)] },
   ],
   'heading/archivo': [
     { local: 'arial', source: 'twin', faces: [tuned(700, 'normal', 0.97)] },
-    { local: 'roboto', source: 'twin', faces: [tuned(700, 'normal', 0.99, 0.015)] },
+    { local: 'roboto', source: 'twin', faces: [tuned(700, 'normal', 0.99, 0.03)] },
   ],
 });
 

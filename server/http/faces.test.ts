@@ -330,7 +330,7 @@ describe('fallbacks for a pair that is only looked at', () => {
     const patch = [{ op: 'replace', path: '/voices/text/family', value: 'spectral' }];
     const trials = (body: object) => api().post(`/api/v1/projects/${id}/fallbacks`).send(body);
     const { body } = await trials(patch).expect(200);
-    expect(Object.keys(body as object)).toEqual(['spectral']);
+    expect(Object.keys(body as object)).toEqual(['text/spectral']);
     expect((await api().get(`/api/v1/projects/${id}/fallbacks`)).body).toEqual({});
     expect((await api().get(`/api/v1/projects/${id}`)).body).toMatchObject({ revision: 2 });
     await trials([{ op: 'replace', path: '/voices/text/family', value: 'nowhere' }]).expect(422);

@@ -482,13 +482,76 @@ describe('what is delivered', () => {
     return id;
   }
 
-  test('fallbacks are tried for each family in use', async () => {
+  test('fallbacks are tried for each voice in use', async () => {
     const id = await seatedProject();
     const { body } = await api().get(`/api/v1/projects/${id}/fallbacks`).expect(200);
-    const [first] =
-      (body as Record<string, { local: string; faces: unknown[] }[]>)['spectral'] ?? [];
-    expect(['georgia', 'times-new-roman']).toContain(first?.local);
-    expect(first?.faces).toHaveLength(4);
+    const tried = (body as Record<string, { local: string; faces: unknown[] }[]>)['text/spectral'];
+    expect(tried?.map(({ local }) => local)).toContain('georgia');
+    const georgia = tried?.find(({ local }) => local === 'georgia');
+    expect(georgia?.faces).toHaveLength(4);
+  });
+
+  test('the curve of a local font comes nearer as letters may be less even', async () => {
+    const id = await seatedProject();
+    const { body } = await api()
+      .get(`/api/v1/projects/${id}/fallbacks/text/georgia/curve`)
+      .expect(200);
+    const errors = (body as { unevenness: number; steps: number[] }[]).map(({ steps }) =>
+      steps.at(-1),
+    );
+    expect(errors.length).toBeGreaterThanOrEqual(6);
+    expect(errors[4]).toBeLessThan(errors[0] ?? 0);
+    await api().get(`/api/v1/projects/${id}/fallbacks/none/georgia/curve`).expect(404);
+    const { body: unknown } = await api()
+      .get(`/api/v1/projects/${id}/fallbacks/text/palatino/curve`)
+      .expect(200);
+    expect(unknown).toEqual(expect.arrayContaining([null]));
+  });
+
+  test('readings of a designer’s own fonts are kept, and fallbacks tuned over them', async () => {
+    const id = await seatedProject();
+    const local = `/api/v1/projects/${id}/local-fonts`;
+    const letters = [...' abcdefghijklmnopqrstuvwxyzABCDEFGHIJKLMNOPQRSTUVWXYZ.,'];
+    const reading = (width: number) => ({
+      local: 'palatino',
+      variant: 'regular',
+      advances: {
+        advances: Object.fromEntries(letters.map((one) => [one, width])),
+        pairs: { To: -0.05 },
+        colour: null,
+        lines: null,
+      },
+    });
+    await api()
+      .post(local)
+      .send([reading(0.5)])
+      .expect(201);
+    await api()
+      .post(local)
+      .send([reading(0.4)])
+      .expect(201);
+    const { body: kept } = await api().get(local).expect(200);
+    expect(kept).toEqual([{ local: 'palatino', variant: 'regular' }]);
+    const { body } = await api().get(`/api/v1/projects/${id}/fallbacks`).expect(200);
+    const tried = (body as Record<string, { local: string; source: string }[]>)['text/spectral'];
+    expect(tried?.find((one) => one.local === 'palatino')?.source).toBe('measured');
+
+    for (const [bad, why] of [
+      [{}, 'list'],
+      [[], 'list'],
+      [[{ ...reading(0.5), local: 'toaster' }], 'toaster'],
+      [[{ ...reading(0.5), variant: 'loud' }], 'loud'],
+      [[reading(0)], 'is 0'],
+      [[{ ...reading(0.5), advances: { advances: { ab: 1 }, pairs: {} } }], 'ab'],
+      [[{ ...reading(0.5), advances: { advances: { a: 'x' }, pairs: {} } }], '“a”'],
+      [[{ ...reading(0.5), advances: { advances: { a: 0.5 }, pairs: { abc: 1 } } }], 'abc'],
+    ] as const) {
+      const { body: problem, status } = await api()
+        .post(local)
+        .send(bad as object);
+      expect([400, 422]).toContain(status);
+      expect((problem as { detail: string }).detail).toContain(why);
+    }
   });
 
   test('the bundle holds what the plan lists, byte for byte', async () => {

@@ -3,7 +3,7 @@ import { afterAll, beforeAll, describe, expect, jest, test } from '@jest/globals
 import { unzipSync } from 'fflate';
 import { applyChange } from '@lettera/core/change';
 import { newDocument } from '@lettera/core/document';
-import { LOCAL_FONTS, splitTuningText, type LocalVariant } from '@lettera/core/fallback';
+import { defaultFitting, LOCAL_SETS, tuningTextOf, VARIANTS } from '@lettera/core/fallback';
 import { detectFormat, readFace, Shaper, unpack } from '@lettera/core/font/file';
 import { PAGES, startTestServer, type TestServer } from '../testing/server';
 import { pageText } from './pageText';
@@ -12,7 +12,6 @@ import { twinFiles } from './twins';
 const LITERATA =
   'node_modules/@fontsource-variable/literata/files/literata-latin-wght-normal.woff2';
 const GLOOCK = 'node_modules/@fontsource/gloock/files/gloock-latin-400-normal.woff2';
-const VARIANTS: LocalVariant[] = ['regular', 'bold', 'italic', 'boldItalic'];
 
 let server: TestServer;
 beforeAll(async () => {
@@ -85,27 +84,77 @@ describe('work in processes beside the server', () => {
       instanceWeight: 400,
       weight: 400,
       slant: 'normal' as const,
-      locals: ['georgia', 'cambria'],
+      locals: ['georgia', 'cambria', 'palatino'],
+      measured: {},
+      fitting: defaultFitting(true),
     };
-    const text = splitTuningText(
+    const text = tuningTextOf(
       'The light is in order. The sea is up. The light is out. Wind west.',
+      [],
     );
     const tuned = await jobs().tune({ ...request, text });
     expect(Object.keys(tuned)).toEqual(['georgia', 'cambria']);
-    expect(tuned['georgia']?.sizeAdjust).toBeGreaterThan(0.8);
-    expect(tuned['georgia']?.sizeAdjust).toBeLessThan(1.2);
-    expect(await jobs().tune({ ...request, text: splitTuningText('光. 海.') })).toEqual({});
+    expect(tuned['georgia']?.ratio).toBeGreaterThan(0.8);
+    expect(tuned['georgia']?.ratio).toBeLessThan(1.2);
+    expect(await jobs().tune({ ...request, text: tuningTextOf('光. 海.', []) })).toEqual({});
+  });
+
+  test('takes regular or bold of the local font, whichever is nearer in colour', async () => {
+    const reading = await readFace(bytes(LITERATA));
+    const variantAt = async (weight: number) => {
+      const tuned = await jobs().tune({
+        files: [bytes(LITERATA)],
+        metrics: reading,
+        instanceWeight: weight,
+        weight,
+        slant: 'normal',
+        locals: ['georgia'],
+        measured: {},
+        text: tuningTextOf('The light is in order. The sea is up.', []),
+        fitting: defaultFitting(true),
+      });
+      return tuned['georgia']?.variant;
+    };
+    expect(await variantAt(300)).toBe('regular');
+    expect(await variantAt(400)).toBe('regular');
+    expect(await variantAt(700)).toBe('bold');
+    expect(await variantAt(900)).toBe('bold');
+  });
+
+  test('tunes over what was measured on a designer’s machine, where there is no open font', async () => {
+    const reading = await readFace(bytes(LITERATA));
+    const shaper = await Shaper.open(bytes(LITERATA), { wght: 400 });
+    const words = ['The', 'light', 'is', 'in', 'order.', 'sea', 'up.'];
+    const advances = Object.fromEntries(
+      [...new Set([...words.join(' ')])].map((one) => [one, shaper.advance(one) / 1.1]),
+    );
+    const tuned = await jobs().tune({
+      files: [bytes(LITERATA)],
+      metrics: reading,
+      instanceWeight: 400,
+      weight: 400,
+      slant: 'normal',
+      locals: ['palatino'],
+      measured: { palatino: { regular: { advances, pairs: {}, colour: null, lines: null } } },
+      text: tuningTextOf('The light is in order. The sea is up.', []),
+      fitting: { ...defaultFitting(true), groups: 1 },
+    });
+    expect(tuned['palatino']?.ratio).toBeCloseTo(1.1, 1);
+    expect(tuned['palatino']?.parts.at(-1)?.ratio).toBeCloseTo(1.1, 3);
   });
 });
 
 describe('twins', () => {
-  test.each(Object.entries(LOCAL_FONTS))('of %s are there in all four styles', (_key, { twin }) => {
-    for (const variant of VARIANTS) {
-      const files = twinFiles(twin, variant);
-      expect(files.map(({ script }) => script)).toContain('latin');
-      for (const { unicodeRange } of files) expect(unicodeRange).toMatch(/^U\+/);
-    }
-  });
+  test.each(Object.entries(LOCAL_SETS).filter(([, { twin }]) => twin))(
+    'of %s are there in every style that platforms carry',
+    (_key, { twin, fonts }) => {
+      for (const variant of VARIANTS.filter((one) => fonts[0]?.localNames[one])) {
+        const files = twinFiles(twin, variant);
+        expect(files.map(({ script }) => script)).toContain('latin');
+        for (const { unicodeRange } of files) expect(unicodeRange).toMatch(/^U\+/);
+      }
+    },
+  );
 
   test('are not looked for outside their packages', () => {
     expect(twinFiles('../../secrets', 'regular')).toEqual([]);
@@ -159,12 +208,18 @@ describe('fallback trials', () => {
     };
     Object.assign(document.voices['text'] ?? {}, { family: 'gloock' });
     const first = await tuner.trials(project.id, document);
-    expect(first['gloock']?.map(({ local }) => local).sort()).toEqual([
+    const tried = first['text/gloock'];
+    expect(tried?.map(({ local }) => local).sort()).toEqual([
       'cambria',
+      'dejavu-serif',
       'georgia',
       'noto-serif',
+      'pt-serif',
       'times-new-roman',
     ]);
+    // Everything else that the voice is used in is tuned over what the stack takes.
+    const taken = tried?.filter(({ faces }) => faces.length > 1).map(({ local }) => local);
+    expect(taken?.sort()).toEqual(['georgia', 'noto-serif']);
     const tuning = jest.spyOn(jobs(), 'tune');
     expect(await tuner.trials(project.id, document)).toEqual(first);
     expect(tuning).not.toHaveBeenCalled();

@@ -58,7 +58,7 @@ describe('the sheet of the proof', () => {
     expect(fallback).toMatch(
       /local\("Georgia"\), .*url\(".*\/local-fonts\/georgia\/regular\/latin\.woff2"\)/,
     );
-    expect(fallback).toContain('unicode-range: U+0-FF');
+    expect(fallback).toContain('unicode-range: U+00-FF');
     expect(fallback).toMatch(/size-adjust: 104\.3%/);
   });
 
