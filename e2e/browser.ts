@@ -84,6 +84,38 @@ export async function proofFrame(page: Page, { asItIs = false } = {}): Promise<F
   return frame;
 }
 
+/** Where an element of the proof stands on the screen, px, once neither the frame nor the page in it moves. */
+async function settledPlace(page: Page, frame: Frame, selector: string) {
+  const place = async () => {
+    const box = await (await page.$('section.proof iframe'))?.boundingBox();
+    const { left, top, width } = await frame.$eval(selector, (node) => {
+      const rect = node.getBoundingClientRect();
+      return { left: rect.left, top: rect.top, width: window.innerWidth };
+    });
+    const scale = (box?.width ?? 0) / width;
+    return { x: (box?.x ?? 0) + (left + 30) * scale, y: (box?.y ?? 0) + (top + 20) * scale };
+  };
+  let before = await place();
+  return eventually(
+    async () => {
+      await new Promise((resolve) => setTimeout(resolve, 200));
+      const now = await place();
+      const still = Math.hypot(now.x - before.x, now.y - before.y) < 0.5;
+      before = now;
+      return { ...now, still };
+    },
+    ({ still }) => still,
+    20_000,
+  );
+}
+
+/** Clicks an element of the proof, by the pointer, where it stands once everything has settled. */
+export async function clickInProof(page: Page, frame: Frame, selector: string): Promise<void> {
+  await frame.evaluate(() => document.fonts.ready.then(() => undefined));
+  const { x, y } = await settledPlace(page, frame, selector);
+  await page.mouse.click(x, y);
+}
+
 /** Computed values of an element of a frame or page. */
 export const computed = (
   frame: Frame | Page,

@@ -1,6 +1,6 @@
 import { PLATFORM_NAMES } from '../fallback/audience';
 import { lacking } from '../fallback/fallbackFace';
-import { localName, platformsOf } from '../fallback/localFonts';
+import { localName } from '../fallback/localFonts';
 import { orderRemarks } from '../fallback/reach';
 import { voiceUses } from '../style/usage';
 import { inWords, type Mark, type Rule } from './mark';
@@ -12,21 +12,23 @@ export const stackOrder: Rule = (document, { fallback }) =>
     const voice = document.voices[key];
     if (!planned || !voice) return [];
     const { stack, tuned } = planned;
-    const unreached = orderRemarks(stack).flatMap(({ entry, shadowedBy, platforms }): Mark[] => {
-      const one = stack[entry];
-      if (one?.kind !== 'fallback' || platforms.length < platformsOf(one.local).length) return [];
+    const unreached = orderRemarks(stack).flatMap((remark): Mark[] => {
+      const one = stack[remark.entry];
+      if (one?.kind !== 'fallback' || !remark.unreached) return [];
       const locals = stack.flatMap((other) => (other.kind === 'fallback' ? [other.local] : []));
-      const before = shadowedBy === null ? undefined : stack[shadowedBy];
+      const before = remark.shadows.map(
+        ({ entry, platforms }) =>
+          `${inWords(platforms.map((platform) => PLATFORM_NAMES[platform]))} ${platforms.length === 1 ? 'takes' : 'take'} ${stack[entry]?.name ?? ''}`,
+      );
       return [
         {
           rule: 'unreached-fallback',
           stage: 'fallbacks',
-          message: before
-            ? `${voice.name}: nobody lands on ${localName(one.local)}. ${inWords(platforms.map((platform) => PLATFORM_NAMES[platform]))} take ${before.name}, which stands before it.`
-            : `${voice.name}: nobody lands on ${localName(one.local)}: no platform of the list carries it.`,
-          remedy: before
-            ? `Put it before ${before.name}, or take it out.`
-            : 'Take it out of the stack.',
+          message: `${voice.name}: nobody lands on ${localName(one.local)}. ${before.length > 0 ? `${inWords(before)} before it.` : 'No platform of the list carries it.'}`,
+          remedy:
+            before.length > 0
+              ? 'Put it before them, or take it out of the stack.'
+              : 'Take it out of the stack.',
           fix: {
             does: `Take ${localName(one.local)} out`,
             patch: [

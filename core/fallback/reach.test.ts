@@ -130,7 +130,17 @@ describe('the order of a stack', () => {
   test('matters where an earlier entry serves the platforms of a later one', () => {
     expect(orderRemarks(over('georgia', 'noto-serif'))).toEqual([]);
     expect(orderRemarks(over('georgia', 'cambria'))).toEqual([
-      { entry: 2, shadowedBy: 1, platforms: ['windows'] },
+      { entry: 2, shadows: [{ entry: 1, platforms: ['windows'] }], unreached: false },
+    ]);
+    expect(orderRemarks(over('georgia', 'noto-serif', 'cambria'))).toEqual([
+      {
+        entry: 3,
+        shadows: [
+          { entry: 1, platforms: ['windows'] },
+          { entry: 2, platforms: ['chromeos'] },
+        ],
+        unreached: true,
+      },
     ]);
   });
 });

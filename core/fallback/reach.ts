@@ -71,33 +71,28 @@ export const orderCandidates = (
     (a, b) => meritOf(b, audience) - meritOf(a, audience) || a.local.localeCompare(b.local),
   );
 
-/** Why an entry of a stack comes to nothing, or to less than it could: what stands before it serves its platforms. */
+/** What stands in the way of an entry of a stack: earlier ones that serve platforms of its own. */
 export interface OrderRemark {
   entry: number;
-  /** Index of the entry that shadows it, or null where no platform has it. */
-  shadowedBy: number | null;
-  platforms: readonly LocalPlatform[];
+  /** Earlier entries that serve platforms of its own, and which; empty where no platform carries it. */
+  shadows: { entry: number; platforms: LocalPlatform[] }[];
+  /** Whether nobody is left to land on it. */
+  unreached: boolean;
 }
 
-/** Entries over local fonts that none or fewer reach than carry them, and what stands in their way. */
+/**
+ * Fallback faces whose place matters: fewer visitors land on them than have the font, or none. A plain name
+ * is there for what its fallback face does not have, and is left aside.
+ */
 export function orderRemarks(stack: readonly StackEntry[]): OrderRemark[] {
   return stack.flatMap((entry, i): OrderRemark[] => {
-    if (entry.kind !== 'fallback' && entry.kind !== 'local') return [];
-    const own = entryPlatforms(entry);
-    if (own.length === 0) {
-      return entry.kind === 'local' ? [] : [{ entry: i, shadowedBy: null, platforms: [] }];
-    }
-    const firsts = stack
-      .slice(0, i)
-      .map((before, at) => ({
-        at,
-        kind: before.kind,
-        shared: own.filter((platform) => entryPlatforms(before).includes(platform)),
-      }))
-      .filter(({ shared }) => shared.length > 0);
-    const [first] = firsts;
-    // A plain name is there for what its fallback face does not have.
-    if (!first || entry.kind === 'local') return [];
-    return [{ entry: i, shadowedBy: first.at, platforms: first.shared }];
+    if (entry.kind !== 'fallback') return [];
+    const left = new Set(entryPlatforms(entry));
+    const none = left.size === 0;
+    const shadows = stack.slice(0, i).flatMap((before, at) => {
+      const platforms = entryPlatforms(before).filter((platform) => left.delete(platform));
+      return platforms.length > 0 ? [{ entry: at, platforms }] : [];
+    });
+    return none || shadows.length > 0 ? [{ entry: i, shadows, unreached: left.size === 0 }] : [];
   });
 }

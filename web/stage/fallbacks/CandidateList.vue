@@ -76,7 +76,7 @@ const signed = (apart: number): string =>
           </td>
           <td class="figure">
             <span v-if="taken" class="small quiet">in the stack</span>
-            <DoButton v-else :aria-label="`Put ${name} in`" label="Put in" @click="put(local)" />
+            <DoButton v-else :aria-label="`Put in ${name}`" label="Put in" @click="put(local)" />
           </td>
         </tr>
         <tr class="specimen">

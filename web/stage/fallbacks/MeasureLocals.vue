@@ -60,7 +60,7 @@ function choose(event: Event): void {
       <DoButton
         v-else
         label="Put in as it is"
-        :aria-label="`Put ${name} in as it is`"
+        :aria-label="`Put in as it is: ${name}`"
         @click="$emit('put', local)"
       />
     </li>

@@ -107,7 +107,7 @@ function takePlain(): void {
             >↓</DoButton
           >
           <DoButton
-            :aria-label="`Take ${entry.name} out`"
+            :aria-label="`Out: ${entry.name}`"
             @click="take(locals.filter((one) => one !== entry.local))"
             >Out</DoButton
           >

@@ -48,15 +48,12 @@ export interface EntryRow {
 function remarkOf(stack: readonly StackEntry[], at: number): string {
   const remark = orderRemarks(stack).find(({ entry }) => entry === at);
   if (!remark) return '';
-  if (remark.shadowedBy === null)
-    return 'No platform of the list carries it, so nobody lands here.';
-  const before = stack[remark.shadowedBy];
-  const own = stack[at];
-  const rest =
-    own?.kind === 'fallback' && platformsOf(own.local).length > remark.platforms.length
-      ? ''
-      : ' Nobody lands here.';
-  return `${platformNames(remark.platforms)} takes ${before?.name ?? ''}, which stands before it.${rest}`;
+  if (remark.shadows.length === 0) return 'No platform of the list carries it: nobody lands here.';
+  const takes = remark.shadows.map(
+    ({ entry, platforms }) =>
+      `${platformNames(platforms)} ${platforms.length === 1 ? 'takes' : 'take'} ${stack[entry]?.name ?? ''}`,
+  );
+  return `${takes.join('; ')}, before it.${remark.unreached ? ' Nobody lands here.' : ''}`;
 }
 
 /** The stack of a voice as a column, from first to last. */
