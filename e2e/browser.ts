@@ -182,6 +182,14 @@ export async function eventually<T>(
   }
 }
 
+/** Waits until the local fonts have been fitted, which the docket says. */
+export async function fallbacksFitted(page: Page): Promise<void> {
+  await page.waitForFunction(
+    () => !document.querySelector('.docket')?.textContent?.includes('being fitted'),
+    { timeout: 60_000 },
+  );
+}
+
 /** Clicks the control of that name within a part of the page. */
 export async function press(page: Page, name: string, within = 'body'): Promise<void> {
   const control = await page.waitForSelector(`${within} ::-p-aria(${name})`);

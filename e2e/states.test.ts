@@ -5,7 +5,16 @@ import type { Browser, Page } from 'puppeteer-core';
 import { openServices, readConfig, type Project } from '@lettera/server';
 import { temporaryFolder } from '../server/testing/server';
 import { violationsOn } from './axe';
-import { computed, eventually, fill, launchBrowser, newPage, press, proofFrame } from './browser';
+import {
+  computed,
+  eventually,
+  fallbacksFitted,
+  fill,
+  launchBrowser,
+  newPage,
+  press,
+  proofFrame,
+} from './browser';
 import { startLettera, type RunningLettera } from './lettera';
 import { allowFoundry } from './project';
 
@@ -243,6 +252,8 @@ describe('a long page', () => {
       );
     const far = () => frame.$$eval('[data-lettera-far]', (nodes) => nodes.length);
     expect((await sizes()).length).toBeGreaterThan(20);
+    // Fallback faces that come meanwhile are a change of their own.
+    await fallbacksFitted(page);
     // Seen in the moment in which the far parts are set aside; from without, since no script runs within.
     const moment = await page.evaluateHandle(() => {
       const seen = { far: 0, first: '' };

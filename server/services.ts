@@ -25,6 +25,8 @@ export interface Services {
   fonts: FontStore;
   pages: PageStore;
   jobs: Jobs;
+  /** Fits fallbacks. */
+  tuningJobs: Jobs;
   tuner: FallbackTuner;
   localReadings: LocalReadingStore;
   deliveries: Deliveries;
@@ -45,7 +47,9 @@ export async function openServices(config: Config): Promise<Services> {
   const pages = new PageStore(database);
   const progress = new Progress();
   const localReadings = new LocalReadingStore(database);
-  const tuner = new FallbackTuner(fonts, pages, localReadings, jobs, progress);
+  // In processes of its own: a designer who brings a font does not wait for what is being fitted.
+  const tuningJobs = new Jobs();
+  const tuner = new FallbackTuner(fonts, pages, localReadings, tuningJobs, progress);
   const maker = new FileMaker(fonts, new DerivedStore(database), jobs, progress);
   const incoming = await IncomingFiles.open(config.dataFolder);
   await fonts.removeUnused();
@@ -61,6 +65,7 @@ export async function openServices(config: Config): Promise<Services> {
     fonts,
     pages,
     jobs,
+    tuningJobs,
     tuner,
     localReadings,
     deliveries: new Deliveries(fonts, maker, jobs, tuner),
@@ -72,7 +77,7 @@ export async function openServices(config: Config): Promise<Services> {
     progress,
     async close() {
       libraryMeasures.stop();
-      await Promise.all([jobs.close(), backgroundJobs.close()]);
+      await Promise.all([jobs.close(), tuningJobs.close(), backgroundJobs.close()]);
       await incoming.close();
       await closeDatabase(database);
     },

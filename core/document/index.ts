@@ -19,6 +19,7 @@ export {
   type WantedReference,
 } from './libraryFamily';
 export { newDocument } from './newDocument';
+export { onceFor } from './once';
 export { touchedPaths, type Operation, type Patch } from './patch';
 export { pairSeatsOf, type PairSeats } from './pairVoices';
 export { inOrder, ORDERED_PARTS, placePatch } from './places';

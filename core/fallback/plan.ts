@@ -56,8 +56,21 @@ const NOTHING: VoiceFallback = { stack: [], tuned: [], fitting: defaultFitting(f
 export const voiceFallback = ({ voices }: FallbackPlan, voice: string): VoiceFallback =>
   (Object.hasOwn(voices, voice) ? voices[voice] : undefined) ?? NOTHING;
 
-/** The faces that a tuned local font is made of under a name. */
-export const facesOf = (name: string, { local, faces }: TunedCandidate): PlannedFallbackFace[] =>
+/** The faces that a tuned local font is made of under a name; the same ones for the same. */
+export function facesOf(name: string, candidate: TunedCandidate): readonly PlannedFallbackFace[] {
+  const known = facesByName(candidate);
+  const before = known.get(name);
+  if (before) return before;
+  const faces = makeFaces(name, candidate);
+  known.set(name, faces);
+  return faces;
+}
+
+const facesByName = onceFor<TunedCandidate, Map<string, readonly PlannedFallbackFace[]>>(
+  () => new Map(),
+);
+
+const makeFaces = (name: string, { local, faces }: TunedCandidate): PlannedFallbackFace[] =>
   faces.flatMap(({ parts, box, ...face }) =>
     parts.map(({ ratio, unicodeRange }) => ({
       name,

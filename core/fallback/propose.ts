@@ -1,4 +1,5 @@
-import { sharesOf, type Audience } from './audience';
+import { onceFor } from '../document/once';
+import { DEFAULT_AUDIENCE, sharesOf, type Audience } from './audience';
 import { candidateError, type TunedCandidate } from './fallbackFace';
 import { PLATFORMS, platformsOf } from './localFonts';
 import { orderCandidates } from './reach';
@@ -40,10 +41,17 @@ const unserved = (chosen: readonly TunedCandidate[]): number =>
  * closest stands first. Where no stack reaches enough, the one that reaches most.
  * @returns keys of the sets of local fonts, first to last
  */
-export function proposedStack(
+export const proposedStack = (
   candidates: readonly TunedCandidate[],
-  audience?: Audience,
-): string[] {
+  audience: Audience = DEFAULT_AUDIENCE,
+): readonly string[] => proposals(candidates)(audience);
+
+/** Worked out once for what was tried and an audience: a plan asks for it with every change of a document. */
+const proposals = onceFor((candidates: readonly TunedCandidate[]) =>
+  onceFor((audience: Audience) => propose(candidates, audience)),
+);
+
+function propose(candidates: readonly TunedCandidate[], audience: Audience): readonly string[] {
   const able = orderCandidates(
     candidates.filter(({ local, faces }) => faces.length > 0 && platformsOf(local).length > 0),
     audience,

@@ -24,15 +24,18 @@ export function triedFor(
   trials: FallbackTrials,
 ): TunedCandidate[] {
   const key = trialKey(voice, document.voices[voice]?.family ?? '');
-  return (Object.hasOwn(trials, key) ? trials[key] : undefined) ?? [];
+  return (Object.hasOwn(trials, key) ? trials[key] : undefined) ?? NOTHING;
 }
+
+/** One and the same, so that what follows from nothing is worked out once. */
+const NOTHING: TunedCandidate[] = [];
 
 /** Keys of the local fonts that a voice falls back to, first to last: those chosen, else those proposed. */
 export function localsOf(
   document: ProjectDocument,
   voiceKey: string,
   trials: FallbackTrials,
-): string[] {
+): readonly string[] {
   const chosen = document.voices[voiceKey]?.fallback ?? null;
   if (chosen !== null) return typeof chosen === 'string' ? [chosen] : chosen;
   return proposedStack(triedFor(document, voiceKey, trials), document.audience);

@@ -220,7 +220,7 @@ describe('fallback trials', () => {
     // Everything else that the voice is used in is tuned over what the stack takes.
     const taken = tried?.filter(({ faces }) => faces.length > 1).map(({ local }) => local);
     expect(taken?.sort()).toEqual(['georgia', 'noto-serif']);
-    const tuning = jest.spyOn(jobs(), 'tune');
+    const tuning = jest.spyOn(server.services.tuningJobs, 'tune');
     expect(await tuner.trials(project.id, document)).toEqual(first);
     expect(tuning).not.toHaveBeenCalled();
     const bolder = applyChange(document, [

@@ -60,7 +60,7 @@ function faceRules({ fontUrl, document, fallback: plan, twins }: ProofState): st
     // As they were taken in: of any format that browsers read.
     webFaceRule(font, `url(${cssString(fontUrl(font.file.sha256))})`, 'swap'),
   );
-  const fallback = plan.faces.map((face) => fallbackRules(face, twins[face.local] ?? []));
+  const fallback = plan.faces.map((face) => fallbackRules(face, twins[face.local]));
   return [...web, ...fallback].join('\n');
 }
 

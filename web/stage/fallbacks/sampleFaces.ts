@@ -21,7 +21,7 @@ export function useSampleFaces(faces: () => readonly SampleFace[]): void {
   watchEffect(() => {
     const text = faces()
       .flatMap(({ name, candidate }) => facesOf(name, candidate))
-      .map((face) => fallbackRules(face, fallbacks.twins[face.local] ?? []))
+      .map((face) => fallbackRules(face, fallbacks.twins[face.local]))
       .join('\n');
     if (text === written) return;
     written = text;
