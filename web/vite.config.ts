@@ -17,7 +17,8 @@ export default defineConfig({
           groups: [
             {
               name: 'shared',
-              test: /[\\/](core|web[\\/](frame|proof|store|api))[\\/]/,
+              // What judges a project comes after what is seen first.
+              test: /[\\/](core[\\/](?!check[\\/])|web[\\/](frame|proof|store|api)[\\/])/,
               minShareCount: 3,
             },
           ],

@@ -1,7 +1,8 @@
-import { marksOf, type Evidence, type Mark } from '@lettera/core/check';
+import type { Evidence, Mark, marksOf } from '@lettera/core/check';
 import { defineStore } from 'pinia';
 import { computed, shallowRef } from 'vue';
 import { afterRest } from '../control/afterRest';
+import { whenIdle } from '../control/whenIdle';
 import { useEvidence } from './evidence';
 import { useLayer } from './layer';
 import { useProject } from './project';
@@ -16,7 +17,15 @@ export const useMarks = defineStore('marks', () => {
 
   const evidence = computed<Evidence>(() => (shown.value ? evidenceOf(shown.value) : {}));
 
-  const current = computed(() => (shown.value ? marksOf(shown.value, evidence.value) : []));
+  /** The rules come after what is seen first: a page shows before it is judged. */
+  const judge = shallowRef<typeof marksOf | null>(null);
+  whenIdle(async () => {
+    judge.value = (await import('@lettera/core/check')).marksOf;
+  });
+
+  const current = computed(() =>
+    shown.value && judge.value ? judge.value(shown.value, evidence.value) : [],
+  );
 
   /** The marks as they were when one of them began to be shown put right: it stays in the list meanwhile. */
   const held = shallowRef<Mark[] | null>(null);
