@@ -1,5 +1,5 @@
 import { mkdirSync } from 'node:fs';
-import { fill, launchBrowser, newPage, press, proofFrame } from './browser';
+import { fallbacksFitted, fill, launchBrowser, newPage, press, proofFrame } from './browser';
 import type { Project } from '@lettera/server';
 import { startLettera } from './lettera';
 import { ask, changeProject } from './project';
@@ -63,7 +63,6 @@ const measured = () =>
 mkdirSync(FOLDER, { recursive: true });
 try {
   await open('faces');
-  await take('faces-before-permission');
   await press(page, 'The foundry’s families');
   await page.type('#allowed-by', 'Ása');
   await press(page, 'Allow the foundry');
@@ -90,8 +89,6 @@ try {
   await page.waitForSelector('.panel dl dd');
   await page.$eval('.workbench', (node) => node.scrollTo(0, 270));
   await take('family');
-  await page.$eval('.panel dl', (node) => node.scrollIntoView({ block: 'center' }));
-  await take('family-italic');
 
   await open('pair');
   await page.waitForSelector('.partner .set.shown');
@@ -143,10 +140,21 @@ try {
   await changeProject(lettera, SAMPLE, [{ op: 'replace', path: '/scale', value: scale }]);
 
   await open('fallbacks');
-  await page.waitForSelector('table.tuning');
-  await press(page, 'Phone', 'section.proof');
-  await press(page, 'Fallback', 'section.proof');
+  await fallbacksFitted(page);
+  await page.waitForSelector('.overlay');
   await take('fallbacks');
+  await press(page, 'Overlay', '[role="tablist"]');
+  await page.waitForSelector('.overlay .end');
+  await press(page, 'Word by word');
+  await take('fallbacks-overlay');
+  await press(page, 'Rehearsal', '[role="tablist"]');
+  await press(page, 'Fallback', 'section.proof');
+  await page.waitForFunction(() =>
+    [...document.querySelectorAll('.shifts td.figure')].every((cell) =>
+      /\d\.\d{4}/.test(cell.textContent ?? ''),
+    ),
+  );
+  await take('fallbacks-rehearsal');
 
   await open('styles');
   await press(page, 'Fit', 'section.proof');

@@ -68,6 +68,11 @@ describe('marks on fallbacks', () => {
   test('a font of another class', () => {
     expect(rules(plain('Georgia', 'Verdana'))).toEqual(['other-class']);
     rightedBy(plain('Georgia', 'Verdana'), 'other-class');
+    const sans: Patch = [
+      { op: 'replace', path: '/voices/text/fallback', value: ['georgia', 'noto-serif'] },
+      { op: 'replace', path: '/voices/text/generic', value: 'sans-serif' },
+    ];
+    expect(rules(sans).filter((rule) => rule === 'other-class')).toHaveLength(2);
   });
 
   test('a generic that looks different on every platform, in words', () => {

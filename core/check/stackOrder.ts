@@ -1,11 +1,23 @@
 import { PLATFORM_NAMES } from '../fallback/audience';
 import { lacking } from '../fallback/fallbackFace';
-import { localName } from '../fallback/localFonts';
+import { localName, localSet } from '../fallback/localFonts';
 import { orderRemarks } from '../fallback/reach';
 import { voiceUses } from '../style/usage';
-import { inWords, type Mark, type Rule } from './mark';
+import { inWords, type Mark, type Remedy, type Rule } from './mark';
 
-/** Fallback faces that nobody reaches, and letters of the site that no fallback face has. */
+/** Takes a local font out of a stack. */
+const takeOut = (voice: string, locals: readonly string[], local: string): Remedy => ({
+  does: `Take ${localName(local)} out`,
+  patch: [
+    {
+      op: 'replace',
+      path: `/voices/${voice}/fallback`,
+      value: locals.filter((one) => one !== local),
+    },
+  ],
+});
+
+/** Fallback faces that nobody reaches or that are of another class, and letters of the site that no fallback face has. */
 export const stackOrder: Rule = (document, { fallback }) =>
   [...voiceUses(document).keys()].flatMap((key): Mark[] => {
     const planned = fallback?.voices[key];
@@ -29,16 +41,21 @@ export const stackOrder: Rule = (document, { fallback }) =>
             before.length > 0
               ? 'Put it before them, or take it out of the stack.'
               : 'Take it out of the stack.',
-          fix: {
-            does: `Take ${localName(one.local)} out`,
-            patch: [
-              {
-                op: 'replace',
-                path: `/voices/${key}/fallback`,
-                value: locals.filter((local) => local !== one.local),
-              },
-            ],
-          },
+          fix: takeOut(key, locals, one.local),
+        },
+      ];
+    });
+    const foreign = stack.flatMap((entry): Mark[] => {
+      const drawn = entry.kind === 'fallback' ? localSet(entry.local)?.class : undefined;
+      if (entry.kind !== 'fallback' || !drawn || drawn === voice.generic) return [];
+      const locals = stack.flatMap((one) => (one.kind === 'fallback' ? [one.local] : []));
+      return [
+        {
+          rule: 'other-class',
+          stage: 'fallbacks',
+          message: `${voice.name}: ${localName(entry.local)} is ${drawn}, and stands in a stack that ends in ${voice.generic}: visitors who land on it see another kind of face.`,
+          remedy: `Take a ${voice.generic} font.`,
+          fix: takeOut(key, locals, entry.local),
         },
       ];
     });
@@ -47,9 +64,10 @@ export const stackOrder: Rule = (document, { fallback }) =>
       (letter) => /\p{L}/u.test(letter) && others.every((lacks) => lacks.has(letter)),
     );
     return nowhere.length === 0
-      ? unreached
+      ? [...unreached, ...foreign]
       : [
           ...unreached,
+          ...foreign,
           {
             rule: 'uncovered-letters',
             stage: 'fallbacks',

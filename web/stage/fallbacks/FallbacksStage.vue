@@ -109,6 +109,11 @@ const fitting = computed(() => {
       <StackColumn :document="shown" :voice="voice" />
       <StageMarks stage="fallbacks" on="the fallbacks" />
       <CandidateList v-if="tried" :document="shown" :voice="voice" />
+      <p v-else-if="fallbacks.state === 'ready' && !fitting" class="quiet">
+        No local font of this class has a word of the text in common with
+        {{ shown.case[shown.voices[voice]?.family ?? '']?.name }}, so none is fitted: visitors see
+        {{ shown.voices[voice]?.generic }} until it is there.
+      </p>
     </section>
     <section v-else-if="view === 'tuning'" aria-label="Tuning">
       <TuningView :document="shown" :voice="voice" />
