@@ -183,6 +183,50 @@ describe('visitors', () => {
   });
 });
 
+describe('local fonts of the designer’s own machine', () => {
+  /** A machine that has Palatino, or one whose owner refuses: no test machine has either. */
+  async function onMachine(answer: 'has Palatino' | 'refuses'): Promise<void> {
+    const [file] = twinFiles('pt-serif', 'bold');
+    const { sfnt } = await unpack(readFileSync(file?.path ?? ''));
+    await page.evaluateOnNewDocument(
+      (base64, what) => {
+        window.queryLocalFonts = () => {
+          if (what === 'refuses') {
+            return Promise.reject(new DOMException('No', 'NotAllowedError'));
+          }
+          const bytes = Uint8Array.from(atob(base64), (one) => one.charCodeAt(0));
+          const font = { family: 'Palatino', blob: () => Promise.resolve(new Blob([bytes])) };
+          return Promise.resolve([
+            { ...font, fullName: 'Palatino Bold', postscriptName: 'Palatino-Bold' },
+            { ...font, fullName: 'Lanternfish', postscriptName: 'Lanternfish' },
+          ]);
+        };
+      },
+      Buffer.from(sfnt).toString('base64'),
+      answer,
+    );
+    await page.goto(address());
+    await press(page, 'Measure those on this machine');
+  }
+  const said = () => page.$eval('.said', (node) => node.textContent ?? '').catch(() => '');
+
+  test('are measured on a click, those of the list alone', async () => {
+    await onMachine('has Palatino');
+    const kept = async () =>
+      (await (
+        await fetch(`${lettera.url}/api/v1/projects/tarnholm-light/local-fonts`)
+      ).json()) as object[];
+    await eventually(kept, (fonts) => fonts.length > 0, 30_000);
+    expect(await kept()).toEqual([{ local: 'palatino', variant: 'bold' }]);
+    expect(errors).toEqual([]);
+  }, 60_000);
+
+  test('are left alone where the browser is not allowed to show them', async () => {
+    await onMachine('refuses');
+    expect(await eventually(said, (text) => text !== '', 30_000)).toContain('Nothing was measured');
+  }, 60_000);
+});
+
 describe('a local font without an open twin', () => {
   test('is measured from a file in the browser, and only its widths are kept', async () => {
     const [file] = twinFiles('pt-serif', 'regular');

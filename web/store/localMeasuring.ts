@@ -178,8 +178,8 @@ export const useLocalMeasuring = defineStore('localMeasuring', () => {
   return { progress, said, canAsk, fromMachine, fromFiles, stop };
 });
 
-/** Short names by which platforms keep their files: `verdanab.ttf`, `segoeuib.ttf`. */
-function fileNamed(
+/** The set and the style that a file name stands for; short names too, by which platforms keep their files: `verdanab.ttf`, `segoeuib.ttf`. */
+export function fileNamed(
   name: string,
   keys: readonly string[],
 ): { local: string; variant: LocalVariant } | null {
