@@ -190,7 +190,8 @@ describe('local fonts of the designer’s own machine', () => {
     const { sfnt } = await unpack(readFileSync(file?.path ?? ''));
     await page.evaluateOnNewDocument(
       (base64, what) => {
-        window.queryLocalFonts = () => {
+        const machine = window as unknown as { queryLocalFonts: () => Promise<object[]> };
+        machine.queryLocalFonts = () => {
           if (what === 'refuses') {
             return Promise.reject(new DOMException('No', 'NotAllowedError'));
           }
