@@ -190,11 +190,22 @@ export async function fallbacksFitted(page: Page): Promise<void> {
   );
 }
 
+/** How often a control is looked for again that was drawn anew between being found and being clicked. */
+const REDRAWN = 3;
+
 /** Clicks the control of that name within a part of the page. */
 export async function press(page: Page, name: string, within = 'body'): Promise<void> {
-  const control = await page.waitForSelector(`${within} ::-p-aria(${name})`);
-  if (!control) throw new Error(`There is no ${name}`);
-  await control.click();
+  for (let tries = 1; ; tries++) {
+    const control = await page.waitForSelector(`${within} ::-p-aria(${name})`);
+    if (!control) throw new Error(`There is no ${name}`);
+    try {
+      await control.click();
+      return;
+    } catch (error) {
+      const redrawn = String(error).includes('detached from document');
+      if (!redrawn || tries === REDRAWN) throw error;
+    }
+  }
 }
 
 /** Types into the field of that label, over what is there, and leaves it. */
