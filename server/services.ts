@@ -47,8 +47,9 @@ export async function openServices(config: Config): Promise<Services> {
   const pages = new PageStore(database);
   const progress = new Progress();
   const localReadings = new LocalReadingStore(database);
-  // In processes of its own: a designer who brings a font does not wait for what is being fitted.
-  const tuningJobs = new Jobs();
+  // In processes of its own that give way: a designer who brings a font does not wait for what is being
+  // fitted, and a library that is being measured meanwhile is not starved until its readings are given up.
+  const tuningJobs = new Jobs(true);
   const tuner = new FallbackTuner(fonts, pages, localReadings, tuningJobs, progress);
   const maker = new FileMaker(fonts, new DerivedStore(database), jobs, progress);
   const incoming = await IncomingFiles.open(config.dataFolder);
