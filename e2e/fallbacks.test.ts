@@ -246,7 +246,9 @@ describe('a local font without an open twin', () => {
     await (input as unknown as { uploadFile(path: string): Promise<void> }).uploadFile(path);
     const trials = await eventually(
       trialsOf,
-      (all) => all['text/literata']?.some(({ local }) => local === 'palatino') ?? false,
+      (all) =>
+        all['text/literata']?.find(({ local }) => local === 'palatino')?.faces[0]?.variant ===
+        'regular',
       60_000,
     );
     expect(sent).toHaveLength(1);
