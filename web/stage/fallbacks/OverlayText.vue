@@ -33,6 +33,9 @@ interface WordError {
   y: number;
 }
 
+/** Words that are nearer than this are not marked: their figures would only stand in one another's way. */
+const LEAST_SHOWN = 0.005;
+
 const root = ref<HTMLElement | null>(null);
 const places = ref<{ web: Place[]; fallback: Place[] }>({ web: [], fallback: [] });
 const errors = ref<WordError[]>([]);
@@ -43,7 +46,7 @@ const font = (family: string) => ({
   fontWeight: props.weight,
   fontStyle: props.slant,
   fontSize: `${props.size}px`,
-  lineHeight: 1.5,
+  lineHeight: props.words ? 2.2 : 1.5,
 });
 
 /** The last word of each line, where it ends. */
@@ -68,15 +71,17 @@ function lookSoon(): void {
       ? { web: lineEnds(web), fallback: lineEnds(fallback) }
       : { web: [], fallback: [] };
     errors.value = props.words
-      ? web.map((word, i) => {
+      ? web.flatMap((word, i) => {
           const wide = word.getBoundingClientRect().width;
           const other = fallback[i]?.getBoundingClientRect().width ?? wide;
-          return {
+          const error = wide ? other / wide - 1 : 0;
+          const shown = {
             word: pieces.value[i] ?? '',
-            error: wide ? other / wide - 1 : 0,
+            error,
             x: word.offsetLeft,
             y: word.offsetTop,
           };
+          return Math.abs(error) < LEAST_SHOWN ? [] : [shown];
         })
       : [];
   });
