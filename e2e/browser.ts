@@ -1,7 +1,8 @@
 import { existsSync } from 'node:fs';
 import puppeteer, { type Browser, type CDPSession, type Frame, type Page } from 'puppeteer-core';
 
-const FLAGS = [
+/** How Chromium is started where no one watches and no network is. */
+export const FLAGS = [
   '--no-sandbox',
   '--disable-gpu',
   '--disable-quic',

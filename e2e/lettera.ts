@@ -14,7 +14,8 @@ export interface RunningLettera {
   close(): Promise<void>;
 }
 
-const freePort = (): Promise<number> =>
+/** A port of this machine that nobody listens on. */
+export const freePort = (): Promise<number> =>
   new Promise((resolve) => {
     const server = createServer();
     server.listen(0, '127.0.0.1', () => {

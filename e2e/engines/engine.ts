@@ -1,7 +1,8 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { existsSync } from 'node:fs';
-import { createServer, type AddressInfo } from 'node:net';
 import puppeteer, { type Browser } from 'puppeteer-core';
+import { FLAGS } from '../browser';
+import { freePort } from '../lettera';
 
 /** A browser that opens a page and answers a question about it. */
 export interface Engine {
@@ -15,16 +16,6 @@ export interface Engine {
   ask<T>(url: string, script: string): Promise<T>;
   close(): Promise<void>;
 }
-
-const FLAGS = [
-  '--no-sandbox',
-  '--disable-gpu',
-  '--disable-quic',
-  '--no-first-run',
-  '--disable-background-networking',
-  '--disable-component-update',
-  '--disable-sync',
-];
 
 const asking = (browser: Browser): Engine['ask'] =>
   async function ask<T>(url: string, script: string): Promise<T> {
@@ -56,15 +47,6 @@ async function firefox(executablePath: string): Promise<Engine> {
     close: () => browser.close(),
   };
 }
-
-const freePort = (): Promise<number> =>
-  new Promise((resolve) => {
-    const server = createServer();
-    server.listen(0, '127.0.0.1', () => {
-      const { port } = server.address() as AddressInfo;
-      server.close(() => resolve(port));
-    });
-  });
 
 const MINI_BROWSERS = ['4.1', '4.0', '6.0'].map(
   (version) => `/usr/lib/x86_64-linux-gnu/webkit2gtk-${version}/MiniBrowser`,
