@@ -8,7 +8,6 @@ import {
   PLATFORMS,
   readAudience,
   shareOf,
-  sharesOf,
   tunedShare,
   voiceFallback,
   type LocalPlatform,
@@ -29,14 +28,22 @@ const plans = usePlans();
 const stack = computed(() => voiceFallback(plans.fallbackOf(props.document), props.voice).stack);
 const aside = shallowRef<{ voice: string; stack: readonly StackEntry[] } | null>(null);
 const compared = computed(() => (aside.value?.voice === props.voice ? aside.value.stack : null));
-const shares = computed(() => sharesOf(props.document.audience));
+/** Shares as they were given, so that a figure that is typed stays as it is; they count in proportion. */
+const given = computed((): Record<LocalPlatform, number> => {
+  const { audience } = props.document;
+  if (!audience) return DEFAULT_AUDIENCE;
+  return Object.fromEntries(
+    PLATFORMS.map((platform) => [platform, audience[platform] ?? 0]),
+  ) as Record<LocalPlatform, number>;
+});
+const total = computed(() => PLATFORMS.reduce((sum, platform) => sum + given.value[platform], 0));
 
 const landedIn = (of: readonly StackEntry[]) => landings(of, props.document.audience);
 const rows = computed(() =>
   PLATFORMS.map((platform) => ({
     platform,
     name: PLATFORM_NAMES[platform],
-    share: shares.value[platform],
+    share: given.value[platform],
     lands: nameAt(stack.value, platform),
     landsAside: compared.value ? nameAt(compared.value, platform) : '',
   })),
@@ -65,15 +72,11 @@ const charts = computed(() => [
   ...(compared.value ? [{ title: 'Set aside', entries: compared.value }] : []),
 ]);
 
-const whole = (): Record<string, number> =>
-  Object.fromEntries(
-    PLATFORMS.map((platform) => [platform, Math.round(shares.value[platform] * 1e4) / 100]),
-  );
 const audiencePatch = (value: Record<string, number>): Patch => [
   { op: 'add', path: '/audience', value },
 ];
 const setShare = (platform: LocalPlatform, value: number) =>
-  project.change(audiencePatch({ ...whole(), [platform]: value }));
+  project.change(audiencePatch({ ...given.value, [platform]: value }));
 const reset = () =>
   props.document.audience && project.change([{ op: 'remove', path: '/audience' }]);
 
@@ -112,7 +115,7 @@ async function read(event: Event): Promise<void> {
           <NumberField
             :label="`Share of ${row.name}`"
             hide-label
-            :model-value="Number((row.share * 100).toFixed(2))"
+            :model-value="row.share"
             :min="0"
             :max="100"
             :step="1"
@@ -177,7 +180,7 @@ async function read(event: Event): Promise<void> {
   <p class="small quiet">
     {{
       document.audience
-        ? 'The mix is the project’s own; shares are taken in proportion.'
+        ? `The mix is the project’s own. Its shares come to ${Number(total.toFixed(2))} % and are taken in proportion.`
         : `Lettera’s mix is a round reckoning and no measurement: ${PLATFORMS.map((key) => `${PLATFORM_NAMES[key]} ${DEFAULT_AUDIENCE[key]} %`).join(', ')}. The site’s own figures take its place, from CSV with a platform and its share a line.`
     }}
   </p>
