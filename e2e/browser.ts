@@ -17,12 +17,19 @@ const EXECUTABLE =
   ['/usr/bin/chromium', '/usr/bin/chromium-browser'].find((path) => existsSync(path)) ??
   '';
 
-/** @param ownWindow whether pages are as wide as the browser's own window, which can then be zoomed */
-export const launchBrowser = ({ ownWindow = false } = {}): Promise<Browser> =>
+/**
+ * @param ownWindow whether pages are as wide as the browser's own window, which can then be zoomed
+ * @param env environment that the browser has besides this process's
+ */
+export const launchBrowser = ({
+  ownWindow = false,
+  env = {},
+}: { ownWindow?: boolean; env?: Record<string, string> } = {}): Promise<Browser> =>
   puppeteer.launch({
     executablePath: EXECUTABLE,
     headless: true,
     args: FLAGS,
+    env: { ...process.env, ...env },
     ...(ownWindow ? { defaultViewport: null } : {}),
   });
 

@@ -1,8 +1,7 @@
-import { existsSync, readFileSync, writeFileSync } from 'node:fs';
-import { mkdtempSync } from 'node:fs';
+import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
+import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
 import type { Browser, Page } from 'puppeteer-core';
 import { facesOf, type TunedCandidate } from '@lettera/core/fallback';
 import { fallbackFaceRule } from '@lettera/core/deliver';
@@ -45,7 +44,7 @@ afterAll(async () => {
   await lettera?.close();
 });
 beforeEach(async () => {
-  await page?.close();
+  if (page && !page.isClosed()) await page.close();
   ({ page, errors } = await newPage(browser));
   await page.goto(address());
   await page.waitForSelector('ol[aria-label="Stack of Text"] .fallback');
@@ -79,6 +78,46 @@ describe('the stack', () => {
     await stored(({ voices }) => voices['text']?.fallback === null);
     expect(await eventually(names, (now) => now.length === 2)).toEqual(proposed);
     expect(errors).toEqual([]);
+  });
+
+  test('is added to and put in order by dragging', async () => {
+    const proposed = await names();
+    await page.setDragInterception(true);
+    const drag = async (what: string, to: string) => {
+      const [from, onto] = [await page.waitForSelector(what), await page.waitForSelector(to)];
+      if (from && onto) await from.dragAndDrop(onto);
+    };
+    const entry = (place: number) =>
+      `ol[aria-label="Stack of Text"] .fallback:nth-of-type(${place})`;
+    await drag('::-p-xpath(//tr[@draggable][.//b="Cambria"])', entry(2));
+    await eventually(names, (now) => now[0] === 'Cambria for Literata');
+    await drag(entry(2), entry(4));
+    await eventually(names, (now) => now[1] === 'Cambria for Literata');
+    await stored(({ voices }) => voices['text']?.fallback?.[1] === 'cambria');
+    await press(page, 'Take what Lettera proposes');
+    await eventually(names, (now) => now.join() === proposed.join());
+    expect(errors).toEqual([]);
+  });
+
+  test('says that fitting was stopped, and goes on with it', async () => {
+    await page.setRequestInterception(true);
+    let stopped = false;
+    page.on('request', (request) => {
+      if (stopped || !/\/api\/.*\/fallbacks$/.test(request.url()) || request.method() !== 'GET') {
+        void request.continue();
+        return;
+      }
+      stopped = true;
+      void request.respond({
+        status: 409,
+        contentType: 'application/problem+json',
+        body: JSON.stringify({ type: 'urn:lettera:problem:stopped' }),
+      });
+    });
+    await page.reload();
+    await press(page, 'Go on fitting');
+    await page.waitForSelector('ol[aria-label="Stack of Text"] .fallback');
+    expect(await page.$('::-p-aria(Go on fitting)')).toBeNull();
   });
 
   test('takes plain names as they are typed, says what was put right, and refuses what is no list', async () => {
@@ -184,35 +223,42 @@ describe('visitors', () => {
 });
 
 describe('local fonts of the designer’s own machine', () => {
-  /** A machine that has Palatino, or one whose owner refuses: no test machine has either. */
-  async function onMachine(answer: 'has Palatino' | 'refuses'): Promise<void> {
+  let folder: string;
+  let own: Browser | undefined;
+  const ask = () => press(page, 'Measure those on this machine');
+
+  /** Chromium on a machine that carries copies of an open font as Palatino Bold and under a name of no platform. */
+  async function machine(setting: 'granted' | 'denied'): Promise<void> {
+    folder = mkdtempSync(join(tmpdir(), 'lettera-machine-'));
     const [file] = twinFiles('pt-serif', 'bold');
     const { sfnt } = await unpack(readFileSync(file?.path ?? ''));
-    await page.evaluateOnNewDocument(
-      (base64, what) => {
-        const machine = window as unknown as { queryLocalFonts: () => Promise<object[]> };
-        machine.queryLocalFonts = () => {
-          if (what === 'refuses') {
-            return Promise.reject(new DOMException('No', 'NotAllowedError'));
-          }
-          const bytes = Uint8Array.from(atob(base64), (one) => one.charCodeAt(0));
-          const font = { family: 'Palatino', blob: () => Promise.resolve(new Blob([bytes])) };
-          return Promise.resolve([
-            { ...font, fullName: 'Palatino Bold', postscriptName: 'Palatino-Bold' },
-            { ...font, fullName: 'Lanternfish', postscriptName: 'Lanternfish' },
-          ]);
-        };
-      },
-      Buffer.from(sfnt).toString('base64'),
-      answer,
+    const names = { family: 'Palatino', full: 'Palatino Bold', postScript: 'Palatino-Bold' };
+    writeFileSync(join(folder, 'a.ttf'), renamed(sfnt, { ...names, style: 'Bold' }));
+    writeFileSync(join(folder, 'b.ttf'), renamed(sfnt, 'Lanternfish'));
+    const config = join(folder, 'fonts.conf');
+    writeFileSync(
+      config,
+      `<fontconfig><dir>${folder}</dir><cachedir>${folder}/cache</cachedir></fontconfig>`,
     );
+    own = await launchBrowser({ env: { FONTCONFIG_FILE: config } });
+    ({ page, errors } = await newPage(own));
+    const session = await page.createCDPSession();
+    await session.send('Browser.setPermission', {
+      permission: { name: 'local-fonts' },
+      setting,
+      origin: lettera.url,
+    });
     await page.goto(address());
-    await press(page, 'Measure those on this machine');
   }
-  const said = () => page.$eval('.said', (node) => node.textContent ?? '').catch(() => '');
+  afterEach(async () => {
+    await page.close();
+    await own?.close();
+    rmSync(folder, { recursive: true, force: true });
+  });
 
   test('are measured on a click, those of the list alone', async () => {
-    await onMachine('has Palatino');
+    await machine('granted');
+    await ask();
     const kept = async () =>
       (await (
         await fetch(`${lettera.url}/api/v1/projects/tarnholm-light/local-fonts`)
@@ -223,7 +269,9 @@ describe('local fonts of the designer’s own machine', () => {
   }, 60_000);
 
   test('are left alone where the browser is not allowed to show them', async () => {
-    await onMachine('refuses');
+    await machine('denied');
+    await ask();
+    const said = () => page.$eval('.said', (node) => node.textContent ?? '').catch(() => '');
     expect(await eventually(said, (text) => text !== '', 30_000)).toContain('Nothing was measured');
   }, 60_000);
 });

@@ -49,6 +49,12 @@ export function deliveryRoutes(
     response.json(await tuner.trials(id, changed));
   });
 
+  router.delete('/projects/:id/fallbacks/fitting', async (request, response) => {
+    const { id } = await projectOf(projects, request);
+    tuner.stop(id);
+    response.status(204).end();
+  });
+
   /** One local font at each limit of evenness, for what a voice is most used in. */
   router.get('/projects/:id/fallbacks/:voice/:local/curve', async (request, response) => {
     const { id, document } = await projectOf(projects, request);

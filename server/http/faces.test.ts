@@ -329,6 +329,17 @@ describe('fallbacks for a pair that is only looked at', () => {
     await api().post(`/api/v1/projects/${id}/fonts`).attach('file', SPECTRAL).expect(201);
     const patch = [{ op: 'replace', path: '/voices/text/family', value: 'spectral' }];
     const trials = (body: object) => api().post(`/api/v1/projects/${id}/fallbacks`).send(body);
+
+    // Whoever waits for a fitting that is stopped hears so; asked again, it goes on.
+    const begun = new Promise((resolve) => server.services.progress.on(id, resolve));
+    const stopped = trials(patch).then((answer) => answer);
+    await begun;
+    await api().delete(`/api/v1/projects/${id}/fallbacks/fitting`).expect(204);
+    expect((await stopped).body).toMatchObject({
+      type: 'urn:lettera:problem:stopped',
+      status: 409,
+    });
+
     const { body } = await trials(patch).expect(200);
     expect(Object.keys(body as object)).toEqual(['text/spectral']);
     expect((await api().get(`/api/v1/projects/${id}/fallbacks`)).body).toEqual({});

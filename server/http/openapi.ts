@@ -386,13 +386,20 @@ export const openApi = {
         summary: 'Local fonts tried for each voice in use, by voice and family',
         responses: {
           200: answer('Trials', ref('Trials')),
-          ...problems(404),
+          ...problems(404, 409),
         },
       },
       post: {
         summary: 'The same for the project as it would stand after a change, which is not made',
         requestBody: { content: json(ref('Patch')) },
-        responses: { 200: answer('Trials', ref('Trials')), ...problems(400, 404, 422) },
+        responses: { 200: answer('Trials', ref('Trials')), ...problems(400, 404, 409, 422) },
+      },
+    },
+    '/projects/{id}/fallbacks/fitting': {
+      parameters: [project],
+      delete: {
+        summary: 'Stops the fitting that is under way; whoever waits for it is told so',
+        responses: { 204: { description: 'Stopped' }, ...problems(404) },
       },
     },
     '/projects/{id}/fallbacks/{voice}/{local}/curve': {
@@ -408,7 +415,7 @@ export const openApi = {
             'Tuned, in order of the limits; null where it cannot be',
             list({ anyOf: [ref('TunedFace'), { type: 'null' }] }),
           ),
-          ...problems(404),
+          ...problems(404, 409),
         },
       },
     },
@@ -433,7 +440,7 @@ export const openApi = {
         summary: 'What the bundle holds, file by file, with the text of text files',
         responses: {
           200: answer('Files', list(ref('DeliveryFile'))),
-          ...problems(404),
+          ...problems(404, 409),
         },
       },
     },
@@ -441,14 +448,14 @@ export const openApi = {
       parameters: [project],
       get: {
         summary: 'Which files have been made for it so far, without waiting for the rest',
-        responses: { 200: answer('Files made', ref('DeliveryEvidence')), ...problems(404) },
+        responses: { 200: answer('Files made', ref('DeliveryEvidence')), ...problems(404, 409) },
       },
     },
     '/projects/{id}/bundle.zip': {
       parameters: [project],
       get: {
         summary: 'The bundle',
-        responses: { 200: file('Zip', 'application/zip'), ...problems(404) },
+        responses: { 200: file('Zip', 'application/zip'), ...problems(404, 409) },
       },
     },
     '/local-fonts': {

@@ -5,6 +5,7 @@ import type { FieldError } from '@lettera/core/document';
 import { FontError } from '@lettera/core/font';
 import { NothingToDoError, StaleRevisionError } from '../store/projectStore';
 import { TooMuchError } from '../incoming';
+import { FittingStoppedError } from '../job/fallbackTrials';
 import { DatabaseBusyError } from '../store/database';
 import { NotListedError, SupplyError } from '../supply/foundryClient';
 import { PickError } from '../supply/taking';
@@ -29,6 +30,7 @@ export type ProblemName =
   | 'database-busy'
   | 'busy'
   | 'starting'
+  | 'stopped'
   | 'unreadable-upload'
   | 'internal';
 
@@ -51,6 +53,7 @@ const TITLES: Record<ProblemName, [status: number, title: string]> = {
   'database-busy': [503, 'The database is busy'],
   busy: [503, 'Too much at once'],
   starting: [503, 'Lettera is starting'],
+  stopped: [409, 'The work was stopped'],
   'unreadable-upload': [422, 'The upload could not be read'],
   internal: [500, 'Something went wrong in Lettera'],
 };
@@ -170,6 +173,7 @@ export function toProblem(error: unknown): Problem {
   }
   if (error instanceof PickError) return new Problem('bad-request', kept(error.message));
   if (error instanceof NotListedError) return new Problem('not-found', error.message);
+  if (error instanceof FittingStoppedError) return new Problem('stopped', error.message);
   if (error instanceof SupplyError) return new Problem('foundry-failed', error.message);
   if (error instanceof multer.MulterError) return fromUpload(error);
   return (

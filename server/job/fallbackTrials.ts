@@ -31,8 +31,19 @@ const TEXTS_REMEMBERED = 50;
 const hash = (value: unknown): string =>
   createHash('sha256').update(JSON.stringify(value)).digest('hex');
 
+/** A person stopped the fitting that was waited for. */
+export class FittingStoppedError extends Error {
+  override readonly name = 'FittingStoppedError';
+
+  constructor() {
+    super('Fitting the local fonts was stopped.');
+  }
+}
+
 /** What all tunings of a project share. */
 interface Ground {
+  /** Aborts when the project's fitting is stopped. */
+  signal: AbortSignal;
   document: ProjectDocument;
   text: TuningText;
   textKey: string;
@@ -50,6 +61,8 @@ interface Ground {
 export class FallbackTuner {
   readonly #known = new Map<string, Promise<TunedFace | null>>();
   readonly #texts = new Map<string, { text: TuningText; textKey: string }>();
+  /** Of each project, how to stop what is being fitted for it. */
+  readonly #stopping = new Map<string, AbortController>();
 
   constructor(
     private readonly fonts: FontStore,
@@ -59,6 +72,13 @@ export class FallbackTuner {
     private readonly progress: Progress,
   ) {}
 
+  /** Stops what is being fitted for a project; what is done is kept, and asking again goes on from there. */
+  stop(projectId: string): void {
+    this.#stopping.get(projectId)?.abort(new FittingStoppedError());
+    this.#stopping.delete(projectId);
+  }
+
+  /** @throws FittingStoppedError when it is stopped meanwhile */
   async trials(projectId: string, document: ProjectDocument): Promise<FallbackTrials> {
     const ground = { ...(await this.#groundOf(projectId, document)), told: this.#told(projectId) };
     const voices = [...voiceUses(document).keys()].filter((key) => document.voices[key]?.family);
@@ -101,7 +121,13 @@ export class FallbackTuner {
     const measuredKeys = Object.fromEntries(
       Object.entries(measured).map(([local, variants]) => [local, hash(variants)]),
     );
-    return { document, measured, measuredKeys, ...(await this.#textOf(projectId, document)) };
+    return {
+      signal: this.#signalOf(projectId),
+      document,
+      measured,
+      measuredKeys,
+      ...(await this.#textOf(projectId, document)),
+    };
   }
 
   /** Counts the fittings that a project waits for, and tells it how far they have come. */
@@ -170,12 +196,14 @@ export class FallbackTuner {
 
   /** One weight and style of a voice over each local font, from memory where it is known. */
   async #request(
-    { document, text, textKey, measured, measuredKeys, told }: Ground,
+    ground: Ground,
     voice: string,
     { weight, slant }: StyleRequest,
     locals: readonly string[],
     fitting: Fitting,
   ): Promise<Record<string, TunedFace>> {
+    const { signal, document, text, textKey, measured, measuredKeys, told } = ground;
+    signal.throwIfAborted();
     const family = document.case[document.voices[voice]?.family ?? ''];
     const match = matchFace(family?.faces ?? [], { weight, slant });
     if (!match) return {};
@@ -197,24 +225,35 @@ export class FallbackTuner {
 
     const unknown = locals.filter((local) => !this.#known.has(keyOf(local)));
     if (unknown.length > 0) {
-      const job = this.#tune(hashes, match.face.pinned, {
-        instanceWeight,
-        weight,
-        slant,
-        locals: unknown,
-        measured: Object.fromEntries(
-          unknown.flatMap((local) => (measured[local] ? [[local, measured[local]]] : [])),
-        ),
-        text,
-        fitting,
-      });
+      const job = this.#tune(
+        hashes,
+        match.face.pinned,
+        {
+          instanceWeight,
+          weight,
+          slant,
+          locals: unknown,
+          measured: Object.fromEntries(
+            unknown.flatMap((local) => (measured[local] ? [[local, measured[local]]] : [])),
+          ),
+          text,
+          fitting,
+        },
+        signal,
+      );
       told?.(job);
       for (const local of unknown) this.#remember(keyOf(local), local, job);
     }
-    const faces = await Promise.all(
-      locals.map(async (local) => [local, await this.#known.get(keyOf(local))] as const),
-    );
-    return Object.fromEntries(faces.flatMap(([local, face]) => (face ? [[local, face]] : [])));
+    try {
+      const faces = await Promise.all(
+        locals.map(async (local) => [local, await this.#known.get(keyOf(local))] as const),
+      );
+      return Object.fromEntries(faces.flatMap(([local, face]) => (face ? [[local, face]] : [])));
+    } catch (error) {
+      // Another project waited for the same tuning, and stopped it for itself.
+      if (!(error instanceof FittingStoppedError) || signal.aborted) throw error;
+      return this.#request(ground, voice, { weight, slant }, locals, fitting);
+    }
   }
 
   #remember(key: string, local: string, job: Promise<Record<string, TunedFace>>): void {
@@ -228,6 +267,7 @@ export class FallbackTuner {
     hashes: string[],
     pinned: PinnedLine | undefined,
     request: Omit<Parameters<Jobs['tune']>[0], 'files' | 'metrics'>,
+    signal: AbortSignal,
   ): Promise<Record<string, TunedFace>> {
     const [files, readings] = await Promise.all([
       this.fonts.files(hashes),
@@ -237,7 +277,13 @@ export class FallbackTuner {
     if (!reading) throw new RangeError('The files of this face are not in the store.');
     // A face that is pinned has the line box that it is pinned to.
     const metrics = pinned ? { unitsPerEm: 1, ...pinned } : reading;
-    return this.jobs.tune({ ...request, files: [...files.values()], metrics });
+    return this.jobs.tune({ ...request, files: [...files.values()], metrics }, signal);
+  }
+
+  #signalOf(projectId: string): AbortSignal {
+    const known = this.#stopping.get(projectId) ?? new AbortController();
+    this.#stopping.set(projectId, known);
+    return known.signal;
   }
 }
 

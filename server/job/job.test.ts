@@ -6,6 +6,7 @@ import { newDocument } from '@lettera/core/document';
 import { defaultFitting, LOCAL_SETS, tuningTextOf, VARIANTS } from '@lettera/core/fallback';
 import { detectFormat, readFace, Shaper, unpack } from '@lettera/core/font/file';
 import { PAGES, startTestServer, type TestServer } from '../testing/server';
+import { FittingStoppedError } from './fallbackTrials';
 import { pageText } from './pageText';
 import { twinFiles } from './twins';
 
@@ -231,6 +232,21 @@ describe('fallback trials', () => {
       '600 normal',
       '600 italic',
     ]);
+
+    // One that is stopped ends where it is, and can be gone on with; another's wait goes on.
+    const lighter = applyChange(document, [
+      { op: 'replace', path: '/styles/strong/set/weight', value: 500 },
+    ]).document;
+    const other = await projects.create(newDocument('Waits too'), PAGES);
+    const reached = new Promise((resolve) => server.services.progress.on(project.id, resolve));
+    const [stopped, waiting] = [tuner.trials(project.id, lighter), tuner.trials(other.id, lighter)];
+    const outcome = expect(stopped).rejects.toThrow(FittingStoppedError);
+    await reached;
+    tuner.stop(project.id);
+    await outcome;
+    const { 'text/gloock': faces } = await waiting;
+    expect(faces?.[0]?.faces.map(({ weight }) => weight)).toContain(500);
+    expect((await tuner.trials(project.id, lighter))['text/gloock']).toEqual(faces);
   });
 });
 

@@ -83,7 +83,7 @@ export class Jobs {
     const { least, perMegabyte } = PACKING_LIMIT;
     const limit = least + (request.bytes.byteLength / MEGABYTE) * perMegabyte;
     try {
-      return (await this.#run('derive', request, limit)) as Uint8Array;
+      return (await this.#run('derive', request, { limit })) as Uint8Array;
     } catch (error) {
       const why = isTimeout(error) ? ` within ${Math.round(limit / 1000)} seconds` : '';
       throw new FontError(
@@ -93,8 +93,9 @@ export class Jobs {
     }
   }
 
-  tune(request: TuneRequest): Promise<Record<string, TunedFace>> {
-    return this.#run('tune', request) as Promise<Record<string, TunedFace>>;
+  /** Tunes local fonts to a face. Aborting ends the worker that is at it. @throws the signal's reason then */
+  tune(request: TuneRequest, signal?: AbortSignal): Promise<Record<string, TunedFace>> {
+    return this.#run('tune', request, { signal }) as Promise<Record<string, TunedFace>>;
   }
 
   deliver(request: DeliverRequest): Promise<BundleFile[]> {
@@ -117,7 +118,7 @@ export class Jobs {
   async #onFont<T extends object>(name: string, task: unknown): Promise<T> {
     let result: T | RefusedFont;
     try {
-      result = (await this.#run(name, task, READING_LIMIT)) as T | RefusedFont;
+      result = (await this.#run(name, task, { limit: READING_LIMIT })) as T | RefusedFont;
     } catch (error) {
       throw readingFailed(error);
     }
@@ -144,13 +145,27 @@ export class Jobs {
     return this.#pool;
   }
 
-  async #run(name: string, task: unknown, limit?: number): Promise<unknown> {
+  async #run(
+    name: string,
+    task: unknown,
+    { limit, signal }: { limit?: number; signal?: AbortSignal | undefined } = {},
+  ): Promise<unknown> {
     clearTimeout(this.#idle);
     try {
-      return await this.#turn(() => {
+      return await this.#turn(async () => {
+        signal?.throwIfAborted();
         const running = this.#workers().exec(name, [task]);
-        return limit ? running.timeout(limit) : running;
+        const cancel = () => void running.cancel();
+        signal?.addEventListener('abort', cancel);
+        try {
+          return await (limit ? running.timeout(limit) : running);
+        } finally {
+          signal?.removeEventListener('abort', cancel);
+        }
       });
+    } catch (error) {
+      signal?.throwIfAborted();
+      throw error;
     } finally {
       clearTimeout(this.#idle);
       if (this.#turn.activeCount + this.#turn.pendingCount === 0) {

@@ -110,6 +110,7 @@ export const api = {
 
   pages: (id: string) => get<PageTitle[]>(`${project(id)}/pages`),
   fallbacks: (id: string) => get<FallbackTrials>(`${project(id)}/fallbacks`),
+  stopFitting: (id: string) => sendJson<void>('DELETE', `${project(id)}/fallbacks/fitting`),
   fallbacksAfter: (id: string, patch: Patch) =>
     sendJson<FallbackTrials>('POST', `${project(id)}/fallbacks`, patch),
   fallbackCurve: (id: string, voice: string, local: string) =>

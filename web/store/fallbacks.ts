@@ -3,7 +3,7 @@ import { fittingOf, trialKey, type FallbackTrials } from '@lettera/core/fallback
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import type { TwinScripts } from '@lettera/core/wire';
-import { api } from '../api/client';
+import { api, ApiError } from '../api/client';
 import { useProject } from './project';
 
 /** The fallback trials of the open project, fetched again when what they depend on has been stored. */
@@ -14,7 +14,7 @@ export const useFallbacks = defineStore('fallbacks', () => {
   const lookedAt = shallowRef<FallbackTrials>({});
   const trials = computed<FallbackTrials>(() => ({ ...lookedAt.value, ...stored.value }));
   const twins = shallowRef<TwinScripts>({});
-  const state = ref<'loading' | 'ready' | 'failed'>('loading');
+  const state = ref<'loading' | 'ready' | 'failed' | 'stopped'>('loading');
 
   /** Everything in the stored document that trials depend on; the text is the project's pages. */
   const dependsOn = computed(() => {
@@ -48,8 +48,10 @@ export const useFallbacks = defineStore('fallbacks', () => {
       if (asked !== dependsOn.value) return;
       stored.value = result;
       state.value = 'ready';
-    } catch {
-      if (asked === dependsOn.value) state.value = 'failed';
+    } catch (error) {
+      if (asked !== dependsOn.value) return;
+      const stopped = error instanceof ApiError && error.problem.type?.endsWith(':stopped');
+      state.value = stopped ? 'stopped' : 'failed';
     }
   }
 
@@ -82,5 +84,8 @@ export const useFallbacks = defineStore('fallbacks', () => {
     () => (lookedAt.value = {}),
   );
 
-  return { trials, twins, state, load };
+  /** Stops the fitting that is waited for; `load` goes on with it. */
+  const stop = (): Promise<void> => api.stopFitting(project.id);
+
+  return { trials, twins, state, load, stop };
 });

@@ -131,14 +131,19 @@ export const useLocalMeasuring = defineStore('localMeasuring', () => {
   /** Asks the browser for this machine's own fonts, which asks the designer; then measures those wanted. */
   async function fromMachine(keys: readonly string[]): Promise<void> {
     said.value = '';
-    let fonts: MachineFont[];
+    let fonts: MachineFont[] = [];
     try {
       fonts = (await window.queryLocalFonts?.()) ?? [];
     } catch (error) {
-      const denied = (error as Error).name === 'NotAllowedError';
-      said.value = denied
-        ? 'The browser was not allowed to show the fonts of this machine. Nothing was measured.'
-        : `The browser did not give the fonts of this machine: ${(error as Error).message}`;
+      if ((error as Error).name !== 'NotAllowedError') {
+        said.value = `The browser did not give the fonts of this machine: ${(error as Error).message}`;
+        return;
+      }
+    }
+    // No machine is without fonts: a browser that may not show them tells of none.
+    if (fonts.length === 0) {
+      said.value =
+        'The browser was not allowed to show the fonts of this machine. Nothing was measured.';
       return;
     }
     const wanted = fonts.flatMap((font): Wanted[] => {
@@ -153,7 +158,7 @@ export const useLocalMeasuring = defineStore('localMeasuring', () => {
     await measure(wanted);
   }
 
-  /** Measures font files: which local font one is, its own names tell. They are read here and go nowhere. */
+  /** Measures font files: which local font one is, the file's name tells. They are read here and go nowhere. */
   async function fromFiles(files: readonly File[], keys: readonly string[]): Promise<void> {
     said.value = '';
     const wanted: Wanted[] = [];

@@ -79,7 +79,12 @@ const fitting = computed(() => {
         :model-value="voice"
         @update:model-value="chosen = $event"
       />
-      <ProgressLine v-if="fitting" :done="fitting.done" :of="fitting.of"
+      <ProgressLine
+        v-if="fitting && fallbacks.state === 'loading'"
+        :done="fitting.done"
+        :of="fitting.of"
+        stoppable
+        @stop="fallbacks.stop()"
         >Fitting local fonts, {{ fitting.done }} of {{ fitting.of }}</ProgressLine
       >
       <span v-else-if="fallbacks.state === 'loading'" class="small quiet" role="status"
@@ -99,6 +104,10 @@ const fitting = computed(() => {
     <p v-if="fallbacks.state === 'failed'" class="line wrap" role="alert">
       The fallbacks could not be worked out. What was decided is kept.
       <DoButton label="Try again" @click="fallbacks.load()" />
+    </p>
+    <p v-else-if="fallbacks.state === 'stopped'" class="line wrap" role="status">
+      Fitting was stopped. What was fitted before is shown.
+      <DoButton label="Go on fitting" @click="fallbacks.load()" />
     </p>
     <p v-if="shown.case[shown.voices[voice]?.family ?? '']?.reference" class="small stands">
       Fitted to {{ shown.case[shown.voices[voice]?.family ?? '']?.reference?.standIn }}, which
