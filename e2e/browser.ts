@@ -198,22 +198,9 @@ export async function fallbacksFitted(page: Page): Promise<void> {
   );
 }
 
-/** How often a control is looked for again that was drawn anew between being found and being clicked. */
-const REDRAWN = 3;
-
-/** Clicks the control of that name within a part of the page. */
+/** Clicks the control of that name within a part of the page, once it stands still. */
 export async function press(page: Page, name: string, within = 'body'): Promise<void> {
-  for (let tries = 1; ; tries++) {
-    const control = await page.waitForSelector(`${within} ::-p-aria(${name})`);
-    if (!control) throw new Error(`There is no ${name}`);
-    try {
-      await control.click();
-      return;
-    } catch (error) {
-      const redrawn = String(error).includes('detached from document');
-      if (!redrawn || tries === REDRAWN) throw error;
-    }
-  }
+  await page.locator(`${within} ::-p-aria(${name})`).click();
 }
 
 /** Types into the field of that label, over what is there, and leaves it. */
@@ -223,9 +210,7 @@ export async function fill(
   value: string,
   within = 'body',
 ): Promise<void> {
-  const field = await page.waitForSelector(`${within} ::-p-aria(${label}[role="textbox"])`);
-  if (!field) throw new Error(`There is no field ${label}`);
-  await field.click({ clickCount: 3 });
-  await field.type(value);
+  await page.locator(`${within} ::-p-aria(${label}[role="textbox"])`).click({ count: 3 });
+  await page.keyboard.type(value);
   await page.keyboard.press('Enter');
 }
