@@ -12,6 +12,7 @@ import { FontStore } from './store/fontStore';
 import { LocalReadingStore } from './store/localReadingStore';
 import { MeasureStore } from './store/measureStore';
 import { PageStore } from './store/pageStore';
+import { SiteStore } from './store/siteStore';
 import { ProjectStore } from './store/projectStore';
 import { SessionStore } from './store/sessionStore';
 import { FoundryClient } from './supply/foundryClient';
@@ -24,6 +25,7 @@ export interface Services {
   projects: ProjectStore;
   fonts: FontStore;
   pages: PageStore;
+  sites: SiteStore;
   jobs: Jobs;
   /** Fits fallbacks. */
   tuningJobs: Jobs;
@@ -65,6 +67,7 @@ export async function openServices(config: Config): Promise<Services> {
     projects: new ProjectStore(database),
     fonts,
     pages,
+    sites: new SiteStore(database),
     jobs,
     tuningJobs,
     tuner,

@@ -583,7 +583,8 @@ describe('a patch that is not meant well', () => {
   test.each(Object.entries(MOST_PARTS))(
     'may bring the %s to %i entries, and no further',
     (part, most) => {
-      const document = seatedDocument();
+      const page = { name: 'Home', site: 'a'.repeat(64), path: 'index.html' };
+      const document = { ...seatedDocument(), pages: { home: page } };
       const [key = ''] = Object.keys(document[part as 'styles']);
       const fill = (count: number): Patch =>
         Array.from({ length: count - Object.keys(document[part as 'styles']).length }, (_, i) => ({
@@ -620,7 +621,7 @@ describe('a patch that is not meant well', () => {
 
 describe('the order of parts', () => {
   const keys = (document: ProjectDocument) =>
-    ORDERED_PARTS.map((part) => Object.keys(document[part]));
+    ORDERED_PARTS.map((part) => Object.keys(document[part] ?? {}));
   const files = (document: ProjectDocument) => bundleFiles(document, plansOf(document), {});
 
   test('is what it was when a removal is undone', () => {
@@ -660,7 +661,7 @@ describe('the order of parts', () => {
 
   test('and all that is delivered is the same to the byte after any changes are undone', () => {
     const removals = ORDERED_PARTS.flatMap((part) =>
-      Object.keys(seatedDocument()[part]).map((key): Patch => [
+      Object.keys(seatedDocument()[part] ?? {}).map((key): Patch => [
         { op: 'remove', path: `/${part}/${key}` },
       ]),
     );

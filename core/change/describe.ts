@@ -38,6 +38,9 @@ const PARTS: Record<string, string> = {
   shortlist: 'Shortlist',
   contenders: 'Contenders',
   pair: 'Voices that are paired',
+  pages: 'Page',
+  typed: 'Text typed into',
+  audience: 'Visitors',
 };
 
 const own = <T>(of: Record<string, T>, key: string): T | undefined =>
@@ -70,7 +73,7 @@ export function describePath(document: ProjectDocument, path: string, added?: st
   if (key === undefined || part === 'shortlist' || part === 'contenders' || part === 'pair')
     return heading;
   const ordered = ORDERED_PARTS.find((name) => name === part);
-  const known = ordered && own<{ name?: string }>(document[ordered], key)?.name;
+  const known = ordered && own<{ name?: string }>(document[ordered] ?? {}, key)?.name;
   const name = ordered
     ? `${heading} ${known ?? (rest.length === 0 ? added : undefined) ?? key}`
     : `${heading}: ${word(key)}`;

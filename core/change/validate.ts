@@ -12,6 +12,7 @@ import {
   ProjectDocument,
   TextElement,
   TextStyle,
+  SitePage,
   Voice,
 } from '../document/projectDocument';
 import { referenceErrors } from './references';
@@ -80,6 +81,7 @@ const PART_CLASSES: Record<(typeof ORDERED_PARTS)[number], ClassConstructor<obje
   colours: Colour,
   styles: TextStyle,
   elements: TextElement,
+  pages: SitePage,
 };
 
 /** What is wrong with parts kept by key; those that were there before are not looked at again. */
@@ -151,6 +153,8 @@ function valueErrors(
     ...(rest.length > 0 ? classErrors(ProjectDocument, { ...SHELL, ...others }, []) : []),
     ...changed
       .filter(isOrdered)
+      // Pages of the site's own may be left out.
+      .filter((name) => name !== 'pages' || Object.hasOwn(after, name))
       .flatMap((name) =>
         partsErrors(name, Object.hasOwn(after, name) ? after[name] : undefined, before[name]),
       ),

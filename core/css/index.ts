@@ -1,4 +1,6 @@
 export { colourOf, isCssColour } from './colour';
 export { isLayerName, isPlainName } from './name';
-export { selectorsFault, subjectsOf, type Subject } from './selector';
-export { isClosed, tokensOf } from './whole';
+export { compareSpecificity, specificityOf, type Specificity } from './specificity';
+export { selectorsFault, selectorTexts, subjectsOf, type Subject } from './selector';
+export { structureOf, type Statement } from './structure';
+export { isClosed, TOKEN, tokensOf, type Token } from './whole';

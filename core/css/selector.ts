@@ -116,3 +116,16 @@ const unescaped = (name: string): string =>
   name.replace(/\\(?:([0-9a-f]{1,6})\s?|(.))/gi, (_all, hex: string | undefined, plain: string) =>
     hex ? String.fromCodePoint(Math.min(parseInt(hex, 16), 0x10ffff) || 0xfffd) : plain,
   );
+
+/** The selectors of a list, each as it is written; as many as there are commas that part them. */
+export function selectorTexts(list: string): string[] {
+  const texts: string[] = [''];
+  let depth = 0;
+  for (const { text } of tokensOf(list)) {
+    if (/[([]$/.test(text)) depth++;
+    else if (text === ')' || text === ']') depth--;
+    if (text === ',' && depth === 0) texts.push('');
+    else texts[texts.length - 1] += text;
+  }
+  return texts.map((text) => text.trim()).filter(Boolean);
+}

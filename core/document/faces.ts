@@ -44,9 +44,9 @@ export const sortFaces = (faces: Face[]): Face[] =>
       a.weightMin - b.weightMin,
   );
 
-/** A key for a family that no other in the document has. */
-export function freeKey(taken: Iterable<string>, wanted: string): string {
-  const base = (KEY.test(wanted) ? wanted : `family-${wanted}`).slice(0, 60).replace(/-+$/, '');
+/** A key that no other part has: as wanted, or behind what it is where that can be none. */
+export function freeKey(taken: Iterable<string>, wanted: string, what = 'family'): string {
+  const base = (KEY.test(wanted) ? wanted : `${what}-${wanted}`).slice(0, 60).replace(/-+$/, '');
   const keys = new Set(taken);
   if (!keys.has(base)) return base;
   for (let n = 2; ; n++) if (!keys.has(`${base}-${n}`)) return `${base}-${n}`;

@@ -2,7 +2,7 @@ import type { Patch } from './patch';
 import type { ProjectDocument } from './projectDocument';
 
 /** Parts of a document that are kept by key and whose order counts: in the interface, and in what is delivered. */
-export const ORDERED_PARTS = ['case', 'voices', 'colours', 'styles', 'elements'] as const;
+export const ORDERED_PARTS = ['case', 'voices', 'colours', 'styles', 'elements', 'pages'] as const;
 
 interface Placed {
   place?: number;

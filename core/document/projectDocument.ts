@@ -23,6 +23,7 @@ import {
   Part,
   PartList,
   PartsByKey,
+  ValuesByKey,
 } from './decorators';
 import { IsCssColour, IsLayerName, IsName, IsSelector, IsUnicodeRange } from './cssValues';
 import type { PropertyValues } from './property';
@@ -391,6 +392,35 @@ export class PairVoices {
   text!: string;
 }
 
+/** A page of the site's own, on which it is proofed. What it holds was read when it was brought in. */
+export class SitePage extends Placed {
+  @IsName(120)
+  name!: string;
+
+  /** What it was brought in with: SHA-256 of all those files. */
+  @Matches(/^[0-9a-f]{64}$/, { message: 'must be the SHA-256 of files that were brought in' })
+  site!: string;
+
+  /** Its path among them. */
+  @IsName(500)
+  path!: string;
+}
+
+/** Most texts of one page that are typed over, and characters of one. */
+const MOST_TYPED = 2000;
+const LONGEST_TYPED = 20_000;
+
+/** Text that stands on a page in place of the page's own. */
+export class TypedTexts {
+  /** By the number of the text on the page, from 0: of all runs of text that are not blank. */
+  @ValuesByKey(
+    (value) => typeof value === 'string' && value.length <= LONGEST_TYPED,
+    `must be texts of at most ${LONGEST_TYPED} characters by their number`,
+    { key: /^\d{1,6}$/, most: MOST_TYPED },
+  )
+  texts!: Record<string, string>;
+}
+
 /** Most pairs kept aside: more cannot be told apart by going back and forth. */
 export const MOST_CONTENDERS = 4;
 
@@ -401,6 +431,7 @@ export const MOST_PARTS = {
   colours: 60,
   styles: 200,
   elements: 200,
+  pages: 200,
 } as const;
 
 /** Everything a project decides about the typography of its site. */
@@ -464,6 +495,16 @@ export class ProjectDocument {
 
   @PartsByKey(() => TextElement, { most: MOST_PARTS.elements })
   elements!: Record<string, TextElement>;
+
+  /** Pages of the site's own; it is proofed on those that came with the project as well. */
+  @MayBeLeftOut()
+  @PartsByKey(() => SitePage, { most: MOST_PARTS.pages })
+  pages?: Record<string, SitePage>;
+
+  /** Text typed into pages, by the page's key. */
+  @MayBeLeftOut()
+  @PartsByKey(() => TypedTexts, { most: MOST_PARTS.pages })
+  typed?: Record<string, TypedTexts>;
 
   @Part(() => Delivery)
   delivery!: Delivery;

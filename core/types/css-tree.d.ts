@@ -25,3 +25,13 @@ declare module 'css-tree/walker' {
   const walker: typeof walk;
   export default walker;
 }
+declare module 'css-tree/utils' {
+  /** Text as CSS writes it, and back. */
+  interface Coding {
+    encode(text: string): string;
+    decode(source: string): string;
+  }
+  export const ident: Coding;
+  export const string: Coding;
+  export const url: Coding;
+}

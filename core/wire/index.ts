@@ -1,4 +1,5 @@
 import type { Static, TSchema } from '@sinclair/typebox';
+import * as pages from './pages';
 import * as project from './project';
 import * as readings from './readings';
 import * as work from './work';
@@ -16,7 +17,9 @@ export const SHAPES = {
   Scale: project.ScaleShape,
   Patch: project.PatchShape,
   HistoryEntry: project.HistoryEntry,
-  PageTitle: project.PageTitle,
+  PageTitle: pages.PageTitle,
+  BroughtPages: pages.BroughtPages,
+  PageAccount: pages.PageAccount,
   Reading: readings.Reading,
   FaceMeasures: readings.Measures,
   LowerCase: readings.LowerCase,
@@ -51,6 +54,8 @@ export type Project = Shape<'Project'>;
 /** A revision in the history of a project. */
 export type HistoryEntry = Shape<'HistoryEntry'>;
 export type PageTitle = Shape<'PageTitle'>;
+export type BroughtPages = Shape<'BroughtPages'>;
+export type PageAccount = Shape<'PageAccount'>;
 export type LibraryDetails = Shape<'LibraryDetails'>;
 export type MeasuredFile = Shape<'MeasuredFile'>;
 /** What became of one file of an upload. */

@@ -60,6 +60,8 @@ export const Document = Type.Object(
     scale: core<Scale>('Scale'),
     colours: byKey(Type.Unknown()),
     styles: byKey(Type.Unknown()),
+    pages: Type.Optional(byKey(Type.Unknown(), 'Pages of the site’s own')),
+    typed: Type.Optional(byKey(Type.Unknown(), 'Text typed into pages')),
     elements: byKey(Type.Unknown()),
     delivery: Type.Object({ layer: nullable(text()), display: text(), dark: boolean() }),
   },
@@ -152,4 +154,3 @@ export const Problem = Type.Object(
 );
 
 export const Session = Type.Object({ tokenNeeded: boolean(), signedIn: boolean() });
-export const PageTitle = Type.Object({ slug: text(), title: text() });

@@ -1,6 +1,5 @@
 import { readFile } from 'node:fs/promises';
-import { Router, type Request, type RequestHandler } from 'express';
-import multer from 'multer';
+import { Router, type Request } from 'express';
 import pLimit from 'p-limit';
 import { slug } from '@lettera/core/deliver';
 import { faceOf, takeFilesIn } from '@lettera/core/change';
@@ -8,9 +7,9 @@ import { type ProjectDocument, sharedPlaces } from '@lettera/core/document';
 import { FontError, type FaceReading } from '@lettera/core/font';
 import type { Services } from '../services';
 import type { ReadFont } from '../job/tasks';
-import type { Arrival } from '../incoming';
 import { Problem } from './problem';
-import { bodyLimit, instanceOf, projectOf, untilGone } from './requests';
+import { instanceOf, projectOf, untilGone } from './requests';
+import { fileName, filesOf, receivingFiles } from './uploads';
 
 const MEGABYTE = 1024 * 1024;
 const LARGEST_FILE = 20 * MEGABYTE;
@@ -51,33 +50,6 @@ function conflictsOf(
   });
 }
 
-/** Files of a form, received where the server keeps what arrives. */
-class ReceivedFiles implements multer.StorageEngine {
-  constructor(private readonly arrivals: WeakMap<Request, Arrival>) {}
-
-  _handleFile(
-    request: Request,
-    file: Express.Multer.File,
-    done: (error?: unknown, info?: Partial<Express.Multer.File>) => void,
-  ): void {
-    const arrival = this.arrivals.get(request);
-    if (!arrival) {
-      done(new RangeError('Nothing was expected.'));
-      return;
-    }
-    arrival.receive(file.stream).then((info) => done(null, info), done);
-  }
-
-  /** What has arrived goes with the request. */
-  _removeFile(_request: Request, _file: Express.Multer.File, done: (error: null) => void): void {
-    done(null);
-  }
-}
-
-/** Multer reads names as Latin-1; browsers send UTF-8. */
-const fileName = ({ originalname }: Express.Multer.File): string =>
-  Buffer.from(originalname, 'latin1').toString('utf8');
-
 /** The font files of a project: taking them in, what they say of themselves, and the files. */
 export function fontRoutes({
   projects,
@@ -88,27 +60,6 @@ export function fontRoutes({
   deliveries,
 }: Pick<Services, 'projects' | 'fonts' | 'jobs' | 'progress' | 'incoming' | 'deliveries'>): Router {
   const router = Router();
-  const arrivals = new WeakMap<Request, Arrival>();
-  const upload = multer({
-    storage: new ReceivedFiles(arrivals),
-    limits: { fileSize: LARGEST_FILE, files: MOST_FILES, fields: 0 },
-  });
-
-  /** Makes room for what a request brings, and clears it once that is answered. */
-  const expecting =
-    (bytes: number): RequestHandler =>
-    async (request, response, next) => {
-      const announced = Number(request.headers['content-length'] ?? 0);
-      // Who is turned away is still sending, and hears of it only once all has been taken in and let go.
-      const arrival = await incoming.expect(bytes, announced).catch((error: unknown) => {
-        request.resume();
-        throw error;
-      });
-      arrivals.set(request, arrival);
-      response.once('close', () => void arrival.clear());
-      next();
-    };
-
   /** Reads what a file holds, and stores each font of it at once, so that none is held for long. */
   const takeUpload = async (
     projectId: string,
@@ -144,13 +95,16 @@ export function fontRoutes({
 
   router.post(
     '/projects/:id/fonts',
-    bodyLimit(LARGEST_UPLOAD, 'Font files sent at once'),
-    expecting(LARGEST_UPLOAD),
-    upload.array('file', MOST_FILES),
+    ...receivingFiles(incoming, {
+      file: LARGEST_FILE,
+      all: LARGEST_UPLOAD,
+      files: MOST_FILES,
+      what: 'Font files sent at once',
+    }),
     async (request: Request<{ id: string }>, response) => {
       const project = await projectOf(projects, request);
       const gone = untilGone(response);
-      const files = (request.files ?? []) as Express.Multer.File[];
+      const files = filesOf(request);
       if (files.length === 0) {
         throw new Problem('bad-request', 'Send one or more font files in parts named “file”.');
       }
@@ -227,13 +181,17 @@ export function fontRoutes({
   /** Measures a font that stays where it is: to look for what looks like it. Nothing is kept. */
   router.post(
     '/projects/:id/measures',
-    bodyLimit(LARGEST_FILE, 'A font file'),
-    expecting(LARGEST_FILE + MEGABYTE),
-    upload.single('file'),
+    ...receivingFiles(incoming, {
+      file: LARGEST_FILE,
+      all: LARGEST_FILE + MEGABYTE,
+      files: 1,
+      what: 'A font file',
+    }),
     async (request: Request<{ id: string }>, response) => {
       await projectOf(projects, request);
-      if (!request.file) throw new Problem('bad-request', 'Send a font file in a part “file”.');
-      const { path, size } = request.file;
+      const [file] = filesOf(request);
+      if (!file) throw new Problem('bad-request', 'Send a font file in a part “file”.');
+      const { path, size } = file;
       const { bytes, reading } = await jobs.readFont({ path });
       response.json({
         family: reading.family,

@@ -23,6 +23,12 @@ const file = (description: string, type: string) => ({
   description,
   content: { [type]: { schema: { type: 'string', format: 'binary' } } },
 });
+/** Files in the parts of a form that are named `file`. */
+const filesSent = {
+  'multipart/form-data': {
+    schema: object({ file: list({ type: 'string', format: 'binary' }) }),
+  },
+};
 const problems = (...statuses: number[]) =>
   Object.fromEntries(
     statuses.map((status) => [
@@ -192,11 +198,7 @@ export const openApi = {
       post: {
         summary: 'Take font files in; a bad file among good ones refuses only itself',
         requestBody: {
-          content: {
-            'multipart/form-data': {
-              schema: object({ file: list({ type: 'string', format: 'binary' }) }),
-            },
-          },
+          content: filesSent,
         },
         responses: {
           201: answer('What became of each file, in their order', list(ref('TakenFile'))),
@@ -365,6 +367,14 @@ export const openApi = {
           ...problems(404),
         },
       },
+      post: {
+        summary: 'Brings pages of the site’s own in: files with their paths, or archives',
+        requestBody: { content: filesSent },
+        responses: {
+          201: answer('What became of them', ref('BroughtPages')),
+          ...problems(400, 404, 413, 422, 503),
+        },
+      },
     },
     '/projects/{id}/pages/{page}': {
       parameters: [project, inPath('page', 'Short name of a page')],
@@ -378,6 +388,24 @@ export const openApi = {
       get: {
         summary: 'The layout of a page',
         responses: { 200: file('CSS', 'text/css'), ...problems(404) },
+      },
+    },
+    '/projects/{id}/pages/{page}/account': {
+      parameters: [project, inPath('page', 'Short name of a page of the site’s own')],
+      get: {
+        summary: 'What was taken out of a page, and what its style sheets do to type',
+        responses: { 200: answer('Account', ref('PageAccount')), ...problems(404) },
+      },
+    },
+    '/projects/{id}/sites/{site}/{path}': {
+      parameters: [
+        project,
+        inPath('site', 'SHA-256 of the files that pages were brought in with'),
+        inPath('path', 'Path of one of those files'),
+      ],
+      get: {
+        summary: 'A style sheet, picture or font that a page asks for',
+        responses: { 200: file('File', '*/*'), ...problems(404) },
       },
     },
     '/projects/{id}/fallbacks': {

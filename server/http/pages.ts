@@ -1,37 +1,164 @@
-import { Router } from 'express';
-import { escapeHtml } from '@lettera/core/deliver';
+import { createHash } from 'node:crypto';
+import { createReadStream } from 'node:fs';
+import { Router, type Request } from 'express';
+import { escapeHtml, slug } from '@lettera/core/deliver';
+import { freeKey, type ProjectDocument, type SitePage } from '@lettera/core/document';
+import { SITE_LIMITS, type TypeRules } from '@lettera/core/page';
+import type { ReadPage } from '@lettera/core/page/file';
 import type { Services } from '../services';
+import type { Page } from '../store/pageStore';
 import { Problem } from './problem';
 import { projectOf } from './requests';
 import { pageSecurity } from './security';
+import { fileName, filesOf, receivingFiles } from './uploads';
 
-/** The pages that a project is proofed on. */
-export function pageRoutes({ projects, pages }: Pick<Services, 'projects' | 'pages'>): Router {
+const MEGABYTE = 1024 * 1024;
+/** Sites are sent packed or not; what they unpack to is counted as they are read. */
+const SITE_UPLOAD = {
+  file: SITE_LIMITS.bytes,
+  all: SITE_LIMITS.bytes + MEGABYTE,
+  files: SITE_LIMITS.files,
+  what: 'The files of a site',
+};
+/** Rules of so many pages are remembered: they are read once and never change. */
+const RULES_REMEMBERED = 40;
+
+/** What tells a site from all others: the hash of its files and their paths. */
+async function siteHash(files: readonly { path: string; at: string }[]): Promise<string> {
+  const hash = createHash('sha256');
+  for (const { path, at } of files) {
+    hash.update(`${path}\0`);
+    for await (const piece of createReadStream(at)) hash.update(piece as Buffer);
+    hash.update('\0');
+  }
+  return hash.digest('hex');
+}
+
+const plainName = (title: string): string =>
+  title
+    .replace(/[\p{Cc}\p{Cs}]/gu, '')
+    .slice(0, 120)
+    .trim() || 'Page';
+
+/** Pages as parts of the document, each under a key of its own. */
+function pagesIn(
+  { pages = {} }: ProjectDocument,
+  read: readonly ReadPage[],
+  site: string,
+  taken: readonly string[],
+): [key: string, page: SitePage][] {
+  const keys = new Set([...taken, ...Object.keys(pages)]);
+  const known = Object.values(pages);
+  return read
+    .filter(({ path }) => !known.some((page) => page.site === site && page.path === path))
+    .map(({ title, path }) => {
+      const key = freeKey(keys, slug(title) || 'page', 'page');
+      keys.add(key);
+      return [key, { name: plainName(title), site, path }];
+    });
+}
+
+/** The pages that a project is proofed on: those that came with it, and the site's own. */
+export function pageRoutes({
+  projects,
+  pages,
+  sites,
+  jobs,
+  incoming,
+}: Pick<Services, 'projects' | 'pages' | 'sites' | 'jobs' | 'incoming'>): Router {
   const router = Router();
+  const rules = new Map<string, Promise<TypeRules>>();
+
+  /** A page of the site's own as it was read. @throws Problem 404 */
+  const ownPage = async (id: string, { site, path }: SitePage): Promise<ReadPage> => {
+    const page = await sites.page(id, site, path);
+    if (!page) throw new Problem('not-found', 'This project has no such page.');
+    return page;
+  };
+
+  const rulesOf = (id: string, { site, path }: SitePage): Promise<TypeRules> => {
+    const key = `${id} ${site} ${path}`;
+    const known = rules.get(key);
+    if (known) return known;
+    const reading = (async () => {
+      const [{ sheets }, texts] = await Promise.all([
+        ownPage(id, { name: '', site, path }),
+        sites.sheets(id, site),
+      ]);
+      return jobs.typeRules({ sheets, texts });
+    })();
+    reading.catch(() => rules.delete(key));
+    rules.set(key, reading);
+    for (const oldest of rules.keys()) {
+      if (rules.size <= RULES_REMEMBERED) break;
+      rules.delete(oldest);
+    }
+    return reading;
+  };
 
   router.get('/projects/:id/pages', async (request, response) => {
-    const { id } = await projectOf(projects, request);
-    response.json((await pages.list(id)).map(({ slug, title }) => ({ slug, title })));
+    const { id, document } = await projectOf(projects, request);
+    response.json([
+      ...(await pages.list(id)).map(({ slug: key, title }) => ({ slug: key, title })),
+      ...Object.entries(document.pages ?? {}).map(([key, { name }]) => ({
+        slug: key,
+        title: name,
+      })),
+    ]);
   });
+
+  /** Brings pages in: HTML with what belongs to it, as files with their paths, or in archives. */
+  router.post(
+    '/projects/:id/pages',
+    ...receivingFiles(incoming, SITE_UPLOAD),
+    async (request: Request<{ id: string }>, response) => {
+      const { id } = await projectOf(projects, request);
+      const files = filesOf(request).map((file) => ({ path: fileName(file), at: file.path }));
+      if (files.length === 0) {
+        throw new Problem('bad-request', 'Send the files of a site in parts named “file”.');
+      }
+      const site = await siteHash(files);
+      const read = await jobs.readPages({ files, base: `../sites/${site}/` });
+      await sites.add(id, site, read);
+      const taken = (await pages.list(id)).map((page) => page.slug);
+      let added: [string, SitePage][] = [];
+      const inside = (document: ProjectDocument) => {
+        added = pagesIn(document, read.pages, site, taken);
+        return document.pages
+          ? added.map(([key, page]) => ({
+              op: 'add' as const,
+              path: `/pages/${key}`,
+              value: page,
+            }))
+          : [{ op: 'add' as const, path: '/pages', value: Object.fromEntries(added) }];
+      };
+      const { document } = await projectOf(projects, request);
+      if (pagesIn(document, read.pages, site, taken).length > 0) {
+        const names = read.pages.map(({ title }) => plainName(title));
+        await projects.change(id, null, inside, {
+          label: `Pages: ${names.join(', ').slice(0, 120)} brought in`,
+        });
+      }
+      response.status(201).json({
+        pages: added.map(([slugOf, { name }]) => ({ slug: slugOf, title: name })),
+        refused: read.refused,
+        leftOut: read.leftOut,
+      });
+    },
+  );
 
   router.get('/projects/:id/pages/:page', pageSecurity, async (request, response) => {
     const project = await projectOf(projects, request);
-    const page = await pages.get(project.id, request.params.page);
+    const { page: key } = request.params;
+    const own = project.document.pages?.[key];
+    response.set('Cache-Control', 'no-store').type('html');
+    if (own) {
+      response.send((await ownPage(project.id, own)).html);
+      return;
+    }
+    const page = await pages.get(project.id, key);
     if (!page) throw new Problem('not-found', 'This project has no such page.');
-    const language = escapeHtml(project.document.languages[0] ?? 'en');
-    response.set('Cache-Control', 'no-store').type('html').send(`<!doctype html>
-<html lang="${language}">
-<head>
-<meta charset="utf-8">
-<meta name="viewport" content="width=device-width, initial-scale=1">
-<title>${escapeHtml(page.title)}</title>
-<link rel="stylesheet" href="${encodeURIComponent(page.slug)}/page.css">
-</head>
-<body>
-${page.html}
-</body>
-</html>
-`);
+    response.send(samplePage(page, project.document.languages[0] ?? 'en'));
   });
 
   router.get('/projects/:id/pages/:page/page.css', async (request, response) => {
@@ -41,5 +168,42 @@ ${page.html}
     response.type('css').send(page.css);
   });
 
+  /** What was taken out of a page of the site's own, and what its style sheets do to type. */
+  router.get('/projects/:id/pages/:page/account', async (request, response) => {
+    const { id, document } = await projectOf(projects, request);
+    const own = document.pages?.[request.params.page];
+    if (!own) throw new Problem('not-found', 'This project has no such page of its own.');
+    const [{ removed, notes }, { rules: found, layers }] = await Promise.all([
+      ownPage(id, own),
+      rulesOf(id, own),
+    ]);
+    response.json({ removed, notes, rules: found, layers });
+  });
+
+  router.get('/projects/:id/sites/:site/*path', pageSecurity, async (request, response) => {
+    const { id } = await projectOf(projects, request);
+    const path = ([] as string[]).concat(request.params['path'] ?? []).join('/');
+    const file = await sites.file(id, request.params['site'] ?? '', path);
+    if (!file) throw new Problem('not-found', 'This project has no such file.');
+    response.set('Cache-Control', 'private, max-age=31536000, immutable');
+    response.type(file.type).send(Buffer.from(file.bytes));
+  });
+
   return router;
 }
+
+/** A page that came with the project, in the project's language. */
+const samplePage = ({ slug: key, title, html, css }: Page, language: string): string =>
+  `<!doctype html>
+<html lang="${escapeHtml(language)}">
+<head>
+<meta charset="utf-8">
+<meta name="viewport" content="width=device-width, initial-scale=1">
+<title>${escapeHtml(title)}</title>
+${css ? `<link rel="stylesheet" href="${encodeURIComponent(key)}/page.css">` : ''}
+</head>
+<body>
+${html}
+</body>
+</html>
+`;

@@ -3,6 +3,7 @@ import multer from 'multer';
 import { ChangeError } from '@lettera/core/change';
 import type { FieldError } from '@lettera/core/document';
 import { FontError } from '@lettera/core/font';
+import { SiteError } from '@lettera/core/page';
 import { NothingToDoError, StaleRevisionError } from '../store/projectStore';
 import { TooMuchError } from '../incoming';
 import { FittingStoppedError } from '../job/fallbackTrials';
@@ -19,6 +20,7 @@ export type ProblemName =
   | 'revision-missing'
   | 'nothing-to-do'
   | 'unusable-font'
+  | 'unusable-page'
   | 'too-large'
   | 'too-many-requests'
   | 'media-type'
@@ -42,6 +44,7 @@ const TITLES: Record<ProblemName, [status: number, title: string]> = {
   'revision-missing': [428, 'The revision is missing'],
   'nothing-to-do': [409, 'There is nothing to undo or redo'],
   'unusable-font': [422, 'The font cannot be used'],
+  'unusable-page': [422, 'The page cannot be used'],
   'too-large': [413, 'Too large'],
   'too-many-requests': [429, 'Too many requests'],
   'media-type': [415, 'Not the media type expected'],
@@ -105,10 +108,10 @@ const STORAGE_FAILURE = /SQLITE_(FULL|READONLY|IOERR|CANTOPEN|CORRUPT)|ENOSPC|ER
 
 function fromUpload({ code }: multer.MulterError): Problem {
   if (code === 'LIMIT_FILE_SIZE') {
-    return new Problem('too-large', kept('A font file may be at most 20 MB.'));
+    return new Problem('too-large', kept('One of the files is larger than may be sent.'));
   }
   if (code === 'LIMIT_FILE_COUNT') {
-    return new Problem('too-large', kept('At most 250 files may be sent at once.'));
+    return new Problem('too-large', kept('There are more files than may be sent at once.'));
   }
   return new Problem('bad-request', kept('The form holds parts other than “file”.'));
 }
@@ -171,6 +174,7 @@ export function toProblem(error: unknown): Problem {
   if (error instanceof FontError) {
     return new Problem('unusable-font', kept(error.message), { reason: error.reason });
   }
+  if (error instanceof SiteError) return new Problem('unusable-page', kept(error.message));
   if (error instanceof PickError) return new Problem('bad-request', kept(error.message));
   if (error instanceof NotListedError) return new Problem('not-found', error.message);
   if (error instanceof FittingStoppedError) return new Problem('stopped', error.message);

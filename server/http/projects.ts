@@ -13,7 +13,7 @@ const JSON_PATCH = 'application/json-patch+json';
 
 /** Projects, their documents, changes, undo and redo, and the stream of revisions. */
 export function projectRoutes(
-  { projects, fonts, progress }: Pick<Services, 'projects' | 'fonts' | 'progress'>,
+  { projects, fonts, sites, progress }: Pick<Services, 'projects' | 'fonts' | 'sites' | 'progress'>,
   startingPages: () => Promise<Page[]>,
   ending: AbortSignal,
 ): Router {
@@ -39,6 +39,24 @@ export function projectRoutes(
         places
           .filter(({ sha256 }) => missing.includes(sha256))
           .map(({ path }) => ({ path, message: 'is not a file that this project has taken in' })),
+      );
+    }
+  };
+
+  /** A document may name only pages that were brought in. */
+  const checkPages = async (projectId: string, document: ProjectDocument): Promise<void> => {
+    const named = Object.entries(document.pages ?? {});
+    const missing = await sites.missing(
+      projectId,
+      named.map(([, page]) => page),
+    );
+    if (missing.length > 0) {
+      throw new ChangeError(
+        'The change was refused: it names a page that was not brought in.',
+        missing.map((i) => ({
+          path: `/pages/${named[i]?.[0] ?? ''}/path`,
+          message: 'is not a page that this project has brought in',
+        })),
       );
     }
   };
@@ -79,7 +97,10 @@ export function projectRoutes(
       sendProject(
         response,
         await projects.change(id, revision, request.body, {
-          check: (document) => checkFiles(id, document),
+          check: async (document) => {
+            await checkFiles(id, document);
+            await checkPages(id, document);
+          },
         }),
       );
     },

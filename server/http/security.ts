@@ -94,7 +94,9 @@ export const pageSecurity = helmet({
     directives: {
       defaultSrc: ["'none'"],
       styleSrc: ["'self'"],
-      fontSrc: ["'self'"],
+      // A page's own style attributes set its type too.
+      styleSrcAttr: ["'unsafe-inline'"],
+      fontSrc: ["'self'", 'data:'],
       imgSrc: ["'self'", 'data:'],
       frameAncestors: ["'self'"],
       baseUri: ["'none'"],

@@ -4,6 +4,8 @@ import { FontError } from '@lettera/core/font';
 import type { BundleFile } from '@lettera/core/deliver';
 import type { TunedFace } from '@lettera/core/fallback';
 import type { FaceMeasures, FamilySheet } from '@lettera/core/measure';
+import { SiteError, type TypeRules } from '@lettera/core/page';
+import type { ReadSite } from '@lettera/core/page/file';
 import pLimit from 'p-limit';
 import workerpool from 'workerpool';
 import { fromSources } from '../folders';
@@ -16,12 +18,15 @@ import type {
   RefusedFont,
   SheetRequest,
 } from './tasks';
+import type { RulesRequest, SiteRequest, UnreadSite } from './pageTasks';
 import type { TuneRequest } from './tuneTask';
 
 /** Set for workers whose work gives way; `worker.ts` reads it. */
 const BACKGROUND = 'LETTERA_BACKGROUND';
 /** A reading that takes longer is ended, milliseconds. */
 const READING_LIMIT = 10_000;
+/** Pages and style sheets that take longer are given up, milliseconds. */
+const SITE_LIMIT = 30_000;
 /** Packing as WOFF2 takes seconds for each megabyte: what it may take at least, and for each, milliseconds. */
 const PACKING_LIMIT = { least: 30_000, perMegabyte: 20_000 };
 const MEGABYTE = 1024 * 1024;
@@ -96,6 +101,23 @@ export class Jobs {
   /** Tunes local fonts to a face. Aborting ends the worker that is at it. @throws the signal's reason then */
   tune(request: TuneRequest, signal?: AbortSignal): Promise<Record<string, TunedFace>> {
     return this.#run('tune', request, { signal }) as Promise<Record<string, TunedFace>>;
+  }
+
+  /** Reads the pages of a site. @throws SiteError when there are none, or it takes more than it may */
+  async readPages(request: SiteRequest): Promise<ReadSite> {
+    let read: ReadSite | UnreadSite;
+    try {
+      read = (await this.#run('readPages', request, { limit: SITE_LIMIT })) as typeof read;
+    } catch (error) {
+      const why = isTimeout(error) ? ` within ${SITE_LIMIT / 1000} seconds` : '';
+      throw new SiteError(`The pages could not be read${why}.`);
+    }
+    if ('unread' in read) throw new SiteError(read.unread);
+    return read;
+  }
+
+  typeRules(request: RulesRequest): Promise<TypeRules> {
+    return this.#run('typeRules', request, { limit: SITE_LIMIT }) as Promise<TypeRules>;
   }
 
   deliver(request: DeliverRequest): Promise<BundleFile[]> {

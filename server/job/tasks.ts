@@ -30,6 +30,7 @@ import { stylesheetFaults } from '@lettera/core/deliver/verify';
 import type { FaceClass, ProjectDocument } from '@lettera/core/document';
 
 export { tune } from './tuneTask';
+export { readPages, typeRules } from './pageTasks';
 
 /** A file to work on: its bytes, or where it lies, so that large ones need not pass through the server. */
 export type FontSource = Uint8Array | { path: string };

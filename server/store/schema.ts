@@ -3,6 +3,8 @@ import type { LocalAdvances, LocalVariant } from '@lettera/core/fallback';
 import type { FaceReading } from '@lettera/core/font';
 import type { FamilyMeasures, FamilySheet } from '@lettera/core/measure';
 import type { Patch, ProjectDocument } from '@lettera/core/document';
+import type { Removed } from '@lettera/core/page';
+import type { SheetOfPage } from '@lettera/core/page/file';
 
 /** A project as it stands, and where undo and redo would go. */
 export const projects = sqliteTable('projects', {
@@ -130,6 +132,40 @@ export const pages = sqliteTable(
     primaryKey({ columns: [table.projectId, table.slug] }),
     index('pages_in_order').on(table.projectId, table.position),
   ],
+);
+
+/** Pages that were brought in, by the files that they were brought in with. They never change. */
+export const sitePages = sqliteTable(
+  'site_pages',
+  {
+    projectId: text('project_id')
+      .notNull()
+      .references(() => projects.id, { onDelete: 'cascade' }),
+    site: text('site').notNull(),
+    path: text('path').notNull(),
+    title: text('title').notNull(),
+    /** The whole document, safe to show. */
+    html: text('html').notNull(),
+    sheets: text('sheets', { mode: 'json' }).$type<SheetOfPage[]>().notNull(),
+    removed: text('removed', { mode: 'json' }).$type<Removed[]>().notNull(),
+    notes: text('notes', { mode: 'json' }).$type<string[]>().notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.projectId, table.site, table.path] })],
+);
+
+/** What those pages ask for: style sheets, pictures and fonts. */
+export const siteFiles = sqliteTable(
+  'site_files',
+  {
+    projectId: text('project_id')
+      .notNull()
+      .references(() => projects.id, { onDelete: 'cascade' }),
+    site: text('site').notNull(),
+    path: text('path').notNull(),
+    type: text('type').notNull(),
+    bytes: blob('bytes', { mode: 'buffer' }).notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.projectId, table.site, table.path] })],
 );
 
 /** Answers of the foundry, kept so that nothing is fetched twice. */

@@ -158,7 +158,7 @@ p.fallback {
   -webkit-text-stroke: 0.7px var(--local);
 }
 p.web {
-  color: color-mix(in srgb, var(--web) 60%, transparent);
+  color: color-mix(in srgb, var(--web) 85%, transparent);
 }
 .single p {
   max-height: 1lh;

@@ -1,0 +1,221 @@
+/** @jest-environment jsdom */
+import { describe, expect, test } from '@jest/globals';
+import { specificityOf } from '../css';
+import { Cascade, layerPlaces, type ProjectRules } from './cascade';
+import { rulesOfPage } from './siteRules';
+
+/** The cascade of a page in a document of this test's; media hold that name `screen`, supports that name `yes`. */
+function cascadeOf(
+  html: string,
+  sheets: Record<string, string>,
+  project: ProjectRules = { rules: [], layer: null },
+  linked: string[] = Object.keys(sheets),
+) {
+  document.body.innerHTML = html;
+  const rules = rulesOfPage(
+    linked.map((path) => ({ path, media: '' })),
+    new Map(Object.entries(sheets)),
+  );
+  const cascade = new Cascade<Element>(
+    rules,
+    project,
+    {
+      find: (selector) => {
+        try {
+          return document.querySelectorAll(selector);
+        } catch {
+          return [];
+        }
+      },
+      knows: (selector) => !selector.includes('::unknown'),
+      holds: ({ text }) => /screen|yes/.test(text),
+      takes: (_property, value) => value !== 'bad',
+      parent: (node) => node.parentElement,
+      inline: (node, property) => {
+        const { style } = node as HTMLElement;
+        const value = style.getPropertyValue(property);
+        return value ? { value, important: style.getPropertyPriority(property) !== '' } : null;
+      },
+    },
+    ['color', 'font-size', 'font-family', 'letter-spacing'],
+  );
+  return { cascade, rules };
+}
+
+const winner = (
+  html: string,
+  css: string | Record<string, string>,
+  project?: ProjectRules,
+  linked?: string[],
+): string | undefined => {
+  const sheets = typeof css === 'string' ? { 'site.css': css } : css;
+  const { cascade } = cascadeOf(html, sheets, project, linked);
+  const node = document.querySelector('.x');
+  return node ? cascade.decided(node, 'color', { inherited: true })?.declared.value : undefined;
+};
+const X = '<p id=a class=x>a</p>';
+
+describe('what wins on an element', () => {
+  test.each<[string, string, string]>([
+    ['the later of two', '.x { color: red } .x { color: blue }', 'blue'],
+    ['the more specific', '#a { color: red } p.x { color: blue }', 'red'],
+    ['the important', '.x { color: red !important } #a { color: blue }', 'red'],
+    ['what stands outside all layers', '.x { color: red } @layer l { #a { color: blue } }', 'red'],
+    ['the later layer', '@layer a { #a { color: red } } @layer b { .x { color: blue } }', 'blue'],
+    [
+      'the layer named later',
+      '@layer b, a; @layer a { .x { color: red } } @layer b { #a { color: blue } }',
+      'red',
+    ],
+    [
+      'the earlier layer where both are important',
+      '@layer a { .x { color: red !important } } @layer b { #a { color: blue !important } }',
+      'red',
+    ],
+    [
+      'a layer over none where both are important',
+      '.x { color: red !important } @layer b { .x { color: blue !important } }',
+      'blue',
+    ],
+    [
+      'a layer over the layers in it',
+      '@layer a { .x { color: red } @layer b { #a { color: blue } } }',
+      'red',
+    ],
+    [
+      'an unnamed layer in its place',
+      '@layer { #a { color: red } } @layer z { .x { color: blue } }',
+      'blue',
+    ],
+    ['what holds', '.x { color: red } @media print { .x { color: blue } }', 'red'],
+    [
+      'what holds within what holds',
+      '@media screen { @supports (yes) { .x { color: blue } } } @supports (no) { .x { color: red } }',
+      'blue',
+    ],
+    [
+      'a layer that is named where nothing holds is none',
+      '@media print { @layer b { .x { color: green } } } @layer a { .x { color: red } } @layer b { .x { color: blue } }',
+      'blue',
+    ],
+    ['what the browser takes', '.x { color: red } .x { color: bad }', 'red'],
+    [
+      'a rule all of whose selectors are known',
+      '.x { color: red } .x, a::unknown { color: blue }',
+      'red',
+    ],
+    ['all', '.x { color: red } .x { all: initial }', 'initial'],
+    ['the nested', 'p { color: red; &.x { color: blue } }', 'blue'],
+    ['the nested without a sign', 'body { .x { color: blue } }', 'blue'],
+    ['the nested in a condition', 'p { @media screen { color: blue } }', 'blue'],
+    ['the nested in a list', '#none, p { &.x { color: blue } } p.x.x { color: red }', 'blue'],
+    [
+      'the most specific selector that meets it',
+      '.x, #a { color: red } p.x { color: blue }',
+      'red',
+    ],
+    ['what is behind broken CSS', '.x { color: red } } .x { color: } .x { color: blue }', 'blue'],
+  ])('is %s', (_name, css, value) => {
+    expect(winner(X, css)).toBe(value);
+  });
+
+  test('is the style attribute, but for what is important', () => {
+    const styled = (style: string) => `<p class=x style="${style}">a</p>`;
+    expect(winner(styled('color: green'), '.x { color: red }')).toBe('green');
+    expect(winner(styled('color: green'), '.x { color: red !important }')).toBe('red');
+    expect(
+      winner(styled('color: green !important'), '@layer a { .x { color: red !important } }'),
+    ).toBe('green');
+  });
+
+  test('comes from sheets that are imported, in their place, once around', () => {
+    const sheets = {
+      'site.css':
+        '@layer base; @import "b.css" layer(base); @import "c.css" print; @import "d.css"; .x { color: red }',
+      'b.css': '@import "site.css"; #a { color: blue }',
+      'c.css': '#a { color: green }',
+      'd.css': '.x.x { color: grey }',
+    };
+    expect(winner(X, sheets, undefined, ['site.css'])).toBe('grey');
+    expect(winner(X, { ...sheets, 'd.css': '' }, undefined, ['site.css'])).toBe('red');
+    expect(
+      winner(
+        X,
+        { 'site.css': '.x { color: red } @import "b.css";', 'b.css': '#a { color: blue }' },
+        undefined,
+        ['site.css'],
+      ),
+    ).toBe('red');
+  });
+});
+
+describe('what decides where nothing is declared', () => {
+  test('is what is declared around it, where CSS inherits', () => {
+    expect(winner('<div><p class=x>a</p></div>', 'div { color: red }')).toBe('red');
+    expect(winner('<div><p class=x>a</p></div>', 'div { color: red } .x { color: inherit }')).toBe(
+      'red',
+    );
+    const { cascade } = cascadeOf('<div><p class=x>a</p></div>', { 'a.css': 'div { color: red }' });
+    const node = document.querySelector('.x') as Element;
+    expect(cascade.decided(node, 'color', { inherited: false })).toBeNull();
+    const stops = (at: Element) => at.matches('p');
+    expect(cascade.decided(node, 'color', { inherited: true, stops })).toBeNull();
+  });
+});
+
+describe('the rules of the project', () => {
+  const project = (layer: string | null): ProjectRules => ({
+    layer,
+    rules: [{ element: 'text', selectors: ['p'], declarations: new Map([['color', 'ours']]) }],
+  });
+
+  test('win where nothing else is said, and against what is of no weight before them alone', () => {
+    expect(winner(X, '', project(null))).toBe('ours');
+    expect(winner(X, ':where(.x) { color: red }', project(null))).toBe('red');
+    expect(winner(X, '@layer a { #a { color: red } }', project(null))).toBe('ours');
+    expect(winner(X, '@layer a { #a { color: red } }', project('lettera'))).toBe('red');
+    expect(winner(X, 'p { color: red }', project('lettera'))).toBe('red');
+  });
+});
+
+test('a rule is told with its sheet, line, specificity and layer', () => {
+  const { cascade } = cascadeOf(X, {
+    'css/a.css': '\n\n@layer a.b {\n  p.x {\n    color: red !important;\n  }\n}',
+  });
+  const found = cascade.declared(document.querySelector('.x') as Element, 'color');
+  expect(found).toMatchObject({
+    by: 'page',
+    selector: 'p.x',
+    specificity: [0, 1, 1],
+    rule: { sheet: 'css/a.css', line: 4, layer: ['a', 'b'] },
+    declaration: { property: 'color', important: true },
+  });
+});
+
+test('layers stand in the order in which they are named, inner ones before what they are in', () => {
+  const order = [...layerPlaces([['a'], ['b', 'x'], ['a', 'y'], ['b']]).entries()];
+  expect(order.sort(([, a], [, b]) => a - b).map(([name]) => name)).toEqual([
+    'a.y',
+    'a',
+    'b.x',
+    'b',
+  ]);
+});
+
+test.each<[string, [number, number, number]]>([
+  ['*', [0, 0, 0]],
+  ['li', [0, 0, 1]],
+  ['ul li::marker', [0, 0, 3]],
+  ['h1 + *[rel=up]', [0, 1, 1]],
+  ['ul ol li.red', [0, 1, 3]],
+  ['#x34y', [1, 0, 0]],
+  ['#s12:not(foo)', [1, 0, 1]],
+  ['.foo :is(.bar, #baz)', [1, 1, 0]],
+  [':where(#a) b', [0, 0, 1]],
+  [':nth-child(2n+1 of .a, #b)', [1, 1, 0]],
+  ['a:hover::before', [0, 1, 2]],
+  ['p:first-line', [0, 0, 2]],
+  ['[[', [0, 0, 0]],
+])('the specificity of %s is %j', (selector, specificity) => {
+  expect(specificityOf(selector)).toEqual(specificity);
+});

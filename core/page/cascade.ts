@@ -1,0 +1,219 @@
+import { compareSpecificity, type Specificity } from '../css';
+import type { Condition, LayerStatement, TypeDeclaration, TypeRule, TypeRules } from './typeRules';
+
+/** What only a browser knows of a page. */
+export interface PageView<Node> {
+  /** Every element that a selector meets; none where it is no selector. */
+  find: (selector: string) => Iterable<Node>;
+  /** Whether a browser would take a selector at all: one that it does not know undoes the whole rule. */
+  knows: (selector: string) => boolean;
+  holds: (condition: Condition) => boolean;
+  /** Whether a browser takes a value for a property. */
+  takes: (property: string, value: string) => boolean;
+  parent: (node: Node) => Node | null;
+  /** What the element's own style attribute says of a property. */
+  inline: (node: Node, property: string) => { value: string; important: boolean } | null;
+}
+
+/** Type that is set on a page beside its own style sheets: the rules of the project, in their order. */
+export interface ProjectRule {
+  /** Key of the text element. */
+  element: string;
+  selectors: readonly string[];
+  /** Properties that the rule declares, with the value as it is written. */
+  declarations: ReadonlyMap<string, string>;
+}
+
+export interface ProjectRules {
+  rules: readonly ProjectRule[];
+  /** The cascade layer that they stand in; null for none. They come before the page's own style sheets. */
+  layer: string | null;
+}
+
+/** A declaration that is made for an element. */
+export type Declared =
+  | { by: 'project'; element: string; value: string }
+  | {
+      by: 'page';
+      rule: TypeRule;
+      selector: string;
+      specificity: Specificity;
+      declaration: TypeDeclaration;
+      value: string;
+    }
+  | { by: 'inline'; important: boolean; value: string };
+
+/** What decides a property of an element: a declaration, and the element that it is made for. */
+export interface Decided<Node> {
+  declared: Declared;
+  node: Node;
+}
+
+/** The longhands of type that `font` sets beside what it resets. CSS Fonts 4 §2.7. */
+const IN_FONT = new Set(['font-family', 'font-size', 'font-weight', 'font-style', 'line-height']);
+
+const isSetBy = ({ property }: TypeDeclaration, longhand: string): boolean =>
+  property === longhand || property === 'all' || (property === 'font' && IN_FONT.has(longhand));
+
+/** Where a declaration stands among all that are made for an element. CSS Cascade 5 §6.1. */
+interface Rank {
+  important: boolean;
+  layer: number;
+  specificity: Specificity;
+  order: number;
+}
+
+const outranks = (a: Rank, b: Rank): boolean => {
+  if (a.important !== b.important) return a.important;
+  if (a.layer !== b.layer) return a.important ? a.layer < b.layer : a.layer > b.layer;
+  const bySpecificity = compareSpecificity(a.specificity, b.specificity);
+  return bySpecificity !== 0 ? bySpecificity > 0 : a.order >= b.order;
+};
+
+const pathOf = (layer: readonly string[]): string => layer.join('.');
+
+/**
+ * The place of each layer, the first the weakest: in the order in which they are named first, what is in a
+ * layer before what stands in it directly. CSS Cascade 5 §6.4.3.
+ */
+export function layerPlaces(layers: readonly (readonly string[])[]): Map<string, number> {
+  interface Branch {
+    path: string[];
+    inner: Map<string, Branch>;
+  }
+  const root: Branch = { path: [], inner: new Map() };
+  for (const layer of layers) {
+    let branch = root;
+    for (const name of layer) {
+      const next = branch.inner.get(name) ?? { path: [...branch.path, name], inner: new Map() };
+      branch.inner.set(name, next);
+      branch = next;
+    }
+  }
+  const places = new Map<string, number>();
+  const place = ({ path, inner }: Branch): void => {
+    for (const branch of inner.values()) place(branch);
+    if (path.length > 0) places.set(pathOf(path), places.size);
+  };
+  place(root);
+  return places;
+}
+
+/** Rules outside all layers are the strongest. */
+const UNLAYERED = Number.MAX_SAFE_INTEGER;
+
+/**
+ * What a page's own style sheets and the project's rules come to for each element, as the cascade has it:
+ * importance, style attributes, layers, specificity and order (CSS Cascade 5 §6). The browser is asked what
+ * its selectors meet and which conditions hold; the cascade is reckoned here.
+ */
+export class Cascade<Node> {
+  readonly #won = new Map<Node, Map<string, { rank: Rank; declared: Declared }>>();
+  readonly #view: PageView<Node>;
+  readonly #properties: readonly string[];
+
+  constructor(
+    { rules, layers }: TypeRules,
+    project: ProjectRules,
+    view: PageView<Node>,
+    properties: readonly string[],
+  ) {
+    this.#view = view;
+    this.#properties = properties;
+    const holding = (conditions: readonly Condition[]) => conditions.every(view.holds);
+    const named = layers.filter(({ conditions }: LayerStatement) => holding(conditions));
+    const places = layerPlaces([
+      ...(project.layer ? [project.layer.split('.')] : []),
+      ...named.map(({ layer }) => layer),
+    ]);
+    const placeOf = (layer: readonly string[] | null): number =>
+      layer ? (places.get(pathOf(layer)) ?? 0) : UNLAYERED;
+    const projectLayer = placeOf(project.layer ? project.layer.split('.') : null);
+    project.rules.forEach((rule, order) => this.#addProject(rule, order, projectLayer));
+    rules.forEach((rule, i) => {
+      if (!holding(rule.conditions)) return;
+      this.#addPage(rule, project.rules.length + i, placeOf(rule.layer));
+    });
+  }
+
+  #addProject(
+    { element, selectors, declarations }: ProjectRule,
+    order: number,
+    layer: number,
+  ): void {
+    const rank: Rank = { important: false, layer, specificity: [0, 0, 0], order };
+    for (const selector of selectors) {
+      for (const node of this.#view.find(selector)) {
+        for (const [property, value] of declarations) {
+          this.#offer(node, property, rank, { by: 'project', element, value });
+        }
+      }
+    }
+  }
+
+  #addPage(rule: TypeRule, order: number, layer: number): void {
+    const declarations = rule.declarations.filter(({ property, value }) =>
+      this.#view.takes(property, value),
+    );
+    if (declarations.length === 0) return;
+    if (!this.#view.knows(rule.selectors.map(({ text }) => text).join(', '))) return;
+    for (const { text, specificity } of rule.selectors) {
+      for (const node of this.#view.find(text)) {
+        for (const declaration of declarations) {
+          const { important, value } = declaration;
+          const rank = { important, layer, specificity, order };
+          const declared = {
+            by: 'page',
+            rule,
+            selector: text,
+            specificity,
+            declaration,
+            value,
+          } as const;
+          for (const property of this.#properties) {
+            if (isSetBy(declaration, property)) this.#offer(node, property, rank, declared);
+          }
+        }
+      }
+    }
+  }
+
+  #offer(node: Node, property: string, rank: Rank, declared: Declared): void {
+    const known = this.#won.get(node) ?? new Map<string, { rank: Rank; declared: Declared }>();
+    this.#won.set(node, known);
+    const before = known.get(property);
+    if (!before || outranks(rank, before.rank)) known.set(property, { rank, declared });
+  }
+
+  /** What is declared for an element itself and wins; null where nothing is. */
+  declared(node: Node, property: string): Declared | null {
+    const won = this.#won.get(node)?.get(property);
+    const inline = this.#view.inline(node, property);
+    // A style attribute outranks every rule of its importance, in any layer.
+    if (inline && (inline.important || !won?.rank.important)) return { by: 'inline', ...inline };
+    return won?.declared ?? null;
+  }
+
+  /**
+   * What decides a property of an element: what is declared for it, else, where CSS inherits the property,
+   * for the nearest element around it that something is declared for.
+   *
+   * @param stops whether the browser's own style sheet sets the property on an element
+   * @returns null where only the browser has a say
+   */
+  decided(
+    node: Node,
+    property: string,
+    { inherited, stops = () => false }: { inherited: boolean; stops?: (node: Node) => boolean },
+  ): Decided<Node> | null {
+    for (let at: Node | null = node; at !== null; at = this.#view.parent(at)) {
+      const declared = this.declared(at, property);
+      const goesOn = declared
+        ? declared.value === 'inherit' || (inherited && declared.value === 'unset')
+        : inherited && !stops(at);
+      if (goesOn) continue;
+      return declared && { declared, node: at };
+    }
+    return null;
+  }
+}

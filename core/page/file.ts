@@ -1,0 +1,9 @@
+export {
+  readSite,
+  type ReadFile,
+  type ReadPage,
+  type ReadSite,
+  type SheetOfPage,
+} from './readSite';
+export { rulesOfPage } from './siteRules';
+export { siteFilesIn } from './siteFilesIn';

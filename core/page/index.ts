@@ -1,0 +1,20 @@
+export { BROWSER_SETS } from './browserDefaults';
+export {
+  Cascade,
+  layerPlaces,
+  type Decided,
+  type Declared,
+  type PageView,
+  type ProjectRule,
+  type ProjectRules,
+} from './cascade';
+export { REMOVED_KINDS, type Removed, type RemovedKind } from './removed';
+export { isPagePath, SITE_LIMITS, SiteError, type SiteFile } from './siteFile';
+export type {
+  Condition,
+  LayerStatement,
+  RuleSelector,
+  TypeDeclaration,
+  TypeRule,
+  TypeRules,
+} from './typeRules';

@@ -1,0 +1,28 @@
+import { PROPERTIES, PROPERTY_NAMES } from '../document/property';
+import type { SheetOfPage } from './readSite';
+import { targetOf } from './siteFile';
+import { readTypeRules, type TypeRules } from './typeRules';
+
+/** The CSS properties that text styles set. */
+export const TYPE_PROPERTIES: ReadonlySet<string> = new Set(
+  PROPERTY_NAMES.map((name) => PROPERTIES[name].css),
+);
+
+/** What the style sheets of a page do to type. @param texts the site's style sheets, by path */
+export function rulesOfPage(
+  sheets: readonly SheetOfPage[],
+  texts: ReadonlyMap<string, string>,
+): TypeRules {
+  return readTypeRules(
+    sheets.map(({ path, media }) => ({ name: path, text: texts.get(path) ?? '', media })),
+    {
+      properties: TYPE_PROPERTIES,
+      imported: (address, from) => {
+        const target = targetOf(address, from);
+        if (!target || !('path' in target)) return null;
+        const text = texts.get(target.path);
+        return text === undefined ? null : { name: target.path, text, media: '' };
+      },
+    },
+  );
+}

@@ -1,0 +1,255 @@
+import {
+  selectorTexts,
+  specificityOf,
+  structureOf,
+  type Specificity,
+  type Statement,
+} from '../css';
+
+/** A condition that a rule stands under, or an import. */
+export interface Condition {
+  kind: 'media' | 'supports' | 'container';
+  text: string;
+}
+
+/** One of a rule's selectors, whole: what it is nested in is part of it. */
+export interface RuleSelector {
+  text: string;
+  specificity: Specificity;
+}
+
+export interface TypeDeclaration {
+  /** The property as it is declared: `font` and `all` set several. */
+  property: string;
+  value: string;
+  important: boolean;
+}
+
+/** A rule of a page's style sheets that sets type. */
+export interface TypeRule {
+  /** Name of the sheet that it stands in, and the line in it, from 1. */
+  sheet: string;
+  line: number;
+  selectors: RuleSelector[];
+  conditions: Condition[];
+  /** Names of the cascade layers that it stands in, outermost first; null outside all. */
+  layer: string[] | null;
+  declarations: TypeDeclaration[];
+}
+
+/** A cascade layer that is named or opened, in the order of the sheets: the order decides. */
+export interface LayerStatement {
+  layer: string[];
+  conditions: Condition[];
+}
+
+/** What a page's style sheets do to type, in the order of the cascade. */
+export interface TypeRules {
+  rules: TypeRule[];
+  layers: LayerStatement[];
+}
+
+/** A style sheet, and what stands around all of it. */
+export interface SheetText {
+  /** Its path. */
+  name: string;
+  text: string;
+  media: string;
+}
+
+export interface ReadOptions {
+  /** Properties that count as type, beside `font` and `all`. */
+  properties: ReadonlySet<string>;
+  /** An imported sheet by the address in an `@import`, and the name of the sheet that it stands in; null for none. */
+  imported: (address: string, from: string) => SheetText | null;
+}
+
+/** Sheets that import one another end here. */
+const DEEPEST_IMPORT = 30;
+/** Rules that are kept: more than any site has. */
+const MOST_RULES = 60_000;
+
+const GENERAL = new Set(['font', 'all']);
+
+interface Place {
+  sheet: string;
+  conditions: Condition[];
+  layer: string[] | null;
+  /** Selectors of the rule that this one is nested in. */
+  parents: string[] | null;
+  imports: readonly string[];
+}
+
+type AtRule = Extract<Statement, { kind: 'at' }>;
+type Rule = Extract<Statement, { kind: 'rule' }>;
+
+const mayPrecedeImports = (statement: Statement): boolean =>
+  statement.kind === 'at' &&
+  (/^(import|charset)$/.test(statement.name) || (statement.name === 'layer' && !statement.body));
+
+/** A nested selector, with what `&` stands for. CSS Nesting 1 §3.1: relative without it. */
+function nested(text: string, parents: string[]): string {
+  const parent =
+    parents.length === 1 && !/[\s>+~,]/.test(parents[0] ?? '')
+      ? (parents[0] ?? '')
+      : `:is(${parents.join(', ')})`;
+  const held: string[] = [];
+  // What is quoted is no `&` of nesting.
+  const plain = text.replace(/"(?:\\.|[^"\\])*"|'(?:\\.|[^'\\])*'|\\&/g, (quoted) => {
+    held.push(quoted);
+    return `\0${held.length - 1}\0`;
+  });
+  const whole = plain.includes('&') ? plain.replaceAll('&', parent) : `${parent} ${plain}`;
+  return whole.replace(/\0(\d+)\0/g, (_all, at: string) => held[Number(at)] ?? '');
+}
+
+class Reader {
+  readonly rules: TypeRule[] = [];
+  readonly layers: LayerStatement[] = [];
+  #unnamed = 0;
+
+  constructor(private readonly options: ReadOptions) {}
+
+  sheet({ name, text, media }: SheetText, place: Place): void {
+    const conditions = media
+      ? [...place.conditions, { kind: 'media' as const, text: media }]
+      : place.conditions;
+    const here = { ...place, sheet: name, conditions };
+    const statements = structureOf(text);
+    // Imports stand before everything but names of layers. CSS Cascade 5 §2.
+    const first = statements.findIndex((statement) => !mayPrecedeImports(statement));
+    for (const statement of first < 0 ? statements : statements.slice(0, first)) {
+      if (statement.kind !== 'at') continue;
+      if (statement.name === 'import') this.#import(statement.prelude, here);
+      else this.#atRule(statement, here);
+    }
+    this.#block(first < 0 ? [] : statements.slice(first), here);
+  }
+
+  #block(statements: readonly Statement[], place: Place): void {
+    for (const statement of statements) {
+      if (this.rules.length >= MOST_RULES) return;
+      if (statement.kind === 'rule') this.#rule(statement, place);
+      if (statement.kind === 'at') this.#atRule(statement, place);
+    }
+  }
+
+  #rule({ prelude, body, line }: Rule, place: Place): void {
+    const own = selectorTexts(prelude);
+    const { parents } = place;
+    const texts = parents ? own.map((text) => nested(text, parents)) : own;
+    if (texts.length === 0) return;
+    this.#declarations(body, texts, line, place);
+    this.#block(body, { ...place, parents: texts });
+  }
+
+  #declarations(body: readonly Statement[], selectors: string[], line: number, place: Place): void {
+    const declarations = body.flatMap((statement): TypeDeclaration[] => {
+      if (statement.kind !== 'declaration') return [];
+      const { property, value, important } = statement;
+      if (!GENERAL.has(property) && !this.options.properties.has(property)) return [];
+      return [{ property, value, important }];
+    });
+    if (declarations.length === 0) return;
+    this.rules.push({
+      sheet: place.sheet,
+      line,
+      selectors: selectors.map((text) => ({ text, specificity: specificityOf(text) })),
+      conditions: place.conditions,
+      layer: place.layer,
+      declarations,
+    });
+  }
+
+  #atRule(rule: AtRule, place: Place): void {
+    const { name, prelude, body } = rule;
+    if (name === 'media' || name === 'supports' || name === 'container') {
+      this.#nestedBlock(rule, {
+        ...place,
+        conditions: [...place.conditions, { kind: name, text: prelude }],
+      });
+    } else if (name === 'layer') {
+      this.#layer(rule, place);
+    } else if (name === 'scope') {
+      const [, root] = /^\(([^]*?)\)\s*(?:to\s*\([^]*\))?$/.exec(prelude) ?? [];
+      this.#block(body ?? [], { ...place, parents: root ? [`:where(${root})`] : place.parents });
+    }
+  }
+
+  /** Declarations that stand in a conditional within a rule are of that rule. CSS Nesting 1 §3.3. */
+  #nestedBlock({ body, line }: AtRule, place: Place): void {
+    if (place.parents && body) this.#declarations(body, place.parents, line, place);
+    this.#block(body ?? [], place);
+  }
+
+  #layer(rule: AtRule, place: Place): void {
+    const outer = place.layer ?? [];
+    const { conditions } = place;
+    const names = rule.prelude
+      .split(',')
+      .map((one) => one.trim())
+      .filter(Boolean);
+    const inner = (name: string) => [...outer, ...name.split('.').map((part) => part.trim())];
+    if (!rule.body) {
+      for (const name of names) this.layers.push({ layer: inner(name), conditions });
+      return;
+    }
+    const layer = names[0] ? inner(names[0]) : [...outer, this.#newLayer()];
+    this.layers.push({ layer, conditions });
+    this.#nestedBlock(rule, { ...place, layer });
+  }
+
+  #newLayer = (): string => `(unnamed ${++this.#unnamed})`;
+
+  /** CSS Cascade 5 §2: `@import <url> [layer | layer(…)]? [supports(…)]? <media>`. */
+  #import(prelude: string, place: Place): void {
+    const [whole, quoted, bare] =
+      /^(?:url\(\s*)?(?:"([^"]*)"|'[^']*')\s*\)?|^url\(\s*([^)\s]*)\s*\)/.exec(prelude) ?? [];
+    if (whole === undefined) return;
+    const address = quoted ?? bare ?? whole.replace(/^url\(\s*|\s*\)$/g, '').slice(1, -1);
+    let rest = prelude.slice(whole.length).trim();
+    let { layer } = place;
+    const [layered, name] = /^layer(?:\(\s*([^)]*)\s*\))?(?=\s|$)/i.exec(rest) ?? [];
+    const conditions = [...place.conditions];
+    if (layered !== undefined) {
+      const named = name ? name.split('.').map((part) => part.trim()) : [this.#newLayer()];
+      layer = [...(place.layer ?? []), ...named];
+      this.layers.push({ layer, conditions });
+      rest = rest.slice(layered.length).trim();
+    }
+    const supports = /^supports\(((?:[^()]|\([^()]*\))*)\)/i.exec(rest);
+    if (supports) {
+      const condition = supports[1]?.trim() ?? '';
+      const text = /^\(|^not\b|^selector\(/i.test(condition) ? condition : `(${condition})`;
+      conditions.push({ kind: 'supports', text });
+      rest = rest.slice(supports[0].length).trim();
+    }
+    const sheet = this.options.imported(address, place.sheet);
+    if (!sheet || place.imports.includes(sheet.name) || place.imports.length >= DEEPEST_IMPORT)
+      return;
+    this.sheet(
+      { ...sheet, media: rest },
+      { ...place, layer, conditions, imports: [...place.imports, sheet.name] },
+    );
+  }
+}
+
+/**
+ * Reads what a page's style sheets do to type, in the order in which the cascade takes them: conditions,
+ * layers, imports and nesting are resolved as far as they can be without the page. What a browser would leave
+ * out because it does not know it is left to whoever has one.
+ */
+export function readTypeRules(sheets: readonly SheetText[], options: ReadOptions): TypeRules {
+  const reader = new Reader(options);
+  for (const sheet of sheets) {
+    reader.sheet(sheet, {
+      sheet: sheet.name,
+      conditions: [],
+      layer: null,
+      parents: null,
+      imports: [sheet.name],
+    });
+  }
+  const { rules, layers } = reader;
+  return { rules, layers };
+}

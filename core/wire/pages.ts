@@ -1,0 +1,57 @@
+import { Type } from '@sinclair/typebox';
+import { REMOVED_KINDS, type Removed, type TypeRules } from '../page';
+import { boolean, integer, list, nullable, oneOf, shapeOf, text } from './shape';
+
+/** Pages of a site's own, as they go over the wire. */
+
+export const PageTitle = Type.Object({ slug: text(), title: text() });
+
+const why = Type.Object({ path: text(), why: text() });
+
+/** What became of files that pages were brought in with. */
+export const BroughtPages = Type.Object({
+  pages: list(PageTitle, 'Pages that are new in the project'),
+  refused: list(why, 'Pages that cannot be shown'),
+  leftOut: list(why, 'Files that are left out'),
+});
+
+const RemovedShape = shapeOf<Removed>()(
+  Type.Object({ kind: oneOf(REMOVED_KINDS), what: text(), times: integer() }),
+);
+
+const condition = Type.Object({
+  kind: oneOf(['media', 'supports', 'container'] as const),
+  text: text(),
+});
+
+const specificity = Type.Unsafe<readonly [number, number, number]>({
+  type: 'array',
+  items: { type: 'integer' },
+  minItems: 3,
+  maxItems: 3,
+});
+
+const rule = Type.Object({
+  sheet: text('Its path'),
+  line: integer(),
+  selectors: list(Type.Object({ text: text(), specificity })),
+  conditions: list(condition),
+  layer: nullable(list(text())),
+  declarations: list(Type.Object({ property: text(), value: text(), important: boolean() })),
+});
+
+/** What a page's style sheets do to type, in the order of the cascade. */
+export const Rules = shapeOf<TypeRules>()(
+  Type.Object({
+    rules: list(rule),
+    layers: list(Type.Object({ layer: list(text()), conditions: list(condition) })),
+  }),
+);
+
+/** What was taken out of a page, and what its own style sheets do. */
+export const PageAccount = Type.Object({
+  removed: list(RemovedShape),
+  notes: list(text()),
+  rules: Rules.properties.rules,
+  layers: Rules.properties.layers,
+});

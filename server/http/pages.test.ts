@@ -1,0 +1,152 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { strToU8, zipSync } from 'fflate';
+import supertest from 'supertest';
+import type { BroughtPages, PageAccount, PageTitle } from '@lettera/core/wire';
+import { startTestServer, type TestServer } from '../testing/server';
+
+let server: TestServer;
+beforeAll(async () => {
+  server = await startTestServer();
+});
+afterAll(() => server.close());
+
+const api = () => supertest(server.app);
+
+async function newProject(): Promise<string> {
+  const { body } = await api().post('/api/v1/projects').send({ name: 'Own pages' }).expect(201);
+  return `/api/v1/projects/${(body as { id: string }).id}`;
+}
+type Files = Record<string, string | Buffer>;
+function send(address: string, files: Files) {
+  return Object.entries(files).reduce(
+    (request, [path, content]) =>
+      request.attach('file', Buffer.from(content), { filepath: path } as object),
+    api().post(`${address}/pages`),
+  );
+}
+const bring = async (address: string, files: Files): Promise<BroughtPages> =>
+  (await send(address, files).expect(201)).body as BroughtPages;
+const titles = async (address: string): Promise<string[]> =>
+  ((await api().get(`${address}/pages`).expect(200)).body as PageTitle[]).map(({ title }) => title);
+const SITE = {
+  'site/index.html':
+    '<!doctype html><title>The light</title><link rel=stylesheet href=css/site.css><h1 onclick=x()>Þokuljós</h1><script>x()</script>',
+  'site/log/entry.html': '<title>The light</title><p>a',
+  'site/css/site.css': '@media screen { h1 { font-size: 3em } } h1 { margin: 0 }',
+};
+
+describe('pages of the site’s own', () => {
+  test('are brought in as files with their paths, shown, and told of', async () => {
+    const address = await newProject();
+    const { pages, refused, leftOut } = await bring(address, SITE);
+    expect(pages).toEqual([
+      { slug: 'the-light', title: 'The light' },
+      { slug: 'the-light-2', title: 'The light' },
+    ]);
+    expect([refused, leftOut]).toEqual([[], []]);
+    expect(await titles(address)).toEqual(['Log', 'The light', 'The light']);
+
+    const page = await api().get(`${address}/pages/the-light`).expect(200);
+    expect(page.headers['content-security-policy']).toContain('sandbox allow-same-origin');
+    expect(page.text).toContain('<h1>Þokuljós</h1>');
+    const [, sheet = ''] = /href="\.\.([^"]+)"/.exec(page.text) ?? [];
+    const css = await api().get(`${address}${sheet}`).expect(200);
+    expect(css.headers['content-type']).toContain('text/css');
+    expect(css.text).toContain('font-size: 3em');
+    await api()
+      .get(`${address}/sites/${'0'.repeat(64)}/site/css/site.css`)
+      .expect(404);
+
+    const { body } = await api().get(`${address}/pages/the-light/account`).expect(200);
+    const account = body as PageAccount;
+    expect(account.removed.map(({ kind }) => kind)).toEqual(['script', 'handler']);
+    expect(account.rules).toEqual([
+      {
+        sheet: 'site/css/site.css',
+        line: 1,
+        selectors: [{ text: 'h1', specificity: [0, 0, 1] }],
+        conditions: [{ kind: 'media', text: 'screen' }],
+        layer: null,
+        declarations: [{ property: 'font-size', value: '3em', important: false }],
+      },
+    ]);
+    await api().get(`${address}/pages/log/account`).expect(404);
+  });
+
+  test('are one change of the project, named, ordered and taken out as any other', async () => {
+    const address = await newProject();
+    await bring(address, SITE);
+    const patch = (...operations: object[]) =>
+      api()
+        .patch(address)
+        .set('If-Match', '"2"')
+        .set('Content-Type', 'application/json-patch+json')
+        .send(JSON.stringify(operations));
+    await patch({
+      op: 'add',
+      path: '/pages/other',
+      value: { name: 'x', site: 'f'.repeat(64), path: 'a' },
+    }).expect(422);
+    await patch(
+      { op: 'replace', path: '/pages/the-light/name', value: 'Home' },
+      { op: 'remove', path: '/pages/the-light-2' },
+    ).expect(200);
+    expect(await titles(address)).toEqual(['Log', 'Home']);
+    await api().get(`${address}/pages/the-light-2`).expect(404);
+    await api().post(`${address}/undo`).set('If-Match', '"3"').expect(200);
+    await api().post(`${address}/undo`).set('If-Match', '"4"').expect(200);
+    expect(await titles(address)).toEqual(['Log']);
+    await api().post(`${address}/redo`).set('If-Match', '"5"').expect(200);
+    expect(await titles(address)).toEqual(['Log', 'The light', 'The light']);
+    await api().get(`${address}/pages/the-light-2`).expect(200);
+  });
+
+  test('come in archives too, and the same ones are there once', async () => {
+    const address = await newProject();
+    const entries = Object.fromEntries(
+      Object.entries(SITE).map(([path, text]) => [path, strToU8(text)]),
+    );
+    const zip = Buffer.from(zipSync(entries));
+    expect((await bring(address, { 'site.zip': zip })).pages).toHaveLength(2);
+    expect((await bring(address, { 'site.zip': zip })).pages).toHaveLength(0);
+    expect(await titles(address)).toHaveLength(3);
+  });
+
+  test.each<[string, Files, RegExp]>([
+    ['without a page', { 'a.css': 'a{}' }, /no page among them/],
+    [
+      'too deep',
+      { 'a.html': '<div>'.repeat(50_000) },
+      /a\.html: Its elements stand more than 512 deep/,
+    ],
+    ['too large', { 'a.html': `<p>${'a'.repeat(5 * 1024 * 1024)}` }, /larger than 5 MB/],
+    ['that climb out', { '../a.html': '<p>a' }, /no page among them/],
+    [
+      'in a damaged archive',
+      { 'a.zip': Buffer.from('PK\x03\x04 and no more') },
+      /archive is damaged|no page/,
+    ],
+    [
+      'in a bomb',
+      { 'a.zip': Buffer.from(zipSync({ 'a.html': new Uint8Array(65 * 1024 * 1024) })) },
+      /64 MB/,
+    ],
+  ])('%s are refused, and the project is as it was', async (_name, files, why) => {
+    const address = await newProject();
+    const { body } = await send(address, files).expect(422);
+    expect(body).toMatchObject({ type: 'urn:lettera:problem:unusable-page' });
+    expect((body as { detail: string }).detail).toMatch(why);
+    expect(await titles(address)).toEqual(['Log']);
+  });
+
+  test('that cannot be shown refuse only themselves', async () => {
+    const address = await newProject();
+    const { pages, refused } = await bring(address, {
+      'a.html': '<p>a',
+      'b.html': '<b>'.repeat(600),
+    });
+    expect(pages).toHaveLength(1);
+    expect(refused.map(({ path }) => path)).toEqual(['b.html']);
+    await api().post(`${address}/pages`).expect(400);
+  });
+});

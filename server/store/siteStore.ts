@@ -1,0 +1,96 @@
+import { and, eq, like, sql } from 'drizzle-orm';
+import type { ReadFile, ReadPage } from '@lettera/core/page/file';
+import type { Database } from './database';
+import { siteFiles, sitePages } from './schema';
+
+/** Files that are stored in one statement: their bytes are bound values, of which a statement takes many. */
+const FILES_AT_ONCE = 20;
+
+/** Pages of a site's own and what they ask for, by the hash of the files that they were brought in with. */
+export class SiteStore {
+  constructor(private readonly database: Database) {}
+
+  /** Stores what was read of a site; what is there already stays. */
+  async add(
+    projectId: string,
+    site: string,
+    { pages, files }: { pages: readonly ReadPage[]; files: readonly ReadFile[] },
+  ): Promise<void> {
+    for (let at = 0; at < files.length; at += FILES_AT_ONCE) {
+      await this.database
+        .insert(siteFiles)
+        .values(
+          files.slice(at, at + FILES_AT_ONCE).map(({ path, type, bytes }) => ({
+            projectId,
+            site,
+            path,
+            type,
+            bytes: Buffer.from(bytes),
+          })),
+        )
+        .onConflictDoNothing();
+    }
+    for (const page of pages) {
+      await this.database
+        .insert(sitePages)
+        .values({ projectId, site, ...page })
+        .onConflictDoNothing();
+    }
+  }
+
+  async page(projectId: string, site: string, path: string): Promise<ReadPage | null> {
+    const [page] = await this.database
+      .select({
+        path: sitePages.path,
+        title: sitePages.title,
+        html: sitePages.html,
+        sheets: sitePages.sheets,
+        removed: sitePages.removed,
+        notes: sitePages.notes,
+      })
+      .from(sitePages)
+      .where(
+        and(eq(sitePages.projectId, projectId), eq(sitePages.site, site), eq(sitePages.path, path)),
+      );
+    return page ?? null;
+  }
+
+  async file(projectId: string, site: string, path: string): Promise<ReadFile | null> {
+    const [file] = await this.database
+      .select({ path: siteFiles.path, type: siteFiles.type, bytes: siteFiles.bytes })
+      .from(siteFiles)
+      .where(
+        and(eq(siteFiles.projectId, projectId), eq(siteFiles.site, site), eq(siteFiles.path, path)),
+      );
+    return file ?? null;
+  }
+
+  /** The style sheets of a site, by path. */
+  async sheets(projectId: string, site: string): Promise<Map<string, string>> {
+    const files = await this.database
+      .select({ path: siteFiles.path, bytes: siteFiles.bytes })
+      .from(siteFiles)
+      .where(
+        and(
+          eq(siteFiles.projectId, projectId),
+          eq(siteFiles.site, site),
+          like(siteFiles.type, 'text/css%'),
+        ),
+      );
+    return new Map(files.map(({ path, bytes }) => [path, bytes.toString('utf8')]));
+  }
+
+  /** Which of some pages are not there, by their place in the list. */
+  async missing(
+    projectId: string,
+    wanted: readonly { site: string; path: string }[],
+  ): Promise<number[]> {
+    if (wanted.length === 0) return [];
+    const there = await this.database
+      .select({ key: sql<string>`${sitePages.site} || ' ' || ${sitePages.path}` })
+      .from(sitePages)
+      .where(eq(sitePages.projectId, projectId));
+    const known = new Set(there.map(({ key }) => key));
+    return wanted.flatMap(({ site, path }, i) => (known.has(`${site} ${path}`) ? [] : [i]));
+  }
+}
