@@ -1,4 +1,4 @@
-import { parse, type Color } from 'culori';
+import { blend, formatRgb, parse, type Color } from 'culori';
 import { isWhole, TOKEN, tokensOf, type Token } from './whole';
 
 /** Functions that write a colour by its components. CSS Color 4 §4.1. */
@@ -61,6 +61,10 @@ export function colourOf(source: string): Color {
   if (!colour) throw new RangeError(`“${source}” is not a colour`);
   return colour;
 }
+
+/** What layers of colour come to, from the lowest up, each with its alpha over the last. CSS Color 4 §12. */
+export const composited = (ground: string, layers: readonly string[]): string =>
+  formatRgb(blend([colourOf(ground), ...layers.map(colourOf)]));
 
 /** Whether a text is one whole colour of CSS Color 4 that Lettera can measure. */
 export function isCssColour(source: string): boolean {

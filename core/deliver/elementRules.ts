@@ -2,6 +2,7 @@ import type { ProjectDocument, TextElement } from '../document/projectDocument';
 import { GROUND } from '../document/vocabulary';
 import { PROPERTIES, PROPERTY_NAMES, type PropertyName } from '../document/property';
 import { carries, resolveStyle } from '../style/resolve';
+import type { ProjectRules } from '../page/cascade';
 import { cssNumber, cssRule, indent } from './css';
 import { colourProperty, GRID_PROPERTY, styleProperty } from './customProperties';
 
@@ -25,7 +26,10 @@ const followsContainer = ({ scale }: ProjectDocument): boolean => scale.between 
  * What the style leaves to the text around it is inherited expressly, since browsers' own style sheets
  * set fonts on headings, controls, code and others.
  */
-export function elementRule(document: ProjectDocument, element: TextElement): string {
+export const elementRule = (document: ProjectDocument, element: TextElement): string =>
+  cssRule(where(element.selectors), elementDeclarations(document, element));
+
+function elementDeclarations(document: ProjectDocument, element: TextElement): Declaration[] {
   const resolved = resolveStyle(document, element.style);
   const own = (property: PropertyName) => carries(resolved[property]);
   const declarations: Declaration[] = [];
@@ -45,8 +49,27 @@ export function elementRule(document: ProjectDocument, element: TextElement): st
   if (document.delivery.dark && element.selectors.includes('body')) {
     declarations.push(['background-color', `var(${colourProperty(GROUND)})`]);
   }
-  return cssRule(where(element.selectors), declarations);
+  return declarations;
 }
+
+/** The longhands that text styles set. */
+const LONGHANDS = PROPERTY_NAMES.map((name) => PROPERTIES[name]);
+
+/** What `font: inherit` says of the longhands that text styles set, the rest as declared; later ones win. */
+const inLonghands = ([property, value]: Declaration): Declaration[] =>
+  property === 'font'
+    ? LONGHANDS.filter(({ inFontShorthand }) => inFontShorthand).map(({ css }) => [css, value])
+    : [[property, value]];
+
+/** The element rules as they take part in the cascade of a page. */
+export const projectRules = (document: ProjectDocument): ProjectRules => ({
+  layer: document.delivery.layer,
+  rules: Object.entries(document.elements).map(([key, element]) => ({
+    element: key,
+    selectors: element.selectors,
+    declarations: new Map(elementDeclarations(document, element).flatMap(inLonghands)),
+  })),
+});
 
 /**
  * Line heights rounded to whole lines of the baseline grid, for each element that has a size or a line

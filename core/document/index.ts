@@ -22,7 +22,7 @@ export { newDocument } from './newDocument';
 export { onceFor } from './once';
 export { touchedPaths, type Operation, type Patch } from './patch';
 export { pairSeatsOf, type PairSeats } from './pairVoices';
-export { inOrder, ORDERED_PARTS, placePatch } from './places';
+export { inOrder, movePlace, ORDERED_PARTS, placePatch } from './places';
 export * from './projectDocument';
 export * from './property';
 export * from './scale';

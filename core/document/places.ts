@@ -69,3 +69,21 @@ export function inOrder(document: ProjectDocument): ProjectDocument {
     ? document
     : Object.freeze({ ...document, ...Object.fromEntries(moved) });
 }
+
+/** The changes that move a part before or after its neighbours in the order of places; none at either end. */
+export function movePlace(
+  part: (typeof ORDERED_PARTS)[number],
+  parts: Readonly<Record<string, Placed>>,
+  key: string,
+  by: number,
+): Patch {
+  const keys = Object.keys(parts);
+  const at = keys.indexOf(key);
+  const to = at + by;
+  if (at < 0 || to < 0 || to >= keys.length || by === 0) return [];
+  const moved = keys.filter((one) => one !== key);
+  moved.splice(to, 0, key);
+  return moved.flatMap((one, i): Patch =>
+    parts[one]?.place === i + 1 ? [] : [{ op: 'add', path: `/${part}/${one}/place`, value: i + 1 }],
+  );
+}

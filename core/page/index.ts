@@ -8,8 +8,17 @@ export {
   type ProjectRule,
   type ProjectRules,
 } from './cascade';
+export {
+  accountOf,
+  decisionOf,
+  type Account,
+  type Decision,
+  type Overruling,
+  type TypeProperty,
+} from './overruled';
 export { REMOVED_KINDS, type Removed, type RemovedKind } from './removed';
 export { isPagePath, SITE_LIMITS, SiteError, type SiteFile } from './siteFile';
+export { unclaimedKinds, type Seen, type UnclaimedKind } from './unclaimed';
 export type {
   Condition,
   LayerStatement,

@@ -390,6 +390,13 @@ export const openApi = {
         responses: { 200: file('CSS', 'text/css'), ...problems(404) },
       },
     },
+    '/projects/{id}/start.css': {
+      parameters: [project],
+      get: {
+        summary: 'An empty style sheet before all of a page’s own, for the proof to fill',
+        responses: { 200: file('CSS', 'text/css'), ...problems(404) },
+      },
+    },
     '/projects/{id}/pages/{page}/account': {
       parameters: [project, inPath('page', 'Short name of a page of the site’s own')],
       get: {

@@ -153,12 +153,17 @@ export function pageRoutes({
     const own = project.document.pages?.[key];
     response.set('Cache-Control', 'no-store').type('html');
     if (own) {
-      response.send((await ownPage(project.id, own)).html);
+      const { html } = await ownPage(project.id, own);
+      response.send(html.replace('<head>', `<head>${START}`));
       return;
     }
     const page = await pages.get(project.id, key);
     if (!page) throw new Problem('not-found', 'This project has no such page.');
     response.send(samplePage(page, project.document.languages[0] ?? 'en'));
+  });
+
+  router.get('/projects/:id/start.css', (_request, response) => {
+    response.type('css').send('');
   });
 
   router.get('/projects/:id/pages/:page/page.css', async (request, response) => {
@@ -191,6 +196,9 @@ export function pageRoutes({
 
   return router;
 }
+
+/** Where the project's rules stand on a page of the site's own: before all that is its own, as delivered. */
+const START = '<link rel="stylesheet" id="lettera-start" href="../start.css">';
 
 /** A page that came with the project, in the project's language. */
 const samplePage = ({ slug: key, title, html, css }: Page, language: string): string =>

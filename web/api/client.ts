@@ -3,6 +3,8 @@ import type { FallbackTrials, LocalReading, TunedFace } from '@lettera/core/fall
 import type { FaceReading, Instance } from '@lettera/core/font';
 import type { FaceMeasures, FamilyMeasures, FamilySheet } from '@lettera/core/measure';
 import type {
+  BroughtPages,
+  PageAccount,
   DeliveryEvidence,
   DeliveryFile,
   LibraryDetails,
@@ -109,6 +111,18 @@ export const api = {
     sendJson<Project>('POST', `${project(id)}/redo`, undefined, ifMatch(revision)),
 
   pages: (id: string) => get<PageTitle[]>(`${project(id)}/pages`),
+  pageAccount: (id: string, slug: string) =>
+    get<PageAccount>(`${project(id)}/pages/${encodeURIComponent(slug)}/account`),
+  async bringPages(
+    id: string,
+    files: readonly { path: string; content: Blob }[],
+    signal?: AbortSignal,
+  ): Promise<BroughtPages> {
+    const body = new FormData();
+    for (const { path, content } of files) body.append('file', content, path);
+    const response = await send(`${project(id)}/pages`, { method: 'POST', body, signal });
+    return (await response.json()) as BroughtPages;
+  },
   fallbacks: (id: string) => get<FallbackTrials>(`${project(id)}/fallbacks`),
   stopFitting: (id: string) => sendJson<void>('DELETE', `${project(id)}/fallbacks/fitting`),
   fallbacksAfter: (id: string, patch: Patch) =>

@@ -10,7 +10,14 @@ import { useProject } from '../store/project';
 import { useProof } from '../store/proof';
 import { useFontUrl } from './fontUrl';
 import { goTo, placeOf, type PagePlace } from './pagePlace';
-import { blocksInBody, boxesOf, elementsWithStyle, movableNear, styledElement } from './pageText';
+import {
+  blocksInBody,
+  boxesOf,
+  elementsWithStyle,
+  movableNear,
+  styledElement,
+  textRunsOf,
+} from './pageText';
 import { outlineMoved } from './moved';
 import { ProofSheet, type ProofState } from './proofSheet';
 import { viewportHeight } from './shiftIn';
@@ -98,7 +105,26 @@ function select(event: MouseEvent): void {
   const target = event.target as Element | null;
   const found = target && project.document ? styledElement(project.document, target) : null;
   proof.style = (found && project.document?.elements[found.key]?.style) ?? null;
+  if (!props.document) proof.node = target;
 }
+
+/** Points out the elements that a list beside the page names. */
+function pointOut(nodes: readonly Element[], before: readonly Element[] = []): void {
+  for (const node of before) node.removeAttribute('data-lettera-out');
+  for (const node of nodes) node.setAttribute('data-lettera-out', '');
+}
+watch(() => proof.pointedOut, pointOut);
+
+/** Runs of text of the page as it was read, by their number, and what they said. */
+let runs: { node: Text; said: string }[] = [];
+function setTyped(): void {
+  const typed = shownDocument.value?.typed?.[proof.page]?.texts ?? {};
+  runs.forEach(({ node, said }, i) => {
+    const text = typed[i] ?? said;
+    if (node.data !== text) node.data = text;
+  });
+}
+watch(() => shownDocument.value?.typed?.[proof.page], setTyped);
 
 /**
  * The shift of the swap at this width: once all fonts are there, the page is laid out in the fallback and
@@ -175,6 +201,8 @@ function onLoad(): void {
   const current = page();
   if (!current?.defaultView) return;
   current.addEventListener('scroll', tellPlace, { passive: true });
+  runs = textRunsOf(current).map((node) => ({ node, said: node.data }));
+  setTyped();
   sheet.value = new ProofSheet(current);
   current.addEventListener('mouseover', (event) => point(event.target));
   current.addEventListener('mouseleave', () => point(null));
@@ -186,6 +214,7 @@ function onLoad(): void {
   update();
   outline();
   ready.value = true;
+  if (!props.document) proof.shownPage = current;
   measureSoon();
 }
 

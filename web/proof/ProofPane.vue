@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
+import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import DoButton from '../control/DoButton.vue';
 import ChoiceSet from '../control/ChoiceSet.vue';
 import { useProject } from '../store/project';
@@ -8,6 +8,9 @@ import StandIns from './StandIns.vue';
 import ProofChoices from './ProofChoices.vue';
 import ProofFrame from './ProofFrame.vue';
 import WidthRuler from './WidthRuler.vue';
+
+/** Comes when it is opened: the page shows without it. */
+const ProofPanel = defineAsyncComponent(() => import('./panel/ProofPanel.vue'));
 
 const project = useProject();
 const proof = useProof();
@@ -48,6 +51,11 @@ onBeforeUnmount(() => observer.disconnect());
         />
       </ProofChoices>
       <DoButton
+        label="About this page"
+        :aria-expanded="proof.panel !== null"
+        @click="proof.panel = proof.panel ? null : 'pages'"
+      />
+      <DoButton
         class="whole"
         :aria-pressed="proof.whole"
         :title="`${proof.whole ? 'Give the room back' : 'Give the proof the whole room'} (r)`"
@@ -57,8 +65,11 @@ onBeforeUnmount(() => observer.disconnect());
     </header>
     <StandIns class="stand-ins" />
     <WidthRuler />
-    <div ref="view" class="view">
-      <ProofFrame v-if="project.id && room.width > 0" :room="room" @pointed="pointed = $event" />
+    <div class="page">
+      <div ref="view" class="view">
+        <ProofFrame v-if="project.id && room.width > 0" :room="room" @pointed="pointed = $event" />
+      </div>
+      <ProofPanel v-if="proof.panel" class="panel" />
     </div>
     <footer class="small quiet">
       <span aria-live="polite">{{ pointed ?? 'Point at text for its style' }}</span>
@@ -96,6 +107,30 @@ header + .stand-ins {
 @media (max-width: 900px) {
   .whole {
     display: none;
+  }
+}
+.proof {
+  container-type: inline-size;
+}
+.page {
+  display: flex;
+  flex-direction: column;
+  flex: 1;
+  min-height: 0;
+}
+.panel {
+  flex: 0 1 52%;
+  border-top: 1px solid var(--rule);
+}
+/* Where there is room, it stands beside the page and leaves it its height. */
+@container (min-width: 800px) {
+  .page {
+    flex-direction: row;
+  }
+  .panel {
+    flex: 0 0 42%;
+    border-top: 0;
+    border-left: 1px solid var(--rule);
   }
 }
 .view {

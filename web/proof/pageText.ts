@@ -53,6 +53,17 @@ export function movableNear(page: Document): (Element | Text)[] {
   return [...blocks, ...texts];
 }
 
+/** Every run of text of a page that is not blank, in order: their numbers are those of what is typed over them. */
+export function textRunsOf(page: Document): Text[] {
+  const runs: Text[] = [];
+  const walker = page.createTreeWalker(page.body, NodeFilter.SHOW_TEXT);
+  while (walker.nextNode()) {
+    const text = walker.currentNode as Text;
+    if (text.data.trim()) runs.push(text);
+  }
+  return runs;
+}
+
 /** The blocks whose text wears the body's own style: no element around it has another. */
 export function blocksInBody(document: ProjectDocument, page: Document): Element[] {
   const blocks = new Set<Element>();

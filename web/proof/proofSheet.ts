@@ -28,6 +28,7 @@ export interface ProofState {
 const OUTLINES = `
 [data-lettera-style] { outline: 1.5px solid #0e6656; outline-offset: 3px; }
 [data-lettera-pointed] { outline: 1px dashed #0e6656; outline-offset: 3px; }
+[data-lettera-out] { outline: 1.5px solid #8a5a00; outline-offset: 2px; }
 [data-lettera-moved] { outline: 1.5px dashed #8a5a00; outline-offset: 2px; }
 [data-lettera-moved]::after {
   content: attr(data-lettera-moved);
@@ -64,13 +65,24 @@ function faceRules({ fontUrl, document, fallback: plan, twins }: ProofState): st
   return [...web, ...fallback].join('\n');
 }
 
+/** The sheet before all of a page's own, where the project's rules are delivered; none on pages without any. */
+const startSheet = (page: Document): CSSStyleSheet | null =>
+  page.querySelector<HTMLLinkElement>('#lettera-start')?.sheet ?? null;
+
+/** Puts rules in the place of all but the first of a sheet that stands in a page. @param reader an empty sheet */
+function fillAfterFirst(sheet: CSSStyleSheet, css: string, reader: CSSStyleSheet): void {
+  while (sheet.cssRules.length > 1) sheet.deleteRule(1);
+  reader.replaceSync(css);
+  [...reader.cssRules].forEach(({ cssText }, i) => sheet.insertRule(cssText, i + 1));
+}
+
 /**
  * The project's type on a page in a frame, as the delivered style sheet sets it. Style sheets are
  * rewritten only when faces or rules change; a token that changes is one custom property set.
  */
 export class ProofSheet {
   readonly #faces: CSSStyleSheet;
-  readonly #rules: CSSStyleSheet;
+  readonly #rules: (css: string) => void;
   readonly #tokens: CSSStyleDeclaration;
   readonly #nearFirst: NearFirst;
   readonly #set = new Map<string, string>();
@@ -81,14 +93,22 @@ export class ProofSheet {
   constructor(page: Document) {
     const { CSSStyleSheet: Sheet } = page.defaultView as unknown as typeof globalThis;
     this.#faces = new Sheet();
-    this.#rules = new Sheet();
-    const tokens = new Sheet();
-    tokens.replaceSync(':root {}');
     const outlines = new Sheet();
     outlines.replaceSync(OUTLINES + NEAR_FIRST_RULES);
-    page.adoptedStyleSheets = [this.#faces, tokens, this.#rules, outlines];
     this.#nearFirst = new NearFirst(page);
+    const start = startSheet(page);
+    if (start) {
+      start.insertRule(':root {}');
+      this.#tokens = (start.cssRules[0] as CSSStyleRule).style;
+      this.#rules = (css) => fillAfterFirst(start, css, new Sheet());
+      page.adoptedStyleSheets = [this.#faces, outlines];
+      return;
+    }
+    const [tokens, rules] = [new Sheet(), new Sheet()];
+    tokens.replaceSync(':root {}');
     this.#tokens = (tokens.cssRules[0] as CSSStyleRule).style;
+    this.#rules = (css) => rules.replaceSync(css);
+    page.adoptedStyleSheets = [this.#faces, tokens, rules, outlines];
   }
 
   /** Brings the page to a state of the project, what is in view first. */
@@ -107,7 +127,7 @@ export class ProofSheet {
     const grid = document.scale.grid === undefined ? '' : GRID_LINES;
     const rules = changedSizes(document) + layeredRules(document) + grid;
     if (rules !== this.#rulesText) {
-      this.#rules.replaceSync(rules);
+      this.#rules(rules);
       this.#rulesText = rules;
     }
   }

@@ -59,7 +59,8 @@ export const useProject = defineStore('project', () => {
   const pending = shallowRef<Patch[]>([]);
   const layers = shallowRef<readonly Layer[]>([]);
   const refusal = shallowRef<Refusal | null>(null);
-  const pages = shallowRef<PageTitle[]>([]);
+  /** Pages that came with the project. */
+  const given = shallowRef<PageTitle[]>([]);
   const saveState = ref<SaveState>('saved');
   const message = ref('');
   const conflict = shallowRef<Conflict | null>(null);
@@ -95,6 +96,17 @@ export const useProject = defineStore('project', () => {
   }
 
   const id = computed(() => stored.value?.id ?? '');
+
+  /** All pages to proof on: the site's own before those that came with the project. */
+  const pages = computed<PageTitle[]>(() => [
+    ...Object.entries(document.value?.pages ?? {}).map(([slug, { name }]) => ({
+      slug,
+      title: name,
+    })),
+    ...given.value,
+  ]);
+  /** Whether a page is the site's own. */
+  const isOwnPage = (slug: string): boolean => Object.hasOwn(document.value?.pages ?? {}, slug);
 
   function keep(): void {
     if (!stored.value) return;
@@ -148,7 +160,8 @@ export const useProject = defineStore('project', () => {
     close();
     announced = 0;
     const [project, titles] = await Promise.all([api.project(idOrSlug), api.pages(idOrSlug)]);
-    pages.value = titles;
+    const own = project.document.pages ?? {};
+    given.value = titles.filter(({ slug }) => !Object.hasOwn(own, slug));
     stored.value = project;
     recover(project);
     listen(project.id);
@@ -328,6 +341,8 @@ export const useProject = defineStore('project', () => {
     setLayer,
     allows,
     pages,
+    given,
+    isOwnPage,
     id,
     saveState,
     message,

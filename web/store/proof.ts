@@ -1,4 +1,5 @@
 import type { SetPage } from '@lettera/core/check';
+
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 
@@ -13,6 +14,8 @@ export const STOPS = [
 ] as const;
 
 const within = (width: number): number => Math.round(Math.min(WIDEST, Math.max(NARROWEST, width)));
+
+export type ProofPanel = 'pages' | 'account' | 'text';
 
 /** How the proof is shown: which page, how wide, on which ground, in which fonts. */
 export const useProof = defineStore('proof', () => {
@@ -32,6 +35,14 @@ export const useProof = defineStore('proof', () => {
   const yielded = ref(false);
   /** Key of the style that is selected, outlined everywhere on the page. */
   const style = ref<string | null>(null);
+  /** What is told of the page beside it: its pages, who sets its text, or the text that was clicked. */
+  const panel = ref<ProofPanel | null>(null);
+  /** The page as the frame holds it that shows it; null while none does. */
+  const shownPage = shallowRef<Document | null>(null);
+  /** The element whose text was clicked; null where none was. */
+  const node = shallowRef<Element | null>(null);
+  /** Elements that are pointed out on the page, from a list beside it. */
+  const pointedOut = shallowRef<readonly Element[]>([]);
   /** Whether blocks that move in the swap are outlined, with how far. */
   const moves = ref(false);
   /** Layout shift of the swap at the width and page shown, as measured; null before that. */
@@ -56,6 +67,11 @@ export const useProof = defineStore('proof', () => {
     shift.value = null;
     setPage.value = null;
   });
+  watch(page, () => {
+    shownPage.value = null;
+    node.value = null;
+    pointedOut.value = [];
+  });
 
   return {
     page,
@@ -68,6 +84,10 @@ export const useProof = defineStore('proof', () => {
     whole,
     yielded,
     style,
+    panel,
+    shownPage,
+    node,
+    pointedOut,
     moves,
     shift,
     setPage,

@@ -1,0 +1,84 @@
+import { BROWSER_SETS } from './browserDefaults';
+import type { Cascade, Decided, Declared } from './cascade';
+
+/** A property of type, as CSS has it. */
+export interface TypeProperty {
+  css: string;
+  inherited: boolean;
+}
+
+/** What decides a property of a text: a declaration, the browser's own style sheet, or nothing at all. */
+export type Decision<Node> = Decided<Node> | { declared: 'browser'; node: Node } | null;
+
+/** What overrules the project somewhere: a rule of the page's, a style attribute, or the browser's own. */
+export interface Overruling<Node> {
+  by: Exclude<Declared, { by: 'project' }> | 'browser';
+  /** The properties that it decides, as CSS has them. */
+  properties: string[];
+  /** The elements whose text it decides, in the order of the page. */
+  texts: Node[];
+}
+
+export interface Account<Node> {
+  /** Elements that hold text, and those of them that follow the project in every property. */
+  texts: number;
+  following: number;
+  /** What overrules, first what decides most texts. */
+  overruling: Overruling<Node>[];
+}
+
+/** What decides a property of an element that holds text. */
+export function decisionOf<Node>(
+  cascade: Cascade<Node>,
+  node: Node,
+  { css, inherited }: TypeProperty,
+  matches: (node: Node, selector: string) => boolean,
+): Decision<Node> {
+  const own = BROWSER_SETS[css];
+  let stopped: Node | null = null;
+  const stops = (at: Node): boolean => {
+    const set = own !== undefined && matches(at, own);
+    if (set) stopped = at;
+    return set;
+  };
+  const decided = cascade.decided(node, css, { inherited, stops });
+  if (decided) return decided;
+  return stopped === null ? null : { declared: 'browser', node: stopped };
+}
+
+/** What tells one thing that overrules from another: a rule with the selector that it wins by. */
+const sameAs = (by: Overruling<unknown>['by']): unknown =>
+  by === 'browser' || by.by === 'inline' ? (by === 'browser' ? by : by.by) : by.rule;
+
+/**
+ * Who overrules the project on a page: for each text and property what decides it, gathered by rule.
+ *
+ * @param texts elements that hold text of their own, in the order of the page
+ */
+export function accountOf<Node>(
+  cascade: Cascade<Node>,
+  texts: readonly Node[],
+  properties: readonly TypeProperty[],
+  matches: (node: Node, selector: string) => boolean,
+): Account<Node> {
+  const found = new Map<unknown, Overruling<Node>>();
+  let following = 0;
+  for (const node of texts) {
+    let follows = true;
+    for (const property of properties) {
+      const decision = decisionOf(cascade, node, property, matches);
+      if (!decision || (decision.declared !== 'browser' && decision.declared.by === 'project')) {
+        continue;
+      }
+      follows = false;
+      const by = decision.declared as Overruling<Node>['by'];
+      const known = found.get(sameAs(by)) ?? { by, properties: [], texts: [] };
+      found.set(sameAs(by), known);
+      if (!known.properties.includes(property.css)) known.properties.push(property.css);
+      if (known.texts.at(-1) !== node) known.texts.push(node);
+    }
+    if (follows) following++;
+  }
+  const overruling = [...found.values()].sort((a, b) => b.texts.length - a.texts.length);
+  return { texts: texts.length, following, overruling };
+}

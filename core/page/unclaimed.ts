@@ -1,0 +1,123 @@
+/** What is known of an element of a page, without the page. */
+export interface Seen<Node> {
+  node: Node;
+  /** In small letters. */
+  tag: string;
+  classes: readonly string[];
+  role: string | null;
+  /** The nearest part of a page that it stands in: `header`, `nav`, `main`, `aside`, `footer`; null for none. */
+  place: string | null;
+  text: string;
+}
+
+/** Texts of a page that are one kind of text, and that no text element claims. */
+export interface UnclaimedKind<Node> {
+  tag: string;
+  classes: readonly string[];
+  place: string | null;
+  nodes: Node[];
+  /** Text of one of them, to be shown. */
+  specimen: string;
+  /** What it may be called. */
+  name: string;
+  /** A selector that meets just these, as short as can be; null where none of a few words does. */
+  selector: string | null;
+}
+
+const LONGEST_SPECIMEN = 80;
+/** A word is cut at the last space before that. */
+const cut = (text: string): string => {
+  const plain = text.replace(/\s+/g, ' ').trim();
+  if (plain.length <= LONGEST_SPECIMEN) return plain;
+  const space = plain.lastIndexOf(' ', LONGEST_SPECIMEN);
+  return plain.slice(0, space > 0 ? space : LONGEST_SPECIMEN);
+};
+
+/** Classes that say where something stands or what state it is in, and not what it is. */
+const NO_KIND =
+  /^(js-|is-|has-|active$|open$|current$|selected$|first$|last$|odd$|even$)|\d{3,}|[A-Za-z0-9_-]{24,}/;
+
+const escaped = (name: string): string =>
+  name.replace(/^(-?)(\d)/, '$1\\3$2 ').replace(/[^\w\u0080-\uffff\\ -]/g, '\\$&');
+
+/** Selectors that may meet just some elements, the shortest first. */
+function* candidates<Node>({ tag, classes, role, place }: Seen<Node>): Generator<string> {
+  const own = classes.filter((name) => !NO_KIND.test(name)).map((name) => `.${escaped(name)}`);
+  yield* own;
+  yield tag;
+  for (const one of own) yield tag + one;
+  for (const one of own) for (const other of own) if (one < other) yield one + other;
+  if (role) yield `[role="${role}"]`;
+  if (place) {
+    for (const one of own) yield `${place} ${one}`;
+    yield `${place} ${tag}`;
+    for (const one of own) yield `${place} ${tag}${one}`;
+  }
+  if (own.length === 0) yield `${tag}:not([class])`;
+  if (own.length === 0 && place) yield `${place} ${tag}:not([class])`;
+  if (own.length > 2) yield own.join('');
+}
+
+const KINDS: Readonly<Record<string, string>> = {
+  p: 'Paragraph',
+  span: 'Text',
+  div: 'Text',
+  li: 'List item',
+  td: 'Table cell',
+  th: 'Table head',
+  a: 'Link',
+  button: 'Button',
+  label: 'Label',
+  time: 'Time',
+  dt: 'Term',
+  dd: 'Description',
+  legend: 'Legend',
+  summary: 'Summary',
+  address: 'Address',
+  figcaption: 'Caption',
+};
+
+function nameOf<Node>({ tag, classes, place }: Seen<Node>): string {
+  const [word] = classes.filter((name) => !NO_KIND.test(name) && /^[a-z]/i.test(name));
+  const kind = word ? word.replace(/[-_:]+/g, ' ').trim() : (KINDS[tag] ?? tag);
+  const name = kind.charAt(0).toUpperCase() + kind.slice(1);
+  return place && !word ? `${name} in ${place}` : name;
+}
+
+/**
+ * Gathers texts that no text element claims by what they are: tag, classes, role and place. For each a
+ * selector is proposed that meets just those texts.
+ *
+ * @param meets every element of the page that a selector meets
+ * @returns the kinds, first those with most texts
+ */
+export function unclaimedKinds<Node>(
+  texts: readonly Seen<Node>[],
+  meets: (selector: string) => Iterable<Node>,
+): UnclaimedKind<Node>[] {
+  const kinds = new Map<string, Seen<Node>[]>();
+  for (const one of texts) {
+    const classes = one.classes.filter((name) => !NO_KIND.test(name));
+    const key = JSON.stringify([one.tag, [...classes].sort(), one.role, one.place]);
+    const known = kinds.get(key);
+    if (known) known.push(one);
+    else kinds.set(key, [one]);
+  }
+  return [...kinds.values()]
+    .flatMap((all): UnclaimedKind<Node>[] => {
+      const [first] = all;
+      if (!first) return [];
+      const wanted = new Set(all.map(({ node }) => node));
+      const justThese = (selector: string): boolean => {
+        const met = new Set(meets(selector));
+        return met.size === wanted.size && [...met].every((node) => wanted.has(node));
+      };
+      const [selector = null] = [...candidates(first)].filter(justThese);
+      const { tag, classes, place } = first;
+      const specimen = cut(
+        all.map(({ text }) => text).sort((a, b) => b.length - a.length)[0] ?? '',
+      );
+      return [{ tag, classes, place, nodes: [...wanted], specimen, name: nameOf(first), selector }];
+    })
+    .sort((a, b) => b.nodes.length - a.nodes.length);
+}

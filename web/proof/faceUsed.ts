@@ -1,0 +1,63 @@
+/** Families that are sure to draw a letter each in another width. */
+const PROBES = ['monospace', 'serif', 'cursive'] as const;
+const MEASURED_AT = 200;
+
+/** The generic families of CSS Fonts 4 §2.1.3, which every stack may end in. */
+const GENERIC =
+  /^(serif|sans-serif|monospace|cursive|fantasy|system-ui|ui-serif|ui-sans-serif|ui-monospace|ui-rounded|math|emoji|fangsong)$/;
+
+/** The names of a computed `font-family`, in order, without quotes. */
+export const familiesIn = (stack: string): string[] =>
+  [...stack.matchAll(/"((?:[^"\\]|\\.)*)"|[^,\s][^,]*/g)].map(([whole, quoted]) =>
+    (quoted ?? whole).replace(/\\(.)/g, '$1').trim(),
+  );
+
+export const isGeneric = (family: string): boolean => GENERIC.test(family);
+
+/** Which family of a stack draws each letter, as the browser sets it now. */
+export class LetterFinder {
+  readonly #context: CanvasRenderingContext2D | null;
+  readonly #known = new Map<string, boolean>();
+
+  constructor(page: Document) {
+    this.#context = page.createElement('canvas').getContext('2d');
+  }
+
+  /**
+   * Whether a family draws a letter: then it is as wide whatever stands behind it in the stack. Where faces
+   * of the family have not arrived, it does not yet.
+   *
+   * @param style `font-style` and `font-weight`, as the `font` shorthand has them
+   */
+  #draws(family: string, letter: string, style: string): boolean {
+    const key = `${style} ${family} ${letter}`;
+    const known = this.#known.get(key);
+    if (known !== undefined) return known;
+    const widths = PROBES.map((probe) => this.#width(`"${family}", ${probe}`, letter, style));
+    const bare = PROBES.map((probe) => this.#width(probe, letter, style));
+    const same = widths.every((width) => Math.abs(width - (widths[0] ?? 0)) < 0.01);
+    // A letter that all of the probes draw as wide tells nothing by its width being the same.
+    const telling = bare.some((width) => Math.abs(width - (bare[0] ?? 0)) >= 0.01);
+    const draws = same && (telling || Math.abs((widths[0] ?? 0) - (bare[0] ?? 0)) >= 0.01);
+    this.#known.set(key, draws);
+    return draws;
+  }
+
+  #width(stack: string, letter: string, style: string): number {
+    if (!this.#context) return 0;
+    this.#context.font = `${style} ${MEASURED_AT}px ${stack}`;
+    return this.#context.measureText(letter).width;
+  }
+
+  /** The letters of a text by the family of the stack that draws them; null for one that none is known to. */
+  lettersBy(text: string, stack: readonly string[], style: string): Map<string | null, string> {
+    const found = new Map<string | null, string>();
+    for (const letter of new Set(text)) {
+      if (!letter.trim()) continue;
+      const family =
+        stack.find((name) => isGeneric(name) || this.#draws(name, letter, style)) ?? null;
+      found.set(family, (found.get(family) ?? '') + letter);
+    }
+    return found;
+  }
+}

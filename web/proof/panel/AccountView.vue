@@ -1,0 +1,185 @@
+<script setup lang="ts">
+import type { Account, Overruling, UnclaimedKind } from '@lettera/core/page';
+import { unclaimedKinds } from '@lettera/core/page';
+import Select from 'primevue/select';
+import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
+import { debounce } from '../../control/debounce';
+import DoButton from '../../control/DoButton.vue';
+import { count } from '../../control/figures';
+import { useOwnPages } from '../../store/ownPages';
+import { useProject } from '../../store/project';
+import { useProof } from '../../store/proof';
+import { NO_RULES, pageAccount, seen, textElementsOf, viewOf } from '../pageCascade';
+import { styledElement } from '../pageText';
+import { inWords } from '../textFacts';
+import { claimPatch, nearestStyle } from './claim';
+
+/** Who sets the text of the page shown: what overrules the project, rule by rule, and what no element claims. */
+const project = useProject();
+const proof = useProof();
+const own = useOwnPages();
+
+const account = shallowRef<Account<Element> | null>(null);
+const unclaimed = shallowRef<(UnclaimedKind<Element> & { style: string })[]>([]);
+/** How long the page rests before it is reckoned anew, milliseconds. */
+const REST = 300;
+
+/** A page of the site's own is reckoned once its style sheets have been read. */
+const ready = computed(() => !project.isOwnPage(proof.page) || own.account !== null);
+
+function reckon(): void {
+  const { shownPage: page, width } = proof;
+  const document = project.shown;
+  if (!page?.defaultView || !document || !ready.value) {
+    account.value = null;
+    return;
+  }
+  account.value = pageAccount(document, page, own.account ?? NO_RULES);
+  const free = textElementsOf(page).filter((node) => {
+    const found = styledElement(document, node);
+    return !found || found.node === page.body;
+  });
+  unclaimed.value = unclaimedKinds(free.map(seen), viewOf(page).find).map((kind) => {
+    const [first] = kind.nodes;
+    const style = first && page.defaultView?.getComputedStyle(first);
+    const look = {
+      size: parseFloat(style?.fontSize ?? '16'),
+      weight: Number(style?.fontWeight ?? 400),
+    };
+    return { ...kind, style: nearestStyle(document, look, width) };
+  });
+}
+const soon = debounce(reckon, REST);
+watch([() => proof.shownPage, () => own.account], reckon, { immediate: true });
+watch([() => project.shown, () => proof.width], soon);
+onBeforeUnmount(() => (proof.pointedOut = []));
+
+/** Which place of a list is pointed at, so that the next click goes on to the next. */
+const at = ref<{ nodes: readonly Element[]; place: number }>({ nodes: [], place: -1 });
+function point(nodes: readonly Element[]): void {
+  const place = at.value.nodes === nodes ? (at.value.place + 1) % nodes.length : 0;
+  at.value = { nodes, place };
+  proof.pointedOut = nodes;
+  nodes[place]?.scrollIntoView({ block: 'center' });
+}
+
+const keyOf = ({ by }: Overruling<Element>): string => inWords(by);
+
+const styles = computed(() =>
+  Object.entries(project.document?.styles ?? {}).map(([value, { name }]) => ({
+    value,
+    label: name,
+  })),
+);
+function claim(kind: UnclaimedKind<Element> & { style: string }): void {
+  const { document } = project;
+  if (!document || !kind.selector) return;
+  const { name, selector, style } = kind;
+  project.change(claimPatch(document, { name, selector, style }));
+}
+</script>
+
+<template>
+  <p v-if="own.accountFailed" role="alert" class="line wrap">
+    The page’s style sheets could not be read.
+    <DoButton label="Try again" @click="own.load()" />
+  </p>
+  <p v-else-if="!account" role="status">Reckoning who sets the text of this page …</p>
+  <template v-else>
+    <p>
+      {{ count(account.texts, 'text') }} at {{ proof.width }} px:
+      <b>{{ account.following }}</b> follow Lettera in everything.
+    </p>
+    <table v-if="account.overruling.length" class="figures-table">
+      <caption class="visually-hidden">
+        What overrules Lettera on this page
+      </caption>
+      <thead>
+        <tr>
+          <th scope="col">Overruled by</th>
+          <th scope="col">In</th>
+          <th scope="col" class="figure">Texts</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="one in account.overruling" :key="keyOf(one)">
+          <td class="who">{{ keyOf(one) }}</td>
+          <td class="small">{{ one.properties.join(', ') }}</td>
+          <td class="figure">
+            <DoButton
+              :label="String(one.texts.length)"
+              :aria-label="`Point at ${count(one.texts.length, 'text')} that ${keyOf(one)} decides`"
+              @click="point(one.texts)"
+            />
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <p v-else class="small quiet">Nothing of the page’s own overrules it.</p>
+    <template v-if="unclaimed.length">
+      <h3>Texts that no text element claims</h3>
+      <ul class="kinds" aria-label="Texts that no text element claims">
+        <li v-for="kind in unclaimed" :key="`${kind.tag} ${kind.classes.join(' ')} ${kind.place}`">
+          <span class="specimen">{{ kind.specimen }}</span>
+          <span class="small quiet">
+            <code v-if="kind.selector">{{ kind.selector }}</code>
+            <template v-else
+              >&lt;{{ kind.tag }}&gt; {{ kind.classes.join(' ') }}: no few words meet just
+              these</template
+            >
+          </span>
+          <span class="line wrap">
+            <DoButton
+              :label="count(kind.nodes.length, 'place')"
+              :aria-label="`Point at ${count(kind.nodes.length, 'place')} of ${kind.name}`"
+              @click="point(kind.nodes)"
+            />
+            <template v-if="kind.selector">
+              <Select
+                v-model="kind.style"
+                :options="styles"
+                option-label="label"
+                option-value="value"
+                :aria-label="`Style for ${kind.name}`"
+                size="small"
+              />
+              <DoButton
+                label="Make it a text element"
+                :aria-label="`Make ${kind.name} a text element`"
+                @click="claim(kind)"
+              />
+            </template>
+          </span>
+        </li>
+      </ul>
+    </template>
+  </template>
+</template>
+
+<style scoped>
+h3 {
+  margin: 12px 0 4px;
+  font-size: 13px;
+}
+.who {
+  overflow-wrap: anywhere;
+}
+.kinds {
+  display: grid;
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+.kinds li {
+  display: grid;
+  gap: 3px;
+  padding: 6px 0;
+  border-bottom: 1px solid var(--rule);
+}
+.specimen {
+  font-size: 15px;
+}
+code {
+  overflow-wrap: anywhere;
+}
+</style>

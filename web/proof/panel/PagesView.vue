@@ -1,0 +1,221 @@
+<script setup lang="ts">
+import type { RemovedKind } from '@lettera/core/page';
+import { computed, ref } from 'vue';
+import InputText from 'primevue/inputtext';
+import Textarea from 'primevue/textarea';
+import DoButton from '../../control/DoButton.vue';
+import { count } from '../../control/figures';
+import { pageFile, useOwnPages } from '../../store/ownPages';
+import { useProject } from '../../store/project';
+import { useProof } from '../../store/proof';
+
+/** The pages that the project is proofed on: brought in, named, put in order, taken out. */
+const project = useProject();
+const proof = useProof();
+const own = useOwnPages();
+
+const files = ref<HTMLInputElement | null>(null);
+const folder = ref<HTMLInputElement | null>(null);
+const pasting = ref(false);
+const html = ref('');
+const css = ref('');
+
+const ownPages = computed(() => Object.entries(project.document?.pages ?? {}));
+
+async function take(event: Event): Promise<void> {
+  const input = event.target as HTMLInputElement;
+  await own.bring([...(input.files ?? [])].map(pageFile));
+  input.value = '';
+}
+
+async function paste(): Promise<void> {
+  if (!(await own.paste('Pasted page', html.value, css.value))) return;
+  pasting.value = false;
+  html.value = '';
+  css.value = '';
+}
+
+function rename(slug: string, event: Event): void {
+  const input = event.target as HTMLInputElement;
+  const name = input.value.trim();
+  const before = project.document?.pages?.[slug]?.name ?? '';
+  if (name === before) return;
+  if (!name || !own.rename(slug, name)) input.value = before;
+}
+
+/** What was taken out, as it is told. */
+const WORDS: Record<RemovedKind, string> = {
+  script: 'Script',
+  handler: 'Handler',
+  frame: 'Frame',
+  form: 'Where a form sends',
+  refresh: 'Refresh',
+  request: 'Asked for elsewhere',
+  missing: 'Not brought along',
+};
+const removed = computed(() => own.account?.removed ?? []);
+</script>
+
+<template>
+  <ol v-if="ownPages.length" class="rows" aria-label="Pages of the site’s own">
+    <li v-for="([slug, page], i) in ownPages" :key="slug" :class="{ shown: proof.page === slug }">
+      <InputText
+        :model-value="page.name"
+        size="small"
+        :aria-label="`Name of ${page.name}`"
+        maxlength="120"
+        @change="rename(slug, $event)"
+      />
+      <span class="small quiet path">{{ page.path }}</span>
+      <span class="line">
+        <DoButton
+          label="Show"
+          :aria-label="`Show ${page.name}`"
+          :why="proof.page === slug ? 'It is shown' : undefined"
+          @click="proof.page = slug"
+        />
+        <DoButton
+          :aria-label="`${page.name}: earlier`"
+          :why="i === 0 ? 'It is the first' : undefined"
+          @click="own.move(slug, -1)"
+          >↑</DoButton
+        >
+        <DoButton
+          :aria-label="`${page.name}: later`"
+          :why="i === ownPages.length - 1 ? 'It is the last' : undefined"
+          @click="own.move(slug, 1)"
+          >↓</DoButton
+        >
+        <DoButton label="Out" :aria-label="`Out: ${page.name}`" @click="own.remove(slug)" />
+      </span>
+    </li>
+  </ol>
+  <p v-else>
+    The site’s own pages show its type where it will stand: HTML with its style sheets, pictures and
+    fonts. Nothing in them runs here, and nothing is asked for elsewhere.
+  </p>
+  <div class="line wrap">
+    <DoButton label="Bring files or a zip" :first="ownPages.length === 0" @click="files?.click()" />
+    <DoButton label="Bring a folder" @click="folder?.click()" />
+    <DoButton label="Paste a page" :aria-expanded="pasting" @click="pasting = !pasting" />
+    <template v-if="own.state === 'bringing'">
+      <span role="status">Reading the pages …</span>
+      <DoButton label="Stop" @click="own.stop()" />
+    </template>
+    <input
+      ref="files"
+      type="file"
+      multiple
+      hidden
+      aria-label="Files of pages"
+      accept=".html,.htm,.xhtml,.css,.zip,.png,.jpg,.jpeg,.gif,.webp,.avif,.svg,.woff,.woff2,.ttf,.otf"
+      @change="take"
+    />
+    <input
+      ref="folder"
+      type="file"
+      webkitdirectory
+      hidden
+      aria-label="A folder of pages"
+      @change="take"
+    />
+  </div>
+  <form v-if="pasting" class="paste" @submit.prevent="paste">
+    <label>
+      <span>HTML</span>
+      <Textarea v-model="html" rows="5" spellcheck="false" required fluid />
+    </label>
+    <label>
+      <span>CSS</span>
+      <Textarea v-model="css" rows="5" spellcheck="false" fluid />
+    </label>
+    <DoButton label="Bring it in" first type="submit" />
+  </form>
+  <p v-if="own.refusal" role="alert" class="mark-text">{{ own.refusal }}</p>
+  <p v-if="own.outcome" role="status" class="small">
+    {{
+      own.outcome.pages.length
+        ? `${count(own.outcome.pages.length, 'page')} brought in.`
+        : 'These pages are here already.'
+    }}
+    <template v-for="one in [...own.outcome.refused, ...own.outcome.leftOut]" :key="one.path">
+      {{ one.path }}: {{ one.why }}
+    </template>
+  </p>
+  <template v-if="own.account">
+    <h3>What was taken out of this page</h3>
+    <p v-for="note in own.account.notes" :key="note" class="small">{{ note }}</p>
+    <table v-if="removed.length" class="figures-table">
+      <thead>
+        <tr>
+          <th scope="col">Kind</th>
+          <th scope="col">What it was</th>
+          <th scope="col" class="figure">Times</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="one in removed" :key="`${one.kind} ${one.what}`">
+          <td>{{ WORDS[one.kind] }}</td>
+          <td class="what">{{ one.what }}</td>
+          <td class="figure">{{ one.times }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <p v-else class="small quiet">Nothing: it ran nothing, and asked for nothing elsewhere.</p>
+  </template>
+  <p v-else-if="own.accountFailed" role="alert" class="line wrap">
+    What was taken out of this page could not be told.
+    <DoButton label="Try again" @click="own.load()" />
+  </p>
+</template>
+
+<style scoped>
+.rows {
+  display: grid;
+  margin: 0 0 8px;
+  padding: 0;
+  list-style: none;
+}
+.rows li {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 8px;
+  align-items: center;
+  padding: 4px 0;
+  border-bottom: 1px solid var(--rule);
+}
+.rows .shown {
+  box-shadow: inset 2px 0 var(--verdigris);
+  padding-left: 6px;
+}
+.rows input {
+  flex: 1 1 120px;
+  min-width: 0;
+}
+.path {
+  flex: 1 1 80px;
+  overflow-wrap: anywhere;
+}
+.paste {
+  display: grid;
+  gap: 6px;
+  margin-top: 8px;
+  justify-items: start;
+}
+.paste label {
+  display: grid;
+  width: 100%;
+}
+.paste textarea {
+  width: 100%;
+  font: 12px/1.4 monospace;
+  resize: vertical;
+}
+h3 {
+  margin: 12px 0 4px;
+  font-size: 13px;
+}
+.what {
+  overflow-wrap: anywhere;
+}
+</style>

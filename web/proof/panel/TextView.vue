@@ -1,0 +1,223 @@
+<script setup lang="ts">
+import { stepSizeAt } from '@lettera/core/scale';
+import { resolveInUse } from '@lettera/core/style';
+import { computed, ref, shallowRef, watch } from 'vue';
+import { debounce } from '../../control/debounce';
+import Textarea from 'primevue/textarea';
+import DoButton from '../../control/DoButton.vue';
+import { useOwnPages } from '../../store/ownPages';
+import { usePlans } from '../../store/plans';
+import { useProject } from '../../store/project';
+import { useProof } from '../../store/proof';
+import { NO_RULES } from '../pageCascade';
+import { textRunsOf } from '../pageText';
+import { textFactsOf, type TextFacts } from '../textFacts';
+import { onlyHerePatch } from './claim';
+import { placeSelector } from './placeSelector';
+
+/** All that is known of the text that was clicked, as the browser sets it now. */
+const project = useProject();
+const proof = useProof();
+const own = useOwnPages();
+const plans = usePlans();
+
+const facts = shallowRef<TextFacts | null>(null);
+const REST = 200;
+
+async function look(): Promise<void> {
+  const { node } = proof;
+  const document = project.shown;
+  if (!node?.isConnected || !document) {
+    facts.value = null;
+    return;
+  }
+  await node.ownerDocument.fonts.ready;
+  if (node !== proof.node) return;
+  facts.value = textFactsOf(document, plans.fallbackOf(document), node, own.account ?? NO_RULES);
+}
+const soon = debounce(() => void look(), REST);
+watch([() => proof.node, () => own.account], () => void look(), { immediate: true });
+watch([() => project.shown, () => proof.width, () => proof.fonts, () => proof.ground], soon);
+
+const px = (value: number): string => `${Number(value.toFixed(2))} px`;
+const ends = computed(() => {
+  const document = project.shown;
+  const style = facts.value?.style;
+  if (!document || !style || facts.value?.element === null) return null;
+  const { small, large } = document.scale;
+  const step = resolveInUse(document, style).step.value;
+  return [small, large].map(
+    ({ width }) => `${px(stepSizeAt(document.scale, step, width))} at ${width}`,
+  );
+});
+
+/** The number of the first run of text in the element, and what stands there. */
+const run = computed(() => {
+  const { node, shownPage } = proof;
+  if (!node || !shownPage || facts.value === null) return null;
+  const number = textRunsOf(shownPage).findIndex(({ parentElement }) => parentElement === node);
+  return number < 0 ? null : number;
+});
+const typed = ref('');
+watch(
+  facts,
+  () => {
+    const { node } = proof;
+    typed.value =
+      [...(node?.childNodes ?? [])]
+        .find((child) => child.nodeType === Node.TEXT_NODE && child.nodeValue?.trim())
+        ?.nodeValue?.replace(/\s+/g, ' ')
+        .trim() ?? '';
+  },
+  { immediate: true },
+);
+const isTyped = computed(
+  () => run.value !== null && project.shown?.typed?.[proof.page]?.texts[run.value] !== undefined,
+);
+function type(): void {
+  if (run.value === null || !typed.value.trim()) return;
+  const { page } = proof;
+  const path = `/typed/${page}`;
+  const { typed: all } = project.document ?? {};
+  const value = { texts: { [run.value]: typed.value } };
+  if (!all) project.change([{ op: 'add', path: '/typed', value: { [page]: value } }]);
+  else if (!all[page]) project.change([{ op: 'add', path, value }]);
+  else project.change([{ op: 'add', path: `${path}/texts/${run.value}`, value: typed.value }]);
+}
+const giveBack = () =>
+  project.change([{ op: 'remove', path: `/typed/${proof.page}/texts/${run.value}` }]);
+
+function onlyHere(): void {
+  const { node } = proof;
+  const { document } = project;
+  const style = facts.value?.style;
+  if (!node || !document || !style) return;
+  const made = onlyHerePatch(document, { style, selector: placeSelector(node) });
+  if (project.change(made.patch)) proof.style = made.style;
+}
+</script>
+
+<template>
+  <p v-if="!facts" class="quiet">Click a text of the page to see what sets it.</p>
+  <template v-else>
+    <dl>
+      <dt>Style</dt>
+      <dd>
+        {{
+          facts.element
+            ? (project.shown?.styles[facts.style ?? '']?.name ?? '')
+            : 'none: no text element claims it, so it has what is around it'
+        }}<template v-if="facts.element"
+          >, worn by {{ project.shown?.elements[facts.element]?.name }}, {{ facts.places }} on this
+          page</template
+        >
+      </dd>
+      <dt>Size</dt>
+      <dd>
+        {{ px(facts.size)
+        }}<template v-if="ends"> here; {{ ends.join(', ') }} px of width</template>
+      </dd>
+      <dt>Line</dt>
+      <dd>
+        {{ px(facts.lineHeight) }} high<template v-if="facts.measure"
+          >, about {{ facts.measure }} characters</template
+        >
+      </dd>
+      <dt>Weight</dt>
+      <dd>
+        {{ facts.weight.asked }} asked for<template v-if="facts.weight.shown !== null"
+          >, {{ facts.weight.shown }} shown{{
+            facts.weight.faked ? ', thickened by the browser' : ''
+          }}</template
+        >
+      </dd>
+      <dt>Face</dt>
+      <dd>
+        <span v-for="face in facts.faces" :key="face.family" class="face">
+          <b>{{ face.family }}</b>, {{ face.source
+          }}<template v-if="facts.faces.length > 1"
+            >: <span class="letters">{{ [...face.letters].join(' ') }}</span></template
+          >
+        </span>
+        <span class="small quiet">Known by the width that this browser gives each letter.</span>
+      </dd>
+      <dt>Contrast</dt>
+      <dd>
+        <template v-if="'ratio' in facts.contrast"
+          >{{ facts.contrast.ratio.toFixed(2) }} to 1 on {{ facts.contrast.ground }}</template
+        >
+        <template v-else>unknown: {{ facts.contrast.unknown }}</template>
+      </dd>
+    </dl>
+    <table class="figures-table">
+      <thead>
+        <tr>
+          <th scope="col">Property</th>
+          <th scope="col">Value</th>
+          <th scope="col">From</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="one in facts.properties" :key="one.css">
+          <td>{{ one.label }}</td>
+          <td class="value">{{ one.value }}</td>
+          <td :class="{ overruled: !one.follows }">
+            {{ one.follows ? '' : 'overruled by ' }}{{ one.by }}
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <form v-if="run !== null" class="typed" @submit.prevent="type">
+      <label>
+        <span>Its words on this page</span>
+        <Textarea v-model="typed" rows="2" fluid />
+      </label>
+      <span class="line wrap">
+        <DoButton label="Set these words" type="submit" />
+        <DoButton v-if="isTyped" label="Give the page’s own back" @click="giveBack" />
+        <DoButton v-if="facts.style" label="A style only here" @click="onlyHere" />
+      </span>
+    </form>
+  </template>
+</template>
+
+<style scoped>
+dl {
+  display: grid;
+  grid-template-columns: max-content 1fr;
+  gap: 3px 12px;
+  margin: 0 0 10px;
+}
+dt {
+  color: var(--ink-2);
+}
+dd {
+  margin: 0;
+  min-width: 0;
+  overflow-wrap: anywhere;
+}
+.face {
+  display: block;
+}
+.letters {
+  letter-spacing: 0.05em;
+}
+.value {
+  overflow-wrap: anywhere;
+}
+.overruled {
+  color: var(--local);
+}
+.typed {
+  display: grid;
+  gap: 6px;
+  margin-top: 10px;
+}
+.typed label {
+  display: grid;
+}
+.typed textarea {
+  width: 100%;
+  resize: vertical;
+}
+</style>

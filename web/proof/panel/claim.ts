@@ -1,0 +1,65 @@
+import { freeKey, type Patch, type ProjectDocument } from '@lettera/core/document';
+import { slug } from '@lettera/core/deliver';
+import { stepSizeAt } from '@lettera/core/scale';
+import { resolveInUse } from '@lettera/core/style';
+
+/** Size and weight of a text as it stands, CSS px. */
+export interface Look {
+  size: number;
+  weight: number;
+}
+
+/** How much a difference of 300 in weight counts against one of a factor of 1.2 in size. */
+const WEIGHT_SPAN = 300;
+const SIZE_SPAN = Math.log(1.2);
+
+/** The style that a text looks most like: nearest in size and weight at a width. */
+export function nearestStyle(
+  document: ProjectDocument,
+  { size, weight }: Look,
+  width: number,
+): string {
+  const apart = (key: string): number => {
+    const resolved = resolveInUse(document, key);
+    const own = stepSizeAt(document.scale, resolved.step.value, width);
+    return (
+      Math.abs(Math.log(own / size)) / SIZE_SPAN +
+      Math.abs(resolved.weight.value - weight) / WEIGHT_SPAN
+    );
+  };
+  const [nearest = ''] = Object.keys(document.styles).sort((a, b) => apart(a) - apart(b));
+  return nearest;
+}
+
+const plainSlug = (name: string): string => slug(name) || 'text';
+
+/** Makes a text element of what a selector meets, in a style that is there. */
+export function claimPatch(
+  document: ProjectDocument,
+  { name, selector, style }: { name: string; selector: string; style: string },
+): Patch {
+  const key = freeKey(Object.keys(document.elements), plainSlug(name), 'text');
+  return [
+    {
+      op: 'add',
+      path: `/elements/${key}`,
+      value: { name: name.slice(0, 60), selectors: [selector], style, parent: null },
+    },
+  ];
+}
+
+/** A style for one place alone, which follows the one that the place has. */
+export function onlyHerePatch(
+  document: ProjectDocument,
+  { style, selector }: { style: string; selector: string },
+): { patch: Patch; style: string } {
+  const name = `${document.styles[style]?.name ?? style}, only here`.slice(0, 60);
+  const key = freeKey(Object.keys(document.styles), plainSlug(name), 'style');
+  return {
+    style: key,
+    patch: [
+      { op: 'add', path: `/styles/${key}`, value: { name, follows: style, set: {} } },
+      ...claimPatch(document, { name, selector, style: key }),
+    ],
+  };
+}

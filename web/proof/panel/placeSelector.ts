@@ -1,0 +1,21 @@
+/** A selector that meets one element of a page alone: by its id, else by its place in what is around it. */
+export function placeSelector(node: Element): string {
+  const page = node.ownerDocument;
+  const alone = (selector: string) => page.querySelectorAll(selector).length === 1;
+  const steps: string[] = [];
+  for (let at: Element | null = node; at && at !== page.documentElement; at = at.parentElement) {
+    const current: Element = at;
+    const tag = current.tagName.toLowerCase();
+    const id = current.id ? `#${CSS.escape(current.id)}` : '';
+    if (id && alone(id)) {
+      steps.unshift(id);
+      break;
+    }
+    const same = [...(current.parentElement?.children ?? [])].filter(
+      (other) => other.tagName === current.tagName,
+    );
+    steps.unshift(same.length > 1 ? `${tag}:nth-of-type(${same.indexOf(current) + 1})` : tag);
+    if (alone(steps.join(' > '))) break;
+  }
+  return steps.join(' > ');
+}

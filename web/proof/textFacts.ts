@@ -1,0 +1,222 @@
+import { contrastRatio } from '@lettera/core/check';
+import {
+  PROPERTIES,
+  PROPERTY_NAMES,
+  type ProjectDocument,
+  type PropertyName,
+} from '@lettera/core/document';
+import { localName, type FallbackPlan } from '@lettera/core/fallback';
+import { inUnicodeRange } from '@lettera/core/font';
+import { decisionOf, type Cascade, type Decision, type TypeRules } from '@lettera/core/page';
+import { matchFace, resolveElement, type TraceStep } from '@lettera/core/style';
+import { familiesIn, isGeneric, LetterFinder } from './faceUsed';
+import { groundOf } from './ground';
+import { cascadeOf } from './pageCascade';
+import { elementsWithStyle, styledElement } from './pageText';
+
+/** A face that sets letters of a text, and how that is known. */
+export interface UsedFace {
+  /** The name that it has in the stack. */
+  family: string;
+  kind: 'web' | 'fallback' | 'local' | 'generic' | 'unknown';
+  /** What it is, in words: its file, or the font of the machine. */
+  source: string;
+  /** Letters that it sets, each once. */
+  letters: string;
+}
+
+/** A property of a text: what it comes to, and what decides it. */
+export interface DecidedProperty {
+  label: string;
+  css: string;
+  value: string;
+  /** Whether the project decides it, or nothing does. */
+  follows: boolean;
+  /** What decides it, in words. */
+  by: string;
+}
+
+/** What is known of a text that was clicked. */
+export interface TextFacts {
+  words: string;
+  /** Key of its text element and of its style; null where none claims it. */
+  element: string | null;
+  style: string | null;
+  properties: DecidedProperty[];
+  /** CSS px. */
+  size: number;
+  lineHeight: number;
+  /** Characters a line, of its longest lines; null for a text of one line. */
+  measure: number | null;
+  weight: { asked: number; shown: number | null; faked: boolean };
+  faces: UsedFace[];
+  /** Contrast with the ground that it stands on; null, and why, where that is a picture. */
+  contrast: { ratio: number; ground: string } | { unknown: string };
+  /** Texts of that style on the page. */
+  places: number;
+}
+
+/** What overrules, in words: the selector and where it stands. */
+export function inWords(by: Exclude<Decision<Element>, null>['declared']): string {
+  if (by === 'browser') return 'the browser’s own style sheet';
+  if (by.by === 'project') return 'Lettera';
+  if (by.by === 'inline') return `a style attribute${by.important ? ', !important' : ''}`;
+  const { rule, selector, specificity, declaration } = by;
+  return [
+    `${selector} in ${sheetName(rule.sheet)}, line ${rule.line}`,
+    `specificity ${specificity.join('-')}`,
+    rule.layer ? `layer ${rule.layer.join('.')}` : null,
+    declaration.property === 'font' || declaration.property === 'all'
+      ? `by “${declaration.property}”`
+      : null,
+    declaration.important ? '!important' : null,
+  ]
+    .filter(Boolean)
+    .join(', ');
+}
+
+/** A sheet as people call it: its path, or its place where it stands in the page. */
+export const sheetName = (path: string): string => {
+  const [, page, number] = /^(.*)\.style-(\d+)\.css$/.exec(path) ?? [];
+  return page ? `style element ${number} of ${page}` : path;
+};
+
+/** Where a property of a style comes from, in words. */
+function traceInWords(document: ProjectDocument, trace: readonly TraceStep[]): string {
+  const last = trace.at(-1);
+  const name = (style: string | null) => document.styles[style ?? '']?.name ?? style ?? '';
+  if (!last) return '';
+  if (last.origin === 'set') return `set in ${name(last.style)}`;
+  if (last.origin === 'style') return `follows ${name(last.style)}`;
+  if (last.origin === 'parent') return `from ${name(last.style)} around it`;
+  return last.origin === 'body' ? `from ${name(last.style)}` : 'the browser’s default';
+}
+
+function propertyOf(
+  document: ProjectDocument,
+  cascade: Cascade<Element>,
+  node: Element,
+  name: PropertyName,
+): DecidedProperty {
+  const property = PROPERTIES[name];
+  const style = node.ownerDocument.defaultView?.getComputedStyle(node);
+  const decision = decisionOf(cascade, node, property, (at, selector) => at.matches(selector));
+  const value = style?.getPropertyValue(property.css) ?? '';
+  const { label, css } = property;
+  if (!decision) return { label, css, value, follows: true, by: 'nothing sets it' };
+  const { declared } = decision;
+  if (declared === 'browser' || declared.by !== 'project') {
+    return { label, css, value, follows: false, by: inWords(declared) };
+  }
+  const element = document.elements[declared.element];
+  const trace = element ? resolveElement(document, declared.element)[name].trace : [];
+  return { label, css, value, follows: true, by: traceInWords(document, trace) };
+}
+
+/** Which faces set a text, from what the browser does with each of its letters. */
+function facesOf(
+  document: ProjectDocument,
+  plan: FallbackPlan,
+  node: Element,
+  text: string,
+): UsedFace[] {
+  const page = node.ownerDocument;
+  const style = page.defaultView?.getComputedStyle(node);
+  if (!style) return [];
+  const { fontFamily, fontWeight, fontStyle } = style;
+  const slant = fontStyle === 'normal' ? 'normal' : fontStyle === 'italic' ? 'italic' : 'oblique';
+  const found = new LetterFinder(page).lettersBy(
+    text,
+    familiesIn(fontFamily),
+    `${fontStyle} ${fontWeight}`,
+  );
+  const kindOf = (family: string, letters: string): Pick<UsedFace, 'kind' | 'source'> => {
+    const known = Object.values(document.case).find(({ name }) => name === family);
+    if (known) {
+      const match = matchFace(known.faces, { weight: Number(fontWeight), slant });
+      const files = match?.face.files.filter(({ unicodeRange }) =>
+        [...letters].some((letter) => inUnicodeRange(unicodeRange, letter.codePointAt(0) ?? 0)),
+      );
+      const scripts = [...new Set(files?.map(({ script }) => script))].join(', ');
+      return {
+        kind: 'web',
+        source: `file for ${match?.face.style ?? ''} ${match?.face.weightMin ?? ''}${match && match.face.weightMax !== match.face.weightMin ? `–${match.face.weightMax}` : ''}, ${scripts}`,
+      };
+    }
+    const planned = plan.faces.find(({ name }) => name === family);
+    if (planned) {
+      return {
+        kind: 'fallback',
+        source: `${localName(planned.local)} of this machine, or the open font with its widths, tuned`,
+      };
+    }
+    if ([...page.fonts].some((face) => face.family.replace(/^"|"$/g, '') === family)) {
+      return { kind: 'web', source: 'a font of the page’s own' };
+    }
+    return isGeneric(family)
+      ? { kind: 'generic', source: 'what this browser takes for it' }
+      : { kind: 'local', source: 'a font of this machine' };
+  };
+  return [...found].map(([family, letters]): UsedFace =>
+    family === null
+      ? {
+          family: 'another font',
+          kind: 'unknown',
+          source: 'none of the stack has them: the browser looks further',
+          letters,
+        }
+      : { family, letters, ...kindOf(family, letters) },
+  );
+}
+
+/** Lines that a text makes, and characters of the fullest; a last line may be short. */
+function measureOf(node: Element, text: string): number | null {
+  const range = node.ownerDocument.createRange();
+  range.selectNodeContents(node);
+  const tops = new Set([...range.getClientRects()].map(({ bottom }) => Math.round(bottom / 4)));
+  return tops.size > 1 ? Math.round(text.length / (tops.size - 0.5)) : null;
+}
+
+/** What is known of the text of an element of a page that is shown. */
+export function textFactsOf(
+  document: ProjectDocument,
+  plan: FallbackPlan,
+  node: Element,
+  rules: TypeRules,
+): TextFacts {
+  const page = node.ownerDocument;
+  const style = page.defaultView?.getComputedStyle(node);
+  const text = (node.textContent ?? '').replace(/\s+/g, ' ').trim();
+  const cascade = cascadeOf(document, page, rules);
+  const claimed = styledElement(document, node);
+  const element = claimed && claimed.node !== page.body ? claimed.key : null;
+  const styleKey = claimed ? (document.elements[claimed.key]?.style ?? null) : null;
+  const weight = Number(style?.fontWeight ?? 400);
+  const size = parseFloat(style?.fontSize ?? '0');
+  const faces = facesOf(document, plan, node, text);
+  const web = faces.find(({ kind }) => kind === 'web');
+  const family = Object.values(document.case).find(({ name }) => name === web?.family);
+  const slant = style?.fontStyle === 'normal' ? 'normal' : 'italic';
+  const match = family ? matchFace(family.faces, { weight, slant }) : null;
+  const ground = groundOf(node);
+  return {
+    words: text,
+    element,
+    style: styleKey,
+    properties: PROPERTY_NAMES.map((name) => propertyOf(document, cascade, node, name)),
+    size,
+    lineHeight: parseFloat(style?.lineHeight ?? '') || size * 1.2,
+    measure: measureOf(node, text),
+    weight: {
+      asked: weight,
+      shown: match?.weight ?? null,
+      faked: match?.fakedBold ?? false,
+    },
+    faces,
+    contrast:
+      'unknown' in ground
+        ? ground
+        : { ratio: contrastRatio(style?.color ?? '#000', ground.colour), ground: ground.colour },
+    places: styleKey ? elementsWithStyle(document, page, styleKey).length : 0,
+  };
+}
