@@ -19,6 +19,8 @@ export async function violationsOn(page: Page, where: string): Promise<string[]>
     `axe.run(document, { iframes: false, runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] })`,
   )) as AxeResults;
   return violations.flatMap(({ id, nodes }) =>
-    nodes.map(({ target, failureSummary }) => `${where}: ${id} at ${target.join(' ')} ${failureSummary}`),
+    nodes.map(
+      ({ target, failureSummary }) => `${where}: ${id} at ${target.join(' ')} ${failureSummary}`,
+    ),
   );
 }
