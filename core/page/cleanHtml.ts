@@ -54,6 +54,8 @@ const ACTS: Readonly<Record<string, 'form' | 'request' | 'frame'>> = {
   profile: 'request',
   attributionsrc: 'request',
 };
+/** An address that is what it leads to. */
+const DATA = /^\s*data:/i;
 const LINKS = new Set(['a', 'area']);
 /** Values of these would be read as addresses by an animation. */
 const ANIMATED = /^(set|animate|animatetransform|animatemotion)$/;
@@ -150,6 +152,10 @@ class Cleaner {
     const kinds = (attribute(node, 'rel') ?? '').toLowerCase().split(/\s+/);
     const href = attribute(node, 'href') ?? '';
     const applied = kinds.includes('stylesheet') && !kinds.includes('alternate');
+    if (applied && DATA.test(href)) {
+      this.removals.add('request', href);
+      return false;
+    }
     if (!applied || attribute(node, 'disabled') !== null) {
       if (/^([a-z]+:)?\/\//i.test(href)) this.removals.add('request', href);
       return false;
@@ -221,7 +227,9 @@ class Cleaner {
       return [{ ...one, value: '#' }];
     }
     if (one.value.startsWith('#')) return [one];
-    const value = node.namespaceURI === names.NS.SVG ? this.#use(one.value) : null;
+    // What a picture takes in whole may hold anything.
+    const asks = node.namespaceURI === names.NS.SVG && !(tag === 'use' && DATA.test(one.value));
+    const value = asks ? this.#use(one.value) : null;
     return value === null ? [] : [{ ...one, value }];
   }
 }

@@ -145,7 +145,7 @@ function claim(kind: UnclaimedKind<Element> & { style: string }): void {
               />
               <DoButton
                 label="Make it a text element"
-                :aria-label="`Make ${kind.name} a text element`"
+                :aria-label="`Make it a text element: ${kind.name}`"
                 @click="claim(kind)"
               />
             </template>

@@ -1,0 +1,312 @@
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { createServer, type Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
+import { strToU8, zipSync } from 'fflate';
+import type { Browser, ElementHandle, Frame, Page } from 'puppeteer-core';
+import type { ProjectDocument } from '@lettera/core/document';
+import { violationsOn } from './axe';
+import {
+  clickInProof,
+  eventually,
+  fill,
+  launchBrowser,
+  newPage,
+  press,
+  proofFrame,
+} from './browser';
+import { startLettera, type RunningLettera } from './lettera';
+import { attacks } from './sites/attacks';
+
+/** Pages of the site's own in the real interface. */
+
+const SHOP = 'sample/own';
+let lettera: RunningLettera;
+let browser: Browser;
+let page: Page;
+let errors: string[];
+let folder: string;
+
+const api = () => `${lettera.url}/api/v1/projects/tarnholm-light`;
+const documentOf = async () =>
+  ((await (await fetch(api())).json()) as { document: ProjectDocument }).document;
+const stored = (holds: (document: ProjectDocument) => boolean) => eventually(documentOf, holds);
+
+async function open(): Promise<void> {
+  await page.goto(`${lettera.url}/p/tarnholm-light/scale`);
+  await proofFrame(page, { asItIs: true });
+  await press(page, 'About this page');
+}
+async function upload(paths: string[], label = 'Files of pages'): Promise<void> {
+  const input = (await page.waitForSelector(
+    `input[aria-label="${label}"]`,
+  )) as ElementHandle<HTMLInputElement>;
+  await input.uploadFile(...paths);
+}
+const frameOf = async (slug: string) => {
+  await page.waitForSelector(`section.proof iframe.ready[src$="/${slug}"]`);
+  return proofFrame(page, { asItIs: true });
+};
+/** Clicks a text of the proof, wherever on the page it stands. */
+async function clickOn(frame: Frame, selector: string): Promise<void> {
+  await frame.$eval(selector, (node) => node.scrollIntoView({ block: 'center' }));
+  await clickInProof(page, frame, selector);
+}
+/** Brings a page in by the API, as files with their paths; gives its key. */
+async function bring(files: Record<string, string>): Promise<string> {
+  const body = new FormData();
+  for (const [path, text] of Object.entries(files)) body.append('file', new Blob([text]), path);
+  const answer = (await (await fetch(`${api()}/pages`, { method: 'POST', body })).json()) as {
+    pages: { slug: string }[];
+  };
+  return answer.pages[0]?.slug ?? '';
+}
+const shopFiles = () =>
+  Object.fromEntries(
+    ['index.html', 'css/site.css', 'css/type.css'].map((path) => [
+      path,
+      readFileSync(join(SHOP, path), 'utf8'),
+    ]),
+  );
+
+beforeAll(async () => {
+  folder = mkdtempSync(join(tmpdir(), 'lettera-own-'));
+  lettera = await startLettera();
+  browser = await launchBrowser();
+}, 120_000);
+afterAll(async () => {
+  await browser?.close();
+  await lettera?.close();
+  rmSync(folder, { recursive: true, force: true });
+});
+beforeEach(async () => {
+  await page?.close();
+  ({ page, errors } = await newPage(browser));
+});
+
+describe('a page of the site’s own', () => {
+  test('comes as a folder, is shown in its own layout, named, ordered, taken out, and is back by undo', async () => {
+    await open();
+    await upload([SHOP], 'A folder of pages');
+    const frame = await frameOf('the-lamp-room-shop');
+    const ground = await frame.evaluate(() => getComputedStyle(document.body).backgroundColor);
+    expect(ground).toBe('rgb(244, 239, 230)');
+    // Lettera's rules stand before the page's own: what the page leaves open is Lettera's.
+    const sizes = await frame.evaluate(() =>
+      ['.lead', '.good h2', '.site-title'].map((selector) => {
+        const node = document.querySelector(selector);
+        return node ? getComputedStyle(node).fontFamily.split(',')[0] : '';
+      }),
+    );
+    expect(sizes).toEqual(['Literata', '"Bricolage Grotesque"', '"Bricolage Grotesque"']);
+    await page.waitForFunction(() =>
+      document.querySelector('section.proof table')?.textContent?.includes('count.js'),
+    );
+    await fill(page, 'Name of The lamp-room shop', 'Shop');
+    await stored(({ pages }) => pages?.['the-lamp-room-shop']?.name === 'Shop');
+    await press(page, 'Out: Shop');
+    await stored(({ pages }) => Object.keys(pages ?? {}).length === 0);
+    await press(page, 'Undo');
+    await stored(({ pages }) => pages?.['the-lamp-room-shop']?.name === 'Shop');
+    await press(page, 'Show Shop');
+    await frameOf('the-lamp-room-shop');
+    expect(errors).toEqual([]);
+  }, 60_000);
+
+  test('comes as a zip, as files, and pasted; what cannot be used says why beside the way in', async () => {
+    await open();
+    const zip = join(folder, 'site.zip');
+    writeFileSync(zip, zipSync({ 'a/index.html': strToU8('<title>Zipped</title><p>Boats</p>') }));
+    await upload([zip]);
+    await frameOf('zipped');
+    const plain = join(folder, 'plain.html');
+    writeFileSync(plain, '<title>Plain</title><p>Ropes</p>');
+    await upload([plain]);
+    await frameOf('plain');
+    await press(page, 'Paste a page');
+    await page.locator('form.paste textarea').fill('<h1>Pasted here</h1>');
+    await (await page.$$('form.paste textarea'))[1]?.type('h1 { text-transform: uppercase }');
+    await press(page, 'Bring it in');
+    const frame = await frameOf('pasted-page');
+    expect(await frame.$eval('h1', (node) => getComputedStyle(node).textTransform)).toBe(
+      'uppercase',
+    );
+    const none = join(folder, 'none.css');
+    writeFileSync(none, 'a { color: red }');
+    await upload([none]);
+    const said = () =>
+      page.$eval('section.proof [role="alert"]', (node) => node.textContent ?? '').catch(() => '');
+    expect(await eventually(said, (text) => text !== '')).toContain('no page among them');
+    expect(errors.filter((error) => !error.includes('422'))).toEqual([]);
+  }, 60_000);
+
+  test('tells who overrules Lettera, makes an element of what none claims, and takes other words', async () => {
+    const slug = await bring({ ...shopFiles(), 'extra.txt': 'x' });
+    await open();
+    const { pages = {} } = await documentOf();
+    const key = slug || Object.keys(pages).find((one) => one.startsWith('the-lamp')) || '';
+    await press(page, `Show ${pages[key]?.name ?? ''}`);
+    const frame = await frameOf(key);
+    await press(page, 'Who sets its text', '[role="tablist"]');
+    await page.waitForFunction(() =>
+      document
+        .querySelector('section.proof table')
+        ?.textContent?.includes('.good p in css/type.css'),
+    );
+    const rows = await page.$$eval('section.proof table tbody tr', (all) =>
+      all.map((row) => [...row.children].map((cell) => cell.textContent?.trim() ?? '')),
+    );
+    expect(rows).toContainEqual([
+      '.good h2 in css/site.css, line 9, specificity 0-1-1, layer parts',
+      'font-size, letter-spacing, text-transform',
+      '3',
+    ]);
+    expect(rows.some(([who]) => who === 'a style attribute')).toBe(true);
+    await press(
+      page,
+      'Point at 3 texts that .good h2 in css/site.css, line 9, specificity 0-1-1, layer parts decides',
+    );
+    expect((await frame.$$('h2[data-lettera-out]')).length).toBe(3);
+
+    await press(page, 'Make it a text element: Price');
+    const { elements } = await stored(({ elements: all }) => 'price' in all);
+    expect(elements['price']?.selectors).toEqual(['.price']);
+
+    await clickOn(frame, '.imprint');
+    await page.waitForSelector('section.proof form.typed');
+    const told = () => page.$eval('section.proof dl', (node) => node.textContent ?? '');
+    expect(await eventually(told, (text) => text.includes('to 1 on'))).toContain('Literata');
+    await page.locator('form.typed textarea').fill('Open when the lamp is lit.');
+    await press(page, 'Set these words');
+    await stored(({ typed }) => JSON.stringify(typed ?? {}).includes('lamp is lit'));
+    await page.reload();
+    await press(page, 'About this page');
+    await press(page, `Show ${pages[key]?.name ?? ''}`);
+    const again = await frameOf(key);
+    expect(await again.$eval('.imprint', (node) => node.textContent)).toBe(
+      'Open when the lamp is lit.',
+    );
+    await press(page, 'Undo');
+    await eventually(
+      () => again.$eval('.imprint', (node) => node.textContent ?? ''),
+      (text) => text.startsWith('Lamp-room shop'),
+    );
+
+    await clickOn(again, '.imprint');
+    await press(page, 'A style only here');
+    const { elements: now, styles } = await stored(({ styles: all }) =>
+      Object.values(all).some(({ name }) => name.endsWith('only here')),
+    );
+    const made = Object.entries(styles).find(([, { name }]) => name.endsWith('only here'))?.[0];
+    const here = Object.values(now).find(({ style }) => style === made);
+    expect((await again.$$(here?.selectors[0] ?? '')).length).toBe(1);
+    expect(errors).toEqual([]);
+  }, 90_000);
+
+  test('has nothing beside it that keeps people out', async () => {
+    await bring({
+      'index.html': '<title>Beside</title><p class="odd">Odd words</p><script>1</script>',
+    });
+    await open();
+    await press(page, 'Show Beside');
+    const frame = await frameOf('beside');
+    for (const view of ['Pages', 'Who sets its text', 'This text']) {
+      await press(page, view, 'section.proof [role="tablist"]');
+      if (view === 'This text') await clickInProof(page, frame, 'p');
+      await new Promise((resolve) => setTimeout(resolve, 600));
+      expect(await violationsOn(page, view)).toEqual([]);
+    }
+  }, 60_000);
+});
+
+describe('nothing of a page', () => {
+  let out: Server;
+  const heard: string[] = [];
+  let address = '';
+  beforeAll(async () => {
+    out = createServer((request, response) => {
+      heard.push(request.url ?? '');
+      response.end();
+    });
+    await new Promise<void>((resolve) => out.listen(0, '127.0.0.1', resolve));
+    address = `http://127.0.0.1:${(out.address() as AddressInfo).port}`;
+  });
+  afterAll(() => {
+    out.close();
+  });
+
+  test('runs, and nothing is asked for elsewhere, in any way that is known', async () => {
+    const all = attacks(address);
+    expect(all.length).toBeGreaterThan(60);
+    // Each on a page of its own, and all of them on one.
+    const files = Object.fromEntries(
+      all.map((attack, i) => [`${i}.html`, `<title>Way ${i}</title><p>x</p>${attack}`]),
+    );
+    const slugs: string[] = [];
+    for (let from = 0; from < all.length; from += 50) {
+      const body = new FormData();
+      for (const [path, text] of Object.entries(files).slice(from, from + 50)) {
+        body.append('file', new Blob([text]), path);
+      }
+      const answer = (await (await fetch(`${api()}/pages`, { method: 'POST', body })).json()) as {
+        pages: { slug: string }[];
+      };
+      slugs.push(...answer.pages.map(({ slug }) => slug));
+    }
+    slugs.push(await bring({ 'all.html': `<title>All ways</title>${all.join('\n')}` }));
+    expect(slugs).toHaveLength(all.length + 1);
+    const elsewhere: string[] = [];
+    page.on('request', (request) => {
+      const asked = request.url();
+      if (!asked.startsWith(lettera.url) && !/^(data|blob):/.test(asked)) elsewhere.push(asked);
+    });
+    const dialogs: string[] = [];
+    page.on('dialog', (dialog) => {
+      dialogs.push(dialog.message());
+      void dialog.dismiss();
+    });
+    await page.goto(`${lettera.url}/p/tarnholm-light/scale`);
+    await proofFrame(page, { asItIs: true });
+    const ran = await page.evaluate(
+      async (pages, base, outside) => {
+        const found: string[] = [];
+        const ASKING =
+          /^(src|srcset|href|xlink:href|style|poster|background|data|action|formaction|ping|filter|fill|on.*)$/;
+        for (const slug of pages) {
+          const frame = document.createElement('iframe');
+          frame.setAttribute('sandbox', 'allow-same-origin');
+          frame.src = `${base}/pages/${slug}`;
+          await new Promise((resolve) => {
+            frame.onload = resolve;
+            document.body.append(frame);
+          });
+          const inside = frame.contentDocument;
+          for (const node of inside?.querySelectorAll<HTMLElement>('a, button, summary') ?? []) {
+            node.dispatchEvent(new MouseEvent('click', { bubbles: true, cancelable: true }));
+          }
+          if ('ran' in window || (frame.contentWindow && 'ran' in frame.contentWindow))
+            found.push(slug);
+          if (inside?.querySelector('script, iframe, object, embed, base'))
+            found.push(`${slug} keeps`);
+          for (const node of inside?.querySelectorAll('*') ?? []) {
+            const asks = [...node.attributes].some(
+              ({ name, value }) => value.includes(outside) && ASKING.test(name),
+            );
+            if (asks) found.push(`${slug} asks by ${node.outerHTML}`);
+          }
+          frame.remove();
+        }
+        return found;
+      },
+      slugs,
+      '/api/v1/projects/tarnholm-light',
+      address.slice('http:'.length),
+    );
+    expect(ran).toEqual([]);
+    expect(elsewhere).toEqual([]);
+    expect(heard).toEqual([]);
+    expect(dialogs).toEqual([]);
+  }, 120_000);
+});
