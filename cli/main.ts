@@ -10,7 +10,7 @@ import {
   StoreError,
   type ConfigFlags,
 } from '@lettera/server';
-import { samplePages } from '@lettera/sample';
+import { sheetOfElements } from '@lettera/sample';
 import { loadSample } from './loadSample';
 import { UnknownProjectError, writeBundle } from './writeBundle';
 
@@ -31,7 +31,7 @@ function fail(error: unknown): never {
 async function start(flags: ConfigFlags & { sample?: boolean }): Promise<void> {
   try {
     const running = await startServer(readConfig(flags), {
-      startingPages: samplePages,
+      startingPages: sheetOfElements,
       ...(flags.sample ? { prepare: loadSample } : {}),
     });
     console.log(`Lettera is ready at ${running.url}`);

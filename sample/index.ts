@@ -1,4 +1,4 @@
-export { samplePages, type SamplePage } from './pages';
+export { samplePages, sheetOfElements, type SamplePage } from './pages';
 export {
   SAMPLE_NAME,
   SAMPLE_SLUG,

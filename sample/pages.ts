@@ -36,3 +36,7 @@ export async function samplePages(): Promise<SamplePage[]> {
     })),
   );
 }
+
+/** What a project is proofed on that has no pages of its own yet: every kind of text. */
+export const sheetOfElements = async (): Promise<SamplePage[]> =>
+  (await samplePages()).filter(({ slug }) => slug === 'sheet');

@@ -101,7 +101,8 @@ export const pageSecurity = helmet({
       frameAncestors: ["'self'"],
       baseUri: ["'none'"],
       formAction: ["'none'"],
-      sandbox: ['allow-same-origin'],
+      // A page may be printed; nothing in it can ask for anything.
+      sandbox: ['allow-same-origin', 'allow-modals'],
     },
   },
   frameguard: { action: 'sameorigin' },

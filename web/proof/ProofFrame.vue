@@ -7,7 +7,7 @@ import { debounce } from '../control/debounce';
 import { useFallbacks } from '../store/fallbacks';
 import { usePlans } from '../store/plans';
 import { useProject } from '../store/project';
-import { useProof } from '../store/proof';
+import { useProof, type Eye } from '../store/proof';
 import { useFontUrl } from './fontUrl';
 import { goTo, placeOf, type PagePlace } from './pagePlace';
 import {
@@ -23,11 +23,21 @@ import { ProofSheet, type ProofState } from './proofSheet';
 import { viewportHeight } from './shiftIn';
 import { setTextsOf } from './setTexts';
 
+/** How a page is shown otherwise than the proof is. */
+export interface Look {
+  width?: number;
+  fonts?: 'web' | 'fallback';
+  ground?: 'light' | 'dark';
+  document?: ProjectDocument;
+}
+
 const props = defineProps<{
   /** Width and height that the frame may take on screen, px. */
   room: { width: number; height: number };
   /** Another state of the project than the one that is shown everywhere: then nothing is measured here. */
   document?: ProjectDocument;
+  /** Shown beside the proof itself, in another way: then nothing is measured here. */
+  look?: Look;
   /** Where the page is to stand, as it is told by another frame that shows the same page. */
   place?: PagePlace | null;
 }>();
@@ -42,11 +52,21 @@ const sheet = shallowRef<ProofSheet | null>(null);
 const ready = ref(false);
 
 /** Another state is compared at full size: its page is as wide as its room. */
-const width = computed(() => (props.document ? props.room.width : proof.width));
-const zoom = computed(() => Math.min(1, props.room.width / width.value));
+const width = computed(
+  () => props.look?.width ?? (props.document ? props.room.width : proof.width),
+);
+/** What stands beside the proof is no place to measure in. */
+const second = computed(() => props.document !== undefined || props.look !== undefined);
+/** How much of its size the page is shown at: what it is shrunk by to fit, and zoomed by. */
+const zoom = computed(
+  () => Math.min(1, props.room.width / width.value) * shownZoom.value * EYE[proof.eye],
+);
+/** What a page is shrunk to, to be seen from afar. */
+const EYE: Record<Eye, number> = { sharp: 1, blurred: 1, afar: 0.35 };
+const shownZoom = computed(() => (second.value ? 1 : proof.zoom));
 const source = computed(() => urls.page(project.id, proof.page));
 
-const shownDocument = computed(() => props.document ?? project.shown);
+const shownDocument = computed(() => props.look?.document ?? props.document ?? project.shown);
 const fontUrl = useFontUrl();
 
 const state = computed<ProofState | null>(() =>
@@ -56,8 +76,9 @@ const state = computed<ProofState | null>(() =>
         document: shownDocument.value,
         fallback: plans.fallbackOf(shownDocument.value),
         twins: fallbacks.twins,
-        fonts: proof.fonts,
-        ground: proof.ground,
+        fonts: props.look?.fonts ?? proof.fonts,
+        ground: props.look?.ground ?? proof.ground,
+        textSize: proof.textSize,
       }
     : null,
 );
@@ -105,7 +126,7 @@ function select(event: MouseEvent): void {
   const target = event.target as Element | null;
   const found = target && project.document ? styledElement(project.document, target) : null;
   proof.style = (found && project.document?.elements[found.key]?.style) ?? null;
-  if (!props.document) proof.node = target;
+  if (!second.value) proof.node = target;
 }
 
 /** Points out the elements that a list beside the page names. */
@@ -178,7 +199,7 @@ const measure = debounce(() => {
   void measureShift();
 }, REST);
 function measureSoon(): void {
-  if (!props.document) measure();
+  if (!second.value) measure();
 }
 
 /** Tells where the page stands once it has been moved here, so that others move along. */
@@ -214,7 +235,7 @@ function onLoad(): void {
   update();
   outline();
   ready.value = true;
-  if (!props.document) proof.shownPage = current;
+  if (!second.value) proof.shownPage = current;
   measureSoon();
 }
 
@@ -236,13 +257,13 @@ watch(source, () => {
     :key="source"
     :src="source"
     :class="{ ready }"
-    sandbox="allow-same-origin"
+    sandbox="allow-same-origin allow-modals"
     :title="`Proof of ${project.document?.name ?? 'the project'}, ${width} px wide`"
     :style="{
-      width: `${width}px`,
+      width: `${width / shownZoom}px`,
       height: `${room.height / zoom}px`,
       transform: `scale(${zoom})`,
-      left: `${Math.max(0, (room.width - width * zoom) / 2)}px`,
+      left: `${Math.max(0, (room.width - (width / shownZoom) * zoom) / 2)}px`,
     }"
     @load="onLoad"
   />

@@ -1,12 +1,22 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, ref, watch } from 'vue';
+import {
+  computed,
+  defineAsyncComponent,
+  onBeforeUnmount,
+  onMounted,
+  ref,
+  shallowRef,
+  watch,
+} from 'vue';
 import DoButton from '../control/DoButton.vue';
 import ChoiceSet from '../control/ChoiceSet.vue';
 import { useProject } from '../store/project';
 import { STOPS, useProof } from '../store/proof';
 import StandIns from './StandIns.vue';
 import ProofChoices from './ProofChoices.vue';
-import ProofFrame from './ProofFrame.vue';
+import LookingMenu from './LookingMenu.vue';
+import type { PagePlace } from './pagePlace';
+import ProofFrame, { type Look } from './ProofFrame.vue';
 import WidthRuler from './WidthRuler.vue';
 
 /** Comes when it is opened: the page shows without it. */
@@ -24,12 +34,49 @@ const stops = [
   ...STOPS.map(({ name, width }) => ({ value: width as number, label: name })),
 ];
 
-const zoom = computed(() => Math.min(1, room.value.width / proof.width));
-
+const GAP = 8;
+/** Two pages share the room. */
+const frameRoom = computed(() => ({
+  width: proof.beside === 'alone' ? room.value.width : Math.floor((room.value.width - GAP) / 2),
+  height: room.value.height,
+}));
+/** How much of its size the page is shown at. */
+const shownAt = computed(() => Math.min(1, frameRoom.value.width / proof.width) * proof.zoom);
 watch(
-  () => room.value.width,
+  () => frameRoom.value.width,
   (width) => (proof.room = width),
 );
+
+/** Where the page stands, and in which of two frames it was moved there. */
+const place = shallowRef<{ by: 'proof' | 'other'; at: PagePlace } | null>(null);
+
+/** What stands beside the page, and what is said of it. */
+function besideIt(): { look: Look; says: string } | null {
+  const [phone, , desktop] = STOPS;
+  const { width } = proof;
+  switch (proof.beside) {
+    case 'alone':
+      return null;
+    case 'phone':
+      return { look: { width: phone.width }, says: `Phone, ${phone.width} px` };
+    case 'desktop':
+      return { look: { width: desktop.width }, says: `Desktop, ${desktop.width} px` };
+    case 'fonts': {
+      const fonts = proof.fonts === 'web' ? 'fallback' : 'web';
+      return { look: { width, fonts }, says: fonts === 'web' ? 'Web faces' : 'Fallback' };
+    }
+    case 'ground': {
+      const ground = proof.ground === 'light' ? 'dark' : 'light';
+      return { look: { width, ground }, says: `On ${ground}` };
+    }
+    case 'opened':
+      return {
+        look: { width, ...(project.opened ? { document: project.opened } : {}) },
+        says: 'As it was opened',
+      };
+  }
+}
+const other = computed(besideIt);
 
 const observer = new ResizeObserver(([entry]) => {
   if (entry) room.value = { width: entry.contentRect.width, height: entry.contentRect.height };
@@ -50,6 +97,7 @@ onBeforeUnmount(() => observer.disconnect());
           @update:model-value="proof.setWidth($event || null)"
         />
       </ProofChoices>
+      <LookingMenu />
       <DoButton
         label="About this page"
         :aria-expanded="proof.panel !== null"
@@ -67,7 +115,30 @@ onBeforeUnmount(() => observer.disconnect());
     <WidthRuler />
     <div class="page">
       <div ref="view" class="view">
-        <ProofFrame v-if="project.id && room.width > 0" :room="room" @pointed="pointed = $event" />
+        <template v-if="project.id && room.width > 0">
+          <div class="one" :class="proof.eye" :style="{ width: `${frameRoom.width}px` }">
+            <ProofFrame
+              :room="frameRoom"
+              :place="place?.by === 'other' ? place.at : null"
+              @pointed="pointed = $event"
+              @moved="place = { by: 'proof', at: $event }"
+            />
+          </div>
+          <div
+            v-if="other"
+            class="one other"
+            :class="proof.eye"
+            :style="{ width: `${frameRoom.width}px` }"
+          >
+            <ProofFrame
+              :room="frameRoom"
+              :look="other.look"
+              :place="place?.by === 'proof' ? place.at : null"
+              @moved="place = { by: 'other', at: $event }"
+            />
+            <span class="small says">{{ other.says }}</span>
+          </div>
+        </template>
       </div>
       <ProofPanel v-if="proof.panel" class="panel" />
     </div>
@@ -75,7 +146,11 @@ onBeforeUnmount(() => observer.disconnect());
       <span aria-live="polite">{{ pointed ?? 'Point at text for its style' }}</span>
       <span class="figure"
         >{{ proof.width }} px,
-        {{ zoom < 1 ? `shrunk to ${Math.round(zoom * 100)} %` : 'at 100 %' }}</span
+        {{
+          shownAt === 1
+            ? 'at 100 %'
+            : `${shownAt < 1 ? 'shrunk' : 'zoomed'} to ${Math.round(shownAt * 100)} %`
+        }}</span
       >
     </footer>
   </section>
@@ -132,6 +207,27 @@ header + .stand-ins {
     border-top: 0;
     border-left: 1px solid var(--rule);
   }
+}
+.one {
+  position: absolute;
+  inset: 0 auto 0 0;
+  overflow: hidden;
+}
+.other {
+  inset: 0 0 0 auto;
+  border-left: 1px solid var(--rule);
+}
+.says {
+  position: absolute;
+  right: 8px;
+  bottom: 8px;
+  padding: 1px 6px;
+  color: var(--ink);
+  background: var(--ground);
+  border: 1px solid var(--rule);
+}
+.blurred :deep(iframe) {
+  filter: blur(5px);
 }
 .view {
   position: relative;

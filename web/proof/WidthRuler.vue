@@ -6,10 +6,10 @@ import { NARROWEST, STOPS, useProof, WIDEST } from '../store/proof';
 const proof = useProof();
 const ruler = ref<HTMLElement | null>(null);
 
-const at = (width: number): number => ((width - NARROWEST) / (WIDEST - NARROWEST)) * 100;
-const ticks = Array.from({ length: (WIDEST - 400) / 200 + 1 }, (_, i) => 400 + 200 * i).filter(
-  (width) => width < WIDEST,
-);
+/** Doubling a width is as far anywhere on the ruler: most pages are judged at its narrow end. */
+const SPAN = Math.log(WIDEST / NARROWEST);
+const at = (width: number): number => (Math.log(width / NARROWEST) / SPAN) * 100;
+const ticks = [400, 500, 640, 800, 1000, 1280, 1600, 2000];
 
 const label = computed(
   () => STOPS.find(({ width }) => width === proof.width)?.name ?? `${proof.width} px`,
@@ -19,7 +19,7 @@ function drag(event: PointerEvent): void {
   if (!ruler.value || (event.type === 'pointermove' && event.buttons === 0)) return;
   (event.currentTarget as Element).setPointerCapture(event.pointerId);
   const { left, width } = ruler.value.getBoundingClientRect();
-  proof.setWidth(NARROWEST + ((event.clientX - left) / width) * (WIDEST - NARROWEST));
+  proof.setWidth(NARROWEST * Math.exp(((event.clientX - left) / width) * SPAN));
 }
 
 function step(event: KeyboardEvent): void {

@@ -22,6 +22,8 @@ export interface ProofState {
   twins: TwinScripts;
   fonts: FontsShown;
   ground: 'light' | 'dark';
+  /** The size of text that the visitor has set, as a share of the usual; 1 when left out. */
+  textSize?: number;
 }
 
 /** The outline of the selected style and of what is pointed at; no part of what is delivered. */
@@ -117,6 +119,7 @@ export class ProofSheet {
   }
 
   #write(state: ProofState): void {
+    const { textSize = 1 } = state;
     const faces = faceRules(state);
     if (faces !== this.#facesText) {
       this.#faces.replaceSync(faces);
@@ -125,7 +128,8 @@ export class ProofSheet {
     this.#writeTokens(state);
     const { document } = state;
     const grid = document.scale.grid === undefined ? '' : GRID_LINES;
-    const rules = changedSizes(document) + layeredRules(document) + grid;
+    const enlarged = textSize === 1 ? '' : `html { font-size: ${textSize * 100}% !important; }\n`;
+    const rules = changedSizes(document) + layeredRules(document) + grid + enlarged;
     if (rules !== this.#rulesText) {
       this.#rules(rules);
       this.#rulesText = rules;

@@ -186,7 +186,9 @@ export function textFactsOf(
 ): TextFacts {
   const page = node.ownerDocument;
   const style = page.defaultView?.getComputedStyle(node);
-  const text = (node.textContent ?? '').replace(/\s+/g, ' ').trim();
+  const own = (node.textContent ?? '').replace(/\s+/g, ' ').trim();
+  // What is set is what case makes of it.
+  const text = style?.textTransform === 'uppercase' ? own.toUpperCase() : own;
   const cascade = cascadeOf(document, page, rules);
   const claimed = styledElement(document, node);
   const element = claimed && claimed.node !== page.body ? claimed.key : null;

@@ -59,6 +59,8 @@ export const useProject = defineStore('project', () => {
   const pending = shallowRef<Patch[]>([]);
   const layers = shallowRef<readonly Layer[]>([]);
   const refusal = shallowRef<Refusal | null>(null);
+  /** The document as it was when it was opened here. */
+  const opened = shallowRef<ProjectDocument | null>(null);
   /** Pages that came with the project. */
   const given = shallowRef<PageTitle[]>([]);
   const saveState = ref<SaveState>('saved');
@@ -163,6 +165,7 @@ export const useProject = defineStore('project', () => {
     const own = project.document.pages ?? {};
     given.value = titles.filter(({ slug }) => !Object.hasOwn(own, slug));
     stored.value = project;
+    opened.value = project.document;
     recover(project);
     listen(project.id);
     void flush();
@@ -342,6 +345,7 @@ export const useProject = defineStore('project', () => {
     allows,
     pages,
     given,
+    opened,
     isOwnPage,
     id,
     saveState,

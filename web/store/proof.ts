@@ -4,7 +4,7 @@ import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 
 export const NARROWEST = 320;
-export const WIDEST = 1600;
+export const WIDEST = 2560;
 
 /** Widths that pages are most often judged at, CSS px. */
 export const STOPS = [
@@ -16,6 +16,13 @@ export const STOPS = [
 const within = (width: number): number => Math.round(Math.min(WIDEST, Math.max(NARROWEST, width)));
 
 export type ProofPanel = 'pages' | 'account' | 'text';
+
+/** What may stand beside the page: the same page at another width, in other fonts, on the other ground, or as it was. */
+export const BESIDE = ['alone', 'phone', 'desktop', 'fonts', 'ground', 'opened'] as const;
+export type Beside = (typeof BESIDE)[number];
+/** How a page may be looked at: as it is, blurred for its grey, or from afar for what stands out. */
+export const EYES = ['sharp', 'blurred', 'afar'] as const;
+export type Eye = (typeof EYES)[number];
 
 /** How the proof is shown: which page, how wide, on which ground, in which fonts. */
 export const useProof = defineStore('proof', () => {
@@ -35,6 +42,12 @@ export const useProof = defineStore('proof', () => {
   const yielded = ref(false);
   /** Key of the style that is selected, outlined everywhere on the page. */
   const style = ref<string | null>(null);
+  const beside = ref<Beside>('alone');
+  /** As a browser zooms: 2 is 200 %, in a viewport half as wide. */
+  const zoom = ref(1);
+  /** The size of text that the visitor has set, as a share of the usual. */
+  const textSize = ref(1);
+  const eye = ref<Eye>('sharp');
   /** What is told of the page beside it: its pages, who sets its text, or the text that was clicked. */
   const panel = ref<ProofPanel | null>(null);
   /** The page as the frame holds it that shows it; null while none does. */
@@ -84,6 +97,10 @@ export const useProof = defineStore('proof', () => {
     whole,
     yielded,
     style,
+    beside,
+    zoom,
+    textSize,
+    eye,
     panel,
     shownPage,
     node,

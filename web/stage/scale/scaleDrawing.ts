@@ -3,7 +3,9 @@ import { bendsOf, sizeAt, stepsOf, type Step } from '@lettera/core/scale';
 import { scaleLinear, scaleLog } from 'd3-scale';
 import { curveLinear, curveStepAfter, line } from 'd3-shape';
 import { computed, ref, type Ref } from 'vue';
-import { WIDEST } from '../../store/proof';
+
+/** Widths are shown so far at least, CSS px. */
+const SHOWN_TO = 1600;
 
 /** Room around the curves, px: figures at the left and below, names at the right. */
 export const EDGE = { left: 40, right: 92, top: 14, bottom: 26 };
@@ -33,7 +35,7 @@ export function useScaleDrawing(scale: () => Scale, width: Readonly<Ref<number>>
   const height = computed(() =>
     Math.max(LEAST_HEIGHT, steps.value.length * (LINE + 1) + EDGE.top + EDGE.bottom),
   );
-  const until = computed(() => Math.max(WIDEST, scale().large.width + 160));
+  const until = computed(() => Math.max(SHOWN_TO, scale().large.width + 160));
   const x = computed(() =>
     scaleLinear([FROM, until.value], [EDGE.left, width.value - EDGE.right]).clamp(true),
   );
