@@ -47,12 +47,13 @@ export async function openServices(config: Config): Promise<Services> {
   const jobs = new Jobs();
   const fonts = new FontStore(database);
   const pages = new PageStore(database);
+  const sites = new SiteStore(database);
   const progress = new Progress();
   const localReadings = new LocalReadingStore(database);
   // In processes of its own that give way: a designer who brings a font does not wait for what is being
   // fitted, and a library that is being measured meanwhile is not starved until its readings are given up.
   const tuningJobs = new Jobs(true);
-  const tuner = new FallbackTuner(fonts, pages, localReadings, tuningJobs, progress);
+  const tuner = new FallbackTuner(fonts, pages, sites, localReadings, tuningJobs, progress);
   const maker = new FileMaker(fonts, new DerivedStore(database), jobs, progress);
   const incoming = await IncomingFiles.open(config.dataFolder);
   await fonts.removeUnused();
@@ -67,7 +68,7 @@ export async function openServices(config: Config): Promise<Services> {
     projects: new ProjectStore(database),
     fonts,
     pages,
-    sites: new SiteStore(database),
+    sites,
     jobs,
     tuningJobs,
     tuner,

@@ -17,8 +17,8 @@ export default defineConfig({
           groups: [
             {
               name: 'shared',
-              // What judges a project comes after what is seen first.
-              test: /[\\/](core[\\/](?!check[\\/])|web[\\/](frame|proof|store|api)[\\/])/,
+              // What judges a project, or tells of a page, comes after what is seen first.
+              test: /[\\/](core[\\/](?!(check|page)[\\/])|web[\\/](frame|proof(?![\\/]panel)|store|api)[\\/])/,
               minShareCount: 3,
             },
           ],

@@ -9,6 +9,13 @@ export {
   type ProjectRules,
 } from './cascade';
 export {
+  layoutChange,
+  type BlockChange,
+  type LaidOutBlock,
+  type LaidOutPage,
+  type PageChange,
+} from './layoutChange';
+export {
   accountOf,
   decisionOf,
   type Account,

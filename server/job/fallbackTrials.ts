@@ -18,6 +18,7 @@ import type { Progress } from '../progress';
 import type { FontStore } from '../store/fontStore';
 import type { LocalReadingStore } from '../store/localReadingStore';
 import type { PageStore } from '../store/pageStore';
+import type { SiteStore } from '../store/siteStore';
 import type { Jobs } from './jobs';
 import { languageText } from './languageText';
 import { pageText } from './pageText';
@@ -67,6 +68,7 @@ export class FallbackTuner {
   constructor(
     private readonly fonts: FontStore,
     private readonly pages: PageStore,
+    private readonly sites: SiteStore,
     private readonly readings: LocalReadingStore,
     private readonly jobs: Jobs,
     private readonly progress: Progress,
@@ -148,13 +150,24 @@ export class FallbackTuner {
   /** The text that a project is tuned on, read once for the same pages and languages. */
   async #textOf(
     projectId: string,
-    { languages }: ProjectDocument,
+    { languages, pages: own = {}, typed = {} }: ProjectDocument,
   ): Promise<{ text: TuningText; textKey: string }> {
-    const pages = (await this.pages.list(projectId)).map(({ html }) => html);
-    const key = hash([pages, languages]);
+    // The site's own pages take the place of those that came with the project.
+    const ownPages = await Promise.all(
+      Object.values(own).map(({ site, path }) => this.sites.page(projectId, site, path)),
+    );
+    const pages =
+      ownPages.length > 0
+        ? ownPages.map((page) => page?.html ?? '')
+        : (await this.pages.list(projectId)).map(({ html }) => html);
+    const words = Object.values(typed).flatMap(({ texts }) => Object.values(texts));
+    const key = hash([pages, languages, words]);
     const known = this.#texts.get(key);
     if (known) return known;
-    const text = tuningTextOf(pages.map(pageText).join('\n'), languages.map(languageText));
+    const text = tuningTextOf(
+      [...pages.map(pageText), ...words].join('\n'),
+      languages.map(languageText),
+    );
     const read = { text, textKey: hash([[...text.tuning], text.heldOut]) };
     this.#texts.set(key, read);
     forget(this.#texts, TEXTS_REMEMBERED);

@@ -18,7 +18,8 @@ function textOf(node: Node): string {
 
 /** The running text of a page's HTML, a line a block. */
 export const pageText = (html: string): string =>
-  parseFragment(html)
+  // Of a whole document, what is in its body.
+  parseFragment(/<body[\s>]/i.test(html) ? html.slice(html.search(/<body[\s>]/i)) : html)
     .childNodes.map(textOf)
     .join('')
     .replace(/[ \t]+/g, ' ')

@@ -10,16 +10,20 @@ import {
 } from 'vue';
 import DoButton from '../control/DoButton.vue';
 import ChoiceSet from '../control/ChoiceSet.vue';
+import { whenIdle } from '../control/whenIdle';
 import { useProject } from '../store/project';
 import { STOPS, useProof } from '../store/proof';
 import StandIns from './StandIns.vue';
 import ProofChoices from './ProofChoices.vue';
-import LookingMenu from './LookingMenu.vue';
 import type { PagePlace } from './pagePlace';
 import ProofFrame, { type Look } from './ProofFrame.vue';
 import WidthRuler from './WidthRuler.vue';
 
-/** Comes when it is opened: the page shows without it. */
+/** Come after the page, which shows without them. */
+const LookingMenu = defineAsyncComponent(() => import('./LookingMenu.vue'));
+const MarksMargin = defineAsyncComponent(() => import('./MarksMargin.vue'));
+const settled = ref(false);
+whenIdle(() => (settled.value = true));
 const ProofPanel = defineAsyncComponent(() => import('./panel/ProofPanel.vue'));
 
 const project = useProject();
@@ -97,7 +101,7 @@ onBeforeUnmount(() => observer.disconnect());
           @update:model-value="proof.setWidth($event || null)"
         />
       </ProofChoices>
-      <LookingMenu />
+      <LookingMenu v-if="settled" />
       <DoButton
         label="About this page"
         :aria-expanded="proof.panel !== null"
@@ -123,6 +127,7 @@ onBeforeUnmount(() => observer.disconnect());
               @pointed="pointed = $event"
               @moved="place = { by: 'proof', at: $event }"
             />
+            <MarksMargin v-if="settled && proof.eye === 'sharp'" :shown-at="shownAt" />
           </div>
           <div
             v-if="other"

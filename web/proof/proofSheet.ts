@@ -113,6 +113,11 @@ export class ProofSheet {
     page.adoptedStyleSheets = [this.#faces, tokens, rules, outlines];
   }
 
+  /** Lays out all that was left, at once: to be measured. */
+  settle(): void {
+    this.#nearFirst.settle();
+  }
+
   /** Brings the page to a state of the project, what is in view first. */
   update(state: ProofState): void {
     this.#nearFirst.apply(() => this.#write(state));

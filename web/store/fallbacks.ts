@@ -24,6 +24,8 @@ export const useFallbacks = defineStore('fallbacks', () => {
       project.stored?.id,
       document.languages,
       document.audience,
+      document.pages,
+      document.typed,
       [...voiceUses(document).keys()].map((key) => {
         const voice = document.voices[key];
         return [

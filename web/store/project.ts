@@ -89,6 +89,9 @@ export const useProject = defineStore('project', () => {
   /** The document with what is being tried and pointed at: what the proof shows. */
   const shown = computed(() => withLayers(tried.value, 'pointed'));
 
+  /** The document before the last change to it here; null where there was none yet. */
+  const previous = shallowRef<ProjectDocument | null>(null);
+
   /** Puts an owner's layer over the document in place of the one it had; null takes it away. */
   function setLayer(owner: string, kind: Layer['kind'], patch: Patch | null): void {
     const others = layers.value.filter((layer) => layer.owner !== owner);
@@ -180,6 +183,8 @@ export const useProject = defineStore('project', () => {
     layers.value = [];
     refusal.value = null;
     conflict.value = null;
+    opened.value = null;
+    previous.value = null;
     progress.value = {};
     saveState.value = 'saved';
     message.value = '';
@@ -229,6 +234,7 @@ export const useProject = defineStore('project', () => {
     if (patch.length === 0) return true;
     if (!allows(document.value, patch)) return false;
     message.value = '';
+    previous.value = document.value;
     pending.value = [...pending.value, patch];
     if (saveState.value !== 'waiting' && saveState.value !== 'conflict') saveState.value = 'saving';
     // In a task of its own, so that the proof shows the change before it is written and sent.
@@ -307,7 +313,9 @@ export const useProject = defineStore('project', () => {
     sending = true;
     saveState.value = 'saving';
     try {
+      const before = document.value;
       settle(await api[direction](stored.value.id, stored.value.revision));
+      previous.value = before;
       saveState.value = 'saved';
     } catch (error) {
       if (error instanceof ApiError && error.problem.type?.endsWith('nothing-to-do')) {
@@ -346,6 +354,7 @@ export const useProject = defineStore('project', () => {
     pages,
     given,
     opened,
+    previous,
     isOwnPage,
     id,
     saveState,

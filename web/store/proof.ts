@@ -15,7 +15,7 @@ export const STOPS = [
 
 const within = (width: number): number => Math.round(Math.min(WIDEST, Math.max(NARROWEST, width)));
 
-export type ProofPanel = 'pages' | 'account' | 'text';
+export type ProofPanel = 'pages' | 'account' | 'text' | 'moved';
 
 /** What may stand beside the page: the same page at another width, in other fonts, on the other ground, or as it was. */
 export const BESIDE = ['alone', 'phone', 'desktop', 'fonts', 'ground', 'opened'] as const;

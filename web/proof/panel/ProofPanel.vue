@@ -4,6 +4,7 @@ import DoButton from '../../control/DoButton.vue';
 import ViewTabs from '../../control/ViewTabs.vue';
 import { useProof, type ProofPanel } from '../../store/proof';
 import AccountView from './AccountView.vue';
+import MovedView from './MovedView.vue';
 import PagesView from './PagesView.vue';
 import TextView from './TextView.vue';
 
@@ -14,6 +15,7 @@ const VIEWS: { value: ProofPanel; label: string }[] = [
   { value: 'pages', label: 'Pages' },
   { value: 'account', label: 'Who sets its text' },
   { value: 'text', label: 'This text' },
+  { value: 'moved', label: 'What moved' },
 ];
 
 watch(
@@ -38,7 +40,8 @@ watch(
     <div class="body">
       <PagesView v-if="proof.panel === 'pages'" />
       <AccountView v-else-if="proof.panel === 'account'" />
-      <TextView v-else />
+      <TextView v-else-if="proof.panel === 'text'" />
+      <MovedView v-else />
     </div>
   </aside>
 </template>

@@ -1,0 +1,160 @@
+import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
+import type { Browser, Page } from 'puppeteer-core';
+import { violationsOn } from './axe';
+import { eventually, fill, launchBrowser, newPage, press, proofFrame } from './browser';
+import { startLettera, type RunningLettera } from './lettera';
+
+/** Other ways to look at the proof, what a change has moved, and marks in its margin. */
+
+let lettera: RunningLettera;
+let browser: Browser;
+let page: Page;
+let errors: string[];
+beforeAll(async () => {
+  lettera = await startLettera();
+  browser = await launchBrowser();
+}, 120_000);
+afterAll(async () => {
+  await browser?.close();
+  await lettera?.close();
+});
+beforeEach(async () => {
+  await page?.close();
+  ({ page, errors } = await newPage(browser));
+  await page.goto(`${lettera.url}/p/tarnholm-light/scale`);
+  await proofFrame(page, { asItIs: true });
+});
+
+const look = async (...choices: string[]) => {
+  await press(page, 'Looking');
+  for (const choice of choices) await press(page, choice, '.l-fold');
+  await page.keyboard.press('Escape');
+};
+/** What the frames of the proof come to, the proof itself first. */
+const frames = () =>
+  page.$$eval('section.proof iframe.ready', (all) =>
+    all.map((frame) => {
+      const inside = (frame as HTMLIFrameElement).contentDocument as Document;
+      const h1 = inside.querySelector('h1') as Element;
+      const style = getComputedStyle(h1);
+      return {
+        width: inside.documentElement.getBoundingClientRect().width,
+        viewport: inside.defaultView?.innerWidth ?? 0,
+        shown: frame.getBoundingClientRect().width,
+        size: parseFloat(style.fontSize),
+        family: style.fontFamily.split(',')[0],
+        colour: style.color,
+        top: inside.scrollingElement?.scrollTop ?? 0,
+      };
+    }),
+  );
+
+describe('the page beside itself', () => {
+  test('is as wide as a phone, in the other fonts, or on the other ground, and moves along', async () => {
+    await look('Phone');
+    const [, phone] = await eventually(frames, (all) => all.length === 2);
+    expect(phone?.viewport).toBe(360);
+    expect(phone?.size).toBeCloseTo(42.3, 1);
+    await look('Other fonts');
+    await eventually(frames, ([, b]) => / for /.test(b?.family ?? ''), 60_000);
+    const [first, second] = await frames();
+    expect(first?.family).toBe('"Bricolage Grotesque"');
+    expect(second?.family).toMatch(/ for Bricolage Grotesque/);
+    expect(second?.viewport).toBe(first?.viewport);
+    await look('Other ground');
+    await eventually(frames, ([a, b]) => Boolean(a && b && a.colour !== b.colour));
+    await page.$eval('section.proof iframe.ready', (frame) =>
+      (frame as HTMLIFrameElement).contentDocument?.scrollingElement?.scrollTo(0, 900),
+    );
+    await eventually(frames, ([, other]) => (other?.top ?? 0) > 500);
+    await look('Alone');
+    await eventually(frames, (all) => all.length === 1);
+    expect(errors).toEqual([]);
+  }, 60_000);
+
+  test('is as it was when it was opened', async () => {
+    const [before] = await frames();
+    await fill(page, 'Base', '24', '.ends fieldset:nth-child(1)');
+    await look('As opened');
+    const [now, opened] = await eventually(
+      frames,
+      (all) => all.length === 2 && (all[0]?.size ?? 0) > (all[1]?.size ?? 0),
+    );
+    expect(opened?.viewport).toBe(now?.viewport);
+    expect(before?.size).toBeDefined();
+    await press(page, 'Undo');
+  }, 60_000);
+});
+
+test('zooming makes the viewport narrower, as a browser does, and the page as much larger', async () => {
+  const [plain] = await frames();
+  await look('200 %');
+  const [zoomed] = await eventually(frames, ([one]) => one?.viewport !== plain?.viewport);
+  expect(zoomed?.viewport).toBe(Math.round((plain?.viewport ?? 0) / 2));
+  expect(zoomed?.shown).toBeCloseTo(plain?.shown ?? 0, 0);
+  await look('100 %');
+  await page.evaluate(() => undefined);
+  await press(page, 'Looking');
+  await press(page, '200 %', '.l-fold [aria-label="Visitor’s text at"]');
+  const [larger] = await eventually(frames, ([one]) => (one?.size ?? 0) > 1.5 * (plain?.size ?? 0));
+  expect(larger?.viewport).toBe(plain?.viewport);
+  expect(await violationsOn(page, 'Looking')).toEqual([]);
+}, 60_000);
+
+test('what a change has moved is told for phone and desktop, and pointed at', async () => {
+  await fill(page, 'Ratio', '1.4', '.ends fieldset:nth-child(2)');
+  await press(page, 'About this page');
+  await press(page, 'What moved', 'section.proof [role="tablist"]');
+  const told = () =>
+    page.$$eval('section.proof aside h3', (all) => all.map((node) => node.textContent ?? ''));
+  const [phone, desktop] = await eventually(told, (all) => all.length === 2, 20_000);
+  expect(phone).toMatch(/^At 360 px: [\d,]+ px high, as before$/);
+  expect(desktop).toMatch(/^At 1280 px: [\d,]+ px high, \d+ px more than before$/);
+  expect(await page.$eval('section.proof aside', (node) => node.textContent)).toContain(
+    '3 to 4 lines',
+  );
+  await press(page, 'Point at A light has burned on Tarnholm every night since the winter …');
+  const frame = await proofFrame(page, { asItIs: true });
+  expect(
+    await frame.$$eval('[data-lettera-out]', (all) => all.map(({ tagName }) => tagName)),
+  ).toEqual(['H1']);
+  await press(page, 'Undo');
+  await eventually(told, ([, one]) => / less than before$/.test(one ?? ''), 20_000);
+  expect(errors).toEqual([]);
+}, 60_000);
+
+test('a mark stands beside its line, is tried while pointed at, and is put right in place', async () => {
+  const frame = await proofFrame(page, { asItIs: true });
+  const lead = () => frame.$eval('.lead', (node) => parseFloat(getComputedStyle(node).lineHeight));
+  const address = `${lettera.url}/api/v1/projects/tarnholm-light`;
+  const { revision } = (await (await fetch(address)).json()) as { revision: number };
+  const answer = await fetch(address, {
+    method: 'PATCH',
+    headers: { 'Content-Type': 'application/json-patch+json', 'If-Match': `"${revision}"` },
+    body: JSON.stringify([{ op: 'add', path: '/styles/lead/set/lineHeight', value: 1.05 }]),
+  });
+  expect(answer.status).toBe(200);
+  const close = await eventually(lead, (height) => height < 24);
+  const mark = await page.waitForSelector('.margin > li > button[aria-label*="Lead"]');
+  const beside = async () => {
+    const box = await mark?.boundingBox();
+    const line = await frame.$eval('.lead', (node) => node.getBoundingClientRect().top);
+    const outer = await (await page.$('section.proof iframe.ready'))?.boundingBox();
+    return Math.abs((box?.y ?? 0) - (outer?.y ?? 0) - line);
+  };
+  await eventually(beside, (apart) => apart < 2);
+  await frame.evaluate(() => window.scrollTo(0, 120));
+  await eventually(beside, (apart) => apart < 2);
+  await frame.evaluate(() => window.scrollTo(0, 0));
+  await mark?.click();
+  const fix = await page.waitForSelector('.margin .told button');
+  await fix?.hover();
+  await eventually(lead, (height) => height > close + 3);
+  expect(await violationsOn(page, 'Margin')).toEqual([]);
+  await page.locator('.margin .told button').click();
+  await page.waitForFunction(
+    () => !document.querySelector('.margin > li > button[aria-label*="Lead"]'),
+  );
+  expect(await lead()).toBeGreaterThan(close + 3);
+  expect(errors).toEqual([]);
+}, 60_000);

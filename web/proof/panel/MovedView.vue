@@ -1,0 +1,167 @@
+<script setup lang="ts">
+import type { BlockChange, PageChange } from '@lettera/core/page';
+import { layoutChange } from '@lettera/core/page';
+import type { ProjectDocument } from '@lettera/core/document';
+import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
+import { urls } from '../../api/client';
+import ChoiceSet from '../../control/ChoiceSet.vue';
+import { debounce } from '../../control/debounce';
+import DoButton from '../../control/DoButton.vue';
+import { count } from '../../control/figures';
+import { useFallbacks } from '../../store/fallbacks';
+import { usePlans } from '../../store/plans';
+import { useProject } from '../../store/project';
+import { STOPS, useProof } from '../../store/proof';
+import { useFontUrl } from '../fontUrl';
+import { layoutOf, textBlocksOf } from '../layoutOf';
+import { ProofSheet } from '../proofSheet';
+
+/** What a change has done to the page that is shown: on a phone and on a desktop, in words and pointed out. */
+const project = useProject();
+const proof = useProof();
+const plans = usePlans();
+const fallbacks = useFallbacks();
+const fontUrl = useFontUrl();
+
+const SINCE = [
+  { value: 'change', label: 'Since the last change' },
+  { value: 'opened', label: 'Since it was opened' },
+] as const;
+const since = ref<(typeof SINCE)[number]['value']>('change');
+const before = computed<ProjectDocument | null>(() =>
+  since.value === 'opened' ? project.opened : project.previous,
+);
+
+const frame = ref<HTMLIFrameElement | null>(null);
+const source = computed(() => urls.page(project.id, proof.page));
+const changes = shallowRef<PageChange[] | null>(null);
+const [phone, , desktop] = STOPS;
+
+let run = 0;
+async function measure(): Promise<void> {
+  const mine = ++run;
+  const page = frame.value?.contentDocument;
+  const [earlier, now] = [before.value, project.shown];
+  changes.value = null;
+  if (!page?.defaultView || !frame.value || !earlier || !now) return;
+  const sheet = new ProofSheet(page);
+  const set = async (document: ProjectDocument) => {
+    sheet.update({
+      fontUrl,
+      document,
+      fallback: plans.fallbackOf(document),
+      twins: fallbacks.twins,
+      fonts: 'web',
+      ground: 'light',
+    });
+    sheet.settle();
+    await Promise.allSettled([...page.fonts].map((face) => face.load()));
+  };
+  const found: PageChange[] = [];
+  for (const { width } of [phone, desktop]) {
+    frame.value.style.width = `${width}px`;
+    await set(earlier);
+    const was = layoutOf(page);
+    await set(now);
+    if (mine !== run) return;
+    found.push({ ...layoutChange(was, layoutOf(page)), width });
+  }
+  changes.value = found;
+}
+const REST = 500;
+const soon = debounce(() => void measure(), REST);
+watch([before, () => project.shown], soon);
+onBeforeUnmount(() => {
+  run++;
+  proof.pointedOut = [];
+});
+
+const px = (value: number): string => `${Math.round(value).toLocaleString('en')} px`;
+function heightInWords({ height: [was, is] }: PageChange): string {
+  const by = Math.round(is - was);
+  if (by === 0) return `${px(is)} high, as before`;
+  return `${px(is)} high, ${px(Math.abs(by))} ${by > 0 ? 'more' : 'less'} than before`;
+}
+function inWords({ lines: [was, is], height: [a, b], breaksElsewhere }: BlockChange): string {
+  if (was !== is) return `${was} to ${count(is, 'line')}`;
+  const by = Math.round(b - a);
+  const grown = by === 0 ? '' : `${px(Math.abs(by))} ${by > 0 ? 'higher' : 'lower'}`;
+  return [grown, breaksElsewhere ? 'lines break elsewhere' : ''].filter(Boolean).join(', ');
+}
+const headingsGrown = ({ blocks }: PageChange): number =>
+  blocks.filter(({ isHeading, lines: [was, is] }) => isHeading && is > was).length;
+
+function point({ block }: BlockChange): void {
+  const node = proof.shownPage && textBlocksOf(proof.shownPage)[block];
+  if (!node) return;
+  proof.pointedOut = [node];
+  node.scrollIntoView({ block: 'center' });
+}
+</script>
+
+<template>
+  <ChoiceSet v-model="since" label="Since when" :choices="SINCE" />
+  <p v-if="!before" class="quiet">Nothing has been changed here yet.</p>
+  <p v-else-if="!changes" role="status">Laying the page out …</p>
+  <section v-for="change in changes ?? []" :key="change.width">
+    <h3>At {{ change.width }} px: {{ heightInWords(change) }}</h3>
+    <p v-if="change.blocks.length === 0" class="small quiet">No block differs.</p>
+    <template v-else>
+      <p class="small">
+        {{ count(change.blocks.length, 'block') }} differ{{
+          headingsGrown(change)
+            ? `; ${count(headingsGrown(change), 'heading')} with more lines`
+            : ''
+        }}.
+      </p>
+      <ul>
+        <li v-for="block in change.blocks" :key="block.block">
+          <DoButton label="Point" :aria-label="`Point at ${block.words}`" @click="point(block)" />
+          <span :class="{ heading: block.isHeading }">{{ block.words }}</span>
+          <span class="small quiet">{{ inWords(block) }}</span>
+        </li>
+      </ul>
+    </template>
+  </section>
+  <iframe
+    :key="source"
+    ref="frame"
+    :src="source"
+    sandbox="allow-same-origin"
+    title="The page, laid out to be measured"
+    aria-hidden="true"
+    tabindex="-1"
+    @load="measure"
+  />
+</template>
+
+<style scoped>
+h3 {
+  margin: 12px 0 2px;
+  font-size: 13px;
+}
+ul {
+  display: grid;
+  margin: 0;
+  padding: 0;
+}
+li {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 10px;
+  align-items: baseline;
+  padding: 4px 0;
+  border-bottom: 1px solid var(--rule);
+}
+.heading {
+  font-weight: 600;
+}
+iframe {
+  position: fixed;
+  top: 0;
+  left: -4000px;
+  height: 800px;
+  border: 0;
+  visibility: hidden;
+}
+</style>
