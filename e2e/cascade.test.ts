@@ -56,7 +56,7 @@ let cascade: string;
 beforeAll(async () => {
   const bundled = await build({
     stdin: {
-      contents: `export { cascadeOf, textElementsOf, TYPE } from './web/proof/pageCascade'; export { decisionOf } from './core/page'; export { inWords } from './web/proof/textFacts';`,
+      contents: `export { cascadeOf, textElementsOf, TYPE } from './web/proof/panel/pageCascade'; export { decisionOf } from './core/page'; export { inWords } from './web/proof/panel/textFacts';`,
       resolveDir: process.cwd(),
       loader: 'ts',
     },

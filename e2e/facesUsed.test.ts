@@ -11,7 +11,7 @@ let browser: Browser;
 let finder: string;
 beforeAll(async () => {
   const bundled = await build({
-    entryPoints: ['web/proof/faceUsed.ts'],
+    entryPoints: ['web/proof/panel/faceUsed.ts'],
     bundle: true,
     format: 'iife',
     globalName: 'faces',

@@ -9,9 +9,9 @@ import { count } from '../../control/figures';
 import { useOwnPages } from '../../store/ownPages';
 import { useProject } from '../../store/project';
 import { useProof } from '../../store/proof';
-import { NO_RULES, pageAccount, seen, textElementsOf, viewOf } from '../pageCascade';
+import { NO_RULES, pageAccount, seen, textElementsOf, viewOf } from './pageCascade';
 import { styledElement } from '../pageText';
-import { inWords } from '../textFacts';
+import { inWords } from './textFacts';
 import { claimPatch, nearestStyle } from './claim';
 
 /** Who sets the text of the page shown: what overrules the project, rule by rule, and what no element claims. */

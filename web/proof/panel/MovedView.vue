@@ -13,7 +13,7 @@ import { usePlans } from '../../store/plans';
 import { useProject } from '../../store/project';
 import { STOPS, useProof } from '../../store/proof';
 import { useFontUrl } from '../fontUrl';
-import { layoutOf, textBlocksOf } from '../layoutOf';
+import { layoutOf, textBlocksOf } from './layoutOf';
 import { ProofSheet } from '../proofSheet';
 
 /** What a change has done to the page that is shown: on a phone and on a desktop, in words and pointed out. */

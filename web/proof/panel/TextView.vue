@@ -9,9 +9,9 @@ import { useOwnPages } from '../../store/ownPages';
 import { usePlans } from '../../store/plans';
 import { useProject } from '../../store/project';
 import { useProof } from '../../store/proof';
-import { NO_RULES } from '../pageCascade';
+import { NO_RULES } from './pageCascade';
 import { textRunsOf } from '../pageText';
-import { textFactsOf, type TextFacts } from '../textFacts';
+import { textFactsOf, type TextFacts } from './textFacts';
 import { onlyHerePatch } from './claim';
 import { placeSelector } from './placeSelector';
 

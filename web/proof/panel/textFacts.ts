@@ -12,7 +12,7 @@ import { matchFace, resolveElement, type TraceStep } from '@lettera/core/style';
 import { familiesIn, isGeneric, LetterFinder } from './faceUsed';
 import { groundOf } from './ground';
 import { cascadeOf } from './pageCascade';
-import { elementsWithStyle, styledElement } from './pageText';
+import { elementsWithStyle, styledElement } from '../pageText';
 
 /** A face that sets letters of a text, and how that is known. */
 export interface UsedFace {
