@@ -261,7 +261,7 @@ test('who overrules what is what Chromium takes, on 500 texts of ten pages', asy
     };
     const slug = brought.pages[0]?.slug ?? '';
     await page.goto(`${lettera.url}/p/tarnholm-light/styles`);
-    await press(page, 'About this page');
+    await press(page, 'This page');
     await press(page, `Show ${title}`);
     await page.waitForFunction(
       (shown) =>

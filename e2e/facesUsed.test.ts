@@ -148,7 +148,7 @@ test.each<[string, boolean, 'Web' | 'Fallback']>([
     await press(page, fonts, 'section.proof [aria-label="Fonts"]');
     const wrong: string[] = [];
     let texts = 0;
-    await press(page, 'About this page');
+    await press(page, 'This page');
     for (const title of PAGES) {
       if (title !== 'Home') {
         await page.locator('section.proof [aria-label="Page"]').click();

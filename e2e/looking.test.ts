@@ -103,7 +103,7 @@ test('zooming makes the viewport narrower, as a browser does, and the page as mu
 
 test('what a change has moved is told for phone and desktop, and pointed at', async () => {
   await fill(page, 'Ratio', '1.4', '.ends fieldset:nth-child(2)');
-  await press(page, 'About this page');
+  await press(page, 'This page');
   await press(page, 'What moved', 'section.proof [role="tablist"]');
   const told = () =>
     page.$$eval('section.proof aside h3', (all) => all.map((node) => node.textContent ?? ''));

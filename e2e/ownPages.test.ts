@@ -37,7 +37,7 @@ const stored = (holds: (document: ProjectDocument) => boolean) => eventually(doc
 async function open(): Promise<void> {
   await page.goto(`${lettera.url}/p/tarnholm-light/scale`);
   await proofFrame(page, { asItIs: true });
-  await press(page, 'About this page');
+  await press(page, 'This page');
 }
 async function upload(paths: string[], label = 'Files of pages'): Promise<void> {
   const input = (await page.waitForSelector(
@@ -182,7 +182,7 @@ describe('a page of the site’s own', () => {
     await press(page, 'Set these words');
     await stored(({ typed }) => JSON.stringify(typed ?? {}).includes('lamp is lit'));
     await page.reload();
-    await press(page, 'About this page');
+    await press(page, 'This page');
     await press(page, `Show ${pages[key]?.name ?? ''}`);
     const again = await frameOf(key);
     expect(await again.$eval('.imprint', (node) => node.textContent)).toBe(

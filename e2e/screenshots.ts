@@ -1,5 +1,13 @@
-import { mkdirSync } from 'node:fs';
-import { fallbacksFitted, fill, launchBrowser, newPage, press, proofFrame } from './browser';
+import { mkdirSync, readFileSync } from 'node:fs';
+import {
+  clickInProof,
+  fallbacksFitted,
+  fill,
+  launchBrowser,
+  newPage,
+  press,
+  proofFrame,
+} from './browser';
 import type { Project } from '@lettera/server';
 import { startLettera } from './lettera';
 import { ask, changeProject } from './project';
@@ -43,13 +51,6 @@ async function openRow(name: string): Promise<void> {
   await page.waitForSelector('.panel h3');
 }
 
-/** Opens the editor of a part of the filter. */
-async function narrowBy(part: string): Promise<void> {
-  await page.click('.sentence [aria-haspopup="dialog"]');
-  await press(page, part, '.l-fold');
-  await page.waitForSelector('.l-fold', { hidden: true });
-}
-
 /** Waits until the whole library has been measured, so that no row is without its figures. */
 const measured = () =>
   page.waitForFunction(
@@ -68,19 +69,6 @@ try {
   await press(page, 'Allow the foundry');
   await measured();
   await take('faces');
-  await narrowBy('fitness');
-  await press(page, 'running text', '.editor');
-  await narrowBy('languages');
-  await press(page, 'Greek', '.editor');
-  await press(page, 'Done', '.editor');
-  await press(page, 'Setting');
-  await press(page, 'equal x-height', '.l-fold');
-  await page.keyboard.press('Escape');
-  await take('faces-narrowed');
-  await press(page, 'Clear', '.sentence');
-  await press(page, 'Setting');
-  await press(page, 'Reset words, size and ground', '.l-fold');
-  await page.keyboard.press('Escape');
   await press(page, 'Map');
   await page.waitForSelector('.point bdi');
   await take('faces-map');
@@ -102,9 +90,6 @@ try {
   await press(page, 'Side by side', '[aria-label="Views"]');
   await page.waitForFunction(() => document.querySelectorAll('.beside iframe.ready').length === 2);
   await take('contenders');
-  await press(page, 'Starting points', '[aria-label="Views"]');
-  await page.waitForSelector('.points li');
-  await take('starting-points');
   await press(page, 'Voices', '[aria-label="Views"]');
   await take('voices');
 
@@ -132,11 +117,6 @@ try {
   await page.waitForSelector('td.figure:not(.quiet) .small');
   await page.$eval('.views', (node) => node.scrollIntoView());
   await take('scale-lines');
-  await press(page, 'Desktop', 'section.proof');
-  await press(page, 'Fold the proof', '.ledger');
-  await press(page, 'Ladder', '.views');
-  await take('scale-ladder');
-  await press(page, 'Show the proof', '.ledger');
   await changeProject(lettera, SAMPLE, [{ op: 'replace', path: '/scale', value: scale }]);
 
   await open('fallbacks');
@@ -161,6 +141,37 @@ try {
   await press(page, 'Web', 'section.proof');
   await page.click('tr[data-style="heading-1"] .name');
   await take('styles');
+
+  const body = new FormData();
+  for (const path of ['index.html', 'css/site.css', 'css/type.css']) {
+    body.append('file', new Blob([readFileSync(`sample/own/${path}`)]), path);
+  }
+  await fetch(`${lettera.url}/api/v1/projects/${SAMPLE}/pages`, { method: 'POST', body });
+  await open('scale');
+  await press(page, 'Fit', 'section.proof');
+  await press(page, 'Whole room', 'section.proof');
+  await press(page, 'This page');
+  await press(page, 'Show The lamp-room shop');
+  await page.waitForSelector('iframe.ready[src$="the-lamp-room-shop"]');
+  await press(page, 'Who sets its text', '[role="tablist"]');
+  await page.waitForSelector('section.proof table');
+  await take('own-page');
+  await press(page, 'Close', 'section.proof');
+  const frame = await proofFrame(page, { asItIs: true });
+  await frame.$eval('.good h2', (node) => node.scrollIntoView({ block: 'center' }));
+  await press(page, 'This page');
+  await clickInProof(page, frame, '.good h2');
+  await page.waitForSelector('section.proof dl');
+  await take('own-text');
+  await press(page, 'Close', 'section.proof');
+  await press(page, 'Looking');
+  await press(page, 'Other fonts', '.l-fold');
+  await page.keyboard.press('Escape');
+  await page.waitForFunction(() => document.querySelectorAll('iframe.ready').length === 2);
+  await take('two-at-once');
+  await press(page, 'Looking');
+  await press(page, 'Alone', '.l-fold');
+  await page.keyboard.press('Escape');
 
   await open('deliver');
   await page.waitForSelector('td.code pre');

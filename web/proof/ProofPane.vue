@@ -46,6 +46,9 @@ const frameRoom = computed(() => ({
 }));
 /** How much of its size the page is shown at. */
 const shownAt = computed(() => Math.min(1, frameRoom.value.width / proof.width) * proof.zoom);
+/** Marks stand before the page where there is room beside it. */
+const MARGIN = 25;
+const marginLeft = computed(() => Math.max(0, (frameRoom.value.width - proof.width) / 2 - MARGIN));
 watch(
   () => frameRoom.value.width,
   (width) => (proof.room = width),
@@ -103,7 +106,7 @@ onBeforeUnmount(() => observer.disconnect());
       </ProofChoices>
       <LookingMenu v-if="settled" />
       <DoButton
-        label="About this page"
+        label="This page"
         :aria-expanded="proof.panel !== null"
         @click="proof.panel = proof.panel ? null : 'pages'"
       />
@@ -127,7 +130,11 @@ onBeforeUnmount(() => observer.disconnect());
               @pointed="pointed = $event"
               @moved="place = { by: 'proof', at: $event }"
             />
-            <MarksMargin v-if="settled && proof.eye === 'sharp'" :shown-at="shownAt" />
+            <MarksMargin
+              v-if="settled && proof.eye === 'sharp'"
+              :shown-at="shownAt"
+              :style="{ left: `${marginLeft}px` }"
+            />
           </div>
           <div
             v-if="other"
