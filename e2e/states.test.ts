@@ -240,7 +240,7 @@ describe('a long page', () => {
   test('shows a change where the eye is first, and everywhere soon after', async () => {
     const services = await openServices(readConfig({ data: lettera.dataFolder }));
     await services.database.$client.execute({
-      sql: "UPDATE pages SET html = replace(hex(zeroblob(12)), '0', html) WHERE slug = 'home' AND project_id = ?",
+      sql: "UPDATE pages SET html = replace(hex(zeroblob(12)), '0', html) WHERE slug = 'sheet' AND project_id = ?",
       args: [(await project()).id],
     });
     await services.close();
