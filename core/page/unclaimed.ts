@@ -34,15 +34,18 @@ const cut = (text: string): string => {
 };
 
 /** Classes that say where something stands or what state it is in, and not what it is. */
-const NO_KIND =
-  /^(js-|is-|has-|active$|open$|current$|selected$|first$|last$|odd$|even$)|\d{3,}|[A-Za-z0-9_-]{24,}/;
+const STATE =
+  /^(js-|is-|has-|(active|open|current|selected|first|last|odd|even)$)|\d{3,}|[\w-]{24,}/;
+/** What a program has made up: letters and figures mixed. */
+const MADE_UP = /(^|[-_])(?=[a-z]*\d)(?=\d*[a-z])[a-z\d]{6,}$/i;
+const saysKind = (name: string): boolean => !STATE.test(name) && !MADE_UP.test(name);
 
 const escaped = (name: string): string =>
   name.replace(/^(-?)(\d)/, '$1\\3$2 ').replace(/[^\w\u0080-\uffff\\ -]/g, '\\$&');
 
 /** Selectors that may meet just some elements, the shortest first. */
 function* candidates<Node>({ tag, classes, role, place }: Seen<Node>): Generator<string> {
-  const own = classes.filter((name) => !NO_KIND.test(name)).map((name) => `.${escaped(name)}`);
+  const own = classes.filter(saysKind).map((name) => `.${escaped(name)}`);
   yield* own;
   yield tag;
   for (const one of own) yield tag + one;
@@ -78,7 +81,7 @@ const KINDS: Readonly<Record<string, string>> = {
 };
 
 function nameOf<Node>({ tag, classes, place }: Seen<Node>): string {
-  const [word] = classes.filter((name) => !NO_KIND.test(name) && /^[a-z]/i.test(name));
+  const [word] = classes.filter((name) => saysKind(name) && /^[a-z]/i.test(name));
   const kind = word ? word.replace(/[-_:]+/g, ' ').trim() : (KINDS[tag] ?? tag);
   const name = kind.charAt(0).toUpperCase() + kind.slice(1);
   return place && !word ? `${name} in ${place}` : name;
@@ -97,7 +100,7 @@ export function unclaimedKinds<Node>(
 ): UnclaimedKind<Node>[] {
   const kinds = new Map<string, Seen<Node>[]>();
   for (const one of texts) {
-    const classes = one.classes.filter((name) => !NO_KIND.test(name));
+    const classes = one.classes.filter(saysKind);
     const key = JSON.stringify([one.tag, [...classes].sort(), one.role, one.place]);
     const known = kinds.get(key);
     if (known) known.push(one);

@@ -3,6 +3,7 @@ import { stepSizeAt } from '@lettera/core/scale';
 import { resolveInUse } from '@lettera/core/style';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { debounce } from '../../control/debounce';
+import { count } from '../../control/figures';
 import Textarea from 'primevue/textarea';
 import DoButton from '../../control/DoButton.vue';
 import { useOwnPages } from '../../store/ownPages';
@@ -13,6 +14,7 @@ import { NO_RULES } from './pageCascade';
 import { textRunsOf } from '../pageText';
 import { textFactsOf, type TextFacts } from './textFacts';
 import { onlyHerePatch } from './claim';
+import { placesEverywhere } from './placesEverywhere';
 import { placeSelector } from './placeSelector';
 
 /** All that is known of the text that was clicked, as the browser sets it now. */
@@ -22,6 +24,8 @@ const own = useOwnPages();
 const plans = usePlans();
 
 const facts = shallowRef<TextFacts | null>(null);
+/** Where its style is worn on all pages; null before they have been looked through. */
+const everywhere = shallowRef<{ places: number; pages: number } | null>(null);
 const REST = 200;
 
 async function look(): Promise<void> {
@@ -34,6 +38,15 @@ async function look(): Promise<void> {
   await node.ownerDocument.fonts.ready;
   if (node !== proof.node) return;
   facts.value = textFactsOf(document, plans.fallbackOf(document), node, own.account ?? NO_RULES);
+  const { style } = facts.value;
+  everywhere.value = style
+    ? await placesEverywhere(
+        document,
+        style,
+        project.id,
+        project.pages.map(({ slug }) => slug),
+      )
+    : null;
 }
 const soon = debounce(() => void look(), REST);
 watch([() => proof.node, () => own.account], () => void look(), { immediate: true });
@@ -109,7 +122,9 @@ function onlyHere(): void {
             : 'none: no text element claims it, so it has what is around it'
         }}<template v-if="facts.element"
           >, worn by {{ project.shown?.elements[facts.element]?.name }}, {{ facts.places }} on this
-          page</template
+          page<template v-if="everywhere"
+            >, {{ everywhere.places }} on {{ count(everywhere.pages, 'page') }}</template
+          ></template
         >
       </dd>
       <dt>Size</dt>

@@ -1,0 +1,64 @@
+/** @jest-environment jsdom */
+import { expect, test } from '@jest/globals';
+import { unclaimedKinds } from './unclaimed';
+
+function kindsOf(html: string, texts: string) {
+  document.body.innerHTML = html;
+  return unclaimedKinds(
+    [...document.querySelectorAll(texts)].map((node) => ({
+      node,
+      tag: node.tagName.toLowerCase(),
+      classes: [...node.classList],
+      role: node.getAttribute('role'),
+      place:
+        node.parentElement?.closest('header, nav, main, footer')?.tagName.toLowerCase() ?? null,
+      text: node.textContent ?? '',
+    })),
+    (selector) => document.querySelectorAll(selector),
+  );
+}
+const selectors = (html: string, texts: string) =>
+  kindsOf(html, texts).map(({ nodes, selector }) => [nodes.length, selector]);
+
+test('texts are gathered by what they are, with the shortest selector that meets just those', () => {
+  expect(
+    selectors(
+      '<main><p class="price">1</p><p class="price">2</p><p>a</p><b class="price x">3</b></main><footer><p>b</p></footer>',
+      'p',
+    ),
+  ).toEqual([
+    [2, 'p.price'],
+    [1, 'main p:not([class])'],
+    [1, 'footer p'],
+  ]);
+  expect(
+    selectors('<i class="note"></i><p class="note big">1</p><p class="big">2</p>', '.note.big'),
+  ).toEqual([[1, 'p.note']]);
+  expect(
+    selectors('<td role="cell">1</td><div role="row">a</div><div>b</div>', 'div[role]'),
+  ).toEqual([[1, '[role="row"]']]);
+});
+
+test('what no few words meet alone is told without one', () => {
+  const [first] = kindsOf('<p>a</p><p>b</p>', 'p:first-child');
+  expect(first?.selector).toBeNull();
+  expect(first?.specimen).toBe('a');
+});
+
+test('states, hashes and numbers are no kind of text', () => {
+  const [kind, ...others] = kindsOf(
+    '<p class="card is-open css-a81b23f0">a</p><p class="card js-x">b</p>',
+    'p',
+  );
+  expect(others).toEqual([]);
+  expect([kind?.nodes.length, kind?.selector, kind?.name]).toEqual([2, '.card', 'Card']);
+});
+
+test('a specimen is the longest, and ends at a word', () => {
+  const long =
+    'The boat leaves on Tuesdays, when there is one, and comes back on Thursdays, if it does at all';
+  const [kind] = kindsOf(`<p>Boat</p><p>${long}</p>`, 'p');
+  expect(kind?.specimen).toBe(
+    'The boat leaves on Tuesdays, when there is one, and comes back on Thursdays, if',
+  );
+});

@@ -1,0 +1,37 @@
+import type { ProjectDocument } from '@lettera/core/document';
+import { urls } from '../../api/client';
+import { elementsWithStyle } from '../pageText';
+
+/** Pages that have been read, by their address: what a page holds does not change. */
+const known = new Map<string, Promise<Document | null>>();
+
+function pageAt(address: string): Promise<Document | null> {
+  const before = known.get(address);
+  if (before) return before;
+  const reading = (async () => {
+    const response = await fetch(address);
+    if (!response.ok) return null;
+    return new DOMParser().parseFromString(await response.text(), 'text/html');
+  })().catch(() => null);
+  known.set(address, reading);
+  return reading;
+}
+
+/** On how many places of all pages a style is worn, and on how many pages. */
+export async function placesEverywhere(
+  document: ProjectDocument,
+  style: string,
+  projectId: string,
+  slugs: readonly string[],
+): Promise<{ places: number; pages: number }> {
+  const counts = await Promise.all(
+    slugs.map(async (slug) => {
+      const page = await pageAt(urls.page(projectId, slug));
+      return page ? elementsWithStyle(document, page, style).length : 0;
+    }),
+  );
+  return {
+    places: counts.reduce((sum, count) => sum + count, 0),
+    pages: counts.filter((count) => count > 0).length,
+  };
+}
