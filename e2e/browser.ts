@@ -210,7 +210,11 @@ export async function fill(
   value: string,
   within = 'body',
 ): Promise<void> {
-  await page.locator(`${within} ::-p-aria(${label}[role="textbox"])`).click({ count: 3 });
+  await page.locator(`${within} ::-p-aria(${label}[role="textbox"])`).click();
+  // Clicking twice would give the value back to what it follows.
+  await page.keyboard.down('Control');
+  await page.keyboard.press('a');
+  await page.keyboard.up('Control');
   await page.keyboard.type(value);
   await page.keyboard.press('Enter');
 }

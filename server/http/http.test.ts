@@ -622,7 +622,7 @@ describe('the API description', () => {
     const routesOf = (stack: Layer[]): string[] =>
       stack.flatMap(({ route, handle }) =>
         route
-          ? Object.keys(route.methods).map((method) => `${method} ${route.path}`)
+          ? Object.keys(route.methods).map((method) => `${method} ${route.path.replace('*', ':')}`)
           : routesOf(handle.stack ?? []),
       );
     const { stack } = server.inner.router as unknown as { stack: Layer[] };

@@ -30,7 +30,7 @@ const titles = async (address: string): Promise<string[]> =>
   ((await api().get(`${address}/pages`).expect(200)).body as PageTitle[]).map(({ title }) => title);
 const SITE = {
   'site/index.html':
-    '<!doctype html><title>The light</title><link rel=stylesheet href=css/site.css><h1 onclick=x()>Þokuljós</h1><script>x()</script>',
+    '<!doctype html><head class=x><title>The light</title><link rel=stylesheet href=css/site.css><h1 onclick=x()>Þokuljós</h1><script>x()</script>',
   'site/log/entry.html': '<title>The light</title><p>a',
   'site/css/site.css': '@media screen { h1 { font-size: 3em } } h1 { margin: 0 }',
 };
@@ -49,7 +49,9 @@ describe('pages of the site’s own', () => {
     const page = await api().get(`${address}/pages/the-light`).expect(200);
     expect(page.headers['content-security-policy']).toContain('sandbox allow-same-origin');
     expect(page.text).toContain('<h1>Þokuljós</h1>');
-    const [, sheet = ''] = /href="\.\.([^"]+)"/.exec(page.text) ?? [];
+    // Lettera's rules stand before all of the page's own.
+    expect(page.text.indexOf('id="lettera-start"')).toBeLessThan(page.text.indexOf('site.css'));
+    const [, sheet = ''] = /href="\.\.(\/sites[^"]+)"/.exec(page.text) ?? [];
     const css = await api().get(`${address}${sheet}`).expect(200);
     expect(css.headers['content-type']).toContain('text/css');
     expect(css.text).toContain('font-size: 3em');

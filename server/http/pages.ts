@@ -154,7 +154,7 @@ export function pageRoutes({
     response.set('Cache-Control', 'no-store').type('html');
     if (own) {
       const { html } = await ownPage(project.id, own);
-      response.send(html.replace('<head>', `<head>${START}`));
+      response.send(html.replace(/<head[^>]*>/, (head) => head + START));
       return;
     }
     const page = await pages.get(project.id, key);
