@@ -263,7 +263,7 @@ describe('a page', () => {
         const kinds = read(once).page.removed.map(({ kind }) => kind);
         expect(kinds.filter((kind) => kind !== 'missing' && kind !== 'request')).toEqual([]);
       }),
-      { numRuns: 500 },
+      { numRuns: 2000 },
     );
   });
 });
