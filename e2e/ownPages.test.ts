@@ -125,6 +125,12 @@ describe('a page of the site’s own', () => {
     writeFileSync(plain, '<title>Plain</title><p>Ropes</p>');
     await upload([plain]);
     await frameOf('plain');
+    // A page that is gone by undo makes way for one that is there.
+    await press(page, 'Undo');
+    await frameOf('the-lamp-room-shop');
+    await press(page, 'Redo');
+    await press(page, 'Show Plain');
+    await frameOf('plain');
     await press(page, 'Paste a page');
     await page.locator('form.paste textarea').fill('<h1>Pasted here</h1>');
     await (await page.$$('form.paste textarea'))[1]?.type('h1 { text-transform: uppercase }');

@@ -8,7 +8,7 @@ import type { ReadPage } from '@lettera/core/page/file';
 import type { Services } from '../services';
 import type { Page } from '../store/pageStore';
 import { Problem } from './problem';
-import { projectOf } from './requests';
+import { projectOf, untilGone } from './requests';
 import { pageSecurity } from './security';
 import { fileName, filesOf, receivingFiles } from './uploads';
 
@@ -117,8 +117,11 @@ export function pageRoutes({
       if (files.length === 0) {
         throw new Problem('bad-request', 'Send the files of a site in parts named “file”.');
       }
+      const gone = untilGone(response);
       const site = await siteHash(files);
       const read = await jobs.readPages({ files, base: `../sites/${site}/` });
+      // Who stopped it was told that nothing was brought in.
+      if (gone.aborted) return;
       await sites.add(id, site, read);
       const taken = (await pages.list(id)).map((page) => page.slug);
       let added: [string, SitePage][] = [];

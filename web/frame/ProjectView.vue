@@ -54,13 +54,18 @@ async function open(): Promise<void> {
     await project.open(asked);
     rememberProject(asked);
     proof.style = null;
-    const [first] = project.pages;
-    if (first && !project.pages.some(({ slug }) => slug === proof.page)) proof.page = first.slug;
+    showSomePage();
   } catch (error) {
     failed.value = (error as Error).message;
   }
 }
 
+/** A page that is taken out, here, by undo or by somebody else, makes way for the first there is. */
+function showSomePage(): void {
+  const [first] = project.pages;
+  if (first && !project.pages.some(({ slug }) => slug === proof.page)) proof.page = first.slug;
+}
+watch(() => project.pages, showSomePage);
 watch(() => route.params['project'], open, { immediate: true });
 watch(
   [stage, () => project.document?.name],
