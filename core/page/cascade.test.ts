@@ -29,6 +29,8 @@ function cascadeOf(
       },
       knows: (selector) => !selector.includes('::unknown'),
       holds: ({ text }) => /screen|yes/.test(text),
+      holdsAround: (node, container) => node.closest(`[data-wide="${container}"]`) !== null,
+      matches: (node, selector) => node.matches(selector),
       takes: (_property, value) => value !== 'bad',
       parent: (node) => node.parentElement,
       inline: (node, property) => {
@@ -146,6 +148,68 @@ describe('what wins on an element', () => {
         ['site.css'],
       ),
     ).toBe('red');
+  });
+});
+
+describe('what a rule is for', () => {
+  const INNER = '<div class=a><div class=b><p class=x>a</p></div></div>';
+
+  test.each<[string, string, string | undefined]>([
+    ['is the scope', '@scope (.b) { p { color: red } }', 'red'],
+    ['is nothing outside of it', '@scope (.c) { p { color: red } }', undefined],
+    ['ends at the limit', '@scope (.a) to (.b) { p { color: red } }', undefined],
+    ['goes past a limit outside', '@scope (.b) to (.a) { p { color: red } }', 'red'],
+    ['is the root itself', '@scope (p) { .x { color: red } }', 'red'],
+    ['names the root by its sign', '@scope (.b) { :scope > p { color: red } }', 'red'],
+    [
+      'is nearer, which counts before the order',
+      '@scope (.b) { p { color: red } } @scope (.a) { p { color: blue } }',
+      'red',
+    ],
+    [
+      'is no nearer than specificity',
+      '@scope (.b) { p { color: red } } @scope (.a) { .x { color: blue } }',
+      'blue',
+    ],
+    [
+      'is scoped, which counts before the order',
+      '@scope (.a) { p { color: red } } p { color: blue }',
+      'red',
+    ],
+  ])('%s', (_name, css, value) => {
+    expect(winner(INNER, css)).toBe(value);
+  });
+
+  test('is what stands in a container for which the condition holds', () => {
+    const css = '.x { color: red } @container (wide) { .x { color: blue } }';
+    expect(winner(X, css)).toBe('red');
+    expect(winner('<div data-wide="(wide)"><p class=x>a</p></div>', css)).toBe('blue');
+  });
+});
+
+describe('what goes back', () => {
+  const project: ProjectRules = {
+    layer: 'lettera',
+    rules: [{ element: 'text', selectors: ['p'], declarations: new Map([['color', 'ours']]) }],
+  };
+
+  test.each<[string, string, string]>([
+    ['to the layer before', '@layer site { .x { color: revert-layer } }', 'ours'],
+    [
+      'over all of its own layer',
+      '@layer site { p { color: red } .x { color: revert-layer } }',
+      'ours',
+    ],
+    ['from outside all layers', '@layer a { p { color: red } } .x { color: revert-layer }', 'red'],
+    ['to the browser takes away what was set', '.x { color: revert }', 'revert'],
+  ])('%s', (_name, css, value) => {
+    expect(winner(X, css, project)).toBe(value);
+  });
+
+  test('goes from a style attribute to the rules, and to what is around where there are none', () => {
+    expect(winner('<p class=x style="color: revert-layer">a</p>', 'p { color: red }')).toBe('red');
+    const around = '<div style="color: green"><p class=x>a</p></div>';
+    expect(winner(around, '.x { color: revert }')).toBe('green');
   });
 });
 

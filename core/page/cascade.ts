@@ -1,5 +1,12 @@
 import { compareSpecificity, type Specificity } from '../css';
-import type { Condition, LayerStatement, TypeDeclaration, TypeRule, TypeRules } from './typeRules';
+import type {
+  Condition,
+  LayerStatement,
+  Scope,
+  TypeDeclaration,
+  TypeRule,
+  TypeRules,
+} from './typeRules';
 
 /** What only a browser knows of a page. */
 export interface PageView<Node> {
@@ -7,7 +14,11 @@ export interface PageView<Node> {
   find: (selector: string) => Iterable<Node>;
   /** Whether a browser would take a selector at all: one that it does not know undoes the whole rule. */
   knows: (selector: string) => boolean;
+  /** Whether a condition on the window or on the browser holds. */
   holds: (condition: Condition) => boolean;
+  /** Whether a condition on the container that an element stands in holds. */
+  holdsAround: (node: Node, container: string) => boolean;
+  matches: (node: Node, selector: string) => boolean;
   /** Whether a browser takes a value for a property. */
   takes: (property: string, value: string) => boolean;
   parent: (node: Node) => Node | null;
@@ -60,14 +71,24 @@ interface Rank {
   important: boolean;
   layer: number;
   specificity: Specificity;
+  /** How far above the element the root of the rule's scope stands; without a scope, infinitely. */
+  proximity: number;
   order: number;
+}
+
+/** A declaration, and where it stands. */
+interface Offer {
+  rank: Rank;
+  declared: Declared;
 }
 
 const outranks = (a: Rank, b: Rank): boolean => {
   if (a.important !== b.important) return a.important;
   if (a.layer !== b.layer) return a.important ? a.layer < b.layer : a.layer > b.layer;
   const bySpecificity = compareSpecificity(a.specificity, b.specificity);
-  return bySpecificity !== 0 ? bySpecificity > 0 : a.order >= b.order;
+  if (bySpecificity !== 0) return bySpecificity > 0;
+  if (a.proximity !== b.proximity) return a.proximity < b.proximity;
+  return a.order >= b.order;
 };
 
 const pathOf = (layer: readonly string[]): string => layer.join('.');
@@ -99,8 +120,11 @@ export function layerPlaces(layers: readonly (readonly string[])[]): Map<string,
   return places;
 }
 
-/** Rules outside all layers are the strongest. */
-const UNLAYERED = Number.MAX_SAFE_INTEGER;
+/** Rules outside all layers are the strongest, but for style attributes. */
+const UNLAYERED = Number.MAX_SAFE_INTEGER - 1;
+const INLINE = Number.MAX_SAFE_INTEGER;
+
+const isOfContainer = ({ kind }: Condition): boolean => kind === 'container';
 
 /**
  * What a page's own style sheets and the project's rules come to for each element, as the cascade has it:
@@ -108,7 +132,10 @@ const UNLAYERED = Number.MAX_SAFE_INTEGER;
  * its selectors meet and which conditions hold; the cascade is reckoned here.
  */
 export class Cascade<Node> {
-  readonly #won = new Map<Node, Map<string, { rank: Rank; declared: Declared }>>();
+  /** What is declared for each element, by property, the strongest first. */
+  readonly #offers = new Map<Node, Map<string, Offer[]>>();
+  /** Whether some declaration goes back to what a weaker layer says, so that those count as well. */
+  readonly #rollsBack: boolean;
   readonly #view: PageView<Node>;
   readonly #properties: readonly string[];
 
@@ -120,7 +147,11 @@ export class Cascade<Node> {
   ) {
     this.#view = view;
     this.#properties = properties;
-    const holding = (conditions: readonly Condition[]) => conditions.every(view.holds);
+    this.#rollsBack = rules.some(({ declarations }) =>
+      declarations.some(({ value }) => value.startsWith('revert')),
+    );
+    const holding = (conditions: readonly Condition[]) =>
+      conditions.every((condition) => isOfContainer(condition) || view.holds(condition));
     const named = layers.filter(({ conditions }: LayerStatement) => holding(conditions));
     const places = layerPlaces([
       ...(project.layer ? [project.layer.split('.')] : []),
@@ -141,7 +172,13 @@ export class Cascade<Node> {
     order: number,
     layer: number,
   ): void {
-    const rank: Rank = { important: false, layer, specificity: [0, 0, 0], order };
+    const rank: Rank = {
+      important: false,
+      layer,
+      specificity: [0, 0, 0],
+      proximity: Infinity,
+      order,
+    };
     for (const selector of selectors) {
       for (const node of this.#view.find(selector)) {
         for (const [property, value] of declarations) {
@@ -157,11 +194,15 @@ export class Cascade<Node> {
     );
     if (declarations.length === 0) return;
     if (!this.#view.knows(rule.selectors.map(({ text }) => text).join(', '))) return;
+    const containers = rule.conditions.filter(isOfContainer);
     for (const { text, specificity } of rule.selectors) {
       for (const node of this.#view.find(text)) {
+        if (!containers.every((one) => this.#view.holdsAround(node, one.text))) continue;
+        const proximity = this.#proximity(node, rule.scope);
+        if (proximity === null) continue;
         for (const declaration of declarations) {
           const { important, value } = declaration;
-          const rank = { important, layer, specificity, order };
+          const rank = { important, layer, specificity, proximity, order };
           const declared = {
             by: 'page',
             rule,
@@ -178,20 +219,60 @@ export class Cascade<Node> {
     }
   }
 
-  #offer(node: Node, property: string, rank: Rank, declared: Declared): void {
-    const known = this.#won.get(node) ?? new Map<string, { rank: Rank; declared: Declared }>();
-    this.#won.set(node, known);
-    const before = known.get(property);
-    if (!before || outranks(rank, before.rank)) known.set(property, { rank, declared });
+  /** How many elements lie between an element and the root of its scope; null outside of it. */
+  #proximity(node: Node, scope: Scope | undefined): number | null {
+    if (!scope) return Infinity;
+    let distance = 0;
+    for (let at: Node | null = node; at !== null; at = this.#view.parent(at), distance++) {
+      const isRoot = this.#view.matches(at, scope.root);
+      if (isRoot) return distance;
+      if (scope.limit !== null && this.#view.matches(at, scope.limit)) return null;
+    }
+    return null;
   }
 
-  /** What is declared for an element itself and wins; null where nothing is. */
-  declared(node: Node, property: string): Declared | null {
-    const won = this.#won.get(node)?.get(property);
+  #offer(node: Node, property: string, rank: Rank, declared: Declared): void {
+    const known = this.#offers.get(node) ?? new Map<string, Offer[]>();
+    this.#offers.set(node, known);
+    const offers = known.get(property) ?? [];
+    known.set(property, offers);
+    const at = offers.findIndex((before) => outranks(rank, before.rank));
+    if (this.#rollsBack) offers.splice(at < 0 ? offers.length : at, 0, { rank, declared });
+    else if (at === 0 || offers.length === 0) offers[0] = { rank, declared };
+  }
+
+  /** All that is declared for an element itself, the strongest first. */
+  #offersFor(node: Node, property: string): Offer[] {
+    const offers = this.#offers.get(node)?.get(property) ?? [];
     const inline = this.#view.inline(node, property);
+    if (!inline) return offers;
+    const { important } = inline;
+    const rank = {
+      important,
+      layer: INLINE,
+      specificity: [0, 0, 0],
+      proximity: Infinity,
+      order: 0,
+    } satisfies Rank;
     // A style attribute outranks every rule of its importance, in any layer.
-    if (inline && (inline.important || !won?.rank.important)) return { by: 'inline', ...inline };
-    return won?.declared ?? null;
+    const stronger = important ? 0 : offers.filter((offer) => offer.rank.important).length;
+    return offers.toSpliced(stronger, 0, { rank, declared: { by: 'inline', ...inline } });
+  }
+
+  /**
+   * What is declared for an element itself and wins; null where nothing is. What goes back to a weaker layer
+   * (CSS Cascade 5 §7.3.5) is left out with all of its own, and so is what goes back to the browser's style
+   * sheet where there is nothing that it takes away.
+   */
+  declared(node: Node, property: string): Declared | null {
+    let offers = this.#offersFor(node, property);
+    for (let [first] = offers; first; [first] = offers) {
+      const { rank, declared } = first;
+      if (declared.value === 'revert-layer') {
+        offers = offers.filter((offer) => offer.rank.layer !== rank.layer);
+      } else return declared.value === 'revert' && offers.length === 1 ? null : declared;
+    }
+    return null;
   }
 
   /**

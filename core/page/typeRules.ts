@@ -18,6 +18,15 @@ export interface RuleSelector {
   specificity: Specificity;
 }
 
+/**
+ * The part of a page that a rule is for: what stands in an element that `root` meets, and in none that `limit`
+ * meets within it. CSS Cascade 6 §2.5.
+ */
+export interface Scope {
+  root: string;
+  limit: string | null;
+}
+
 export interface TypeDeclaration {
   /** The property as it is declared: `font` and `all` set several. */
   property: string;
@@ -34,6 +43,8 @@ export interface TypeRule {
   conditions: Condition[];
   /** Names of the cascade layers that it stands in, outermost first; null outside all. */
   layer: string[] | null;
+  /** Left out for the whole page. */
+  scope?: Scope;
   declarations: TypeDeclaration[];
 }
 
@@ -77,6 +88,7 @@ interface Place {
   layer: string[] | null;
   /** Selectors of the rule that this one is nested in. */
   parents: string[] | null;
+  scope?: Scope;
   imports: readonly string[];
 }
 
@@ -87,21 +99,30 @@ const mayPrecedeImports = (statement: Statement): boolean =>
   statement.kind === 'at' &&
   (/^(import|charset)$/.test(statement.name) || (statement.name === 'layer' && !statement.body));
 
+/** Changes a selector, but for what is quoted or escaped in it. */
+function unquoted(text: string, change: (plain: string) => string): string {
+  const held: string[] = [];
+  const plain = text.replace(/"(?:\\.|[^"\\])*"|'(?:\\.|[^'\\])*'|\\&/g, (quoted) => {
+    held.push(quoted);
+    return `\0${held.length - 1}\0`;
+  });
+  return change(plain).replace(/\0(\d+)\0/g, (_all, at: string) => held[Number(at)] ?? '');
+}
+
 /** A nested selector, with what `&` stands for. CSS Nesting 1 §3.1: relative without it. */
 function nested(text: string, parents: string[]): string {
   const parent =
     parents.length === 1 && !/[\s>+~,]/.test(parents[0] ?? '')
       ? (parents[0] ?? '')
       : `:is(${parents.join(', ')})`;
-  const held: string[] = [];
-  // What is quoted is no `&` of nesting.
-  const plain = text.replace(/"(?:\\.|[^"\\])*"|'(?:\\.|[^'\\])*'|\\&/g, (quoted) => {
-    held.push(quoted);
-    return `\0${held.length - 1}\0`;
-  });
-  const whole = plain.includes('&') ? plain.replaceAll('&', parent) : `${parent} ${plain}`;
-  return whole.replace(/\0(\d+)\0/g, (_all, at: string) => held[Number(at)] ?? '');
+  return unquoted(text, (plain) =>
+    plain.includes('&') ? plain.replaceAll('&', parent) : `${parent} ${plain}`,
+  );
 }
+
+/** A selector in a scope, which `:scope` and `&` stand for: it is not relative to it. CSS Cascade 6 §2.5.3. */
+const scoped = (text: string, { root }: Scope): string =>
+  unquoted(text, (plain) => plain.replace(/&|:scope(?![\w-])/g, `:where(${root})`));
 
 class Reader {
   readonly rules: TypeRule[] = [];
@@ -143,7 +164,12 @@ class Reader {
     this.#block(body, { ...place, parents: texts });
   }
 
-  #declarations(body: readonly Statement[], selectors: string[], line: number, place: Place): void {
+  #declarations(
+    body: readonly Statement[],
+    selectors: readonly string[],
+    line: number,
+    place: Place,
+  ): void {
     const declarations = body.flatMap((statement): TypeDeclaration[] => {
       if (statement.kind !== 'declaration') return [];
       const { property, value, important } = statement;
@@ -151,12 +177,17 @@ class Reader {
       return [{ property, value, important }];
     });
     if (declarations.length === 0) return;
+    const { sheet, conditions, layer, scope } = place;
     this.rules.push({
-      sheet: place.sheet,
+      sheet,
       line,
-      selectors: selectors.map((text) => ({ text, specificity: specificityOf(text) })),
-      conditions: place.conditions,
-      layer: place.layer,
+      selectors: selectors.map((text) => ({
+        text: scope ? scoped(text, scope) : text,
+        specificity: specificityOf(text),
+      })),
+      conditions,
+      layer,
+      ...(scope ? { scope } : {}),
       declarations,
     });
   }
@@ -171,8 +202,9 @@ class Reader {
     } else if (name === 'layer') {
       this.#layer(rule, place);
     } else if (name === 'scope') {
-      const [, root] = /^\(([^]*?)\)\s*(?:to\s*\([^]*\))?$/.exec(prelude) ?? [];
-      this.#block(body ?? [], { ...place, parents: root ? [`:where(${root})`] : place.parents });
+      const [, root, limit = null] = /^\(([^]*?)\)\s*(?:to\s*\(([^]*)\))?$/.exec(prelude) ?? [];
+      const inner = root ? { ...place, parents: null, scope: { root, limit } } : place;
+      this.#block(body ?? [], inner);
     }
   }
 

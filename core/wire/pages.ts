@@ -37,6 +37,7 @@ const rule = Type.Object({
   selectors: list(Type.Object({ text: text(), specificity })),
   conditions: list(condition),
   layer: nullable(list(text())),
+  scope: Type.Optional(Type.Object({ root: text(), limit: nullable(text()) })),
   declarations: list(Type.Object({ property: text(), value: text(), important: boolean() })),
 });
 

@@ -10,6 +10,8 @@ import {
   type TypeRules,
 } from '@lettera/core/page';
 
+import { ContainerProbe } from './containerProbe';
+
 /** The properties that text styles set, as CSS has them. */
 export const TYPE: readonly TypeProperty[] = PROPERTY_NAMES.map((name) => PROPERTIES[name]);
 
@@ -19,9 +21,9 @@ export function viewOf(page: Document): PageView<Element> {
   const conditions = new Map<string, boolean>();
   const holds = (kind: string, text: string): boolean => {
     if (kind === 'media') return window?.matchMedia(text).matches ?? false;
-    // Whether a container is as wide as asked for is not to be told without it: it counts as holding.
-    return kind === 'supports' ? (window?.CSS.supports(text) ?? false) : true;
+    return window?.CSS.supports(text) ?? false;
   };
+  const containers = new ContainerProbe(page);
   const find = (selector: string): Iterable<Element> => {
     try {
       return page.querySelectorAll(selector);
@@ -38,6 +40,8 @@ export function viewOf(page: Document): PageView<Element> {
       conditions.set(key, before);
       return before;
     },
+    holdsAround: (node, container) => containers.holds(node, container),
+    matches: (node, selector) => node.matches(selector),
     takes: (property, value) => window?.CSS.supports(property, value) ?? false,
     parent: (node) => node.parentElement,
     inline: (node, property) => {
