@@ -25,6 +25,18 @@ beforeEach(async () => {
   await proofFrame(page, { asItIs: true });
 });
 
+const address = () => `${lettera.url}/api/v1/projects/tarnholm-light`;
+/** Changes the project behind the back of the page. */
+async function patch(operations: object[]): Promise<void> {
+  const { revision } = (await (await fetch(address())).json()) as { revision: number };
+  const answer = await fetch(address(), {
+    method: 'PATCH',
+    headers: { 'Content-Type': 'application/json-patch+json', 'If-Match': `"${revision}"` },
+    body: JSON.stringify(operations),
+  });
+  expect(await answer.text()).toContain('"revision"');
+}
+
 const look = async (...choices: string[]) => {
   await press(page, 'Looking');
   for (const choice of choices) await press(page, choice, '.l-fold');
@@ -86,6 +98,49 @@ describe('the page beside itself', () => {
   }, 60_000);
 });
 
+test('two contenders stand side by side', async () => {
+  const [before] = await frames();
+  await patch([
+    { op: 'add', path: '/contenders', value: [{ heading: 'case/literata', text: 'case/literata' }] },
+  ]);
+  await look('Contender');
+  const [, contender] = await eventually(
+    frames,
+    ([, other]) => other !== undefined && other.family !== before?.family,
+    20_000,
+  );
+  expect(before?.family).toBe('"Bricolage Grotesque"');
+  expect(contender?.family).toBe('Literata');
+  expect(await page.$eval('.other .says', (node) => node.textContent)).toContain('Literata');
+  expect(errors).toEqual([]);
+}, 60_000);
+
+test('words of another language stand in place of the page’s, and go again', async () => {
+  const words = async () => {
+    const frame = await proofFrame(page, { asItIs: true });
+    return frame.evaluate(() => ({
+      lang: document.documentElement.lang,
+      heading: document.querySelector('h1')?.textContent ?? '',
+      figures: /\d{2}:\d{2}/.test(document.body.textContent ?? ''),
+    }));
+  };
+  const written = await words();
+  const choose = async (name: string) => {
+    await press(page, 'Looking');
+    await page.locator('.l-fold [aria-label="Words in"]').click();
+    await page.locator(`[role="listbox"] ::-p-aria(${name}[role="option"])`).click();
+    await page.keyboard.press('Escape');
+  };
+  await choose('Polish');
+  const polish = await eventually(words, ({ lang }) => lang === 'pl');
+  expect(polish.heading).toMatch(/[ąćęłńóśźż]/);
+  expect(Math.abs(polish.heading.length - written.heading.length)).toBeLessThan(12);
+  expect(polish.figures).toBe(written.figures);
+  await choose('As it is written');
+  expect(await eventually(words, ({ lang }) => lang !== 'pl')).toEqual(written);
+  expect(errors).toEqual([]);
+}, 60_000);
+
 test('zooming makes the viewport narrower, as a browser does, and the page as much larger', async () => {
   const [plain] = await frames();
   await look('200 %');
@@ -120,20 +175,18 @@ test('what a change has moved is told for phone and desktop, and pointed at', as
   ).toEqual(['H1']);
   await press(page, 'Undo');
   await eventually(told, ([, one]) => / less than before$/.test(one ?? ''), 20_000);
+  // Any change of the history can be asked, not only the last.
+  await press(page, 'By one change');
+  await page.locator('aside [aria-label="Which change"]').click();
+  await page.locator('[role="listbox"] [role="option"]:nth-of-type(2)').click();
+  await eventually(told, ([, one]) => / more than before$/.test(one ?? ''), 20_000);
   expect(errors).toEqual([]);
 }, 60_000);
 
 test('a mark stands beside its line, is tried while pointed at, and is put right in place', async () => {
   const frame = await proofFrame(page, { asItIs: true });
   const lead = () => frame.$eval('.lead', (node) => parseFloat(getComputedStyle(node).lineHeight));
-  const address = `${lettera.url}/api/v1/projects/tarnholm-light`;
-  const { revision } = (await (await fetch(address)).json()) as { revision: number };
-  const answer = await fetch(address, {
-    method: 'PATCH',
-    headers: { 'Content-Type': 'application/json-patch+json', 'If-Match': `"${revision}"` },
-    body: JSON.stringify([{ op: 'add', path: '/styles/lead/set/lineHeight', value: 1.05 }]),
-  });
-  expect(answer.status).toBe(200);
+  await patch([{ op: 'add', path: '/styles/lead/set/lineHeight', value: 1.05 }]);
   const close = await eventually(lead, (height) => height < 24);
   const mark = await page.waitForSelector('.margin > li > button[aria-label*="Lead"]');
   const beside = async () => {

@@ -1,4 +1,4 @@
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
@@ -146,6 +146,66 @@ describe('a page of the site’s own', () => {
       page.$eval('section.proof [role="alert"]', (node) => node.textContent ?? '').catch(() => '');
     expect(await eventually(said, (text) => text !== '')).toContain('no page among them');
     expect(errors.filter((error) => !error.includes('422'))).toEqual([]);
+  }, 60_000);
+
+  test('is dropped anywhere, as a folder, and is part of the address', async () => {
+    const site = join(folder, 'dropped');
+    mkdirSync(join(site, 'css'), { recursive: true });
+    writeFileSync(
+      join(site, 'index.html'),
+      '<title>Dropped</title><link rel="stylesheet" href="css/a.css"><p>Ropes</p>',
+    );
+    writeFileSync(join(site, 'css/a.css'), 'p { font-size: 33px }');
+    await page.goto(`${lettera.url}/p/tarnholm-light/scale`);
+    await proofFrame(page, { asItIs: true });
+    const session = await page.createCDPSession();
+    for (const type of ['dragEnter', 'dragOver', 'drop'] as const) {
+      const data = { items: [], files: [site], dragOperationsMask: 1 };
+      await session.send('Input.dispatchDragEvent', { type, x: 400, y: 300, data });
+    }
+    const frame = await frameOf('dropped');
+    expect(await frame.$eval('p', (node) => getComputedStyle(node).fontSize)).toBe('33px');
+    await bring({ 'first.html': '<title>First</title><p>a</p>' });
+    await press(page, 'Dropped: later');
+    await page.waitForFunction(() => location.search === '?page=dropped');
+    await page.locator('.docket a[href$="/styles"]').click();
+    await page.waitForFunction(
+      () => location.pathname.endsWith('/styles') && location.search === '?page=dropped',
+    );
+    await page.reload();
+    await frameOf('dropped');
+    expect(errors).toEqual([]);
+  }, 60_000);
+
+  test('of any script, or without text, is shown and told of', async () => {
+    await bring({
+      'rtl.html':
+        '<!doctype html><html lang="he" dir="rtl"><title>Right to left</title><h1>אור על האי</h1><p>המגדלור דולק כל לילה, since 1861.</p>',
+    });
+    await bring({ 'none.html': '<title>No text</title><div style="height: 3000px"></div>' });
+    await open();
+    await press(page, 'Show Right to left');
+    const frame = await frameOf('right-to-left');
+    expect(await frame.$eval('h1', (node) => getComputedStyle(node).direction)).toBe('rtl');
+    const { left, right } = await frame.$eval('p', (node) => {
+      const range = document.createRange();
+      range.selectNodeContents(node);
+      const box = range.getBoundingClientRect();
+      return { left: box.left, right: window.innerWidth - box.right };
+    });
+    expect(right).toBeLessThan(left);
+    await clickOn(frame, 'p');
+    const told = () => page.$eval('section.proof aside', (node) => node.textContent ?? '');
+    const faces = await eventually(told, (text) => text.includes('Literata'));
+    // Hebrew letters are in no face of the case: those that fall are named.
+    expect(faces).toMatch(/ה/);
+    await press(page, 'Pages', 'section.proof [role="tablist"]');
+    await press(page, 'Show No text');
+    await frameOf('no-text');
+    await press(page, 'Who sets its text', 'section.proof [role="tablist"]');
+    await eventually(told, (text) => text.includes('0 texts'));
+    await press(page, 'What moved', 'section.proof [role="tablist"]');
+    expect(errors).toEqual([]);
   }, 60_000);
 
   test('tells who overrules Lettera, makes an element of what none claims, and takes other words', async () => {

@@ -7,6 +7,7 @@ import { deliveryRoutes } from './http/delivery';
 import { familyRoutes } from './http/families';
 import { fontRoutes } from './http/fonts';
 import { foundryRoutes } from './http/foundry';
+import { languageRoutes } from './http/languages';
 import { localFontRoutes } from './http/localFonts';
 import { openApi } from './http/openapi';
 import { pageRoutes } from './http/pages';
@@ -85,6 +86,7 @@ export function createApp({
   api.use(pageRoutes(services));
   api.use(deliveryRoutes(services));
   api.use(localFontRoutes());
+  api.use(languageRoutes());
   api.use(notFound);
   app.use('/api/v1', api);
 

@@ -15,6 +15,7 @@ export {
   type LaidOutPage,
   type PageChange,
 } from './layoutChange';
+export { OtherWords } from './otherWords';
 export {
   accountOf,
   decisionOf,

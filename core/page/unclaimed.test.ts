@@ -2,19 +2,19 @@
 import { expect, test } from '@jest/globals';
 import { unclaimedKinds } from './unclaimed';
 
+const seen = (node: Element) => ({
+  node,
+  tag: node.tagName.toLowerCase(),
+  classes: [...node.classList],
+  role: node.getAttribute('role'),
+  place: node.parentElement?.closest('header, nav, main, footer')?.tagName.toLowerCase() ?? null,
+  text: node.textContent ?? '',
+});
+
 function kindsOf(html: string, texts: string) {
   document.body.innerHTML = html;
-  return unclaimedKinds(
-    [...document.querySelectorAll(texts)].map((node) => ({
-      node,
-      tag: node.tagName.toLowerCase(),
-      classes: [...node.classList],
-      role: node.getAttribute('role'),
-      place:
-        node.parentElement?.closest('header, nav, main, footer')?.tagName.toLowerCase() ?? null,
-      text: node.textContent ?? '',
-    })),
-    (selector) => document.querySelectorAll(selector),
+  return unclaimedKinds([...document.querySelectorAll(texts)].map(seen), (selector) =>
+    document.querySelectorAll(selector),
   );
 }
 const selectors = (html: string, texts: string) =>
@@ -37,6 +37,19 @@ test('texts are gathered by what they are, with the shortest selector that meets
   expect(
     selectors('<td role="cell">1</td><div role="row">a</div><div>b</div>', 'div[role]'),
   ).toEqual([[1, '[role="row"]']]);
+});
+
+test('a selector meets no other kind of text on other pages', () => {
+  document.body.innerHTML = '<main><p class="price">1</p></main>';
+  const texts = [...document.querySelectorAll('.price')].map(seen);
+  const other = new DOMParser().parseFromString(
+    '<main><p class="price">2</p></main><h3 class="price">Prices</h3>',
+    'text/html',
+  );
+  const elsewhere = (selector: string) => [...other.querySelectorAll(selector)].map(seen);
+  const meets = (selector: string) => document.querySelectorAll(selector);
+  expect(unclaimedKinds(texts, meets)[0]?.selector).toBe('.price');
+  expect(unclaimedKinds(texts, meets, elsewhere)[0]?.selector).toBe('p');
 });
 
 test('what no few words meet alone is told without one', () => {

@@ -87,35 +87,50 @@ function nameOf<Node>({ tag, classes, place }: Seen<Node>): string {
   return place && !word ? `${name} in ${place}` : name;
 }
 
+function firstOf<T>(all: Iterable<T>, holds: (one: T) => boolean): T | null {
+  for (const one of all) if (holds(one)) return one;
+  return null;
+}
+
+/** What makes texts one kind. */
+function kindOf<Node>({ tag, classes, role, place }: Seen<Node>): string {
+  return JSON.stringify([tag, classes.filter(saysKind).sort(), role, place]);
+}
+
 /**
  * Gathers texts that no text element claims by what they are: tag, classes, role and place. For each a
- * selector is proposed that meets just those texts.
+ * selector is proposed that meets just those texts, and on other pages nothing but texts of their kind.
  *
  * @param meets every element of the page that a selector meets
+ * @param elsewhere what a selector meets on the site's other pages
  * @returns the kinds, first those with most texts
  */
 export function unclaimedKinds<Node>(
   texts: readonly Seen<Node>[],
   meets: (selector: string) => Iterable<Node>,
+  elsewhere: (selector: string) => readonly Seen<unknown>[] = () => [],
 ): UnclaimedKind<Node>[] {
   const kinds = new Map<string, Seen<Node>[]>();
   for (const one of texts) {
-    const classes = one.classes.filter(saysKind);
-    const key = JSON.stringify([one.tag, [...classes].sort(), one.role, one.place]);
+    const key = kindOf(one);
     const known = kinds.get(key);
     if (known) known.push(one);
     else kinds.set(key, [one]);
   }
-  return [...kinds.values()]
-    .flatMap((all): UnclaimedKind<Node>[] => {
+  return [...kinds]
+    .flatMap(([kind, all]): UnclaimedKind<Node>[] => {
       const [first] = all;
       if (!first) return [];
       const wanted = new Set(all.map(({ node }) => node));
       const justThese = (selector: string): boolean => {
         const met = new Set(meets(selector));
-        return met.size === wanted.size && [...met].every((node) => wanted.has(node));
+        return (
+          met.size === wanted.size &&
+          [...met].every((node) => wanted.has(node)) &&
+          elsewhere(selector).every((one) => kindOf(one) === kind)
+        );
       };
-      const [selector = null] = [...candidates(first)].filter(justThese);
+      const selector = firstOf(candidates(first), justThese);
       const { tag, classes, place } = first;
       const specimen = cut(
         all.map(({ text }) => text).sort((a, b) => b.length - a.length)[0] ?? '',

@@ -17,6 +17,8 @@ export const SHAPES = {
   Scale: project.ScaleShape,
   Patch: project.PatchShape,
   HistoryEntry: project.HistoryEntry,
+  Revision: project.Revision,
+  LanguageText: project.LanguageText,
   PageTitle: pages.PageTitle,
   BroughtPages: pages.BroughtPages,
   PageAccount: pages.PageAccount,
@@ -53,6 +55,8 @@ export type ProjectSummary = Shape<'ProjectSummary'>;
 export type Project = Shape<'Project'>;
 /** A revision in the history of a project. */
 export type HistoryEntry = Shape<'HistoryEntry'>;
+export type Revision = Shape<'Revision'>;
+export type LanguageText = Shape<'LanguageText'>;
 export type PageTitle = Shape<'PageTitle'>;
 export type BroughtPages = Shape<'BroughtPages'>;
 export type PageAccount = Shape<'PageAccount'>;

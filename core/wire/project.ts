@@ -127,6 +127,15 @@ export const HistoryEntry = Type.Object({
   at: text(),
 });
 
+/** A project as it stood. */
+export const Revision = Type.Object({
+  revision: integer(),
+  document: core<ProjectDocument>('Document'),
+});
+
+/** Running text in a language. */
+export const LanguageText = Type.Object({ tag: text('BCP 47'), sentences: list(text()) });
+
 export const Problem = Type.Object(
   {
     type: text('Stable: urn:lettera:problem:<name>'),

@@ -10,7 +10,7 @@ import request from 'supertest';
 import { withoutTable } from '../../core/font/testing/sfnt';
 import { startTestServer, type TestServer } from '../testing/server';
 import { openApi } from './openapi';
-import type { Project } from '@lettera/core/wire';
+import type { LanguageText, Project, Revision } from '@lettera/core/wire';
 
 const fontPath = (name: string) =>
   `node_modules/@fontsource/${name.split('-latin')[0]}/files/${name}.woff2`;
@@ -223,6 +223,20 @@ describe('undo and redo', () => {
       { revision: 2, kind: 'change', label: 'Project name' },
     ]);
     await api().get(`/api/v1/projects/${id}/changes?limit=none`).expect(400);
+  });
+
+  test('lead back to every revision, undone changes too', async () => {
+    const { id } = await newProject('One');
+    await patch(id, 1, rename('Two')).expect(200);
+    await go(id, 'undo', 2).expect(200);
+    await patch(id, 3, rename('Three')).expect(200);
+    const at = (revision: number | string) =>
+      api().get(`/api/v1/projects/${id}/revisions/${revision}`);
+    const names = await Promise.all(
+      [1, 2, 3, 4].map(async (one) => ((await at(one).expect(200)).body as Revision).document.name),
+    );
+    expect(names).toEqual(['One', 'Two', 'One', 'Three']);
+    for (const none of [0, 5, -1, 1.5, 'first']) await at(none).expect(404);
   });
 });
 
@@ -573,6 +587,15 @@ describe('what is delivered', () => {
     );
     const font = files['fonts/spectral-400-normal-all.woff2'];
     expect(Buffer.from(font ?? []).equals(readFileSync(SPECTRAL))).toBe(true);
+  });
+
+  test('running text in a language is there for those that there is any of', async () => {
+    const { body } = await api().get('/api/v1/languages/da/text').expect(200);
+    expect((body as LanguageText).sentences.length).toBeGreaterThan(50);
+    expect((body as LanguageText).sentences.join(' ')).toContain('mennesker');
+    for (const none of ['xx', 'not a tag', '..%2F..']) {
+      await api().get(`/api/v1/languages/${none}/text`).expect(404);
+    }
   });
 
   test('pages come without scripts allowed, and with their layout', async () => {

@@ -181,6 +181,13 @@ export const openApi = {
         },
       },
     },
+    '/projects/{id}/revisions/{revision}': {
+      parameters: [project, { name: 'revision', in: 'path', required: true, schema: integer }],
+      get: {
+        summary: 'The document as it stood at a revision',
+        responses: { 200: answer('The document', ref('Revision')), ...problems(404) },
+      },
+    },
     '/projects/{id}/events': {
       parameters: [project],
       get: {
@@ -510,6 +517,13 @@ export const openApi = {
       get: {
         summary: 'The open font that has a local font’s widths',
         responses: { 200: file('WOFF2', 'font/woff2'), ...problems(404) },
+      },
+    },
+    '/languages/{tag}/text': {
+      parameters: [inPath('tag', 'BCP 47')],
+      get: {
+        summary: 'Running text in a language',
+        responses: { 200: answer('Its sentences', ref('LanguageText')), ...problems(404) },
       },
     },
   },

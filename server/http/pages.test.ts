@@ -1,4 +1,7 @@
-import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { once } from 'node:events';
+import type { ServerResponse } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { afterAll, beforeAll, describe, expect, jest, test } from '@jest/globals';
 import { strToU8, zipSync } from 'fflate';
 import supertest from 'supertest';
 import type { BroughtPages, PageAccount, PageTitle } from '@lettera/core/wire';
@@ -139,6 +142,50 @@ describe('pages of the site’s own', () => {
     expect(body).toMatchObject({ type: 'urn:lettera:problem:unusable-page' });
     expect((body as { detail: string }).detail).toMatch(why);
     expect(await titles(address)).toEqual(['Log']);
+  });
+
+  test('are not brought in for who has stopped it', async () => {
+    const address = await newProject();
+    const { jobs, sites } = server.services;
+    const reading = jest.spyOn(jobs, 'readPages');
+    const adding = jest.spyOn(sites, 'add');
+    const listening = server.inner.listen(0, '127.0.0.1');
+    await once(listening, 'listening');
+    const abort = new AbortController();
+    // Stopped in the midst: what is read is all there, but nobody waits for it any more.
+    let readAll: Promise<unknown> = Promise.resolve();
+    reading.mockImplementationOnce(async (work) => {
+      abort.abort();
+      await gone;
+      const read = jobs.readPages(work);
+      readAll = read;
+      return read;
+    });
+    const gone = new Promise((resolve) => {
+      listening.once('request', (_request, response: ServerResponse) => {
+        response.once('close', resolve);
+      });
+    });
+    try {
+      const body = new FormData();
+      body.append('file', new Blob(['<title>Stopped</title><p>a']), 'index.html');
+      const { port } = listening.address() as AddressInfo;
+      const asked = fetch(`http://127.0.0.1:${port}${address}/pages`, {
+        method: 'POST',
+        body,
+        signal: abort.signal,
+      });
+      await expect(asked).rejects.toThrow('aborted');
+      await readAll;
+      await new Promise((resolve) => setImmediate(resolve));
+      expect(adding).not.toHaveBeenCalled();
+      expect(await titles(address)).toEqual(['Log']);
+    } finally {
+      reading.mockRestore();
+      adding.mockRestore();
+      listening.closeAllConnections();
+      await new Promise((resolve) => listening.close(resolve));
+    }
   });
 
   test('that cannot be shown refuse only themselves', async () => {

@@ -123,6 +123,16 @@ export function projectRoutes(
     response.json(await projects.history(id, before, Math.min(limit, MOST_HISTORY)));
   });
 
+  router.get('/projects/:id/revisions/:revision', async (request, response) => {
+    const { id } = await projectOf(projects, request);
+    const revision = Number(request.params.revision);
+    const document = Number.isInteger(revision) ? await projects.documentAt(id, revision) : null;
+    if (!document) {
+      throw new Problem('not-found', `The project has no revision ${request.params.revision}.`);
+    }
+    response.json({ revision, document });
+  });
+
   router.get('/projects/:id/events', async (request, response) => {
     const { id, revision } = await projectOf(projects, request);
     response.set({

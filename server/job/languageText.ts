@@ -51,6 +51,9 @@ function together(a: ReadonlyMap<string, number>, b: ReadonlyMap<string, number>
   return words;
 }
 
+/** Running text in a language, in sentences; none where the declaration is not at hand in it. */
+export const languageSentences = (tag: string): string[] => sentencesOf(declarationOf(tag));
+
 const known = new Map<string, LanguageText>();
 
 /**
@@ -60,7 +63,7 @@ const known = new Map<string, LanguageText>();
 export function languageText(tag: string): LanguageText {
   const before = known.get(tag);
   if (before) return before;
-  const sentences = sentencesOf(declarationOf(tag));
+  const sentences = languageSentences(tag);
   const held = (i: number) => i % HELD_OUT_EVERY === HELD_OUT_EVERY - 1;
   const words = countWords(sentences.filter((_, i) => !held(i)));
   const text: LanguageText = {

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { EventEmitter } from 'node:events';
 import type { BatchItem } from 'drizzle-orm/batch';
-import { and, asc, desc, eq, getTableColumns, inArray, lt, or, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, getTableColumns, gt, inArray, lt, lte, or, sql } from 'drizzle-orm';
 import { applyChange, describePatch, reapply } from '@lettera/core/change';
 import type { Patch, ProjectDocument } from '@lettera/core/document';
 import { slug as slugOf } from '@lettera/core/deliver';
@@ -48,6 +48,8 @@ const { document: _document, ...columnsBesides } = getTableColumns(projects);
 
 /** Documents of projects that were asked for last, so that a revision is read and made ready once. */
 const REMEMBERED_DOCUMENTS = 50;
+/** Changes that are read together on the way back to an earlier revision. */
+const CHANGES_AT_ONCE = 200;
 type ChangeRow = typeof changes.$inferSelect;
 
 const isConflict = (error: unknown): boolean =>
@@ -214,6 +216,28 @@ export class ProjectStore {
       .where(and(eq(changes.projectId, id), lt(changes.revision, before)))
       .orderBy(desc(changes.revision))
       .limit(limit);
+  }
+
+  /** The document as it stood at a revision; null for one that never was. */
+  async documentAt(id: string, revision: number): Promise<ProjectDocument | null> {
+    const row = await this.#row(id);
+    if (!row || revision < 1 || revision > row.revision) return null;
+    let { document } = row;
+    for (let below = row.revision; below > revision; below -= CHANGES_AT_ONCE) {
+      const undone = await this.database
+        .select({ inverse: changes.inverse })
+        .from(changes)
+        .where(
+          and(
+            eq(changes.projectId, id),
+            lte(changes.revision, below),
+            gt(changes.revision, Math.max(revision, below - CHANGES_AT_ONCE)),
+          ),
+        )
+        .orderBy(desc(changes.revision));
+      document = undone.reduce((newer, { inverse }) => reapply(newer, inverse), document);
+    }
+    return document;
   }
 
   /** Gives or withdraws the permission to fetch from the foundry for a project. */

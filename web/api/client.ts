@@ -7,6 +7,8 @@ import type {
   PageAccount,
   DeliveryEvidence,
   DeliveryFile,
+  HistoryEntry,
+  LanguageText,
   LibraryDetails,
   LibraryProgress,
   MeasuredLocal,
@@ -15,6 +17,7 @@ import type {
   ProblemDetails,
   Project,
   ProjectSummary,
+  Revision,
   Session,
   TakenFile,
   TwinScripts,
@@ -109,6 +112,10 @@ export const api = {
     sendJson<Project>('POST', `${project(id)}/undo`, undefined, ifMatch(revision)),
   redo: (id: string, revision: number) =>
     sendJson<Project>('POST', `${project(id)}/redo`, undefined, ifMatch(revision)),
+
+  history: (id: string) => get<HistoryEntry[]>(`${project(id)}/changes`),
+  revision: (id: string, revision: number) => get<Revision>(`${project(id)}/revisions/${revision}`),
+  languageText: (tag: string) => get<LanguageText>(`/languages/${encodeURIComponent(tag)}/text`),
 
   pages: (id: string) => get<PageTitle[]>(`${project(id)}/pages`),
   pageAccount: (id: string, slug: string) =>

@@ -9,10 +9,11 @@ import { useProject } from '../store/project';
 import { useProof } from '../store/proof';
 import ConflictDialog from './ConflictDialog.vue';
 import Docket from './Docket.vue';
-import DropFonts from './DropFonts.vue';
+import DropFiles from './DropFiles.vue';
 import KeyHelp from './KeyHelp.vue';
 import { rememberProject } from './lastProject';
 import Ledger from './Ledger.vue';
+import { usePageInAddress } from './pageInAddress';
 import RefusalNotice from './RefusalNotice.vue';
 import { isStage, STAGES, type StageKey } from './stages';
 import { useShortcuts } from './useShortcuts';
@@ -35,6 +36,8 @@ useCaseFonts();
 useApparentSize();
 useShortcuts(help);
 
+const { showAsked } = usePageInAddress();
+
 const stage = computed(() => (isStage(route.name) ? route.name : 'faces'));
 
 /** Nothing in the case and no library to look in: the ways to begin are what there is. */
@@ -54,7 +57,7 @@ async function open(): Promise<void> {
     await project.open(asked);
     rememberProject(asked);
     proof.style = null;
-    showSomePage();
+    showAsked();
   } catch (error) {
     failed.value = (error as Error).message;
   }
@@ -159,7 +162,7 @@ function resizeByKey(event: KeyboardEvent): void {
       </DoButton>
       <DoButton @click="help = true">Keys ?</DoButton>
     </Ledger>
-    <DropFonts />
+    <DropFiles />
     <ConflictDialog />
     <KeyHelp v-model="help" />
     <RefusalNotice />

@@ -1,11 +1,20 @@
 <script setup lang="ts">
+import { languageOf, LANGUAGES } from '@lettera/core/measure';
+import { OtherWords } from '@lettera/core/page';
+import Select from 'primevue/select';
+import { computed, ref, watch } from 'vue';
+import { api } from '../api/client';
 import ChoiceSet from '../control/ChoiceSet.vue';
 import DoButton from '../control/DoButton.vue';
 import FoldAway from '../control/FoldAway.vue';
+import { useContenders } from '../store/contenders';
+import { useProject } from '../store/project';
 import { useProof, type Beside, type Eye } from '../store/proof';
 
 /** Other ways to look at the page: beside itself, zoomed, with larger text, from afar, on paper. */
 const proof = useProof();
+const project = useProject();
+const contenders = useContenders();
 
 const BESIDE: { value: Beside; label: string }[] = [
   { value: 'alone', label: 'Alone' },
@@ -15,6 +24,61 @@ const BESIDE: { value: Beside; label: string }[] = [
   { value: 'ground', label: 'Other ground' },
   { value: 'opened', label: 'As opened' },
 ];
+const CONTENDER: (typeof BESIDE)[number] = { value: 'contender', label: 'Contender' };
+const besideChoices = computed(() =>
+  contenders.states.length > 0 ? [...BESIDE, CONTENDER] : BESIDE,
+);
+/** Contenders by the names of their families. */
+const named = computed(() =>
+  contenders.states.map(({ rows, document }, value) => ({
+    value,
+    label: rows.map(contenders.nameOf).join(' and '),
+    document,
+  })),
+);
+const which = ref(0);
+watch(
+  [named, which],
+  () => {
+    const state = named.value[which.value] ?? named.value[0];
+    proof.contender = state ? { document: state.document, says: state.label } : null;
+    if (!state && proof.beside === 'contender') proof.beside = 'alone';
+  },
+  { immediate: true },
+);
+
+/** The languages of the site before all others. */
+const languages = computed(() => {
+  const site = (project.document?.languages ?? []).flatMap((tag) => languageOf(tag) ?? []);
+  const others = LANGUAGES.filter((language) => !site.includes(language));
+  return [
+    { value: '', label: 'As it is written' },
+    ...[...site, ...others].map(({ tag, name }) => ({ value: tag, label: name })),
+  ];
+});
+const failed = ref('');
+let asked = '';
+async function readIn(tag: string): Promise<void> {
+  asked = tag;
+  failed.value = '';
+  if (!tag) {
+    proof.language = null;
+    return;
+  }
+  try {
+    const { sentences } = await api.languageText(tag);
+    if (tag !== asked) return;
+    proof.language = {
+      tag,
+      begin: () => {
+        const words = new OtherWords(sentences);
+        return (said) => words.instead(said);
+      },
+    };
+  } catch (error) {
+    if (tag === asked) failed.value = (error as Error).message;
+  }
+}
 const ZOOMS = [1, 1.5, 2, 3, 4].map((value) => ({ value, label: `${value * 100} %` }));
 const TEXT_SIZES = [1, 2].map((value) => ({ value, label: `${value * 100} %` }));
 const EYES: { value: Eye; label: string }[] = [
@@ -30,7 +94,32 @@ const print = () => proof.shownPage?.defaultView?.print();
   <FoldAway label="Looking">
     <div class="ways">
       <span>Beside it</span>
-      <ChoiceSet v-model="proof.beside" label="Beside it" :choices="BESIDE" />
+      <div class="line wrap">
+        <ChoiceSet v-model="proof.beside" label="Beside it" :choices="besideChoices" />
+        <Select
+          v-if="proof.beside === 'contender' && named.length > 1"
+          v-model="which"
+          :options="named"
+          option-label="label"
+          option-value="value"
+          aria-label="Which contender"
+          size="small"
+        />
+      </div>
+      <span>Words in</span>
+      <div class="line wrap">
+        <Select
+          :model-value="proof.language?.tag ?? ''"
+          :options="languages"
+          option-label="label"
+          option-value="value"
+          aria-label="Words in"
+          size="small"
+          filter
+          @update:model-value="readIn"
+        />
+        <span v-if="failed" role="alert" class="mark-text">{{ failed }}</span>
+      </div>
       <span>Zoomed to</span>
       <ChoiceSet v-model="proof.zoom" label="Zoomed to" :choices="ZOOMS" />
       <span>Visitor’s text at</span>

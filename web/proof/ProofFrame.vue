@@ -140,12 +140,24 @@ watch(() => proof.pointedOut, pointOut);
 let runs: { node: Text; said: string }[] = [];
 function setTyped(): void {
   const typed = shownDocument.value?.typed?.[proof.page]?.texts ?? {};
+  const instead = proof.language?.begin();
   runs.forEach(({ node, said }, i) => {
-    const text = typed[i] ?? said;
+    const text = instead ? instead(said) : (typed[i] ?? said);
     if (node.data !== text) node.data = text;
   });
+  const root = page()?.documentElement;
+  if (!root) return;
+  written ??= { lang: root.lang, dir: root.dir };
+  root.lang = proof.language?.tag ?? written.lang;
+  // Lettera knows no language yet that is written from right to left.
+  root.dir = proof.language ? 'ltr' : written.dir;
 }
-watch(() => shownDocument.value?.typed?.[proof.page], setTyped);
+/** The language and direction of the page as it was read. */
+let written: { lang: string; dir: string } | null = null;
+watch([() => shownDocument.value?.typed?.[proof.page], () => proof.language], () => {
+  setTyped();
+  measureSoon();
+});
 
 /**
  * The shift of the swap at this width: once all fonts are there, the page is laid out in the fallback and
@@ -222,6 +234,7 @@ function onLoad(): void {
   const current = page();
   if (!current?.defaultView) return;
   current.addEventListener('scroll', tellPlace, { passive: true });
+  written = null;
   runs = textRunsOf(current).map((node) => ({ node, said: node.data }));
   setTyped();
   sheet.value = new ProofSheet(current);

@@ -81,6 +81,10 @@ function besideIt(): { look: Look; says: string } | null {
         look: { width, ...(project.opened ? { document: project.opened } : {}) },
         says: 'As it was opened',
       };
+    case 'contender': {
+      const { document, says } = proof.contender ?? {};
+      return document ? { look: { width, document }, says: says ?? '' } : null;
+    }
   }
 }
 const other = computed(besideIt);

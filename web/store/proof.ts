@@ -1,4 +1,5 @@
 import type { SetPage } from '@lettera/core/check';
+import type { ProjectDocument } from '@lettera/core/document';
 
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
@@ -17,9 +18,20 @@ const within = (width: number): number => Math.round(Math.min(WIDEST, Math.max(N
 
 export type ProofPanel = 'pages' | 'account' | 'text' | 'moved';
 
-/** What may stand beside the page: the same page at another width, in other fonts, on the other ground, or as it was. */
-export const BESIDE = ['alone', 'phone', 'desktop', 'fonts', 'ground', 'opened'] as const;
-export type Beside = (typeof BESIDE)[number];
+/** What may stand beside the page: the same page at another width, in other fonts, on the other ground, or as it was or would be. */
+export type Beside = 'alone' | 'phone' | 'desktop' | 'fonts' | 'ground' | 'opened' | 'contender';
+/** Another state of the project, to stand beside the page, and what it is called. */
+export interface OtherState {
+  document: ProjectDocument;
+  says: string;
+}
+/** A language that the page is looked at in. */
+export interface OtherLanguage {
+  /** BCP 47. */
+  tag: string;
+  /** Gives, from the beginning of a page, what stands in place of each of its texts. */
+  begin: () => (said: string) => string;
+}
 /** How a page may be looked at: as it is, blurred for its grey, or from afar for what stands out. */
 export const EYES = ['sharp', 'blurred', 'afar'] as const;
 export type Eye = (typeof EYES)[number];
@@ -48,6 +60,10 @@ export const useProof = defineStore('proof', () => {
   /** The size of text that the visitor has set, as a share of the usual. */
   const textSize = ref(1);
   const eye = ref<Eye>('sharp');
+  /** The contender that stands beside the page when one does; null where none is kept. */
+  const contender = shallowRef<OtherState | null>(null);
+  /** The language that the page is looked at in; null for as it is written. */
+  const language = shallowRef<OtherLanguage | null>(null);
   /** What is told of the page beside it: its pages, who sets its text, or the text that was clicked. */
   const panel = ref<ProofPanel | null>(null);
   /** The page as the frame holds it that shows it; null while none does. */
@@ -101,6 +117,8 @@ export const useProof = defineStore('proof', () => {
     zoom,
     textSize,
     eye,
+    contender,
+    language,
     panel,
     shownPage,
     node,

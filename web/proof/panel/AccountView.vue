@@ -11,6 +11,7 @@ import { useProject } from '../../store/project';
 import { useProof } from '../../store/proof';
 import { NO_RULES, pageAccount, seen, textElementsOf, viewOf } from './pageCascade';
 import { styledElement } from '../pageText';
+import { pagesRead } from './placesEverywhere';
 import { inWords } from './textFacts';
 import { claimPatch, nearestStyle } from './claim';
 
@@ -27,6 +28,18 @@ const REST = 300;
 /** A page of the site's own is reckoned once its style sheets have been read. */
 const ready = computed(() => !project.isOwnPage(proof.page) || own.account !== null);
 
+/** The other pages, which a selector that is proposed must suit as well. */
+const others = shallowRef<readonly Document[]>([]);
+watch(
+  [() => proof.page, () => project.pages.length],
+  async ([shown]) => {
+    const slugs = project.pages.map(({ slug }) => slug).filter((slug) => slug !== shown);
+    const read = await pagesRead(project.id, slugs);
+    if (shown === proof.page) others.value = read;
+  },
+  { immediate: true },
+);
+
 function reckon(): void {
   const { shownPage: page, width } = proof;
   const document = project.shown;
@@ -39,7 +52,10 @@ function reckon(): void {
     const found = styledElement(document, node);
     return !found || found.node === page.body;
   });
-  unclaimed.value = unclaimedKinds(free.map(seen), viewOf(page).find).map((kind) => {
+  const elsewhere = (selector: string) =>
+    others.value.flatMap((other) => [...other.querySelectorAll(selector)].map(seen));
+  const kinds = unclaimedKinds(free.map(seen), viewOf(page).find, elsewhere);
+  unclaimed.value = kinds.map((kind) => {
     const [first] = kind.nodes;
     const style = first && page.defaultView?.getComputedStyle(first);
     const look = {
@@ -51,7 +67,7 @@ function reckon(): void {
 }
 const soon = debounce(reckon, REST);
 watch([() => proof.shownPage, () => own.account], reckon, { immediate: true });
-watch([() => project.shown, () => proof.width], soon);
+watch([() => project.shown, () => proof.width, others], soon);
 onBeforeUnmount(() => (proof.pointedOut = []));
 
 /** Which place of a list is pointed at, so that the next click goes on to the next. */

@@ -2,8 +2,9 @@
 import type { BlockChange, PageChange } from '@lettera/core/page';
 import { layoutChange } from '@lettera/core/page';
 import type { ProjectDocument } from '@lettera/core/document';
+import Select from 'primevue/select';
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
-import { urls } from '../../api/client';
+import { api, urls } from '../../api/client';
 import ChoiceSet from '../../control/ChoiceSet.vue';
 import { debounce } from '../../control/debounce';
 import DoButton from '../../control/DoButton.vue';
@@ -26,10 +27,51 @@ const fontUrl = useFontUrl();
 const SINCE = [
   { value: 'change', label: 'Since the last change' },
   { value: 'opened', label: 'Since it was opened' },
+  { value: 'one', label: 'By one change' },
 ] as const;
 const since = ref<(typeof SINCE)[number]['value']>('change');
-const before = computed<ProjectDocument | null>(() =>
-  since.value === 'opened' ? project.opened : project.previous,
+
+/** Changes of the history, newest first, and the one that is asked about, with the document around it. */
+const history = shallowRef<{ value: number; label: string }[]>([]);
+const chosen = ref<number | null>(null);
+const around = shallowRef<[before: ProjectDocument, after: ProjectDocument] | null>(null);
+const failed = ref('');
+const TIME = new Intl.DateTimeFormat('en', { dateStyle: 'medium', timeStyle: 'short' });
+watch([since, () => project.stored?.revision], async () => {
+  if (since.value !== 'one') return;
+  try {
+    const entries = await api.history(project.id);
+    history.value = entries.map(({ revision, kind, label, at }) => ({
+      value: revision,
+      label: `${kind === 'change' ? '' : kind === 'undo' ? 'Undone: ' : 'Made again: '}${label}, ${TIME.format(new Date(at))}`,
+    }));
+    chosen.value ??= history.value[0]?.value ?? null;
+  } catch (error) {
+    failed.value = (error as Error).message;
+  }
+});
+watch(chosen, async (revision) => {
+  around.value = null;
+  failed.value = '';
+  if (revision === null) return;
+  try {
+    const [before, after] = await Promise.all(
+      [revision - 1, revision].map((one) => api.revision(project.id, one)),
+    );
+    if (before && after && chosen.value === revision) {
+      around.value = [before.document, after.document];
+    }
+  } catch (error) {
+    if (chosen.value === revision) failed.value = (error as Error).message;
+  }
+});
+
+const before = computed<ProjectDocument | null>(() => {
+  if (since.value === 'one') return around.value?.[0] ?? null;
+  return since.value === 'opened' ? project.opened : project.previous;
+});
+const after = computed<ProjectDocument | null>(() =>
+  since.value === 'one' ? (around.value?.[1] ?? null) : project.shown,
 );
 
 const frame = ref<HTMLIFrameElement | null>(null);
@@ -41,7 +83,7 @@ let run = 0;
 async function measure(): Promise<void> {
   const mine = ++run;
   const page = frame.value?.contentDocument;
-  const [earlier, now] = [before.value, project.shown];
+  const [earlier, now] = [before.value, after.value];
   changes.value = null;
   if (!page?.defaultView || !frame.value || !earlier || !now) return;
   const sheet = new ProofSheet(page);
@@ -70,7 +112,7 @@ async function measure(): Promise<void> {
 }
 const REST = 500;
 const soon = debounce(() => void measure(), REST);
-watch([before, () => project.shown], soon);
+watch([before, after], soon);
 onBeforeUnmount(() => {
   run++;
   proof.pointedOut = [];
@@ -101,7 +143,22 @@ function point({ block }: BlockChange): void {
 
 <template>
   <ChoiceSet v-model="since" label="Since when" :choices="SINCE" />
-  <p v-if="!before" class="quiet">Nothing has been changed here yet.</p>
+  <Select
+    v-if="since === 'one' && history.length"
+    v-model="chosen"
+    class="which"
+    :options="history"
+    option-label="label"
+    option-value="value"
+    aria-label="Which change"
+    size="small"
+    filter
+    fluid
+  />
+  <p v-if="failed" role="alert" class="mark-text">{{ failed }}</p>
+  <p v-else-if="!before && (since !== 'one' || !chosen)" class="quiet">
+    Nothing has been changed here yet.
+  </p>
   <p v-else-if="!changes" role="status">Laying the page out …</p>
   <section v-for="change in changes ?? []" :key="change.width">
     <h3>At {{ change.width }} px: {{ heightInWords(change) }}</h3>
@@ -136,6 +193,9 @@ function point({ block }: BlockChange): void {
 </template>
 
 <style scoped>
+.which {
+  margin-top: 8px;
+}
 h3 {
   margin: 12px 0 2px;
   font-size: 13px;

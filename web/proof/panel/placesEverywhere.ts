@@ -19,6 +19,12 @@ function pageAt(address: string): Promise<Document | null> {
   return reading;
 }
 
+/** Pages as they were read, by their slugs; those that cannot be read are left out. */
+export async function pagesRead(projectId: string, slugs: readonly string[]): Promise<Document[]> {
+  const pages = await Promise.all(slugs.map((slug) => pageAt(urls.page(projectId, slug))));
+  return pages.filter((page) => page !== null);
+}
+
 /** On how many places of all pages a style is worn, and on how many pages. */
 export async function placesEverywhere(
   document: ProjectDocument,
@@ -26,11 +32,8 @@ export async function placesEverywhere(
   projectId: string,
   slugs: readonly string[],
 ): Promise<{ places: number; pages: number }> {
-  const counts = await Promise.all(
-    slugs.map(async (slug) => {
-      const page = await pageAt(urls.page(projectId, slug));
-      return page ? elementsWithStyle(document, page, style).length : 0;
-    }),
+  const counts = (await pagesRead(projectId, slugs)).map(
+    (page) => elementsWithStyle(document, page, style).length,
   );
   return {
     places: counts.reduce((sum, count) => sum + count, 0),

@@ -3,11 +3,16 @@ import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
 import DoButton from '../control/DoButton.vue';
 import ProgressLine from '../control/ProgressLine.vue';
 import { useProject } from '../store/project';
+import { useOwnPages } from '../store/ownPages';
+import { useProof } from '../store/proof';
 import { useUpload } from '../store/upload';
 import { count } from '../control/figures';
+import { droppedFiles } from './droppedFiles';
 
-/** Font files dropped anywhere are taken in. */
+/** Font files that are dropped anywhere are taken in, pages with all that is theirs brought in. */
 const upload = useUpload();
+const pages = useOwnPages();
+const proof = useProof();
 const project = useProject();
 const over = ref(false);
 const progress = computed(() => project.progress.reading);
@@ -25,11 +30,21 @@ function onLeave(event: DragEvent): void {
   if (event.relatedTarget === null) over.value = false;
 }
 
-function onDrop(event: DragEvent): void {
-  if (!hasFiles(event)) return;
+async function onDrop(event: DragEvent): Promise<void> {
+  if (!hasFiles(event) || !event.dataTransfer) return;
   event.preventDefault();
   over.value = false;
-  void upload.take([...(event.dataTransfer?.files ?? [])]);
+  const { files, ofPages } = await droppedFiles(event.dataTransfer);
+  if (!ofPages) {
+    await upload.take(
+      files.map(({ path, content }) => new File([content], path.replace(/^.*\//, ''))),
+    );
+    return;
+  }
+  // What becomes of them is told where pages are.
+  proof.folded = false;
+  proof.panel = 'pages';
+  await pages.bring(files);
 }
 
 onMounted(() => {
@@ -45,7 +60,9 @@ onBeforeUnmount(() => {
 </script>
 
 <template>
-  <div v-if="over" class="over">Drop font files to take them into the case</div>
+  <div v-if="over" class="over">
+    Drop font files to take them into the case, or pages to see them in the proof
+  </div>
   <div v-if="upload.state !== 'idle'" class="outcome" role="status">
     <ProgressLine
       v-if="upload.state === 'reading'"
