@@ -1,31 +1,15 @@
-import { readFileSync } from 'node:fs';
-import { createRequire } from 'node:module';
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { build } from 'esbuild';
 import type { Browser, Page } from 'puppeteer-core';
 import { launchBrowser, newPage, press } from './browser';
 import { startLettera, type RunningLettera } from './lettera';
+import { bringFrameworkPages } from './sites/frameworks';
 
 /**
  * Who overrules Lettera on pages with style sheets of others, held to Chromium: the declaration that is named
  * is given another value, and the text must take it.
  */
 
-const require = createRequire(import.meta.url);
-
-/** Style sheets that sites are built on, by package. */
-const FRAMEWORKS: Record<string, string> = {
-  bootstrap: 'dist/css/bootstrap.css',
-  bulma: 'css/bulma.css',
-  '@picocss/pico': 'css/pico.css',
-  'foundation-sites': 'dist/css/foundation.css',
-  purecss: 'build/pure.css',
-  milligram: 'dist/milligram.css',
-  uikit: 'dist/css/uikit.css',
-  'spectre.css': 'dist/spectre.css',
-  'water.css': 'out/water.css',
-  tachyons: 'css/tachyons.css',
-};
 /** What a site adds of its own, in every way that the cascade knows. */
 const OWN = `
 @layer base, parts;
@@ -246,38 +230,15 @@ async function tryDecisions(
 }
 
 test('who overrules what is what Chromium takes, on 500 texts of ten pages', async () => {
-  const everything = readFileSync('e2e/sites/everything.html', 'utf8');
   const project = `${lettera.url}/api/v1/projects/tarnholm-light`;
   const wrong: string[] = [];
   let [changing, tried] = [0, 0];
   const counts: Record<string, number> = {};
-  for (const [name, path] of Object.entries(FRAMEWORKS)) {
-    const css = readFileSync(require.resolve(`${name}/${path}`), 'utf8');
-    const body = new FormData();
-    const title = name.replace(/\W+/g, ' ').trim();
-    const html = `<!doctype html><html lang="en"><head><title>${title}</title><link rel="stylesheet" href="framework.css"><link rel="stylesheet" href="own.css"></head>${everything}</html>`;
-    for (const [file, text] of Object.entries({
-      'index.html': html,
-      'framework.css': css,
-      'own.css': OWN,
-    })) {
-      body.append('file', new Blob([text]), file);
-    }
-    const brought = (await (await fetch(`${project}/pages`, { method: 'POST', body })).json()) as {
-      pages: { slug: string }[];
-    };
-    const slug = brought.pages[0]?.slug ?? '';
+  for (const { title, slug } of await bringFrameworkPages(project, OWN)) {
     await page.goto(`${lettera.url}/p/tarnholm-light/styles`);
     await press(page, 'This page');
     await press(page, `Show ${title}`);
-    await page.waitForFunction(
-      (shown) =>
-        document
-          .querySelector<HTMLIFrameElement>('section.proof iframe.ready')
-          ?.src.endsWith(`/${shown}`),
-      {},
-      slug,
-    );
+    await page.waitForSelector(`section.proof iframe.ready[src$="/${slug}"]`);
     await page.evaluate(cascade);
     const result = await page.evaluate(
       tryDecisions,
@@ -290,7 +251,7 @@ test('who overrules what is what Chromium takes, on 500 texts of ten pages', asy
     for (const [by, count] of Object.entries(result.counts)) counts[by] = (counts[by] ?? 0) + count;
     wrong.push(
       ...result.tried.flatMap((one) =>
-        one.wrong ? [`${name}: ${one.property} by ${one.by}: ${one.wrong}`] : [],
+        one.wrong ? [`${title}: ${one.property} by ${one.by}: ${one.wrong}`] : [],
       ),
     );
   }

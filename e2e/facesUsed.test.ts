@@ -1,8 +1,9 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { build } from 'esbuild';
-import type { Browser, Page } from 'puppeteer-core';
-import { launchBrowser, newPage, press, proofFrame } from './browser';
+import type { Browser, Frame, HTTPRequest, Page } from 'puppeteer-core';
+import { eventually, fallbacksFitted, launchBrowser, newPage, press, proofFrame } from './browser';
 import { startLettera, type RunningLettera } from './lettera';
+import { bringFrameworkPages } from './sites/frameworks';
 
 /** The face that is told of each text, held to Chromium's own account of it. */
 
@@ -28,8 +29,8 @@ afterAll(async () => {
 
 interface Told {
   words: string;
-  /** Names in the stack that set letters of the text, and how many letters each. */
-  families: [family: string | null, letters: number][];
+  /** Names in the stack that set letters of the text, whether the page has faces of that name, and how many letters. */
+  families: [family: string | null, ofPage: boolean, letters: number][];
   /** Texts that stand in it: Chromium tells of an element with all that is in it. */
   inside: number[];
 }
@@ -46,6 +47,7 @@ function tellAll(): Told[] {
   const page = document.querySelector<HTMLIFrameElement>('section.proof iframe')
     ?.contentDocument as Document;
   const found = new faces.LetterFinder(page);
+  const ofPage = new Set([...page.fonts].map(({ family }) => family.replaceAll('"', '')));
   const all: Told[] = [];
   for (const node of page.body.querySelectorAll('*')) {
     const text = [...node.childNodes]
@@ -66,6 +68,7 @@ function tellAll(): Told[] {
       words: text.trim().slice(0, 40),
       families: [...by].map(([family, letters]) => [
         family,
+        family !== null && ofPage.has(family),
         [...shown].filter((letter) => letters.includes(letter)).length,
       ]),
       inside: [],
@@ -119,6 +122,57 @@ async function platformFonts(
 
 const PAGES = ['Home', 'Log entry', 'Tide tables', 'Stay with us', 'Every kind of text'];
 
+/** Where what is told of the page shown is not what Chromium says, and how many texts there are. */
+async function disagreements(page: Page) {
+  await page.evaluate(finder);
+  const told = await page.evaluate(tellAll);
+  const fontsOf = await platformFonts(page);
+  const wrong = told.flatMap(({ words, families: ofText, inside }, i) => {
+    const shown = fontsOf[i];
+    if (!shown) return [];
+    const families = [...ofText, ...inside.flatMap((at) => told[at]?.families ?? [])];
+    const lettersOf = (ofMachine: boolean) =>
+      families
+        .filter(([, ofPage]) => ofPage !== ofMachine)
+        .reduce((sum, [, , letters]) => sum + letters, 0);
+    const [machine, own] = [lettersOf(true), lettersOf(false)];
+    // Spaces are letters of the first font, and letters that are joined are one glyph.
+    const agrees =
+      own > 0 === shown.own > 0 &&
+      (machine > 0 ? shown.machine > 0 : shown.machine === 0 || own === 0);
+    return agrees ? [] : [`“${words}” ${JSON.stringify(families)} but ${JSON.stringify(shown)}`];
+  });
+  const own = fontsOf.filter((fonts) => (fonts?.own ?? 0) > 0).length;
+  const inFallback = told.filter(({ families }) =>
+    families.some(([family]) => family?.includes(' for ')),
+  ).length;
+  return { texts: told.length, wrong, own, inFallback };
+}
+
+/** Waits until faces of the page are there, as far as they ever will be: all, or those of such a name. */
+async function facesIn(page: Page, frame: Frame, named = ''): Promise<void> {
+  await fallbacksFitted(page);
+  await frame.evaluate(async (name) => {
+    const wanted = () => [...document.fonts].filter(({ family }) => family.includes(name));
+    let loaded: FontFace[] = [];
+    while (wanted().some((face) => !loaded.includes(face))) {
+      loaded = wanted();
+      await Promise.allSettled(loaded.map((face) => face.load()));
+    }
+  }, named);
+}
+
+/** Hashes of the files of a family of the sample. */
+async function filesOf(family: string): Promise<string[]> {
+  const { document } = (await (await fetch(project())).json()) as {
+    document: { case: Record<string, { faces: { files: { sha256: string }[] }[] }> };
+  };
+  return (document.case[family]?.faces ?? []).flatMap(({ files }) =>
+    files.map(({ sha256 }) => sha256),
+  );
+}
+const project = () => `${lettera.url}/api/v1/projects/tarnholm-light`;
+
 test.each<[string, boolean, 'Web' | 'Fallback']>([
   ['as they are', false, 'Web'],
   ['without the web faces', false, 'Fallback'],
@@ -129,14 +183,7 @@ test.each<[string, boolean, 'Web' | 'Fallback']>([
     const { page } = await newPage(browser);
     if (blocked) {
       // The files of the text face never come.
-      const { document } = (await (
-        await fetch(`${lettera.url}/api/v1/projects/tarnholm-light`)
-      ).json()) as {
-        document: { case: Record<string, { faces: { files: { sha256: string }[] }[] }> };
-      };
-      const hashes = (document.case['literata']?.faces ?? []).flatMap(({ files }) =>
-        files.map(({ sha256 }) => sha256),
-      );
+      const hashes = await filesOf('literata');
       await page.setRequestInterception(true);
       page.on('request', (request) => {
         if (hashes.some((sha256) => request.url().includes(sha256))) void request.abort();
@@ -154,35 +201,10 @@ test.each<[string, boolean, 'Web' | 'Fallback']>([
         await page.locator('section.proof [aria-label="Page"]').click();
         await page.locator(`[role="listbox"] ::-p-aria(${title}[role="option"])`).click();
       }
-      const frame = await proofFrame(page, { asItIs: true });
-      await frame.evaluate(async () => {
-        await Promise.allSettled([...document.fonts].map((face) => face.load()));
-      });
-      await page.evaluate(finder);
-      const told = await page.evaluate(tellAll);
-      const fontsOf = await platformFonts(page);
-      texts += told.length;
-      told.forEach(({ words, families: ofText, inside }, i) => {
-        const shown = fontsOf[i];
-        if (!shown) return;
-        const families = [...ofText, ...inside.flatMap((at) => told[at]?.families ?? [])];
-        const generic = /^(serif|sans-serif|monospace|system-ui)$/;
-        const machine = families
-          .filter(([family]) => family === null || generic.test(family))
-          .reduce((sum, [, letters]) => sum + letters, 0);
-        const own = families
-          .filter(([family]) => family !== null && !generic.test(family))
-          .reduce((sum, [, letters]) => sum + letters, 0);
-        // Spaces are letters of the first font, and letters that are joined are one glyph.
-        const agrees =
-          own > 0 === shown.own > 0 &&
-          (machine > 0 ? shown.machine > 0 : shown.machine === 0 || own === 0);
-        if (!agrees) {
-          wrong.push(
-            `${title}: “${words}” ${JSON.stringify(families)} but ${JSON.stringify(shown)}`,
-          );
-        }
-      });
+      await facesIn(page, await proofFrame(page, { asItIs: true }));
+      const found = await disagreements(page);
+      texts += found.texts;
+      wrong.push(...found.wrong.map((one) => `${title}: ${one}`));
     }
     expect(texts).toBeGreaterThan(250);
     expect(wrong).toEqual([]);
@@ -190,3 +212,67 @@ test.each<[string, boolean, 'Web' | 'Fallback']>([
   },
   120_000,
 );
+
+test('every text of a page is told in its fallback while faces are late, and in them once they are there', async () => {
+  const { page } = await newPage(browser);
+  const hashes = [...(await filesOf('literata')), ...(await filesOf('bricolage-grotesque'))];
+  expect(hashes.length).toBeGreaterThan(2);
+  const late: HTTPRequest[] = [];
+  let there = false;
+  await page.setRequestInterception(true);
+  page.on('request', (request) => {
+    if (!there && hashes.some((sha256) => request.url().includes(sha256))) late.push(request);
+    else void request.continue();
+  });
+  await page.goto(`${lettera.url}/p/tarnholm-light/scale`);
+  const element = await page.waitForSelector('section.proof iframe.ready');
+  const frame = (await element?.contentFrame()) as Frame;
+  await eventually(
+    () => Promise.resolve(late.length),
+    (asked) => asked > 0,
+  );
+  await facesIn(page, frame, ' for ');
+  const before = await disagreements(page);
+  there = true;
+  for (const request of late) void request.continue();
+  await facesIn(page, frame);
+  const after = await disagreements(page);
+  expect([before.wrong, after.wrong]).toEqual([[], []]);
+  expect(before.inFallback).toBeGreaterThan(20);
+  expect(after.inFallback).toBe(0);
+  await page.close();
+}, 60_000);
+
+test('every text of ten pages of the site’s own is set in what is told of it', async () => {
+  const [file = ''] = await filesOf('literata');
+  const font = await (await fetch(`${project()}/fonts/${file}`)).blob();
+  // A face of the page's own, one whose file is no font, and one that has not come along.
+  const css = `
+    @font-face { font-family: "Lamp Room"; src: url(own.woff2); }
+    @font-face { font-family: Broken; src: url(broken.woff2); }
+    @font-face { font-family: Missing; src: url(missing.woff2); }
+    h1 { font-family: "Lamp Room", serif }
+    h2 { font-family: Broken, "Lamp Room", serif }
+    li { font-family: Missing, "Not There", sans-serif }
+  `;
+  const pages = await bringFrameworkPages(project(), css, {
+    'own.woff2': font,
+    'broken.woff2': new Blob(['no font at all']),
+  });
+  const { page } = await newPage(browser);
+  const wrong: string[] = [];
+  let [texts, own] = [0, 0];
+  for (const { title, slug } of pages) {
+    await page.goto(`${lettera.url}/p/tarnholm-light/scale?page=${slug}`);
+    await page.waitForSelector(`section.proof iframe.ready[src$="/${slug}"]`);
+    await facesIn(page, await proofFrame(page, { asItIs: true }));
+    const found = await disagreements(page);
+    texts += found.texts;
+    own += found.own;
+    wrong.push(...found.wrong.map((one) => `${title}: ${one}`));
+  }
+  expect(texts).toBeGreaterThan(400);
+  expect(own).toBeGreaterThan(100);
+  expect(wrong).toEqual([]);
+  await page.close();
+}, 120_000);

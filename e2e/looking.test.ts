@@ -101,7 +101,11 @@ describe('the page beside itself', () => {
 test('two contenders stand side by side', async () => {
   const [before] = await frames();
   await patch([
-    { op: 'add', path: '/contenders', value: [{ heading: 'case/literata', text: 'case/literata' }] },
+    {
+      op: 'add',
+      path: '/contenders',
+      value: [{ heading: 'case/literata', text: 'case/literata' }],
+    },
   ]);
   await look('Contender');
   const [, contender] = await eventually(
