@@ -1,22 +1,27 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, ref, watch } from 'vue';
+import { computed, defineAsyncComponent, onBeforeUnmount, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import DoButton from '../control/DoButton.vue';
+import { whenIdle } from '../control/whenIdle';
 import { useCaseFonts } from '../proof/caseFonts';
 import ProofPane from '../proof/ProofPane.vue';
 import { useApparentSize } from '../store/apparentSize';
 import { useProject } from '../store/project';
 import { useProof } from '../store/proof';
-import ConflictDialog from './ConflictDialog.vue';
 import Docket from './Docket.vue';
-import DropFiles from './DropFiles.vue';
-import KeyHelp from './KeyHelp.vue';
 import { rememberProject } from './lastProject';
 import Ledger from './Ledger.vue';
 import { usePageInAddress } from './pageInAddress';
 import RefusalNotice from './RefusalNotice.vue';
 import { isStage, STAGES, type StageKey } from './stages';
 import { useShortcuts } from './useShortcuts';
+
+/** Come after what is seen first. */
+const ConflictDialog = defineAsyncComponent(() => import('./ConflictDialog.vue'));
+const KeyHelp = defineAsyncComponent(() => import('./KeyHelp.vue'));
+const DropFiles = defineAsyncComponent(() => import('./DropFiles.vue'));
+const settled = ref(false);
+whenIdle(() => (settled.value = true));
 
 const project = useProject();
 const proof = useProof();
@@ -162,9 +167,11 @@ function resizeByKey(event: KeyboardEvent): void {
       </DoButton>
       <DoButton @click="help = true">Keys ?</DoButton>
     </Ledger>
-    <DropFiles />
-    <ConflictDialog />
-    <KeyHelp v-model="help" />
+    <template v-if="settled">
+      <DropFiles />
+      <ConflictDialog />
+      <KeyHelp v-model="help" />
+    </template>
     <RefusalNotice />
   </div>
   <p v-else class="visually-hidden" role="status">Opening the project …</p>
