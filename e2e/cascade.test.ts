@@ -45,7 +45,7 @@ let cascade: string;
 beforeAll(async () => {
   const bundled = await build({
     stdin: {
-      contents: `export { cascadeOf, textElementsOf, TYPE } from './web/proof/panel/pageCascade'; export { decisionOf } from './core/page'; export { inWords } from './web/proof/panel/textFacts';`,
+      contents: `export { cascadeOf, textElementsOf, typeOf } from './web/proof/panel/pageCascade'; export { decisionOf } from './core/page'; export { inWords } from './web/proof/panel/textFacts';`,
       resolveDir: process.cwd(),
       loader: 'ts',
     },
@@ -74,7 +74,7 @@ async function tryDecisions(
   interface Reckoning {
     cascadeOf(document: unknown, page: Document, rules: unknown): unknown;
     textElementsOf(page: Document): Element[];
-    TYPE: { css: string; inherited: boolean }[];
+    typeOf(document: unknown): { css: string; inherited: boolean }[];
     decisionOf(
       cascade: unknown,
       node: Element,
@@ -186,7 +186,7 @@ async function tryDecisions(
   };
   const all = reckoning
     .textElementsOf(site)
-    .flatMap((node) => reckoning.TYPE.map((property) => ({ node, property })))
+    .flatMap((node) => reckoning.typeOf(type).map((property) => ({ node, property })))
     .map((one) => ({ one, at: random() }))
     .sort((a, b) => a.at - b.at)
     .map(({ one }) => one);

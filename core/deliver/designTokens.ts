@@ -8,7 +8,7 @@ import { ROOT_SIZE } from '../scale/lengths';
 import { changeWidth } from '../scale/sizeAt';
 import { stepName } from '../scale/names';
 import { stepByNumber, stepsOf } from '../scale/steps';
-import { resolveInUse } from '../style/resolve';
+import { carries, resolveInUse } from '../style/resolve';
 
 /** The key under which stands what the format has no place for. */
 export const EXTENSION = 'lettera';
@@ -49,7 +49,7 @@ function propertyValue(
       return `{size.${stepName(document.scale, Number(value))}}`;
     case 'number':
       return values.unit ? { value, unit: values.unit } : value;
-    case 'choice':
+    default:
       return value;
   }
 }
@@ -74,8 +74,9 @@ function styleToken(document: ProjectDocument, key: string): Json {
   const composite: Record<string, Json> = {};
   const beyond: Record<string, Json> = {};
   for (const name of PROPERTY_NAMES) {
-    const { token, values } = descriptorOf(name);
+    const { token, values, whenOpen } = descriptorOf(name);
     const { value } = resolved[name];
+    if (whenOpen === 'leave' && !carries(resolved[name])) continue;
     if (token) composite[token] = compositeValue(document, name, value, size);
     // What the composite has no place for, or no unit.
     if (!token || (values.kind === 'number' && values.unit)) {

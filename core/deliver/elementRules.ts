@@ -6,8 +6,10 @@ import type { ProjectRules } from '../page/cascade';
 import { cssNumber, cssRule, indent } from './css';
 import { colourProperty, GRID_PROPERTY, styleProperty } from './customProperties';
 
-/** The properties that the `font` shorthand resets. */
-const IN_FONT_SHORTHAND = PROPERTY_NAMES.filter((name) => PROPERTIES[name].inFontShorthand);
+/** The properties that the `font` shorthand resets, and that each text has from the project. */
+const IN_FONT_SHORTHAND = PROPERTY_NAMES.filter(
+  (name) => PROPERTIES[name].inFontShorthand && PROPERTIES[name].whenOpen === 'inherit',
+);
 
 const where = (selectors: readonly string[]): string => `:where(${selectors.join(', ')})`;
 
@@ -34,11 +36,13 @@ function elementDeclarations(document: ProjectDocument, element: TextElement): D
   const own = (property: PropertyName) => carries(resolved[property]);
   const declarations: Declaration[] = [];
   if (!IN_FONT_SHORTHAND.every(own)) declarations.push(['font', 'inherit']);
+  // Only the line above is the style's: a thematic break has lines on all sides of its own.
+  if (own('lineThickness')) declarations.push(['border', '0 solid']);
   for (const property of PROPERTY_NAMES) {
-    const { css, inherited, inFontShorthand } = PROPERTIES[property];
+    const { css, inFontShorthand, whenOpen } = PROPERTIES[property];
     if (own(property)) {
       declarations.push([css, `var(${styleProperty(element.style, property)})`]);
-    } else if (inherited && !inFontShorthand) {
+    } else if (whenOpen === 'inherit' && !inFontShorthand) {
       declarations.push([css, 'inherit']);
     }
   }

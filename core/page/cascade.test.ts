@@ -39,7 +39,12 @@ function cascadeOf(
         return value ? { value, important: style.getPropertyPriority(property) !== '' } : null;
       },
     },
-    ['color', 'font-size', 'font-family', 'letter-spacing'],
+    ['color', 'font-size', 'font-family', 'letter-spacing'].map((css) => ({
+      css,
+      inherited: true,
+      inFontShorthand: css.startsWith('font'),
+      whenOpen: 'inherit' as const,
+    })),
   );
   return { cascade, rules };
 }

@@ -60,11 +60,25 @@ export interface Decided<Node> {
   node: Node;
 }
 
-/** The longhands of type that `font` sets beside what it resets. CSS Fonts 4 §2.7. */
-const IN_FONT = new Set(['font-family', 'font-size', 'font-weight', 'font-style', 'line-height']);
+/** A property of type, as CSS has it. */
+export interface TypeProperty {
+  css: string;
+  inherited: boolean;
+  /** Whether the `font` shorthand sets or resets it. CSS Fonts 4 §2.7. */
+  inFontShorthand: boolean;
+  shorthands?: readonly string[];
+  /** Whether each text has it from the project, or just those whose style sets it. */
+  whenOpen: 'inherit' | 'leave';
+}
 
-const isSetBy = ({ property }: TypeDeclaration, longhand: string): boolean =>
-  property === longhand || property === 'all' || (property === 'font' && IN_FONT.has(longhand));
+const isSetBy = (
+  { property }: TypeDeclaration,
+  { css, inFontShorthand, shorthands = [] }: TypeProperty,
+): boolean =>
+  property === css ||
+  property === 'all' ||
+  (property === 'font' && inFontShorthand) ||
+  shorthands.includes(property);
 
 /** Where a declaration stands among all that are made for an element. CSS Cascade 5 §6.1. */
 interface Rank {
@@ -137,13 +151,15 @@ export class Cascade<Node> {
   /** Whether some declaration goes back to what a weaker layer says, so that those count as well. */
   readonly #rollsBack: boolean;
   readonly #view: PageView<Node>;
-  readonly #properties: readonly string[];
+  readonly #properties: readonly TypeProperty[];
+  /** What the project says of each element, whether or not it wins. */
+  readonly #ours = new Map<Node, Set<string>>();
 
   constructor(
     { rules, layers }: TypeRules,
     project: ProjectRules,
     view: PageView<Node>,
-    properties: readonly string[],
+    properties: readonly TypeProperty[],
   ) {
     this.#view = view;
     this.#properties = properties;
@@ -184,6 +200,9 @@ export class Cascade<Node> {
         for (const [property, value] of declarations) {
           this.#offer(node, property, rank, { by: 'project', element, value });
         }
+        const said = this.#ours.get(node) ?? new Set();
+        this.#ours.set(node, said);
+        for (const property of declarations.keys()) said.add(property);
       }
     }
   }
@@ -212,11 +231,20 @@ export class Cascade<Node> {
             value,
           } as const;
           for (const property of this.#properties) {
-            if (isSetBy(declaration, property)) this.#offer(node, property, rank, declared);
+            if (isSetBy(declaration, property)) this.#offer(node, property.css, rank, declared);
           }
         }
       }
     }
+  }
+
+  /** Whether the project has a say in a property of an element: for it, or for what it is inherited from. */
+  isOurs(node: Node, { css, inherited, whenOpen }: TypeProperty): boolean {
+    if (whenOpen === 'inherit') return true;
+    for (let at: Node | null = node; at !== null; at = inherited ? this.#view.parent(at) : null) {
+      if (this.#ours.get(at)?.has(css)) return true;
+    }
+    return false;
   }
 
   /** How many elements lie between an element and the root of its scope; null outside of it. */

@@ -7,6 +7,7 @@ export {
   type PageView,
   type ProjectRule,
   type ProjectRules,
+  type TypeProperty,
 } from './cascade';
 export {
   layoutChange,
@@ -16,14 +17,7 @@ export {
   type PageChange,
 } from './layoutChange';
 export { OtherWords } from './otherWords';
-export {
-  accountOf,
-  decisionOf,
-  type Account,
-  type Decision,
-  type Overruling,
-  type TypeProperty,
-} from './overruled';
+export { accountOf, decisionOf, type Account, type Decision, type Overruling } from './overruled';
 export { REMOVED_KINDS, type Removed, type RemovedKind } from './removed';
 export { isPagePath, SITE_LIMITS, SiteError, type SiteFile } from './siteFile';
 export { unclaimedKinds, type Seen, type UnclaimedKind } from './unclaimed';

@@ -1,11 +1,5 @@
 import { BROWSER_SETS } from './browserDefaults';
-import type { Cascade, Decided, Declared } from './cascade';
-
-/** A property of type, as CSS has it. */
-export interface TypeProperty {
-  css: string;
-  inherited: boolean;
-}
+import type { Cascade, Decided, Declared, TypeProperty } from './cascade';
 
 /** What decides a property of a text: a declaration, the browser's own style sheet, or nothing at all. */
 export type Decision<Node> = Decided<Node> | { declared: 'browser'; node: Node } | null;
@@ -31,7 +25,7 @@ export interface Account<Node> {
 export function decisionOf<Node>(
   cascade: Cascade<Node>,
   node: Node,
-  { css, inherited }: TypeProperty,
+  { css, inherited }: Pick<TypeProperty, 'css' | 'inherited'>,
   matches: (node: Node, selector: string) => boolean,
 ): Decision<Node> {
   const own = BROWSER_SETS[css];
@@ -66,6 +60,7 @@ export function accountOf<Node>(
   for (const node of texts) {
     let follows = true;
     for (const property of properties) {
+      if (!cascade.isOurs(node, property)) continue;
       const decision = decisionOf(cascade, node, property, matches);
       if (!decision || (decision.declared !== 'browser' && decision.declared.by === 'project')) {
         continue;

@@ -1,11 +1,11 @@
-import { PROPERTIES, PROPERTY_NAMES } from '../document/property';
+import { descriptorOf, PROPERTY_NAMES } from '../document/property';
 import type { SheetOfPage } from './readSite';
 import { targetOf } from './siteFile';
 import { readTypeRules, type TypeRules } from './typeRules';
 
-/** The CSS properties that text styles set. */
+/** The CSS properties that text styles set, and the shorthands that set them. */
 export const TYPE_PROPERTIES: ReadonlySet<string> = new Set(
-  PROPERTY_NAMES.map((name) => PROPERTIES[name].css),
+  PROPERTY_NAMES.map(descriptorOf).flatMap(({ css, shorthands = [] }) => [css, ...shorthands]),
 );
 
 /** What the style sheets of a page do to type. @param texts the site's style sheets, by path */

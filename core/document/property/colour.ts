@@ -5,7 +5,9 @@ export const colour = property({
   css: 'color',
   inherited: true,
   inFontShorthand: false,
+  whenOpen: 'inherit',
   initial: null,
+  part: 'type',
   values: { kind: 'key', of: 'colours' },
   tells: 'any',
 });

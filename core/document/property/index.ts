@@ -1,14 +1,33 @@
 import type { Property, Values } from './property';
+import { alignment } from './alignment';
+import { axes } from './axes';
 import { colour } from './colour';
+import { decoration } from './decoration';
+import { features } from './features';
+import { figures } from './figures';
+import { ground } from './ground';
+import { hyphenation } from './hyphenation';
+import { inset } from './inset';
 import { letterCase } from './letterCase';
 import { letterSpacing } from './letterSpacing';
+import { ligatures } from './ligatures';
+import { lineColour } from './lineColour';
 import { lineHeight } from './lineHeight';
+import { lineKind } from './lineKind';
+import { lineThickness } from './lineThickness';
+import { measure } from './measure';
+import { opticalSize } from './opticalSize';
 import { slant } from './slant';
+import { smallCaps } from './smallCaps';
+import { spaceAfter } from './spaceAfter';
+import { spaceBefore } from './spaceBefore';
 import { step } from './step';
 import { voice } from './voice';
 import { weight } from './weight';
+import { wrapping } from './wrapping';
 
-export type { Property, Telling, Values } from './property';
+export { PROPERTY_PARTS } from './property';
+export type { LengthUnit, Property, PropertyPart, Telling, Values } from './property';
 
 /** Every property of a text style, by its name in the document, in the order in which it is shown. */
 export const PROPERTIES = {
@@ -20,6 +39,24 @@ export const PROPERTIES = {
   letterSpacing,
   case: letterCase,
   colour,
+  figures,
+  smallCaps,
+  ligatures,
+  opticalSize,
+  features,
+  axes,
+  decoration,
+  alignment,
+  hyphenation,
+  wrapping,
+  measure,
+  spaceBefore,
+  spaceAfter,
+  inset,
+  ground,
+  lineThickness,
+  lineKind,
+  lineColour,
 } as const satisfies Record<string, Property>;
 
 type Properties = typeof PROPERTIES;
@@ -31,7 +68,7 @@ export const descriptorOf = (name: PropertyName): Property => PROPERTIES[name];
 
 type ValueOf<V extends Values> = V extends { kind: 'choice'; of: readonly (infer C)[] }
   ? C
-  : V extends { kind: 'key' }
+  : V extends { kind: 'key' | 'length' | 'settings' }
     ? string
     : number;
 
@@ -45,3 +82,5 @@ export type ComputedValue<P extends PropertyName = PropertyName> = P extends Pro
 
 /** The values that a style sets, by property. */
 export type PropertyValues = { [P in PropertyName]?: PropertyValue<P> };
+
+export { lengthIn, settingsIn, typedLength } from './written';

@@ -2,8 +2,10 @@ import { describe, expect, test } from '@jest/globals';
 import { applyChange } from '../../change';
 import { fallbacksOf, seatedDocument } from '../../testing/documents';
 import { customProperties } from '../../deliver';
+import { elementRule } from '../../deliver/elementRules';
+import type { TextElement } from '../projectDocument';
 import { resolveElement, resolveStyle } from '../../style';
-import { descriptorOf, PROPERTIES, PROPERTY_NAMES, type PropertyName } from '.';
+import { descriptorOf, PROPERTIES, PROPERTY_NAMES, typedLength, type PropertyName } from '.';
 
 const set = (name: PropertyName, value: unknown) => () =>
   applyChange(seatedDocument(), [{ op: 'add', path: `/styles/lead/set/${name}`, value }]).document;
@@ -19,6 +21,25 @@ describe('a property of a text style', () => {
     ['letterSpacing', 'letter-spacing', true, 0],
     ['case', 'text-transform', true, 'none'],
     ['colour', 'color', true, null],
+    // CSS Fonts 4 §6 and §8; CSS Text 4 §6 and §7; CSS Text Decoration 4 §2.1; CSS Sizing 3; CSS Box 4; CSS Backgrounds 3.
+    ['figures', 'font-variant-numeric', true, 'normal'],
+    ['smallCaps', 'font-variant-caps', true, 'normal'],
+    ['ligatures', 'font-variant-ligatures', true, 'normal'],
+    ['opticalSize', 'font-optical-sizing', true, 'auto'],
+    ['features', 'font-feature-settings', true, ''],
+    ['axes', 'font-variation-settings', true, ''],
+    ['decoration', 'text-decoration-line', false, 'none'],
+    ['alignment', 'text-align', true, 'start'],
+    ['hyphenation', 'hyphens', true, 'manual'],
+    ['wrapping', 'text-wrap', true, 'wrap'],
+    ['measure', 'max-inline-size', false, 'none'],
+    ['spaceBefore', 'margin-top', false, '0em'],
+    ['spaceAfter', 'margin-bottom', false, '0em'],
+    ['inset', 'padding', false, '0em'],
+    ['ground', 'background-color', false, null],
+    ['lineThickness', 'border-top-width', false, '0px'],
+    ['lineKind', 'border-top-style', false, 'none'],
+    ['lineColour', 'border-top-color', false, null],
   ])('%s is %s, inherited: %s, and %j when nothing sets it', (name, css, inherited, initial) => {
     expect(descriptorOf(name)).toMatchObject({ css, inherited, initial });
   });
@@ -32,6 +53,16 @@ describe('a property of a text style', () => {
     ['voice', ['text', 'heading', 'code'], ['none', 'Text', 'constructor', 4, null]],
     ['colour', ['ink', 'accent'], ['none', '#fff', 'constructor', null]],
     ['step', [0, -2, 6], [7, -3, 0.5, 13, '0', null]],
+    ['measure', ['66ch', '33.5em', '640px'], ['66', '66 ch', '0ch', '40%', 'calc(1px)', 66, null]],
+    ['spaceBefore', ['1.5lh', '-0.5em', '0em'], ['1.5', '500px', '1rem', '1e1em', null]],
+    [
+      'features',
+      ['', 'ss01', 'ss01, cv05 2'],
+      ['ss1', 'ss01, ss01', 'ss01 -1', 'a"b;', 'ss01 1.5', 4],
+    ],
+    ['axes', ['GRAD 20', 'GRAD -20.5, opsz 14'], ['GRAD', 'GRAD x', 'GRAD 1, GRAD 2', null]],
+    ['figures', ['tabular-nums'], ['tnum', null]],
+    ['ground', ['accent', 'ground'], ['#fff', 'none']],
   ])('%s takes %j, and not %j', (name, taken, refused) => {
     for (const value of taken) expect(set(name, value)).not.toThrow();
     for (const value of refused) expect(set(name, value)).toThrow();
@@ -39,12 +70,15 @@ describe('a property of a text style', () => {
 
   test('the font shorthand resets just those that CSS says it does', () => {
     const reset = PROPERTY_NAMES.filter((name) => PROPERTIES[name].inFontShorthand);
-    expect(reset).toEqual(['voice', 'weight', 'slant', 'step', 'lineHeight']);
+    expect(reset).toEqual([
+      ...['voice', 'weight', 'slant', 'step', 'lineHeight'],
+      ...['figures', 'smallCaps', 'ligatures', 'opticalSize', 'features', 'axes'],
+    ]);
   });
 
   test('all but what tells nothing at a glance tells two levels apart', () => {
     const telling = PROPERTY_NAMES.filter((name) => PROPERTIES[name].tells !== null);
-    expect(telling).toEqual(['voice', 'weight', 'slant', 'case', 'colour']);
+    expect(telling).toEqual(['voice', 'weight', 'slant', 'case', 'colour', 'smallCaps']);
     expect(PROPERTIES.weight.tells).toEqual({ by: 200 });
   });
 
@@ -70,6 +104,39 @@ describe('a property of a text style', () => {
     expect(written('lineHeight', 1.25)).toBe('1.25');
     expect(written('case', 'uppercase')).toBe('uppercase');
     expect(written('slant', 'italic')).toBe('italic');
+    expect(written('features', 'ss01, cv05 2')).toBe('"ss01" 1, "cv05" 2');
+    expect(written('features', '')).toBe('normal');
+    expect(written('axes', 'GRAD -20.5')).toBe('"GRAD" -20.5');
+    expect(written('spaceBefore', '1.5lh')).toBe('1.5lh');
+    expect(written('ground', 'accent')).toBe('var(--colour-accent)');
+  });
+
+  test('what a style leaves open is inherited expressly, or left to the page', () => {
+    const lead = (name: PropertyName, value: unknown) => {
+      const document = set(name, value)();
+      const { elements } = document;
+      return elementRule(document, elements['lead'] as TextElement);
+    };
+    const plain = elementRule(seatedDocument(), seatedDocument().elements['lead'] as TextElement);
+    expect(plain).toContain('letter-spacing: inherit');
+    for (const name of PROPERTY_NAMES) {
+      if (PROPERTIES[name].whenOpen === 'leave') expect(plain).not.toContain(PROPERTIES[name].css);
+    }
+    expect(lead('alignment', 'center')).toContain('text-align: var(--style-lead-text-align)');
+    expect(lead('lineThickness', '2px')).toMatch(/border: 0 solid;\s[^]*border-top-width/);
+  });
+
+  test('lengths are read as people type them', () => {
+    const { values } = PROPERTIES.spaceBefore;
+    expect(
+      ['1.5', '1.5 lines', '1,5 lh', '.5em', '-2 EM', '3px', '1 line'].map((text) =>
+        typedLength(text, values),
+      ),
+    ).toEqual(['1.5lh', '1.5lh', '1.5lh', '0.5em', '-2em', '3px', '1lh']);
+    for (const none of ['', 'much', '1.5 rem', '4000em', '1 2']) {
+      expect(typedLength(none, values)).toBeNull();
+    }
+    expect(typedLength('66 characters', PROPERTIES.measure.values)).toBe('66ch');
   });
 });
 

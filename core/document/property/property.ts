@@ -7,10 +7,21 @@ export type Values =
   /** One of several words of CSS; `words` says them as a designer does, where that differs. */
   | { kind: 'choice'; of: readonly string[]; words?: Readonly<Record<string, string>> }
   /** A number within bounds; `by` is how far an arrow key goes, `unit` what CSS and people write behind it. */
-  | { kind: 'number'; min: number; max: number; by: number; whole?: boolean; unit?: 'em' };
+  | { kind: 'number'; min: number; max: number; by: number; whole?: boolean; unit?: 'em' }
+  /** A length in one of several units of CSS, such as `1.5em`; bounds go for the number in any of them. */
+  | { kind: 'length'; units: readonly LengthUnit[]; min: number; max: number }
+  /** OpenType tags with a number each, such as `ss01 1, cv05 2`. */
+  | { kind: 'settings'; whole: boolean };
+
+/** `lh` is the line height of the text itself, `ch` the width of its figure 0. CSS Values 4 §6.1.1. */
+export type LengthUnit = 'em' | 'lh' | 'ch' | 'px';
 
 /** What tells two neighbouring levels apart at a glance: a difference this large, or any at all. */
 export type Telling = { by: number } | 'any' | null;
+
+/** Parts of the sheet of styles: what makes the type, its finer points, how it is set, and what stands around it. */
+export const PROPERTY_PARTS = ['type', 'detail', 'setting', 'around'] as const;
+export type PropertyPart = (typeof PROPERTY_PARTS)[number];
 
 /** Everything there is to say about one property of a text style. */
 export interface Property {
@@ -22,9 +33,18 @@ export interface Property {
   inherited: boolean;
   /** Whether the `font` shorthand resets it. CSS Fonts 4 §2.7. */
   inFontShorthand: boolean;
+  /** Other shorthands, and other names, that set it. */
+  shorthands?: readonly string[];
+  /**
+   * What is delivered where a style leaves it open: that it is inherited, since browsers' own style sheets set
+   * it on some elements; or nothing, and the page's layout is left alone.
+   */
+  whenOpen: 'inherit' | 'leave';
   /** What browsers take when nothing sets it; null where that is the visitor's own. */
   initial: string | number | null;
   values: Values;
+  /** Which part of the sheet shows it. */
+  part: PropertyPart;
   /** Its place in the composite type `typography` of W3C Design Tokens 2025.10; others are extensions. */
   token?: 'fontFamily' | 'fontSize' | 'fontWeight' | 'lineHeight' | 'letterSpacing';
   /** Whether a difference in it tells two levels apart that are of one size. */

@@ -6,7 +6,9 @@ export const step = property({
   css: 'font-size',
   inherited: true,
   inFontShorthand: true,
+  whenOpen: 'inherit',
   initial: 0,
+  part: 'type',
   values: { kind: 'step' },
   token: 'fontSize',
   // Sizes are compared as sizes, by what the scale makes of the step.

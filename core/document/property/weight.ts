@@ -5,8 +5,10 @@ export const weight = property({
   css: 'font-weight',
   inherited: true,
   inFontShorthand: true,
+  whenOpen: 'inherit',
   initial: 400,
   // CSS Fonts 4 §2.2.
+  part: 'type',
   values: { kind: 'number', min: 1, max: 1000, by: 10, whole: true },
   token: 'fontWeight',
   // A regular and a semibold are told apart at a glance, neighbouring weights are not.

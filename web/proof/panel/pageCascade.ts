@@ -1,5 +1,10 @@
 import { projectRules } from '@lettera/core/deliver';
-import { PROPERTIES, PROPERTY_NAMES, type ProjectDocument } from '@lettera/core/document';
+import {
+  descriptorOf,
+  PROPERTIES,
+  PROPERTY_NAMES,
+  type ProjectDocument,
+} from '@lettera/core/document';
 import {
   accountOf,
   Cascade,
@@ -12,8 +17,13 @@ import {
 
 import { ContainerProbe } from './containerProbe';
 
-/** The properties that text styles set, as CSS has them. */
-export const TYPE: readonly TypeProperty[] = PROPERTY_NAMES.map((name) => PROPERTIES[name]);
+/** The properties that a project's text styles set, as CSS has them. */
+export const typeOf = ({ styles }: ProjectDocument): TypeProperty[] =>
+  PROPERTY_NAMES.filter(
+    (name) =>
+      PROPERTIES[name].whenOpen === 'inherit' ||
+      Object.values(styles).some(({ set }) => set[name] !== undefined),
+  ).map(descriptorOf);
 
 /** What the frame that shows a page knows of it, at the width that it has. */
 export function viewOf(page: Document): PageView<Element> {
@@ -69,13 +79,7 @@ export const cascadeOf = (
   document: ProjectDocument,
   page: Document,
   rules: TypeRules,
-): Cascade<Element> =>
-  new Cascade(
-    rules,
-    projectRules(document),
-    viewOf(page),
-    TYPE.map(({ css }) => css),
-  );
+): Cascade<Element> => new Cascade(rules, projectRules(document), viewOf(page), typeOf(document));
 
 /** Elements whose text is no text of the page's. */
 const NO_TEXT = 'script, style, template, noscript, title, head, option, textarea';
@@ -98,8 +102,11 @@ export const pageAccount = (
   page: Document,
   rules: TypeRules,
 ): Account<Element> =>
-  accountOf(cascadeOf(document, page, rules), textElementsOf(page), TYPE, (node, selector) =>
-    node.matches(selector),
+  accountOf(
+    cascadeOf(document, page, rules),
+    textElementsOf(page),
+    typeOf(document),
+    (node, selector) => node.matches(selector),
   );
 
 const PLACES = 'header, nav, main, aside, footer';

@@ -1,5 +1,6 @@
 import { contrastRatio } from '@lettera/core/check';
 import {
+  descriptorOf,
   PROPERTIES,
   PROPERTY_NAMES,
   type ProjectDocument,
@@ -205,7 +206,9 @@ export function textFactsOf(
     words: text,
     element,
     style: styleKey,
-    properties: PROPERTY_NAMES.map((name) => propertyOf(document, cascade, node, name)),
+    properties: PROPERTY_NAMES.filter((name) => cascade.isOurs(node, descriptorOf(name))).map(
+      (name) => propertyOf(document, cascade, node, name),
+    ),
     size,
     lineHeight: parseFloat(style?.lineHeight ?? '') || size * 1.2,
     measure: measureOf(node, text),

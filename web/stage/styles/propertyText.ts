@@ -1,5 +1,7 @@
 import {
   descriptorOf,
+  lengthIn,
+  type LengthUnit,
   PROPERTIES,
   type ProjectDocument,
   type PropertyName,
@@ -7,6 +9,9 @@ import {
 import { stepByNumber } from '@lettera/core/scale';
 import type { ResolvedProperty } from '@lettera/core/style';
 import { plainNumber } from '../../control/figures';
+
+/** Units of lengths as they are read. */
+const UNITS: Readonly<Record<LengthUnit, string>> = { em: 'em', lh: 'lines', ch: 'ch', px: 'px' };
 
 /** A size in px, to a tenth. */
 const inPx = (size: number): string => plainNumber(Number(size.toFixed(1)));
@@ -34,6 +39,12 @@ export function valueText(
       return values.words?.[value] ?? String(value);
     case 'number':
       return [plainNumber(Number(value)), values.unit].filter(Boolean).join(' ');
+    case 'length': {
+      const length = lengthIn(value, values);
+      return length ? `${plainNumber(length.number)} ${UNITS[length.unit]}` : String(value);
+    }
+    case 'settings':
+      return String(value) || 'none';
   }
 }
 

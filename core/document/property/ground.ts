@@ -1,0 +1,15 @@
+import { property } from './property';
+
+/** The colour behind the text. */
+export const ground = property({
+  label: 'Ground',
+  css: 'background-color',
+  inherited: false,
+  inFontShorthand: false,
+  shorthands: ['background'],
+  whenOpen: 'leave',
+  initial: null,
+  part: 'around',
+  values: { kind: 'key', of: 'colours' },
+  tells: null,
+});

@@ -1,0 +1,14 @@
+import { property } from './property';
+
+/** Room between the text and the edge of its ground. */
+export const inset = property({
+  label: 'Inset',
+  css: 'padding',
+  inherited: false,
+  inFontShorthand: false,
+  whenOpen: 'leave',
+  initial: '0em',
+  part: 'around',
+  values: { kind: 'length', units: ['em', 'lh', 'px'], min: 0, max: 400 },
+  tells: null,
+});

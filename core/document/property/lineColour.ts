@@ -1,0 +1,14 @@
+import { property } from './property';
+
+export const lineColour = property({
+  label: 'Colour of the line',
+  css: 'border-top-color',
+  inherited: false,
+  inFontShorthand: false,
+  shorthands: ['border', 'border-color', 'border-top', 'border-block', 'border-block-start'],
+  whenOpen: 'leave',
+  initial: null,
+  part: 'around',
+  values: { kind: 'key', of: 'colours' },
+  tells: null,
+});

@@ -1,0 +1,15 @@
+import { property } from './property';
+
+/** CSS Backgrounds 3 §3.2. */
+export const lineKind = property({
+  label: 'Kind of line',
+  css: 'border-top-style',
+  inherited: false,
+  inFontShorthand: false,
+  shorthands: ['border', 'border-style', 'border-top', 'border-block', 'border-block-start'],
+  whenOpen: 'leave',
+  initial: 'none',
+  part: 'around',
+  values: { kind: 'choice', of: ['none', 'solid', 'dashed', 'dotted', 'double'] },
+  tells: null,
+});
