@@ -48,3 +48,13 @@ export {
   weightPatch,
   type WeightChange,
 } from './weightPlan';
+export { redundant, sameStyles, strays, unwornStyles, type StyleProperty } from './gathered';
+export {
+  copiedCells,
+  followPatch,
+  pastePatch,
+  typedValue,
+  writtenValue,
+  type CellRange,
+  type RefusedCell,
+} from './typedValue';

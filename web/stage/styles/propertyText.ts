@@ -1,17 +1,12 @@
 import {
   descriptorOf,
-  lengthIn,
-  type LengthUnit,
   PROPERTIES,
   type ProjectDocument,
   type PropertyName,
 } from '@lettera/core/document';
 import { stepByNumber } from '@lettera/core/scale';
-import type { ResolvedProperty } from '@lettera/core/style';
+import { writtenValue, type ResolvedProperty } from '@lettera/core/style';
 import { plainNumber } from '../../control/figures';
-
-/** Units of lengths as they are read. */
-const UNITS: Readonly<Record<LengthUnit, string>> = { em: 'em', lh: 'lines', ch: 'ch', px: 'px' };
 
 /** A size in px, to a tenth. */
 const inPx = (size: number): string => plainNumber(Number(size.toFixed(1)));
@@ -26,26 +21,11 @@ export function valueText(
   value: string | number | null,
   figure: (px: number) => string = inPx,
 ): string {
-  if (value === null) return 'the browser’s';
-  const { values } = descriptorOf(property);
-  switch (values.kind) {
-    case 'key':
-      return document[values.of][value]?.name ?? String(value);
-    case 'step': {
-      const { name, small, large } = stepByNumber(document.scale, Number(value));
-      return `${name}, ${figure(small)} to ${figure(large)}`;
-    }
-    case 'choice':
-      return values.words?.[value] ?? String(value);
-    case 'number':
-      return [plainNumber(Number(value)), values.unit].filter(Boolean).join(' ');
-    case 'length': {
-      const length = lengthIn(value, values);
-      return length ? `${plainNumber(length.number)} ${UNITS[length.unit]}` : String(value);
-    }
-    case 'settings':
-      return String(value) || 'none';
+  if (value === null || descriptorOf(property).values.kind !== 'step') {
+    return writtenValue(document, property, value);
   }
+  const { name, small, large } = stepByNumber(document.scale, Number(value));
+  return `${name}, ${figure(small)} to ${figure(large)}`;
 }
 
 const styleName = (document: ProjectDocument, key: string | null): string =>

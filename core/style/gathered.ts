@@ -1,0 +1,90 @@
+import { onceFor } from '../document/once';
+import type { ProjectDocument } from '../document/projectDocument';
+import { PROPERTY_NAMES, type PropertyName } from '../document/property';
+import { BODY_STYLE } from '../document/vocabulary';
+import { resolveInUse, resolveStyle } from './resolve';
+
+/** A property of a style. */
+export interface StyleProperty {
+  style: string;
+  property: PropertyName;
+}
+
+/** Styles that nothing else of their group need set, to tell that one of them goes its own way. */
+const LEAST_OTHERS = 2;
+/** Levels and kinds of text differ in these by nature: that one has its own says nothing. */
+const OWN_BY_NATURE: ReadonlySet<PropertyName> = new Set(['step', 'weight', 'slant', 'colour']);
+
+/**
+ * Properties that are set in a style where the rest of its group, the styles that follow the same one,
+ * leave them open and follow: a change that reaches the group misses it.
+ */
+export const strays = onceFor(({ styles }: ProjectDocument): StyleProperty[] => {
+  const groups = new Map<string, string[]>();
+  for (const [key, { follows }] of Object.entries(styles)) {
+    if (key === BODY_STYLE || !follows) continue;
+    groups.set(follows, [...(groups.get(follows) ?? []), key]);
+  }
+  return [...groups.values()].flatMap((group) =>
+    group.length <= LEAST_OTHERS
+      ? []
+      : PROPERTY_NAMES.flatMap((property) => {
+          if (OWN_BY_NATURE.has(property)) return [];
+          const setting = group.filter((key) => styles[key]?.set[property] !== undefined);
+          const [style] = setting;
+          return style && setting.length === 1 ? [{ style, property }] : [];
+        }),
+  );
+});
+
+/** Properties that are set to what they would follow. */
+export const redundant = onceFor((document: ProjectDocument): StyleProperty[] =>
+  Object.entries(document.styles).flatMap(([style, { name, follows, set, ...rest }]) =>
+    PROPERTY_NAMES.flatMap((property): StyleProperty[] => {
+      const value = set[property];
+      if (value === undefined || style === BODY_STYLE) return [];
+      const { [property]: _own, ...others } = set;
+      const without: ProjectDocument = {
+        ...document,
+        styles: { ...document.styles, [style]: { ...rest, name, follows, set: others } },
+      };
+      const places = Object.values(document.elements).filter((element) => element.style === style);
+      const parents = places.length > 0 ? places.map(({ parent }) => parent) : [null];
+      const same = parents.every(
+        (parent) => resolveStyle(without, style, parent)[property].value === value,
+      );
+      return same ? [{ style, property }] : [];
+    }),
+  ),
+);
+
+/** How far two numbers may be apart and still be the same to the eye. */
+const ROUNDING = 0.005;
+
+const sayTheSame = (a: unknown, b: unknown): boolean =>
+  typeof a === 'number' && typeof b === 'number' ? Math.abs(a - b) <= ROUNDING : a === b;
+
+/** Styles whose resolved values agree in all but rounding, two and more together. */
+export const sameStyles = onceFor((document: ProjectDocument): string[][] => {
+  const groups: string[][] = [];
+  for (const key of Object.keys(document.styles)) {
+    const resolved = resolveInUse(document, key);
+    const group = groups.find(([first = '']) => {
+      const other = resolveInUse(document, first);
+      return PROPERTY_NAMES.every((name) => sayTheSame(resolved[name].value, other[name].value));
+    });
+    if (group) group.push(key);
+    else groups.push([key]);
+  }
+  return groups.filter(({ length }) => length > 1);
+});
+
+/** Styles that no text element wears and no style follows. */
+export const unwornStyles = onceFor(({ styles, elements }: ProjectDocument): string[] =>
+  Object.keys(styles).filter(
+    (key) =>
+      key !== BODY_STYLE &&
+      !Object.values(elements).some(({ style }) => style === key) &&
+      !Object.values(styles).some(({ follows }) => follows === key),
+  ),
+);
