@@ -19,6 +19,12 @@ import { smallText } from './smallText';
 import { unfitText } from './unfitText';
 import { unusedFamily } from './unusedFamily';
 import { zoom } from './zoom';
+import { strayProperty } from './strayProperty';
+import { sameStyle } from './sameStyle';
+import { unwornStyle } from './unwornStyle';
+import { capitalText, lightText, spacedText } from './runningText';
+import { unusedFace } from './unusedFace';
+import { loneLine } from './loneLine';
 
 export { contrastRatio } from './lowContrast';
 export { LEAST_RATIO } from './closeLevels';
@@ -45,6 +51,14 @@ const RULES: Rule[] = [
   stackOrder,
   floatingLine,
   noLineHeight,
+  spacedText,
+  capitalText,
+  lightText,
+  loneLine,
+  strayProperty,
+  sameStyle,
+  unwornStyle,
+  unusedFace,
   unusedFamily,
 ];
 

@@ -24,7 +24,7 @@ describe('a stray', () => {
     about(
       strays(
         withStyles({
-          all: { set: { lineHeight: 1.3 } },
+          all: { set: { lineHeight: 1.3, voice: 'text', alignment: 'start' } },
           ...Object.fromEntries(group.map((key) => [key, { follows: 'all', set: sets[key] }])),
         }),
       ),
@@ -42,6 +42,10 @@ describe('a stray', () => {
   test('is none where another has its own too, nor in what differs by nature', () => {
     expect(of({ a: { lineHeight: 1.4 }, b: { lineHeight: 1.5 } })).toEqual([]);
     expect(of({ a: { step: 1, weight: 300, slant: 'italic', colour: 'accent' } })).toEqual([]);
+    expect(of({ a: { step: 3, lineHeight: 1.1, letterSpacing: -0.02 } })).toEqual([]);
+    expect(of({ a: { step: 3, alignment: 'center' } })).toEqual(['a alignment']);
+    // What the group takes from nobody is missed by no change.
+    expect(of({ a: { wrapping: 'balance' } })).toEqual([]);
     expect(of({})).toEqual([]);
   });
 

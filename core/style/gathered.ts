@@ -2,7 +2,7 @@ import { onceFor } from '../document/once';
 import type { ProjectDocument } from '../document/projectDocument';
 import { PROPERTY_NAMES, type PropertyName } from '../document/property';
 import { BODY_STYLE } from '../document/vocabulary';
-import { resolveInUse, resolveStyle } from './resolve';
+import { carries, resolveInUse, resolveStyle } from './resolve';
 
 /** A property of a style. */
 export interface StyleProperty {
@@ -14,25 +14,31 @@ export interface StyleProperty {
 const LEAST_OTHERS = 2;
 /** Levels and kinds of text differ in these by nature: that one has its own says nothing. */
 const OWN_BY_NATURE: ReadonlySet<PropertyName> = new Set(['step', 'weight', 'slant', 'colour']);
+/** These go with the size, so that a style with a size of its own may well have its own of them. */
+const GOES_WITH_SIZE: ReadonlySet<PropertyName> = new Set(['lineHeight', 'letterSpacing']);
 
 /**
  * Properties that are set in a style where the rest of its group, the styles that follow the same one,
- * leave them open and follow: a change that reaches the group misses it.
+ * leave them open and take what that one says: a change that reaches the group misses it.
  */
-export const strays = onceFor(({ styles }: ProjectDocument): StyleProperty[] => {
+export const strays = onceFor((document: ProjectDocument): StyleProperty[] => {
+  const { styles } = document;
   const groups = new Map<string, string[]>();
   for (const [key, { follows }] of Object.entries(styles)) {
     if (key === BODY_STYLE || !follows) continue;
     groups.set(follows, [...(groups.get(follows) ?? []), key]);
   }
-  return [...groups.values()].flatMap((group) =>
+  return [...groups].flatMap(([followed, group]) =>
     group.length <= LEAST_OTHERS
       ? []
       : PROPERTY_NAMES.flatMap((property) => {
           if (OWN_BY_NATURE.has(property)) return [];
+          if (!carries(resolveStyle(document, followed)[property])) return [];
           const setting = group.filter((key) => styles[key]?.set[property] !== undefined);
           const [style] = setting;
-          return style && setting.length === 1 ? [{ style, property }] : [];
+          if (!style || setting.length > 1) return [];
+          const bySize = GOES_WITH_SIZE.has(property) && styles[style]?.set.step !== undefined;
+          return bySize ? [] : [{ style, property }];
         }),
   );
 });

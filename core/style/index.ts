@@ -58,3 +58,4 @@ export {
   type CellRange,
   type RefusedCell,
 } from './typedValue';
+export { mergePatch, standsForAll } from './mergeStyles';

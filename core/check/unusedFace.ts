@@ -1,0 +1,29 @@
+import type { Face } from '../document/projectDocument';
+import { matchFace } from '../style/faceMatch';
+import { familiesInUse, voiceRequests } from '../style/usage';
+import { inWords, type Rule } from './mark';
+
+const nameOf = ({ weightMin, weightMax, style }: Face): string =>
+  `${weightMin === weightMax ? weightMin : `${weightMin} to ${weightMax}`}${style === 'normal' ? '' : ` ${style}`}`;
+
+/** Faces of a family in use that no style asks for: they are loaded only where a page of the site's asks for them. */
+export const unusedFace: Rule = (document) =>
+  familiesInUse(document).flatMap((key) => {
+    const family = document.case[key];
+    if (!family) return [];
+    const requests = Object.entries(document.voices)
+      .filter(([, { family: seated }]) => seated === key)
+      .flatMap(([voice]) => voiceRequests(document, voice));
+    const used = new Set(requests.map((request) => matchFace(family.faces, request)?.face));
+    const unused = family.faces.filter((face) => !used.has(face));
+    if (unused.length === 0) return [];
+    return [
+      {
+        rule: 'unused-face',
+        stage: 'faces' as const,
+        family: key,
+        message: `${family.name} ${inWords(unused.map(nameOf))}: no style asks for ${unused.length === 1 ? 'it' : 'them'}, so ${unused.length === 1 ? 'it is' : 'they are'} in the bundle for nothing.`,
+        remedy: `Take what no style needs out of the case, or set a style in it.`,
+      },
+    ];
+  });

@@ -1,0 +1,42 @@
+import type { Patch } from '../document/patch';
+import type { ProjectDocument } from '../document/projectDocument';
+import { BODY_STYLE } from '../document/vocabulary';
+
+/** Whether a style follows one of several, directly or through others. */
+function followsOneOf(
+  { styles }: ProjectDocument,
+  key: string,
+  others: readonly string[],
+): boolean {
+  for (let at = styles[key]?.follows; at; at = styles[at]?.follows) {
+    if (others.includes(at)) return true;
+  }
+  return false;
+}
+
+/** The style of several that can stand for all: the body's, else the first that follows none of the others. */
+export const standsForAll = (document: ProjectDocument, group: readonly string[]): string =>
+  group.find((key) => key === BODY_STYLE) ??
+  group.find((key) => !followsOneOf(document, key, group)) ??
+  '';
+
+/** Makes one style of several: elements wear, and styles follow, the one that is kept, and the others go. */
+export function mergePatch(
+  { elements, styles }: ProjectDocument,
+  kept: string,
+  others: readonly string[],
+): Patch {
+  const worn = Object.entries(elements).flatMap(([key, { style }]): Patch =>
+    others.includes(style) ? [{ op: 'replace', path: `/elements/${key}/style`, value: kept }] : [],
+  );
+  const followed = Object.entries(styles).flatMap(([key, { follows }]): Patch =>
+    follows && others.includes(follows) && !others.includes(key)
+      ? [{ op: 'replace', path: `/styles/${key}/follows`, value: kept }]
+      : [],
+  );
+  return [
+    ...worn,
+    ...followed,
+    ...others.map((key) => ({ op: 'remove' as const, path: `/styles/${key}` })),
+  ];
+}
