@@ -66,7 +66,7 @@ const FOLDERS = {
     pairing: ['measure', 'style', 'document'],
     style: ['scale', 'document'],
     fallback: ['style', 'font', 'document'],
-    change: ['scale', 'font', 'document'],
+    change: ['style', 'scale', 'font', 'document'],
     deliver: ['fallback', 'style', 'scale', 'font', 'document', 'css'],
     wire: ['fallback', 'measure', 'font', 'document'],
     check: ['fallback', 'style', 'scale', 'measure', 'font', 'document', 'css'],

@@ -15,6 +15,7 @@ import { notFound, Problem, problemHandler } from './http/problem';
 import { projectRoutes } from './http/projects';
 import { Admission, contentSecurity, onlyOwnOrigin } from './http/security';
 import { sessionRoutes } from './http/session';
+import { waypointRoutes } from './http/waypoints';
 import { webApp } from './http/webApp';
 import type { Services } from './services';
 import type { Page } from './store/pageStore';
@@ -80,6 +81,7 @@ export function createApp({
   api.use(sessionRoutes(config, services.sessions, admission));
   api.use(admission.onlySignedIn);
   api.use(projectRoutes(services, startingPages, ending));
+  api.use(waypointRoutes(services));
   api.use(fontRoutes(services));
   api.use(familyRoutes(services));
   api.use(foundryRoutes(services));

@@ -15,6 +15,7 @@ import { PageStore } from './store/pageStore';
 import { SiteStore } from './store/siteStore';
 import { ProjectStore } from './store/projectStore';
 import { SessionStore } from './store/sessionStore';
+import { WaypointStore } from './store/waypointStore';
 import { FoundryClient } from './supply/foundryClient';
 import { LibraryMeasures } from './supply/libraryMeasures';
 
@@ -23,6 +24,7 @@ export interface Services {
   config: Config;
   database: Database;
   projects: ProjectStore;
+  waypoints: WaypointStore;
   fonts: FontStore;
   pages: PageStore;
   sites: SiteStore;
@@ -66,6 +68,7 @@ export async function openServices(config: Config): Promise<Services> {
     config,
     database,
     projects: new ProjectStore(database),
+    waypoints: new WaypointStore(database),
     fonts,
     pages,
     sites,

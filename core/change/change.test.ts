@@ -11,6 +11,7 @@ import { applyChange, ChangeError, lookAt, patchBetween, patchesTouch } from './
 import { sharedPlaces } from '../document/faces';
 import type { Patch } from '../document/patch';
 import { describePatch } from './describe';
+import { differences } from './differences';
 import { newDocument } from '../document/newDocument';
 import { correctFacePatch, dropFacePatch, moveFacePatch, takeFilesIn } from './takeIn';
 import { documentErrors } from './validate';
@@ -170,10 +171,41 @@ describe('a change', () => {
     const named = (patch: Patch) => describePatch(document, patch);
     expect(named(replace('/scale/large/ratio', 1.3))).toBe('Scale: large end: ratio');
     expect(named(replace('/voices/heading/family', 'archivo'))).toBe('Voice Heading: family');
-    expect(named(replace('/styles/lead/set/lineHeight', 1.3))).toBe('Style Lead: line height');
+    expect(named(replace('/styles/lead/set/lineHeight', 1.3))).toBe(
+      'Style Lead: line height 1.45 → 1.3',
+    );
+    expect(named([{ op: 'remove', path: '/styles/lead/set/step' }])).toBe(
+      'Style Lead: size up-1 → following',
+    );
+    expect(named([{ op: 'add', path: '/styles/lead/set/voice', value: 'heading' }])).toBe(
+      'Style Lead: voice following → Heading',
+    );
     expect(named([{ op: 'remove', path: '/case/archivo' }])).toBe('Case Archivo removed');
     expect(named(replace('/scale/changeAt', 800))).toBe('Scale: width of the change');
     expect(named(replace('', document))).toBe('The whole project');
+  });
+
+  test('leads from one state to another, told line by line', () => {
+    const before = seatedDocument();
+    const after = applyChange(before, [
+      { op: 'add', path: '/styles/lead/set/weight', value: 620 },
+      { op: 'replace', path: '/elements/table/style', value: 'caption' },
+      { op: 'replace', path: '/colours/ink/light', value: '#000' },
+      { op: 'replace', path: '/scale/large/ratio', value: 1.3 },
+      { op: 'add', path: '/styles/new', value: { name: 'New', follows: null, set: {} } },
+      { op: 'remove', path: '/elements/code-block' },
+    ]).document;
+    expect(differences(before, after).sort()).toEqual(
+      [
+        'Style Lead: weight following → 620',
+        'Element Table: style Table → Caption',
+        `Colour Ink: light ground ${before.colours['ink']?.light ?? ''} → #000`,
+        `Scale: large end: ratio ${before.scale.large.ratio} → 1.3`,
+        'Style New added',
+        'Element Code in a block removed',
+      ].sort(),
+    );
+    expect(differences(after, after)).toEqual([]);
   });
 
   test('touches another where one path is the other’s or lies within it', () => {

@@ -3,6 +3,7 @@ import { pointerSteps, type Operation, type Patch } from '../document/patch';
 import type { ProjectDocument } from '../document/projectDocument';
 import { ORDERED_PARTS } from '../document/places';
 import { PROPERTIES, PROPERTY_NAMES } from '../document/property';
+import { writtenValue } from '../style/typedValue';
 
 /** What each member of a part is called in the interface. */
 const WORDS: Record<string, string> = {
@@ -83,6 +84,56 @@ export function describePath(document: ProjectDocument, path: string, added?: st
 
 const VERBS: Partial<Record<Operation['op'], string>> = { remove: 'removed', add: 'added' };
 
+/** Longest text that is told with its value. */
+const LONGEST_TOLD = 40;
+
+/** A value in a few words; null for one that is not told. */
+function told(document: ProjectDocument, path: string, value: unknown): string | null {
+  const [part, key, member, property] = pointerSteps(path);
+  const name = PROPERTY_NAMES.find((known) => known === property);
+  if (part === 'styles' && member === 'set' && name && key !== undefined) {
+    return value === undefined
+      ? 'following'
+      : writtenValue(document, name, value as string | number);
+  }
+  if (value === null || value === undefined) return 'none';
+  if (typeof value === 'boolean') return value ? 'yes' : 'no';
+  if (typeof value === 'number') return String(Number(value.toFixed(4)));
+  if (typeof value !== 'string' || value.length > LONGEST_TOLD) return null;
+  // What names another part is told by that part's name.
+  const named =
+    part === 'elements' || member === 'follows' ? document.styles[value]?.name : undefined;
+  return named ?? value;
+}
+
+function at(document: ProjectDocument, path: string): unknown {
+  return pointerSteps(path).reduce<unknown>(
+    (within, step) =>
+      typeof within === 'object' && within !== null && Object.hasOwn(within, step)
+        ? (within as Record<string, unknown>)[step]
+        : undefined,
+    document,
+  );
+}
+
+/**
+ * A place and what it went from and to: “Style Button: weight 500 → 600”; the place alone where a value is
+ * not told.
+ */
+export function describeOperation(
+  before: ProjectDocument,
+  operation: Operation,
+  after: ProjectDocument = before,
+): string {
+  const { op, path } = operation;
+  const place = subject(op === 'remove' ? before : after, operation);
+  const isPart = ORDERED_PARTS.some((name) => path.startsWith(`/${name}/`));
+  if (isPart && pointerSteps(path).length === 2 && VERBS[op]) return `${place} ${VERBS[op]}`;
+  const value: unknown = 'value' in operation ? operation.value : undefined;
+  const [was, is] = [told(before, path, at(before, path)), told(after, path, value)];
+  return was === null || is === null ? place : `${place} ${was} → ${is}`;
+}
+
 /**
  * A patch in a few words, for the list of changes and the names of undo and redo: “Scale: large end,
  * ratio”. `document` is the one the patch applies to.
@@ -94,6 +145,10 @@ export function describePatch(document: ProjectDocument, patch: Patch): string {
   const depth = pointerSteps(first.path).length;
   const verb = depth === 2 && patch.length === 1 ? VERBS[first.op] : undefined;
   if (subjects.length === 1 && verb) return `${subjects[0]} ${verb}`;
+  const [part, , member] = pointerSteps(first.path);
+  if (patch.length === 1 && part === 'styles' && member === 'set') {
+    return describeOperation(document, first);
+  }
   return subjects.length <= 2
     ? subjects.join('; ')
     : `${subjects[0]} and ${subjects.length - 1} more`;

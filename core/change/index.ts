@@ -8,6 +8,7 @@ export {
   reapply,
   type AppliedChange,
 } from './change';
+export { differences } from './differences';
 export { describePatch, describePath } from './describe';
 export {
   correctFacePatch,

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { applyChange } from '../change';
 import { newDocument, type Patch, type ProjectDocument } from '../document';
 import { face, family, seatedDocument } from '../testing/documents';
-import { mergePatch, resolveInUse, standsForAll } from '../style';
+import { mergePatch, resolveInUse, standsForAll, takeOutStylePatch } from '../style';
 import { marksOf, type Evidence, type Mark } from '.';
 
 const changed = (patch: Patch, document = seatedDocument()) =>
@@ -126,6 +126,16 @@ describe('styles that look the same', () => {
       '/styles/twin',
     ]);
   });
+});
+
+test('a style that is taken out leaves its elements and followers to what it followed', () => {
+  const document = seatedDocument();
+  const after = changed(takeOutStylePatch(document, 'table'), document);
+  expect(after.elements['table']?.style).toBe('small');
+  expect(after.styles['table-heading']?.follows).toBe('small');
+  const without = changed(takeOutStylePatch(document, 'small'), document);
+  expect(without.styles['caption']?.follows).toBeNull();
+  expect(without.elements['small']?.style ?? 'body').toBe('body');
 });
 
 test('a style that nothing wears is marked, and taken out', () => {

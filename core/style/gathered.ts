@@ -1,6 +1,6 @@
 import { onceFor } from '../document/once';
 import type { ProjectDocument } from '../document/projectDocument';
-import { PROPERTY_NAMES, type PropertyName } from '../document/property';
+import { PROPERTIES, PROPERTY_NAMES, type PropertyName } from '../document/property';
 import { BODY_STYLE } from '../document/vocabulary';
 import { carries, resolveInUse, resolveStyle } from './resolve';
 
@@ -56,9 +56,13 @@ export const redundant = onceFor((document: ProjectDocument): StyleProperty[] =>
       };
       const places = Object.values(document.elements).filter((element) => element.style === style);
       const parents = places.length > 0 ? places.map(({ parent }) => parent) : [null];
-      const same = parents.every(
-        (parent) => resolveStyle(without, style, parent)[property].value === value,
-      );
+      const same = parents.every((parent) => {
+        const followed = resolveStyle(without, style, parent)[property];
+        // What is left to the page may be anything there.
+        const isKnown =
+          followed.origin !== 'browser' || PROPERTIES[property].whenOpen === 'inherit';
+        return isKnown && followed.value === value;
+      });
       return same ? [{ style, property }] : [];
     }),
   ),

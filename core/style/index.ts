@@ -58,4 +58,4 @@ export {
   type CellRange,
   type RefusedCell,
 } from './typedValue';
-export { mergePatch, standsForAll } from './mergeStyles';
+export { mergePatch, standsForAll, takeOutStylePatch } from './mergeStyles';

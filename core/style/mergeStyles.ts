@@ -40,3 +40,16 @@ export function mergePatch(
     ...others.map((key) => ({ op: 'remove' as const, path: `/styles/${key}` })),
   ];
 }
+
+/**
+ * Takes a style out: its elements wear what it followed, else the body's style, and the styles that followed
+ * it follow on.
+ */
+export function takeOutStylePatch(document: ProjectDocument, key: string): Patch {
+  const next = document.styles[key]?.follows ?? null;
+  return mergePatch(document, next ?? BODY_STYLE, [key]).map((operation) =>
+    next === null && operation.op === 'replace' && operation.path.endsWith('/follows')
+      ? { ...operation, value: null }
+      : operation,
+  );
+}

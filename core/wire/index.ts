@@ -18,6 +18,8 @@ export const SHAPES = {
   Patch: project.PatchShape,
   HistoryEntry: project.HistoryEntry,
   Revision: project.Revision,
+  Waypoint: project.Waypoint,
+  WaypointState: project.WaypointState,
   LanguageText: project.LanguageText,
   PageTitle: pages.PageTitle,
   BroughtPages: pages.BroughtPages,
@@ -56,6 +58,8 @@ export type Project = Shape<'Project'>;
 /** A revision in the history of a project. */
 export type HistoryEntry = Shape<'HistoryEntry'>;
 export type Revision = Shape<'Revision'>;
+export type Waypoint = Shape<'Waypoint'>;
+export type WaypointState = Shape<'WaypointState'>;
 export type LanguageText = Shape<'LanguageText'>;
 export type PageTitle = Shape<'PageTitle'>;
 export type BroughtPages = Shape<'BroughtPages'>;

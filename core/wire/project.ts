@@ -133,6 +133,18 @@ export const Revision = Type.Object({
   document: core<ProjectDocument>('Document'),
 });
 
+/** A state of a project that was given a name, and the state itself. */
+export const Waypoint = Type.Object({
+  id: text(),
+  name: text(),
+  revision: integer('Revision that it names'),
+  at: text(),
+});
+export const WaypointState = Type.Object({
+  id: text(),
+  document: core<ProjectDocument>('Document'),
+});
+
 /** Running text in a language. */
 export const LanguageText = Type.Object({ tag: text('BCP 47'), sentences: list(text()) });
 

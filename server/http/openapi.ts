@@ -188,6 +188,41 @@ export const openApi = {
         responses: { 200: answer('The document', ref('Revision')), ...problems(404) },
       },
     },
+    '/projects/{id}/waypoints': {
+      parameters: [project],
+      get: {
+        summary: 'States of the project that were given a name, newest first',
+        responses: { 200: answer('Waypoints', list(ref('Waypoint'))), ...problems(404) },
+      },
+      post: {
+        summary: 'Give the present state a name',
+        requestBody: { content: json(object({ name: text })) },
+        responses: { 201: answer('Named', ref('Waypoint')), ...problems(404, 422) },
+      },
+    },
+    '/projects/{id}/waypoints/{waypoint}': {
+      parameters: [project, inPath('waypoint', 'Id of a waypoint')],
+      get: {
+        summary: 'What a waypoint holds',
+        responses: { 200: answer('The state', ref('WaypointState')), ...problems(404) },
+      },
+      put: {
+        summary: 'Name a waypoint otherwise',
+        requestBody: { content: json(object({ name: text })) },
+        responses: { 204: { description: 'Named' }, ...problems(404, 422) },
+      },
+      delete: {
+        summary: 'Take a waypoint out',
+        responses: { 204: { description: 'Taken out' }, ...problems(404) },
+      },
+    },
+    '/projects/{id}/waypoints/{waypoint}/return': {
+      parameters: [project, inPath('waypoint', 'Id of a waypoint'), ifMatch],
+      post: {
+        summary: 'Go back to a waypoint, as one change that can be undone',
+        responses: { 200: theProject, ...problems(404, 409, 422, 428) },
+      },
+    },
     '/projects/{id}/events': {
       parameters: [project],
       get: {

@@ -45,6 +45,22 @@ export const changes = sqliteTable(
   (table) => [primaryKey({ columns: [table.projectId, table.revision] })],
 );
 
+/** States of a project that were given a name, whole: to be compared with and returned to. */
+export const waypoints = sqliteTable(
+  'waypoints',
+  {
+    id: text('id').primaryKey(),
+    projectId: text('project_id')
+      .notNull()
+      .references(() => projects.id, { onDelete: 'cascade' }),
+    name: text('name').notNull(),
+    revision: integer('revision').notNull(),
+    document: text('document', { mode: 'json' }).$type<ProjectDocument>().notNull(),
+    at: text('at').notNull(),
+  },
+  (table) => [index('waypoints_of_project').on(table.projectId, table.at)],
+);
+
 /** Font files as they were taken in, whole, each stored once under its hash. */
 export const fontFiles = sqliteTable('font_files', {
   sha256: text('sha256').primaryKey(),

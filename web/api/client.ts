@@ -21,6 +21,8 @@ import type {
   Session,
   TakenFile,
   TwinScripts,
+  Waypoint,
+  WaypointState,
 } from '@lettera/core/wire';
 import { takeAhead } from './ahead';
 import { signedOut } from './session';
@@ -115,6 +117,22 @@ export const api = {
 
   history: (id: string) => get<HistoryEntry[]>(`${project(id)}/changes`),
   revision: (id: string, revision: number) => get<Revision>(`${project(id)}/revisions/${revision}`),
+  waypoints: (id: string) => get<Waypoint[]>(`${project(id)}/waypoints`),
+  nameWaypoint: (id: string, name: string) =>
+    sendJson<Waypoint>('POST', `${project(id)}/waypoints`, { name }),
+  waypoint: (id: string, waypoint: string) =>
+    get<WaypointState>(`${project(id)}/waypoints/${waypoint}`),
+  renameWaypoint: (id: string, waypoint: string, name: string) =>
+    sendJson<void>('PUT', `${project(id)}/waypoints/${waypoint}`, { name }),
+  removeWaypoint: (id: string, waypoint: string) =>
+    sendJson<void>('DELETE', `${project(id)}/waypoints/${waypoint}`),
+  returnTo: (id: string, waypoint: string, revision: number) =>
+    sendJson<Project>(
+      'POST',
+      `${project(id)}/waypoints/${waypoint}/return`,
+      undefined,
+      ifMatch(revision),
+    ),
   languageText: (tag: string) => get<LanguageText>(`/languages/${encodeURIComponent(tag)}/text`),
 
   pages: (id: string) => get<PageTitle[]>(`${project(id)}/pages`),

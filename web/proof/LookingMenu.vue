@@ -114,6 +114,7 @@ const print = () => proof.shownPage?.defaultView?.print();
           option-label="label"
           option-value="value"
           aria-label="Words in"
+          placeholder="As it is written"
           size="small"
           filter
           @update:model-value="readIn"

@@ -8,9 +8,10 @@ import {
   type PropertyName,
 } from '@lettera/core/document';
 import { stepsOf } from '@lettera/core/scale';
-import type { ResolvedProperty } from '@lettera/core/style';
+import { matchFace, typedValue, writtenValue, type ResolvedProperty } from '@lettera/core/style';
+import InputText from 'primevue/inputtext';
 import Select from 'primevue/select';
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
 import DoButton from '../../control/DoButton.vue';
 import NumberField from '../../control/NumberField.vue';
 import { useLengthUnit } from '../../control/lengthUnit';
@@ -24,6 +25,8 @@ const props = defineProps<{
   property: PropertyName;
   resolved: ResolvedProperty;
   editing: boolean;
+  /** Key of the family that sets the style, as far as one does. */
+  family?: string | null;
 }>();
 
 const project = useProject();
@@ -42,8 +45,17 @@ const textOf = (document: ProjectDocument, value: string | number | null): strin
 const values = computed(() => descriptorOf(props.property).values);
 const number = computed(() => (values.value.kind === 'number' ? values.value : null));
 const isSet = computed(() => props.resolved.origin === 'set');
-const text = computed(() => (project.shown ? textOf(project.shown, props.resolved.value) : ''));
-const source = computed(() => (project.shown ? sourceText(project.shown, props.resolved) : ''));
+/** Nothing sets it, and nothing is delivered of it. */
+const isLeft = computed(
+  () => props.resolved.origin === 'browser' && descriptorOf(props.property).whenOpen === 'leave',
+);
+const text = computed(() => {
+  if (isLeft.value) return 'the page’s own';
+  return project.shown ? textOf(project.shown, props.resolved.value) : '';
+});
+const source = computed(() =>
+  project.shown && !isLeft.value ? sourceText(project.shown, props.resolved) : '',
+);
 const trace = computed(() =>
   project.shown ? traceText(project.shown, props.property, props.resolved) : '',
 );
@@ -69,9 +81,50 @@ const choices = computed<{ value: string | number; label: string }[]>(() => {
     case 'choice':
       return named(takes.of);
     default:
-      return [];
+      return props.property === 'weight' ? weights.value : [];
   }
 });
+
+const WEIGHTS = [100, 200, 300, 400, 500, 600, 700, 800, 900];
+/** Weights, each with what a browser shows for it with the faces of the case. */
+const weights = computed(() => {
+  const faces = project.document?.case[props.family ?? '']?.faces;
+  return WEIGHTS.map((weight) => {
+    const match = faces && matchFace(faces, { weight, slant: 'normal' });
+    const shown = match?.fakedBold
+      ? `, ${match.weight} thickened`
+      : match && match.weight !== weight
+        ? `, shows as ${match.weight}`
+        : '';
+    return { value: weight, label: `${weight}${shown}` };
+  });
+});
+
+/** What is typed as text: lengths with their unit, tags with their numbers. */
+const isTyped = computed(() => values.value.kind === 'length' || values.value.kind === 'settings');
+const refused = ref('');
+function type(event: Event): void {
+  const field = event.target as HTMLInputElement;
+  const { document } = project;
+  if (!document) return;
+  refused.value = '';
+  if (!field.value.trim()) {
+    follow();
+    return;
+  }
+  const value = typedValue(document, props.property, field.value);
+  if (value === null) {
+    const example = values.value.kind === 'settings' ? 'ss01, cv05 2' : '1.5 em';
+    refused.value = `“${field.value}” is no value here. Such as ${example}.`;
+    return;
+  }
+  project.change(setTo(value));
+}
+const typedText = computed(() =>
+  project.document && isSet.value
+    ? writtenValue(project.document, props.property, props.resolved.value)
+    : '',
+);
 
 const path = computed(() => `/styles/${props.styleKey}/set/${props.property}`);
 
@@ -110,15 +163,28 @@ function follow(): void {
         @update:model-value="project.change(setTo(number.whole ? Math.round($event) : $event))"
         @reset="follow"
       />
+      <template v-else-if="isTyped">
+        <InputText
+          :model-value="typedText"
+          size="small"
+          fluid
+          :aria-label="PROPERTIES[property].label"
+          :aria-invalid="refused !== ''"
+          :placeholder="text"
+          @change="type"
+        />
+        <span v-if="refused" role="alert" class="refused">{{ refused }}</span>
+      </template>
       <Select
-        v-else
-        :model-value="resolved.value"
+        v-if="choices.length"
+        :model-value="isLeft ? null : resolved.value"
         :options="choices"
         option-label="label"
         option-value="value"
         size="small"
         fluid
-        :aria-label="PROPERTIES[property].label"
+        :aria-label="number ? 'Weights that are loaded' : PROPERTIES[property].label"
+        :placeholder="number ? 'by hand' : text"
         @update:model-value="layer.take(setTo($event))"
         @hide="layer.show(null)"
       >
@@ -134,7 +200,7 @@ function follow(): void {
       isBody ? 'unset' : 'follow'
     }}</DoButton>
     <span v-else-if="source" class="source">↳ {{ source }}</span>
-    <span v-else class="source">{{ editing ? '' : 'set here' }}</span>
+    <span v-else class="source">{{ editing || isLeft ? '' : 'set here' }}</span>
   </td>
 </template>
 
@@ -177,6 +243,13 @@ td.set .value {
   height: 9px;
   margin-right: 5px;
   border: 1px solid var(--rule);
+}
+.refused {
+  display: block;
+  font-size: 11px;
+  line-height: 1.3;
+  color: var(--mark);
+  white-space: normal;
 }
 .choice {
   display: block;

@@ -1,0 +1,263 @@
+import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
+import type { Browser, Frame, Page } from 'puppeteer-core';
+import type { ProjectDocument } from '@lettera/core/document';
+import { violationsOn } from './axe';
+import { eventually, fill, launchBrowser, newPage, press, proofFrame } from './browser';
+import { startLettera, type RunningLettera } from './lettera';
+
+/** The sheet of styles, the text elements, and what is to be put right, in the real interface. */
+
+let lettera: RunningLettera;
+let browser: Browser;
+let page: Page;
+let frame: Frame;
+let errors: string[];
+const api = () => `${lettera.url}/api/v1/projects/tarnholm-light`;
+const projectOf = async () =>
+  (await (await fetch(api())).json()) as { revision: number; document: ProjectDocument };
+const stored = async (holds: (document: ProjectDocument) => boolean) =>
+  (await eventually(projectOf, ({ document }) => holds(document))).document;
+
+async function patch(operations: object[]): Promise<void> {
+  const { revision } = await projectOf();
+  const answer = await fetch(api(), {
+    method: 'PATCH',
+    headers: { 'Content-Type': 'application/json-patch+json', 'If-Match': `"${revision}"` },
+    body: JSON.stringify(operations),
+  });
+  expect(await answer.text()).toContain('"revision"');
+}
+
+beforeAll(async () => {
+  lettera = await startLettera();
+  browser = await launchBrowser();
+}, 120_000);
+afterAll(async () => {
+  await browser?.close();
+  await lettera?.close();
+});
+beforeEach(async () => {
+  await page?.close();
+  ({ page, errors } = await newPage(browser));
+  await page.goto(`${lettera.url}/p/tarnholm-light/styles`);
+  frame = await proofFrame(page);
+});
+
+const view = (name: string) => press(page, name, '[aria-label="Views of Styles"]');
+const part = (name: string) => press(page, name, '[aria-label="Part of the sheet"]');
+const leadIs = (property: string) =>
+  frame.$eval('.lead', (node, name) => getComputedStyle(node).getPropertyValue(name), property);
+/** A cell of the sheet by its style and its column. */
+const cell = (style: string, column: number) =>
+  `tr[data-style="${style}"] [data-column="${column}"]`;
+
+test('every property that a style sets is what the browser computes', async () => {
+  const set: Record<string, [value: string, css: string, computed: RegExp]> = {
+    figures: ['oldstyle-nums tabular-nums', 'font-variant-numeric', /^oldstyle-nums tabular-nums$/],
+    smallCaps: ['small-caps', 'font-variant-caps', /^small-caps$/],
+    ligatures: ['no-common-ligatures', 'font-variant-ligatures', /^no-common-ligatures$/],
+    opticalSize: ['none', 'font-optical-sizing', /^none$/],
+    features: ['ss01, cv05 2', 'font-feature-settings', /^"cv05" 2, "ss01"$|^"ss01", "cv05" 2$/],
+    axes: ['GRAD 20', 'font-variation-settings', /^"GRAD" 20$/],
+    decoration: ['underline', 'text-decoration-line', /^underline$/],
+    alignment: ['center', 'text-align', /^center$/],
+    hyphenation: ['auto', 'hyphens', /^auto$/],
+    wrapping: ['balance', 'text-wrap', /^balance$/],
+    measure: ['240px', 'max-inline-size', /^240px$/],
+    spaceBefore: ['2em', 'margin-top', /^\d/],
+    spaceAfter: ['33px', 'margin-bottom', /^33px$/],
+    inset: ['7px', 'padding', /^7px$/],
+    ground: ['accent', 'background-color', /^rgb\(\d+, \d+, \d+\)$/],
+    lineThickness: ['3px', 'border-top-width', /^3px$/],
+    lineKind: ['dashed', 'border-top-style', /^dashed$/],
+    lineColour: ['ink', 'border-top-color', /^rgb\(\d+, \d+, \d+\)$/],
+  };
+  // The page's own layout has its way; what it leaves open is the style's.
+  const own = ['max-inline-size', 'margin-top', 'margin-bottom'];
+  await patch(
+    Object.entries(set).map(([name, [value]]) => ({
+      op: 'add',
+      path: `/styles/lead/set/${name}`,
+      value,
+    })),
+  );
+  await eventually(
+    () => leadIs('text-align'),
+    (value) => value === 'center',
+  );
+  for (const [, css, wanted] of Object.values(set)) {
+    if (!own.includes(css))
+      expect([css, await leadIs(css)]).toEqual([css, expect.stringMatching(wanted)]);
+  }
+  const size = parseFloat(await leadIs('font-size'));
+  await frame.$eval('.lead', (node) => {
+    for (const sheet of document.styleSheets) (sheet as CSSStyleSheet).disabled = true;
+    node.scrollIntoView();
+  });
+  expect(await leadIs('max-inline-size')).toBe('240px');
+  expect(await leadIs('margin-bottom')).toBe('33px');
+  expect(parseFloat(await leadIs('margin-top'))).toBeCloseTo(2 * size, 1);
+  await press(page, 'Undo');
+  await stored(({ styles }) => styles['lead']?.set.ground === undefined);
+  expect(errors).toEqual([]);
+}, 60_000);
+
+describe('the sheet', () => {
+  test('takes lengths and tags as they are typed, says what it cannot take, and lets follow', async () => {
+    await page.click('tr[data-style="lead"] .name');
+    await part('Around it');
+    await fill(page, 'Inset', '1.5 lines');
+    await stored(({ styles }) => styles['lead']?.set.inset === '1.5lh');
+    const line = parseFloat(await leadIs('line-height'));
+    expect(parseFloat(await leadIs('padding-top'))).toBeCloseTo(1.5 * line, 0);
+    await fill(page, 'Inset', 'a lot');
+    await page.waitForSelector(`${cell('lead', 2)} [role="alert"]`);
+    expect((await projectOf()).document.styles['lead']?.set.inset).toBe('1.5lh');
+    await fill(page, 'Inset', ' ');
+    await stored(({ styles }) => styles['lead']?.set.inset === undefined);
+    expect(errors).toEqual([]);
+  }, 60_000);
+
+  test('is gone through by keys, copied, pasted, and let to follow, each by one change', async () => {
+    await page.click(cell('heading-1', 0));
+    await press(page, 'Done');
+    const focus = (style: string, column: number) => page.focus(cell(style, column));
+    await focus('heading-1', 3);
+    await page.keyboard.down('Shift');
+    await page.keyboard.press('ArrowRight');
+    await page.keyboard.up('Shift');
+    const before = (await projectOf()).document.styles;
+    const command = async (key: 'c' | 'v', name: string) => {
+      await page.keyboard.down('Control');
+      await page.keyboard.press(key, { commands: [name] });
+      await page.keyboard.up('Control');
+    };
+    await command('c', 'Copy');
+    await focus('heading-3', 3);
+    await command('v', 'Paste');
+    const { styles } = await stored(
+      ({ styles: now }) => now['heading-3']?.set.lineHeight === before['heading-1']?.set.lineHeight,
+    );
+    expect(styles['heading-3']?.set.step).toBe(before['heading-1']?.set.step);
+    await press(page, 'Undo');
+    await stored((now) => now.styles['heading-3']?.set.lineHeight === undefined);
+    // From a spreadsheet, with a cell that is no value there.
+    await page.focus(cell('lead', 1));
+    await page.$eval(cell('lead', 1), (node) => {
+      const clipboardData = new DataTransfer();
+      clipboardData.setData('text/plain', '520\titalics\r\n530\titalic\r\n');
+      node.dispatchEvent(
+        new ClipboardEvent('paste', { clipboardData, bubbles: true, cancelable: true }),
+      );
+    });
+    const pasted = await stored((now) => now.styles['lead']?.set.weight === 520);
+    const { styles: all } = pasted;
+    const [after = ''] = Object.keys(all).slice(Object.keys(all).indexOf('lead') + 1);
+    expect(all[after]?.set).toMatchObject({ weight: 530, slant: 'italic' });
+    expect(await page.$eval('.told', (node) => node.textContent)).toContain(
+      '“italics” is no slant for Lead',
+    );
+    await page.focus(cell('lead', 1));
+    await page.keyboard.press('Delete');
+    await stored((now) => now.styles['lead']?.set.weight === undefined);
+    await page.keyboard.press('Enter');
+    await page.waitForSelector('tr[data-style="lead"].selected');
+    await page.keyboard.press('Escape');
+    await page.waitForFunction(() => !document.querySelector('tr.selected'));
+    expect(errors).toEqual([]);
+  }, 60_000);
+
+  test('has styles added, named, given a class and taken out, and is filtered', async () => {
+    await page.locator('[aria-label="Name of a new style"]').fill('Pull quote');
+    await press(page, 'Add it');
+    await stored(({ styles }) => styles['pull-quote']?.name === 'Pull quote');
+    await page.waitForSelector('tr[data-style="pull-quote"].selected');
+    await fill(page, 'Name of Pull quote', 'Drawn out');
+    await stored(({ styles }) => styles['pull-quote']?.name === 'Drawn out');
+    await press(page, 'Give it a class');
+    const { elements } = await stored(({ elements: all }) => 'pull-quote' in all);
+    expect(elements['pull-quote']?.selectors).toEqual(['.pull-quote']);
+    await press(page, 'Take out', 'tr.selected');
+    const after = await stored(({ styles }) => !('pull-quote' in styles));
+    expect(after.elements['pull-quote']?.style).toBe('body');
+    await press(page, 'Undo');
+    await stored(({ styles }) => 'pull-quote' in styles);
+    const shown = () =>
+      page.$$eval('.styles-table tbody tr', (all) =>
+        all.map((row) => row.getAttribute('data-style')),
+      );
+    await page.locator('[aria-label="Filter by style or element"]').fill('h2');
+    await eventually(shown, (keys) => keys.join() === 'heading-2');
+    await page.locator('[aria-label="Filter by style or element"]').fill('nothing is called so');
+    await press(page, 'Show all');
+    await eventually(shown, (keys) => keys.length > 15);
+    await part('Finer points');
+    await press(page, 'Set here', '[aria-label="Which styles"]');
+    await eventually(shown, (keys) => keys.join() === 'table');
+    expect(await violationsOn(page, 'Styles')).toEqual([]);
+    expect(errors).toEqual([]);
+  }, 60_000);
+});
+
+test('text elements are given selectors that are CSS, a style, and places on the page', async () => {
+  await view('Text elements');
+  await page.waitForSelector('tr[data-element="lead"]');
+  await press(page, 'Point at 3 places of Heading 3[role="button"]');
+  const tags = (selector: string) =>
+    frame.$$eval(selector, (all) => all.map(({ tagName }) => tagName).join());
+  const headings = await tags('h3');
+  await eventually(
+    () => tags('[data-lettera-out]'),
+    (pointed) => pointed === headings,
+  );
+  await fill(page, 'Selectors of Lead', '.lead, .intro:is(p, div)');
+  await stored(({ elements }) => elements['lead']?.selectors[1] === '.intro:is(p, div)');
+  await fill(page, 'Selectors of Lead', '.lead {');
+  await page.waitForFunction(() => document.body.textContent?.includes('Nothing was changed'));
+  expect((await projectOf()).document.elements['lead']?.selectors).toHaveLength(2);
+  await page.locator('[aria-label="Name of a new text element"]').fill('Notice');
+  await page.locator('[aria-label="Its selectors"]').fill('h2');
+  await press(page, 'Add it', '.workbench');
+  await stored(({ elements }) => 'notice' in elements);
+  await page.waitForFunction(() =>
+    document.querySelector('tr[data-element="h2"]')?.textContent?.includes('of another'),
+  );
+  await press(page, 'Take out Notice[role="button"]');
+  await stored(({ elements }) => !('notice' in elements));
+  expect(await violationsOn(page, 'Text elements')).toEqual([]);
+  expect(errors).toEqual([]);
+}, 60_000);
+
+test('strays, what is set for nothing, and styles that are the same or unworn have one action each', async () => {
+  await patch([
+    { op: 'add', path: '/styles/heading-3/set/letterSpacing', value: 0.05 },
+    { op: 'remove', path: '/styles/heading-3/set/step' },
+    {
+      op: 'add',
+      path: '/styles/lost',
+      value: { name: 'Lost', follows: null, set: { weight: 611 } },
+    },
+    { op: 'add', path: '/styles/twin', value: { name: 'Twin', follows: 'lead', set: {} } },
+    {
+      op: 'add',
+      path: '/styles/heir',
+      value: { name: 'Heir', follows: 'twin', set: { weight: 450 } },
+    },
+    {
+      op: 'add',
+      path: '/elements/heir',
+      value: { name: 'Heir', selectors: ['.heir'], style: 'heir', parent: null },
+    },
+    { op: 'add', path: '/styles/lead/set/slant', value: 'normal' },
+  ]);
+  await view('To put right');
+  await press(page, 'Drop it: Lead, Slant: upright');
+  await stored(({ styles }) => styles['lead']?.set.slant === undefined);
+  await press(page, 'Take it out: Lost, shows nowhere');
+  await stored(({ styles }) => !('lost' in styles));
+  await press(page, 'Keep Lead: Lead, and Twin');
+  const { styles } = await stored(({ styles: all }) => !('twin' in all));
+  expect(styles['heir']?.follows).toBe('lead');
+  expect(await violationsOn(page, 'To put right')).toEqual([]);
+  expect(errors).toEqual([]);
+}, 60_000);

@@ -1,0 +1,75 @@
+import { randomUUID } from 'node:crypto';
+import { and, count, desc, eq, getTableColumns } from 'drizzle-orm';
+import { reapply } from '@lettera/core/change';
+import type { ProjectDocument } from '@lettera/core/document';
+import type { Project, Waypoint } from '@lettera/core/wire';
+import type { Database } from './database';
+import { waypoints } from './schema';
+
+/** Most waypoints of a project. */
+export const MOST_WAYPOINTS = 200;
+
+/** The project has as many waypoints as it may have. */
+export class TooManyWaypointsError extends Error {
+  override readonly name = 'TooManyWaypointsError';
+}
+
+const { document: _document, projectId: _projectId, ...told } = getTableColumns(waypoints);
+
+/** Named states of projects. */
+export class WaypointStore {
+  constructor(private readonly database: Database) {}
+
+  /** All of a project, newest first. */
+  async list(projectId: string): Promise<Waypoint[]> {
+    return this.database
+      .select(told)
+      .from(waypoints)
+      .where(eq(waypoints.projectId, projectId))
+      .orderBy(desc(waypoints.at));
+  }
+
+  /** Gives the present state a name. @throws TooManyWaypointsError */
+  async add({ id: projectId, revision, document }: Project, name: string): Promise<Waypoint> {
+    const [held] = await this.database
+      .select({ count: count() })
+      .from(waypoints)
+      .where(eq(waypoints.projectId, projectId));
+    if ((held?.count ?? 0) >= MOST_WAYPOINTS) {
+      throw new TooManyWaypointsError(
+        `A project has at most ${MOST_WAYPOINTS} waypoints. Take one out to name another.`,
+      );
+    }
+    const waypoint = { id: randomUUID(), name, revision, at: new Date().toISOString() };
+    await this.database.insert(waypoints).values({ ...waypoint, projectId, document });
+    return waypoint;
+  }
+
+  /** What a waypoint holds; null where there is none. */
+  async document(projectId: string, id: string): Promise<ProjectDocument | null> {
+    const [row] = await this.database
+      .select({ document: waypoints.document })
+      .from(waypoints)
+      .where(and(eq(waypoints.projectId, projectId), eq(waypoints.id, id)));
+    return row ? reapply(row.document, []) : null;
+  }
+
+  /** @returns whether there was one */
+  async rename(projectId: string, id: string, name: string): Promise<boolean> {
+    const changed = await this.database
+      .update(waypoints)
+      .set({ name })
+      .where(and(eq(waypoints.projectId, projectId), eq(waypoints.id, id)))
+      .returning({ id: waypoints.id });
+    return changed.length > 0;
+  }
+
+  /** @returns whether there was one */
+  async remove(projectId: string, id: string): Promise<boolean> {
+    const removed = await this.database
+      .delete(waypoints)
+      .where(and(eq(waypoints.projectId, projectId), eq(waypoints.id, id)))
+      .returning({ id: waypoints.id });
+    return removed.length > 0;
+  }
+}

@@ -1,0 +1,177 @@
+<script setup lang="ts">
+import { PROPERTIES, type Patch } from '@lettera/core/document';
+import {
+  mergePatch,
+  redundant,
+  sameStyles,
+  standsForAll,
+  strays,
+  unwornStyles,
+  type StyleProperty,
+} from '@lettera/core/style';
+import { computed } from 'vue';
+import DoButton from '../../control/DoButton.vue';
+import { useProject } from '../../store/project';
+import { useProof } from '../../store/proof';
+import StageMarks from '../StageMarks.vue';
+import { valueText } from './propertyText';
+
+/** Strays, what is set for nothing, styles that say the same and styles that nothing wears: each with one action. */
+const emit = defineEmits<{ style: [] }>();
+const project = useProject();
+const proof = useProof();
+
+interface Found {
+  key: string;
+  style: string;
+  says: string;
+  does: string;
+  patch: Patch;
+}
+interface List {
+  title: string;
+  about: string;
+  none: string;
+  all: string;
+  found: Found[];
+}
+
+const nameOf = (style: string): string => project.document?.styles[style]?.name ?? style;
+
+function followAgain({ style, property }: StyleProperty): Found {
+  const { document } = project;
+  const value = document?.styles[style]?.set[property] ?? null;
+  return {
+    key: `${style} ${property}`,
+    style,
+    says: `${PROPERTIES[property].label}: ${document ? valueText(document, property, value) : ''}`,
+    does: 'Let it follow',
+    patch: [{ op: 'remove', path: `/styles/${style}/set/${property}` }],
+  };
+}
+
+const lists = computed<List[]>(() => {
+  const { document } = project;
+  if (!document) return [];
+  return [
+    {
+      title: 'Strays',
+      about: 'Set where all others of the group follow: a change to the group misses them.',
+      none: 'Everything that could follow its group does.',
+      all: 'Let all follow',
+      found: strays(document).map(followAgain),
+    },
+    {
+      title: 'Set for nothing',
+      about: 'Set to what they would follow anyway.',
+      none: 'Nothing is set to what it would follow anyway.',
+      all: 'Drop all',
+      found: redundant(document).map((one) => ({ ...followAgain(one), does: 'Drop it' })),
+    },
+    {
+      title: 'Styles that say the same',
+      about: 'They agree in everything but for rounding.',
+      none: 'No two styles come to the same.',
+      all: 'Make one of each',
+      found: sameStyles(document).map((group) => {
+        const kept = standsForAll(document, group);
+        const others = group.filter((key) => key !== kept);
+        return {
+          key: group.join(' '),
+          style: kept,
+          says: `and ${others.map(nameOf).join(', ')}`,
+          does: `Keep ${nameOf(kept)}`,
+          patch: mergePatch(document, kept, others),
+        };
+      }),
+    },
+    {
+      title: 'Styles that nothing wears',
+      about: 'No text element has them, and no style follows them.',
+      none: 'Every style shows somewhere.',
+      all: 'Take all out',
+      found: unwornStyles(document).map((style) => ({
+        key: style,
+        style,
+        says: 'shows nowhere',
+        does: 'Take it out',
+        patch: [{ op: 'remove', path: `/styles/${style}` }],
+      })),
+    },
+  ];
+});
+
+function open(style: string): void {
+  proof.style = style;
+  emit('style');
+}
+</script>
+
+<template>
+  <div class="gathered">
+    <StageMarks stage="styles" on="the styles" />
+    <section v-for="list in lists" :key="list.title" :aria-label="list.title">
+      <h2 class="line spread">
+        {{ list.title }}
+        <DoButton
+          v-if="list.found.length > 1"
+          :label="list.all"
+          @click="project.change(list.found.flatMap(({ patch }) => patch))"
+        />
+      </h2>
+      <p v-if="list.found.length === 0" class="small quiet">{{ list.none }}</p>
+      <template v-else>
+        <p class="small quiet">{{ list.about }}</p>
+        <ul>
+          <li v-for="one in list.found" :key="one.key">
+            <button type="button" class="plain name" @click="open(one.style)">
+              {{ nameOf(one.style) }}
+            </button>
+            <span class="small">{{ one.says }}</span>
+            <DoButton
+              :label="one.does"
+              :aria-label="`${one.does}: ${nameOf(one.style)}, ${one.says}`"
+              @click="project.change(one.patch)"
+            />
+          </li>
+        </ul>
+      </template>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.gathered {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(300px, 1fr));
+  gap: 14px 24px;
+  align-items: start;
+  padding: 4px 16px 16px;
+}
+.gathered > :first-child {
+  grid-column: 1 / -1;
+}
+h2 {
+  font-size: 13px;
+}
+ul {
+  display: grid;
+  margin: 4px 0 0;
+  padding: 0;
+  list-style: none;
+}
+li {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 10px;
+  align-items: baseline;
+  padding: 4px 0;
+  border-bottom: 1px solid var(--rule);
+}
+li > :last-child {
+  margin-left: auto;
+}
+.name {
+  font-weight: 600;
+}
+</style>

@@ -1,0 +1,550 @@
+<script setup lang="ts">
+import { slug } from '@lettera/core/deliver';
+import {
+  BODY_STYLE,
+  freeKey,
+  PROPERTIES,
+  PROPERTY_NAMES,
+  type PropertyName,
+  type PropertyPart,
+} from '@lettera/core/document';
+import {
+  copiedCells,
+  followPatch,
+  pastePatch,
+  resolveInUse,
+  takeOutStylePatch,
+  type CellRange,
+} from '@lettera/core/style';
+import InputText from 'primevue/inputtext';
+import Select from 'primevue/select';
+import { computed, nextTick, ref, watch } from 'vue';
+import ChoiceSet from '../../control/ChoiceSet.vue';
+import DoButton from '../../control/DoButton.vue';
+import { count } from '../../control/figures';
+import { useKeys } from '../../control/keys';
+import { caseFont } from '../../proof/caseFonts';
+import { useProject } from '../../store/project';
+import { useProof } from '../../store/proof';
+import PropertyCell from './PropertyCell.vue';
+
+/** The text styles as a ruled sheet: a row a style, a column a property. */
+const project = useProject();
+const proof = useProof();
+const sheet = ref<HTMLElement | null>(null);
+
+const PARTS: { value: PropertyPart; label: string }[] = [
+  { value: 'type', label: 'Type' },
+  { value: 'detail', label: 'Finer points' },
+  { value: 'setting', label: 'Setting' },
+  { value: 'around', label: 'Around it' },
+];
+const part = ref<PropertyPart>('type');
+const properties = computed<PropertyName[]>(() =>
+  PROPERTY_NAMES.filter((name) => PROPERTIES[name].part === part.value),
+);
+
+const sought = ref('');
+const voice = ref<string | null>(null);
+const onlySet = ref<'all' | 'set'>('all');
+const SETS = [
+  { value: 'all', label: 'All' },
+  { value: 'set', label: 'Set here' },
+] as const;
+const voices = computed(() => [
+  { value: null, label: 'any voice' },
+  ...Object.entries(project.document?.voices ?? {}).map(([value, { name }]) => ({
+    value,
+    label: name,
+  })),
+]);
+
+const allRows = computed(() => {
+  const document = project.shown;
+  if (!document) return [];
+  return Object.entries(document.styles).map(([key, style]) => {
+    const resolved = resolveInUse(document, key);
+    const seat = document.voices[resolved.voice.value ?? ''];
+    const elements = Object.values(document.elements).filter((element) => element.style === key);
+    return {
+      key,
+      style,
+      resolved,
+      family: seat?.family ?? null,
+      font: caseFont(seat?.family, seat?.generic),
+      followers: Object.values(document.styles).filter(({ follows }) => follows === key).length,
+      elements: elements.map(({ name }) => name),
+      selectors: elements
+        .flatMap(({ selectors }) => selectors)
+        .map((selector) => selector.replace(/:not\(.*\)/, '')),
+    };
+  });
+});
+type Row = (typeof allRows.value)[number];
+
+const says = ({ style, elements, selectors }: Row): string =>
+  [style.name, ...elements, ...selectors].join(' ').toLowerCase();
+const rows = computed(() =>
+  allRows.value.filter(
+    (row) =>
+      says(row).includes(sought.value.trim().toLowerCase()) &&
+      (!voice.value || row.resolved.voice.value === voice.value) &&
+      (onlySet.value === 'all' ||
+        properties.value.some((property) => row.style.set[property] !== undefined)),
+  ),
+);
+
+const followable = computed(() => [
+  { value: null, label: 'the text around it' },
+  ...Object.entries(project.document?.styles ?? {}).map(([value, { name }]) => ({
+    value,
+    label: name,
+  })),
+]);
+
+function follow(key: string, follows: string | null): void {
+  project.change([{ op: 'replace', path: `/styles/${key}/follows`, value: follows }]);
+}
+
+function select(key: string): void {
+  proof.style = proof.style === key ? null : key;
+}
+
+/** The selected style's row comes into view when it was selected on the proof. */
+watch(
+  () => proof.style,
+  async (key) => {
+    await nextTick();
+    sheet.value?.querySelector(`[data-style="${key}"]`)?.scrollIntoView({ block: 'nearest' });
+  },
+);
+
+function step(by: 1 | -1): void {
+  const at = rows.value.findIndex(({ key }) => key === proof.style);
+  const next = rows.value[at + by];
+  if (next) proof.style = next.key;
+}
+
+const adding = ref('');
+function add(): void {
+  const { document } = project;
+  const name = adding.value.trim().slice(0, 60);
+  if (!document || !name) return;
+  const key = freeKey(Object.keys(document.styles), slug(name) || 'style', 'style');
+  const value = { name, follows: proof.style, set: {} };
+  if (!project.change([{ op: 'add', path: `/styles/${key}`, value }])) return;
+  adding.value = '';
+  proof.style = key;
+}
+
+function rename(key: string, event: Event): void {
+  const field = event.target as HTMLInputElement;
+  const name = field.value.trim();
+  const before = project.document?.styles[key]?.name ?? '';
+  if (name === before) return;
+  const taken =
+    name !== '' && project.change([{ op: 'replace', path: `/styles/${key}/name`, value: name }]);
+  if (!taken) field.value = before;
+}
+
+/** What taking a style out does to what has it, in words. */
+function takingOut({ key, elements, followers }: Row): string {
+  const document = project.document;
+  const next = document?.styles[key]?.follows ?? BODY_STYLE;
+  const name = document?.styles[next]?.name ?? '';
+  return [
+    elements.length ? `${count(elements.length, 'text element')} will be set as ${name}` : '',
+    followers ? `${count(followers, 'style')} will follow what it follows` : '',
+  ]
+    .filter(Boolean)
+    .join('; ');
+}
+function takeOut(key: string): void {
+  if (!project.document) return;
+  if (project.change(takeOutStylePatch(project.document, key))) proof.style = null;
+}
+
+/** A style that is worn by choice gets a class of its own. */
+function giveClass({ key, style }: Row): void {
+  const { document } = project;
+  if (!document) return;
+  const element = freeKey(Object.keys(document.elements), key, 'text');
+  project.change([
+    {
+      op: 'add',
+      path: `/elements/${element}`,
+      value: { name: style.name, selectors: [`.${key}`], style: key, parent: null },
+    },
+  ]);
+}
+
+/** The cell that the keys go from, and the one at the other end of the range; by row and column. */
+const cursor = ref<[row: number, column: number]>([0, 0]);
+const anchor = ref<[row: number, column: number]>([0, 0]);
+const told = ref('');
+watch([rows, properties], () => {
+  const last = (at: [number, number]): [number, number] => [
+    Math.max(0, Math.min(at[0], rows.value.length - 1)),
+    Math.max(0, Math.min(at[1], properties.value.length - 1)),
+  ];
+  cursor.value = last(cursor.value);
+  anchor.value = last(anchor.value);
+});
+
+const bounds = computed(() => {
+  const span = (axis: 0 | 1) =>
+    [cursor.value[axis], anchor.value[axis]].sort((a, b) => a - b) as [number, number];
+  return { rows: span(0), columns: span(1) };
+});
+const within = (value: number, [from, to]: [number, number]) => value >= from && value <= to;
+const inRange = (row: number, column: number): boolean =>
+  within(row, bounds.value.rows) && within(column, bounds.value.columns);
+const several = computed(
+  () =>
+    bounds.value.rows[0] < bounds.value.rows[1] ||
+    bounds.value.columns[0] < bounds.value.columns[1],
+);
+const everything = computed<CellRange>(() => ({
+  styles: rows.value.map(({ key }) => key),
+  properties: properties.value,
+}));
+const range = computed<CellRange>(() => ({
+  styles: everything.value.styles.slice(bounds.value.rows[0], bounds.value.rows[1] + 1),
+  properties: properties.value.slice(bounds.value.columns[0], bounds.value.columns[1] + 1),
+}));
+
+const cellAt = ([row, column]: [number, number]): HTMLElement | null =>
+  sheet.value?.querySelector(`tbody tr:nth-child(${row + 1}) [data-column="${column}"]`) ?? null;
+
+async function go(to: [number, number], extend: boolean): Promise<void> {
+  cursor.value = [
+    Math.max(0, Math.min(to[0], rows.value.length - 1)),
+    Math.max(0, Math.min(to[1], properties.value.length - 1)),
+  ];
+  if (!extend) anchor.value = cursor.value;
+  await nextTick();
+  extending = extend;
+  cellAt(cursor.value)?.focus();
+  extending = false;
+}
+/** Whether a cell is focused to extend the range, and not to begin another. */
+let extending = false;
+function onFocus(at: [number, number]): void {
+  cursor.value = at;
+  if (!extending) anchor.value = at;
+}
+/** Cells are marked out with Shift, by the pointer as by keys. */
+function extendTo(at: [number, number], event: MouseEvent): void {
+  if (!event.shiftKey) return;
+  event.preventDefault();
+  void go(at, true);
+}
+
+const MOVES: Record<string, [number, number]> = {
+  ArrowUp: [-1, 0],
+  ArrowDown: [1, 0],
+  ArrowLeft: [0, -1],
+  ArrowRight: [0, 1],
+};
+/** Whether a key is for the cells, and not for a field in one. */
+const onCell = (event: Event): boolean =>
+  (event.target as HTMLElement).dataset['column'] !== undefined;
+
+async function onKey(event: KeyboardEvent): Promise<void> {
+  if (!onCell(event)) {
+    if (event.key !== 'Escape' || !proof.style) return;
+    event.stopPropagation();
+    proof.style = null;
+    await go(cursor.value, false);
+    return;
+  }
+  const move = MOVES[event.key];
+  if (move) {
+    event.preventDefault();
+    await go([cursor.value[0] + move[0], cursor.value[1] + move[1]], event.shiftKey);
+  } else if (event.key === 'Enter') {
+    event.preventDefault();
+    proof.style = rows.value[cursor.value[0]]?.key ?? null;
+    await nextTick();
+    cellAt(cursor.value)?.querySelector<HTMLElement>('input, [role="combobox"]')?.focus();
+  } else if (event.key === 'Delete' || event.key === 'Backspace') {
+    event.preventDefault();
+    if (project.document) project.change(followPatch(project.document, range.value));
+  }
+}
+
+function copy(event: ClipboardEvent): void {
+  if (!onCell(event) || !project.document) return;
+  event.preventDefault();
+  event.clipboardData?.setData('text/plain', copiedCells(project.document, range.value));
+}
+
+function paste(event: ClipboardEvent): void {
+  const { document } = project;
+  if (!onCell(event) || !document) return;
+  event.preventDefault();
+  const text = event.clipboardData?.getData('text/plain') ?? '';
+  const { patch, refused } = pastePatch(document, text, range.value, everything.value);
+  if (!project.change(patch)) return;
+  const [first] = refused;
+  told.value = first
+    ? `${count(refused.length, 'cell')} could not take what was pasted: “${first.text.slice(0, 40)}” is no ${PROPERTIES[first.property].label.toLowerCase()} for ${document.styles[first.style]?.name ?? ''}. The rest was pasted.`
+    : '';
+}
+
+useKeys('In Styles', [
+  { keys: '[', does: 'the style before', run: () => step(-1) },
+  { keys: ']', does: 'the style after', run: () => step(1) },
+]);
+</script>
+
+<template>
+  <div class="tools line wrap">
+    <ChoiceSet v-model="part" label="Part of the sheet" :choices="PARTS" />
+    <InputText
+      v-model="sought"
+      size="small"
+      placeholder="style or element"
+      aria-label="Filter by style or element"
+    />
+    <Select
+      v-model="voice"
+      :options="voices"
+      option-label="label"
+      option-value="value"
+      aria-label="Filter by voice"
+      placeholder="any voice"
+      size="small"
+    />
+    <ChoiceSet v-model="onlySet" label="Which styles" :choices="SETS" />
+    <form class="line add" @submit.prevent="add">
+      <InputText
+        v-model="adding"
+        size="small"
+        placeholder="new style"
+        aria-label="Name of a new style"
+        maxlength="60"
+      />
+      <DoButton
+        type="submit"
+        label="Add it"
+        :why="adding.trim() ? undefined : 'It has no name yet'"
+      />
+    </form>
+  </div>
+  <p v-if="told" role="alert" class="told mark-text">
+    {{ told }} <DoButton label="Close" @click="told = ''" />
+  </p>
+  <p v-if="rows.length === 0" class="none">
+    No style is like that.
+    <DoButton label="Show all" @click="((sought = ''), (voice = null), (onlySet = 'all'))" />
+  </p>
+  <div v-else ref="sheet" class="sheet">
+    <table class="styles-table" :class="part" @keydown="onKey" @copy="copy" @paste="paste">
+      <colgroup>
+        <col class="wide" />
+        <col class="follows" />
+        <col v-for="property in properties" :key="property" :class="property" />
+      </colgroup>
+      <thead>
+        <tr>
+          <th scope="col">Style</th>
+          <th scope="col">Follows</th>
+          <th v-for="property in properties" :key="property" scope="col">
+            {{ PROPERTIES[property].label }}
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr
+          v-for="(row, i) in rows"
+          :key="row.key"
+          :data-style="row.key"
+          :class="{ selected: proof.style === row.key }"
+          @click="proof.style === row.key || $event.shiftKey || select(row.key)"
+        >
+          <th scope="row">
+            <InputText
+              v-if="proof.style === row.key"
+              :model-value="row.style.name"
+              size="small"
+              fluid
+              maxlength="60"
+              :aria-label="`Name of ${row.style.name}`"
+              @change="rename(row.key, $event)"
+            />
+            <button
+              v-else
+              type="button"
+              class="plain name"
+              :aria-pressed="proof.style === row.key"
+              :style="{
+                fontFamily: row.font,
+                fontWeight: row.resolved.weight.value,
+                fontStyle: row.resolved.slant.value,
+              }"
+              @click.stop="select(row.key)"
+            >
+              {{ row.style.name }}
+            </button>
+            <span class="selectors" :title="row.selectors.join(', ')">{{
+              row.selectors.join(', ') ||
+              (row.followers ? `followed by ${count(row.followers, 'style')}` : 'used by nothing')
+            }}</span>
+            <span v-if="proof.style === row.key" class="line wrap own">
+              <DoButton label="Done" @click.stop="select(row.key)" />
+              <DoButton
+                v-if="row.elements.length === 0"
+                label="Give it a class"
+                @click.stop="giveClass(row)"
+              />
+              <DoButton
+                v-if="row.key !== BODY_STYLE"
+                label="Take out"
+                :title="takingOut(row)"
+                @click.stop="takeOut(row.key)"
+              />
+            </span>
+          </th>
+          <td class="follows">
+            <Select
+              v-if="proof.style === row.key && row.key !== BODY_STYLE"
+              :model-value="row.style.follows"
+              :options="followable.filter(({ value }) => value !== row.key)"
+              option-label="label"
+              option-value="value"
+              size="small"
+              fluid
+              aria-label="Style that it follows"
+              placeholder="the text around it"
+              @update:model-value="follow(row.key, $event)"
+            />
+            <template v-else>{{
+              row.style.follows
+                ? project.shown?.styles[row.style.follows]?.name
+                : row.key === BODY_STYLE
+                  ? 'nothing'
+                  : 'the text around it'
+            }}</template>
+          </td>
+          <PropertyCell
+            v-for="(property, j) in properties"
+            :key="property"
+            :style-key="row.key"
+            :property="property"
+            :resolved="row.resolved[property]"
+            :family="row.family"
+            :editing="proof.style === row.key"
+            :data-column="j"
+            :tabindex="cursor[0] === i && cursor[1] === j ? 0 : -1"
+            :class="{ ranged: several && inRange(i, j) }"
+            @mousedown="extendTo([i, j], $event)"
+            @focus="onFocus([i, j])"
+          />
+        </tr>
+      </tbody>
+    </table>
+  </div>
+</template>
+
+<style scoped>
+.tools {
+  padding: 0 16px 6px;
+}
+.tools input {
+  width: 130px;
+}
+.add {
+  margin-left: auto;
+}
+.told,
+.none {
+  padding: 4px 16px;
+}
+.sheet {
+  flex: 1;
+  overflow: auto;
+  min-height: 0;
+}
+.styles-table {
+  width: 100%;
+  min-width: 980px;
+  table-layout: fixed;
+}
+col.wide {
+  width: 15%;
+}
+col.follows {
+  width: 12%;
+}
+col.step {
+  width: 14%;
+}
+col.weight,
+.type col.lineHeight {
+  width: 7%;
+}
+col.slant {
+  width: 8.5%;
+}
+col.letterSpacing {
+  width: 10%;
+}
+thead th {
+  position: sticky;
+  top: 0;
+  z-index: 3;
+  padding: 6px 10px 6px 0;
+  font-size: 12px;
+  color: var(--ink-2);
+  background: var(--sheet);
+  box-shadow: inset 0 -1px var(--rule);
+}
+th:first-child {
+  padding-left: 16px;
+}
+tbody tr {
+  cursor: pointer;
+}
+tbody tr:hover {
+  background: var(--touched);
+}
+tbody tr > * {
+  border-bottom: 1px solid var(--rule);
+}
+tr.selected {
+  background: var(--touched);
+  box-shadow: inset 3px 0 var(--verdigris);
+}
+.ranged {
+  background: color-mix(in srgb, var(--verdigris) 14%, transparent);
+}
+tbody th {
+  padding: 4px 10px 4px 16px;
+  vertical-align: top;
+  overflow: hidden;
+}
+.name {
+  display: block;
+  max-width: 100%;
+  font-size: 15px;
+  line-height: 1.2;
+}
+.own {
+  margin-top: 4px;
+}
+.selectors {
+  display: block;
+  font-size: 11px;
+  font-weight: 400;
+  color: var(--ink-2);
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+td.follows {
+  padding: 4px 10px 4px 0;
+  color: var(--ink-2);
+  vertical-align: top;
+}
+</style>
