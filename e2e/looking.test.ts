@@ -165,7 +165,9 @@ test('what a change has moved is told for phone and desktop, and pointed at', as
   await press(page, 'This page');
   await press(page, 'What moved', 'section.proof [role="tablist"]');
   const told = () =>
-    page.$$eval('section.proof aside h3', (all) => all.map((node) => node.textContent ?? ''));
+    page.$$eval('section.proof aside h3', (all) =>
+      all.map((node) => node.textContent ?? '').filter((text) => text.startsWith('At ')),
+    );
   const [phone, desktop] = await eventually(told, (all) => all.length === 2, 20_000);
   expect(phone).toMatch(/^At 360 px: [\d,]+ px high, as before$/);
   expect(desktop).toMatch(/^At 1280 px: [\d,]+ px high, \d+ px more than before$/);
@@ -180,7 +182,7 @@ test('what a change has moved is told for phone and desktop, and pointed at', as
   await press(page, 'Undo');
   await eventually(told, ([, one]) => / less than before$/.test(one ?? ''), 20_000);
   // Any change of the history can be asked, not only the last.
-  await press(page, 'By one change');
+  await press(page, 'One change');
   await page.locator('aside [aria-label="Which change"]').click();
   await page.locator('[role="listbox"] [role="option"]:nth-of-type(2)').click();
   await eventually(told, ([, one]) => / more than before$/.test(one ?? ''), 20_000);

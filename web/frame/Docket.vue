@@ -3,11 +3,12 @@ import { totalBytes } from '@lettera/core/deliver';
 import { pairSeatsOf, siteName } from '@lettera/core/document';
 import { candidateError, localName, voiceFallback } from '@lettera/core/fallback';
 import { stepsOf } from '@lettera/core/scale';
-import { computed } from 'vue';
+import { computed, defineAsyncComponent, ref } from 'vue';
 import { useRoute } from 'vue-router';
 import { caseFont } from '../proof/caseFonts';
 import { useFallbacks } from '../store/fallbacks';
 import { useLengthUnit } from '../control/lengthUnit';
+import { whenIdle } from '../control/whenIdle';
 import { useMarks } from '../store/marks';
 import { usePlans } from '../store/plans';
 import { count, kilobytes, percent, plainNumber } from '../control/figures';
@@ -15,6 +16,11 @@ import ProjectName from './ProjectName.vue';
 import SaveLine from './SaveLine.vue';
 import { STAGES, type StageKey } from './stages';
 import ThemeSwitch from './ThemeSwitch.vue';
+
+/** Comes after what is seen first. */
+const WaypointsMenu = defineAsyncComponent(() => import('./WaypointsMenu.vue'));
+const settled = ref(false);
+whenIdle(() => (settled.value = true));
 
 const fallbacks = useFallbacks();
 const allMarks = useMarks();
@@ -106,6 +112,7 @@ const decisions = computed<Record<StageKey, Decision[]>>(() => {
     <div class="head">
       <RouterLink to="/projects" class="small go projects">All projects</RouterLink>
       <ProjectName />
+      <WaypointsMenu v-if="settled" />
     </div>
     <nav aria-label="Stages">
       <RouterLink
@@ -159,6 +166,13 @@ const decisions = computed<Record<StageKey, Decision[]>>(() => {
 .head {
   padding: 6px 12px 8px 16px;
   border-bottom: 1px solid var(--rule);
+}
+.head :deep(.l-do) {
+  max-width: 100%;
+  margin-top: 2px;
+  text-align: left;
+  white-space: normal;
+  overflow-wrap: anywhere;
 }
 .projects {
   display: inline-block;

@@ -20,6 +20,12 @@ export function useShortcuts(help: Ref<boolean>): void {
       does: 'web faces or fallback on the proof',
       run: () => (proof.fonts = proof.fonts === 'web' ? 'fallback' : 'web'),
     },
+    {
+      keys: 'b',
+      does: 'the last waypoint on the proof, or back',
+      when: () => proof.earlier !== null,
+      run: () => (proof.before = !proof.before),
+    },
     { keys: 'w', does: 'next width of the proof', run: () => proof.nextStop() },
     {
       keys: 'r',

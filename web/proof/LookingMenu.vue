@@ -9,12 +9,14 @@ import DoButton from '../control/DoButton.vue';
 import FoldAway from '../control/FoldAway.vue';
 import { useContenders } from '../store/contenders';
 import { useProject } from '../store/project';
+import { useWaypoints } from '../store/waypoints';
 import { useProof, type Beside, type Eye } from '../store/proof';
 
 /** Other ways to look at the page: beside itself, zoomed, with larger text, from afar, on paper. */
 const proof = useProof();
 const project = useProject();
 const contenders = useContenders();
+const waypoints = useWaypoints();
 
 const BESIDE: { value: Beside; label: string }[] = [
   { value: 'alone', label: 'Alone' },
@@ -24,9 +26,15 @@ const BESIDE: { value: Beside; label: string }[] = [
   { value: 'ground', label: 'Other ground' },
   { value: 'opened', label: 'As opened' },
 ];
-const CONTENDER: (typeof BESIDE)[number] = { value: 'contender', label: 'Contender' };
-const besideChoices = computed(() =>
-  contenders.states.length > 0 ? [...BESIDE, CONTENDER] : BESIDE,
+const besideChoices = computed(() => {
+  const { lookedAt } = waypoints;
+  const more: typeof BESIDE = [];
+  if (contenders.states.length > 0) more.push({ value: 'contender', label: 'Contender' });
+  if (lookedAt) more.push({ value: 'earlier', label: 'Waypoint' });
+  return [...BESIDE, ...more];
+});
+const waypointChoices = computed(() =>
+  (waypoints.list ?? []).map(({ id, name }) => ({ value: id, label: name })),
 );
 /** Contenders by the names of their families. */
 const named = computed(() =>
@@ -104,6 +112,16 @@ const print = () => proof.shownPage?.defaultView?.print();
           option-value="value"
           aria-label="Which contender"
           size="small"
+        />
+        <Select
+          v-if="proof.beside === 'earlier' && waypointChoices.length > 1"
+          :model-value="waypoints.lookedAt?.id"
+          :options="waypointChoices"
+          option-label="label"
+          option-value="value"
+          aria-label="Which waypoint"
+          size="small"
+          @update:model-value="waypoints.chosen = $event"
         />
       </div>
       <span>Words in</span>

@@ -66,7 +66,15 @@ const EYE: Record<Eye, number> = { sharp: 1, blurred: 1, afar: 0.35 };
 const shownZoom = computed(() => (second.value ? 1 : proof.zoom));
 const source = computed(() => urls.page(project.id, proof.page));
 
-const shownDocument = computed(() => props.look?.document ?? props.document ?? project.shown);
+/** The proof itself may show the state before. */
+const isBefore = computed(() => !second.value && proof.before && proof.earlier !== null);
+const shownDocument = computed(
+  () =>
+    props.look?.document ??
+    props.document ??
+    (isBefore.value ? proof.earlier?.document : null) ??
+    project.shown,
+);
 const fontUrl = useFontUrl();
 
 const state = computed<ProofState | null>(() =>
@@ -211,7 +219,7 @@ const measure = debounce(() => {
   void measureShift();
 }, REST);
 function measureSoon(): void {
-  if (!second.value) measure();
+  if (!second.value && !isBefore.value) measure();
 }
 
 /** Tells where the page stands once it has been moved here, so that others move along. */

@@ -81,8 +81,9 @@ function besideIt(): { look: Look; says: string } | null {
         look: { width, ...(project.opened ? { document: project.opened } : {}) },
         says: 'As it was opened',
       };
-    case 'contender': {
-      const { document, says } = proof.contender ?? {};
+    case 'contender':
+    case 'earlier': {
+      const { document, says } = proof[proof.beside] ?? {};
       return document ? { look: { width, document }, says: says ?? '' } : null;
     }
   }
@@ -160,6 +161,14 @@ onBeforeUnmount(() => observer.disconnect());
     </div>
     <footer class="small quiet">
       <span aria-live="polite">{{ pointed ?? 'Point at text for its style' }}</span>
+      <DoButton
+        class="before"
+        :aria-pressed="proof.before"
+        :why="proof.earlier ? undefined : 'There is no earlier state yet'"
+        :title="`Shows ${proof.earlier?.says ?? ''} (b)`"
+        @click="proof.before = !proof.before"
+        >{{ proof.before ? `Before: ${proof.earlier?.says ?? ''}` : 'Before' }}</DoButton
+      >
       <span class="figure"
         >{{ proof.width }} px,
         {{
@@ -253,9 +262,16 @@ header + .stand-ins {
 }
 footer {
   display: flex;
-  justify-content: space-between;
   gap: 12px;
+  align-items: center;
   padding: 3px 12px;
   border-top: 1px solid var(--rule);
+}
+footer > :first-child {
+  flex: 1;
+  min-width: 0;
+}
+.before {
+  min-height: 22px;
 }
 </style>

@@ -19,7 +19,8 @@ const within = (width: number): number => Math.round(Math.min(WIDEST, Math.max(N
 export type ProofPanel = 'pages' | 'account' | 'text' | 'moved';
 
 /** What may stand beside the page: the same page at another width, in other fonts, on the other ground, or as it was or would be. */
-export type Beside = 'alone' | 'phone' | 'desktop' | 'fonts' | 'ground' | 'opened' | 'contender';
+export type Beside =
+  'alone' | 'phone' | 'desktop' | 'fonts' | 'ground' | 'opened' | 'contender' | 'earlier';
 /** Another state of the project, to stand beside the page, and what it is called. */
 export interface OtherState {
   document: ProjectDocument;
@@ -32,6 +33,8 @@ export interface OtherLanguage {
   /** Gives, from the beginning of a page, what stands in place of each of its texts. */
   begin: () => (said: string) => string;
 }
+/** Since when something has moved: the last change, a waypoint, the opening of the project, or by one change. */
+export type Since = 'change' | 'earlier' | 'opened' | 'one';
 /** How a page may be looked at: as it is, blurred for its grey, or from afar for what stands out. */
 export const EYES = ['sharp', 'blurred', 'afar'] as const;
 export type Eye = (typeof EYES)[number];
@@ -62,6 +65,13 @@ export const useProof = defineStore('proof', () => {
   const eye = ref<Eye>('sharp');
   /** The contender that stands beside the page when one does; null where none is kept. */
   const contender = shallowRef<OtherState | null>(null);
+  /** The state that is looked back at: a waypoint, or the project as it was opened. */
+  const earlier = shallowRef<OtherState | null>(null);
+  /** Whether the page is shown in that state. */
+  const before = ref(false);
+  /** Since when it is told what moved, and by which change of the history. */
+  const since = ref<Since>('change');
+  const change = ref<number | null>(null);
   /** The language that the page is looked at in; null for as it is written. */
   const language = shallowRef<OtherLanguage | null>(null);
   /** What is told of the page beside it: its pages, who sets its text, or the text that was clicked. */
@@ -118,6 +128,10 @@ export const useProof = defineStore('proof', () => {
     textSize,
     eye,
     contender,
+    earlier,
+    before,
+    since,
+    change,
     language,
     panel,
     shownPage,

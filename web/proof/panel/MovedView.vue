@@ -1,8 +1,10 @@
 <script setup lang="ts">
+import { differences } from '@lettera/core/change';
 import type { BlockChange, PageChange } from '@lettera/core/page';
 import { layoutChange } from '@lettera/core/page';
 import type { ProjectDocument } from '@lettera/core/document';
 import Select from 'primevue/select';
+import { storeToRefs } from 'pinia';
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
 import { api, urls } from '../../api/client';
 import ChoiceSet from '../../control/ChoiceSet.vue';
@@ -11,8 +13,10 @@ import DoButton from '../../control/DoButton.vue';
 import { count } from '../../control/figures';
 import { useFallbacks } from '../../store/fallbacks';
 import { usePlans } from '../../store/plans';
+import { saidOf, timeOf } from '../../store/history';
 import { useProject } from '../../store/project';
-import { STOPS, useProof } from '../../store/proof';
+import { STOPS, useProof, type Since } from '../../store/proof';
+import { useWaypoints } from '../../store/waypoints';
 import { useFontUrl } from '../fontUrl';
 import { layoutOf, textBlocksOf } from './layoutOf';
 import { ProofSheet } from '../proofSheet';
@@ -24,33 +28,37 @@ const plans = usePlans();
 const fallbacks = useFallbacks();
 const fontUrl = useFontUrl();
 
-const SINCE = [
-  { value: 'change', label: 'Since the last change' },
-  { value: 'opened', label: 'Since it was opened' },
-  { value: 'one', label: 'By one change' },
-] as const;
-const since = ref<(typeof SINCE)[number]['value']>('change');
+const waypoints = useWaypoints();
+const choices = computed<{ value: Since; label: string }[]>(() => [
+  { value: 'change', label: 'Last change' },
+  ...(waypoints.lookedAt ? [{ value: 'earlier' as const, label: 'Waypoint' }] : []),
+  { value: 'opened', label: 'Opening' },
+  { value: 'one', label: 'One change' },
+]);
+const { since, change: chosen } = storeToRefs(proof);
+const waypointChoices = computed(() =>
+  (waypoints.list ?? []).map(({ id, name }) => ({ value: id, label: name })),
+);
 
 /** Changes of the history, newest first, and the one that is asked about, with the document around it. */
 const history = shallowRef<{ value: number; label: string }[]>([]);
-const chosen = ref<number | null>(null);
 const around = shallowRef<[before: ProjectDocument, after: ProjectDocument] | null>(null);
 const failed = ref('');
-const TIME = new Intl.DateTimeFormat('en', { dateStyle: 'medium', timeStyle: 'short' });
-watch([since, () => project.stored?.revision], async () => {
+async function readHistory(): Promise<void> {
   if (since.value !== 'one') return;
   try {
     const entries = await api.history(project.id);
-    history.value = entries.map(({ revision, kind, label, at }) => ({
-      value: revision,
-      label: `${kind === 'change' ? '' : kind === 'undo' ? 'Undone: ' : 'Made again: '}${label}, ${TIME.format(new Date(at))}`,
+    history.value = entries.map((entry) => ({
+      value: entry.revision,
+      label: `${saidOf(entry)}, ${timeOf(entry.at)}`,
     }));
     chosen.value ??= history.value[0]?.value ?? null;
   } catch (error) {
     failed.value = (error as Error).message;
   }
-});
-watch(chosen, async (revision) => {
+}
+watch([since, () => project.stored?.revision], readHistory, { immediate: true });
+async function readAround(revision: number | null): Promise<void> {
   around.value = null;
   failed.value = '';
   if (revision === null) return;
@@ -64,14 +72,21 @@ watch(chosen, async (revision) => {
   } catch (error) {
     if (chosen.value === revision) failed.value = (error as Error).message;
   }
-});
+}
+watch(chosen, readAround, { immediate: true });
 
 const before = computed<ProjectDocument | null>(() => {
   if (since.value === 'one') return around.value?.[0] ?? null;
+  if (since.value === 'earlier') return proof.earlier?.document ?? null;
   return since.value === 'opened' ? project.opened : project.previous;
 });
 const after = computed<ProjectDocument | null>(() =>
   since.value === 'one' ? (around.value?.[1] ?? null) : project.shown,
+);
+
+/** What differs in the project itself, in words. */
+const differing = computed(() =>
+  before.value && after.value ? differences(before.value, after.value) : [],
 );
 
 const frame = ref<HTMLIFrameElement | null>(null);
@@ -142,7 +157,22 @@ function point({ block }: BlockChange): void {
 </script>
 
 <template>
-  <ChoiceSet v-model="since" label="Since when" :choices="SINCE" />
+  <div class="line wrap">
+    <span class="small quiet">Since, or by</span>
+    <ChoiceSet v-model="since" label="Since when" :choices="choices" />
+  </div>
+  <Select
+    v-if="since === 'earlier' && waypointChoices.length > 1"
+    :model-value="waypoints.lookedAt?.id"
+    class="which"
+    :options="waypointChoices"
+    option-label="label"
+    option-value="value"
+    aria-label="Which waypoint"
+    size="small"
+    fluid
+    @update:model-value="waypoints.chosen = $event"
+  />
   <Select
     v-if="since === 'one' && history.length"
     v-model="chosen"
@@ -160,12 +190,20 @@ function point({ block }: BlockChange): void {
     Nothing has been changed here yet.
   </p>
   <p v-else-if="!changes" role="status">Laying the page out …</p>
+  <section v-if="differing.length" aria-label="What differs">
+    <h3>{{ count(differing.length, 'difference') }}</h3>
+    <ul>
+      <li v-for="line in differing" :key="line" class="small">{{ line }}</li>
+    </ul>
+  </section>
   <section v-for="change in changes ?? []" :key="change.width">
     <h3>At {{ change.width }} px: {{ heightInWords(change) }}</h3>
     <p v-if="change.blocks.length === 0" class="small quiet">No block differs.</p>
     <template v-else>
       <p class="small">
-        {{ count(change.blocks.length, 'block') }} differ{{
+        {{ count(change.blocks.length, 'block') }}
+        {{ change.blocks.length === 1 ? 'differs' : 'differ'
+        }}{{
           headingsGrown(change)
             ? `; ${count(headingsGrown(change), 'heading')} with more lines`
             : ''
