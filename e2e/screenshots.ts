@@ -90,8 +90,6 @@ try {
   await press(page, 'Side by side', '[aria-label="Views"]');
   await page.waitForFunction(() => document.querySelectorAll('.beside iframe.ready').length === 2);
   await take('contenders');
-  await press(page, 'Voices', '[aria-label="Views"]');
-  await take('voices');
 
   await open('scale');
   await take('scale');
@@ -104,19 +102,6 @@ try {
   await page.click('.marks .unfold');
   await page.$eval('.marks', (node) => node.scrollIntoView());
   await take('scale-marks');
-  await changeProject(lettera, SAMPLE, [
-    {
-      op: 'replace',
-      path: '/scale',
-      value: { ...scale, grid: 6, overrides: { '3': { small: 27 } } },
-    },
-  ]);
-  await open('scale');
-  await press(page, 'Lines', '.views');
-  await press(page, 'Phone', 'section.proof');
-  await page.waitForSelector('td.figure:not(.quiet) .small');
-  await page.$eval('.views', (node) => node.scrollIntoView());
-  await take('scale-lines');
   await changeProject(lettera, SAMPLE, [{ op: 'replace', path: '/scale', value: scale }]);
 
   await open('fallbacks');
@@ -141,6 +126,35 @@ try {
   await press(page, 'Web', 'section.proof');
   await page.click('tr[data-style="heading-1"] .name');
   await take('styles');
+  await press(page, 'Done');
+  await fetch(`${lettera.url}/api/v1/projects/${SAMPLE}/waypoints`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify({ name: 'Before the winter' }),
+  });
+  await changeProject(lettera, SAMPLE, [
+    { op: 'replace', path: '/styles/heading/set/weight', value: 560 },
+    { op: 'add', path: '/styles/navigation/set/lineHeight', value: 1.6 },
+    { op: 'add', path: '/styles/button', value: { name: 'Button', follows: 'control', set: {} } },
+    { op: 'replace', path: '/elements/button/style', value: 'button' },
+    { op: 'add', path: '/styles/quote/set/weight', value: 400 },
+    { op: 'add', path: '/styles/notice', value: { name: 'Notice', follows: 'lead', set: {} } },
+  ]);
+  await open('styles');
+  await press(page, 'To put right', '[role="tablist"]');
+  await take('styles-put-right');
+  await page.locator('.docket .head .l-do').click();
+  await press(page, 'Compare with Before the winter');
+  await page.waitForFunction(
+    () => document.querySelectorAll('section.proof aside h3').length === 3,
+  );
+  await take('waypoint');
+  await press(page, 'Close', 'section.proof');
+  await press(page, 'Looking');
+  await press(page, 'Alone', '.l-fold');
+  await page.keyboard.press('Escape');
+  await page.locator('.docket .head .l-do').click();
+  await press(page, 'Go back to Before the winter');
 
   const body = new FormData();
   for (const path of ['index.html', 'css/site.css', 'css/type.css']) {

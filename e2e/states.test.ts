@@ -208,6 +208,7 @@ describe('two windows on one project', () => {
 describe('colours and the name', () => {
   test('are changed in place; what is no colour is refused, and the colour stays', async () => {
     await open(page, 'styles');
+    await press(page, 'Colours', '[aria-label="Views of Styles"]');
     await fill(page, 'Ink on the light ground', 'rgb(34 34 34)');
     const colour = async () => (await computed(await proofFrame(page), 'body', ['color']))['color'];
     await eventually(colour, (value) => value === 'rgb(34, 34, 34)');

@@ -261,3 +261,29 @@ test('strays, what is set for nothing, and styles that are the same or unworn ha
   expect(await violationsOn(page, 'To put right')).toEqual([]);
   expect(errors).toEqual([]);
 }, 60_000);
+
+test('a mark is set aside with a reason that is kept, and taken up again', async () => {
+  await patch([{ op: 'add', path: '/styles/lead/set/letterSpacing', value: 0.2 }]);
+  await view('To put right');
+  await page.waitForFunction(() =>
+    document.querySelector('.workbench .marks')?.textContent?.includes('Lead: words fall apart'),
+  );
+  const open = await page.$('.workbench .marks [aria-expanded="false"]');
+  await open?.click();
+  const line = await page.waitForSelector('.workbench .marks li::-p-text(words fall apart)');
+  await (await line?.$('button[aria-label^="Set aside"]'))?.click();
+  await page.locator('[aria-label="Why it is set aside"]').fill('A campaign of a week');
+  await press(page, 'Set it aside');
+  await stored(({ aside }) => aside?.['spaced-text:lead'] === 'A campaign of a week');
+  await page.waitForFunction(
+    () => !document.querySelector('.workbench .marks')?.textContent?.includes('words fall apart'),
+  );
+  await page.reload();
+  await proofFrame(page);
+  await page.locator('footer [aria-expanded]::-p-text(mark)').click();
+  await page.waitForSelector('::-p-text(A campaign of a week)');
+  expect(await violationsOn(page, 'Marks set aside')).toEqual([]);
+  await page.locator('::-p-text(Take up again)').click();
+  await stored(({ aside }) => aside?.['spaced-text:lead'] === undefined);
+  expect(errors).toEqual([]);
+}, 60_000);

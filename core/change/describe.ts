@@ -42,6 +42,7 @@ const PARTS: Record<string, string> = {
   pages: 'Page',
   typed: 'Text typed into',
   audience: 'Visitors',
+  aside: 'Marks set aside',
 };
 
 const own = <T>(of: Record<string, T>, key: string): T | undefined =>
@@ -71,7 +72,13 @@ export function describePath(document: ProjectDocument, path: string, added?: st
   const [part, key, ...rest] = pointerSteps(path);
   if (part === undefined) return 'The whole project';
   const heading = own(PARTS, part) ?? part;
-  if (key === undefined || part === 'shortlist' || part === 'contenders' || part === 'pair')
+  if (
+    key === undefined ||
+    part === 'shortlist' ||
+    part === 'contenders' ||
+    part === 'pair' ||
+    part === 'aside'
+  )
     return heading;
   const ordered = ORDERED_PARTS.find((name) => name === part);
   const known = ordered && own<{ name?: string }>(document[ordered] ?? {}, key)?.name;

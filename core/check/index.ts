@@ -1,3 +1,4 @@
+import type { Patch } from '../document/patch';
 import type { ProjectDocument } from '../document/projectDocument';
 import { closeLevels } from './closeLevels';
 import { crossedSteps } from './crossedSteps';
@@ -62,6 +63,45 @@ const RULES: Rule[] = [
   unusedFamily,
 ];
 
-/** All marks on a project as it stands, as far as what is known of it beyond the document goes. */
+/** What a mark is, whatever its figures: its rule, and the style or family that it is about. */
+export const markKey = ({ rule, style, family }: Mark): string =>
+  `${rule}:${style ?? family ?? ''}`;
+
+/** A mark that was set aside, and why. */
+export interface AsideMark extends Mark {
+  reason: string;
+}
+
+/**
+ * The marks on a project as it stands, as far as what is known of it beyond the document goes: those to be seen
+ * to, and those that were set aside with a reason.
+ */
+export function judge(
+  document: ProjectDocument,
+  evidence: Evidence = {},
+): { marks: Mark[]; aside: AsideMark[] } {
+  const { aside: reasons = {} } = document;
+  const marks: Mark[] = [];
+  const aside: AsideMark[] = [];
+  for (const mark of RULES.flatMap((rule) => rule(document, evidence))) {
+    const reason = reasons[markKey(mark)];
+    if (reason === undefined) marks.push(mark);
+    else aside.push({ ...mark, reason });
+  }
+  return { marks, aside };
+}
+
+/** Marks that are to be seen to. */
 export const marksOf = (document: ProjectDocument, evidence: Evidence = {}): Mark[] =>
-  RULES.flatMap((rule) => rule(document, evidence));
+  judge(document, evidence).marks;
+
+/** Sets a mark aside for a reason. */
+export const setAsidePatch = ({ aside }: ProjectDocument, mark: Mark, reason: string): Patch =>
+  aside
+    ? [{ op: 'add', path: `/aside/${markKey(mark)}`, value: reason }]
+    : [{ op: 'add', path: '/aside', value: { [markKey(mark)]: reason } }];
+
+/** Takes a mark up again that was set aside. */
+export const takeUpPatch = (mark: Mark): Patch => [
+  { op: 'remove', path: `/aside/${markKey(mark)}` },
+];

@@ -3,7 +3,7 @@ import { applyChange } from '../change';
 import { newDocument, type Patch, type ProjectDocument } from '../document';
 import { face, family, seatedDocument } from '../testing/documents';
 import { mergePatch, resolveInUse, standsForAll, takeOutStylePatch } from '../style';
-import { marksOf, type Evidence, type Mark } from '.';
+import { judge, marksOf, setAsidePatch, takeUpPatch, type Evidence, type Mark } from '.';
 
 const changed = (patch: Patch, document = seatedDocument()) =>
   applyChange(document, patch).document;
@@ -163,6 +163,33 @@ test('a face that no style asks for is marked, and a face that shows for want of
   expect(told).toEqual(['Archivo 900: no style asks for it, so it is in the bundle for nothing.']);
   document.case['archivo'] = family('Archivo', [face('normal', 100)], { place: 2 });
   expect(marks(document, 'unused-face')).toEqual([]);
+});
+
+describe('a mark that is set aside', () => {
+  const document = set('lead', { letterSpacing: 0.2 });
+  const [mark] = marks(document, 'spaced-text') as [Mark];
+
+  test('is told with its reason, and is no mark any more, whatever its figures', () => {
+    const aside = changed(setAsidePatch(document, mark, 'A campaign of a week'), document);
+    expect(marks(aside, 'spaced-text')).toEqual([]);
+    expect(judge(aside).aside).toMatchObject([
+      { rule: 'spaced-text', style: 'lead', reason: 'A campaign of a week' },
+    ]);
+    const other = changed(
+      [{ op: 'replace', path: '/styles/lead/set/letterSpacing', value: 0.3 }],
+      aside,
+    );
+    expect(marks(other, 'spaced-text')).toEqual([]);
+    const more = changed(setAsidePatch(aside, { ...mark, style: 'quote' }, 'So it is'), aside);
+    expect(Object.keys(more.aside ?? {})).toEqual(['spaced-text:lead', 'spaced-text:quote']);
+    expect(styles(changed(takeUpPatch(mark), more), 'spaced-text')).toEqual(['lead']);
+  });
+
+  test('wants a reason', () => {
+    for (const reason of ['', '  ', 'x'.repeat(201)]) {
+      expect(() => changed(setAsidePatch(document, mark, reason), document)).toThrow();
+    }
+  });
 });
 
 describe('a heading of one line', () => {

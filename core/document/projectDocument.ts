@@ -506,6 +506,15 @@ export class ProjectDocument {
   @PartsByKey(() => TypedTexts, { most: MOST_PARTS.pages })
   typed?: Record<string, TypedTexts>;
 
+  /** Why marks are set aside, by what each is: its rule and what it is about. */
+  @MayBeLeftOut()
+  @ValuesByKey(
+    (value) => typeof value === 'string' && value.trim() !== '' && value.length <= 200,
+    'must be reasons of 1 to 200 characters by the mark’s rule and subject',
+    { key: /^[a-z-]{1,40}:[a-z0-9-]{0,64}$/, most: 500 },
+  )
+  aside?: Record<string, string>;
+
   @Part(() => Delivery)
   delivery!: Delivery;
 }

@@ -63,6 +63,7 @@ export const Document = Type.Object(
     pages: Type.Optional(byKey(Type.Unknown(), 'Pages of the site’s own')),
     typed: Type.Optional(byKey(Type.Unknown(), 'Text typed into pages')),
     elements: byKey(Type.Unknown()),
+    aside: Type.Optional(byKey(text(), 'Why marks are set aside')),
     delivery: Type.Object({ layer: nullable(text()), display: text(), dark: boolean() }),
   },
   {

@@ -11,6 +11,7 @@ import {
 import { computed, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 
+import DoButton from '../control/DoButton.vue';
 import { useMarks } from '../store/marks';
 import { usePlans } from '../store/plans';
 import { useProject } from '../store/project';
@@ -131,6 +132,22 @@ function goTo({ stage, style }: Mark): void {
             @take="allMarks.putRight($event)"
           />
         </ul>
+        <template v-if="allMarks.aside.length">
+          <h2>{{ allMarks.aside.length }} set aside</h2>
+          <ul>
+            <li v-for="mark in allMarks.aside" :key="mark.message" class="aside">
+              <p class="quiet">{{ mark.message }}</p>
+              <p class="line spread">
+                <span>{{ mark.reason }}</span>
+                <DoButton
+                  label="Take up again"
+                  :aria-label="`Take up again: ${mark.message}`"
+                  @click="allMarks.takeUp(mark)"
+                />
+              </p>
+            </li>
+          </ul>
+        </template>
       </template>
     </div>
     <div class="entries">

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Mark } from '@lettera/core/check';
-import { onBeforeUnmount } from 'vue';
+import InputText from 'primevue/inputtext';
+import { onBeforeUnmount, ref } from 'vue';
 import DoButton from '../control/DoButton.vue';
 import { useMarks } from '../store/marks';
 
@@ -13,6 +14,12 @@ const marks = useMarks();
 function take(mark: Mark): void {
   marks.look(null);
   emit('take', mark);
+}
+/** Why it is set aside, while that is asked. */
+const asking = ref(false);
+const reason = ref('');
+function setAside(mark: Mark): void {
+  if (marks.setAside(mark, reason.value.trim())) asking.value = false;
 }
 onBeforeUnmount(() => marks.look(null));
 </script>
@@ -34,6 +41,27 @@ onBeforeUnmount(() => marks.look(null));
     <DoButton v-else @click="emit('go', mark)">
       {{ mark.remedy }}
     </DoButton>
+    <DoButton
+      label="Set aside"
+      :aria-label="`Set aside: ${mark.message}`"
+      :aria-expanded="asking"
+      @click="asking = !asking"
+    />
+    <form v-if="asking" class="line" @submit.prevent="setAside(mark)">
+      <InputText
+        v-model="reason"
+        size="small"
+        fluid
+        maxlength="200"
+        placeholder="why it is right as it is"
+        aria-label="Why it is set aside"
+      />
+      <DoButton
+        type="submit"
+        label="Set it aside"
+        :why="reason.trim() ? undefined : 'It wants a reason'"
+      />
+    </form>
   </li>
 </template>
 
@@ -44,5 +72,11 @@ li {
 }
 button {
   min-height: 24px;
+}
+button + button {
+  margin-left: 6px;
+}
+form {
+  margin-top: 4px;
 }
 </style>

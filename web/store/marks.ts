@@ -1,4 +1,5 @@
-import type { Evidence, Mark, marksOf } from '@lettera/core/check';
+import type * as Check from '@lettera/core/check';
+import type { AsideMark, Evidence, Mark } from '@lettera/core/check';
 import { defineStore } from 'pinia';
 import { computed, shallowRef } from 'vue';
 import { afterRest } from '../control/afterRest';
@@ -18,14 +19,18 @@ export const useMarks = defineStore('marks', () => {
   const evidence = computed<Evidence>(() => (shown.value ? evidenceOf(shown.value) : {}));
 
   /** The rules come after what is seen first: a page shows before it is judged. */
-  const judge = shallowRef<typeof marksOf | null>(null);
+  const check = shallowRef<typeof Check | null>(null);
   whenIdle(async () => {
-    judge.value = (await import('@lettera/core/check')).marksOf;
+    check.value = await import('@lettera/core/check');
   });
 
-  const current = computed(() =>
-    shown.value && judge.value ? judge.value(shown.value, evidence.value) : [],
+  const judged = computed(() =>
+    shown.value && check.value
+      ? check.value.judge(shown.value, evidence.value)
+      : { marks: [], aside: [] },
   );
+  const current = computed(() => judged.value.marks);
+  const aside = computed<AsideMark[]>(() => judged.value.aside);
 
   /** The marks as they were when one of them began to be shown put right: it stays in the list meanwhile. */
   const held = shallowRef<Mark[] | null>(null);
@@ -43,5 +48,13 @@ export const useMarks = defineStore('marks', () => {
     return fix ? pointed.take(fix.patch) : false;
   }
 
-  return { shown, evidence, marks, look, putRight };
+  /** Sets a mark aside for a reason, and takes it up again. */
+  const setAside = (mark: Mark, reason: string): boolean =>
+    check.value && project.document
+      ? project.change(check.value.setAsidePatch(project.document, mark, reason))
+      : false;
+  const takeUp = (mark: Mark): boolean =>
+    check.value ? project.change(check.value.takeUpPatch(mark)) : false;
+
+  return { shown, evidence, marks, aside, setAside, takeUp, look, putRight };
 });

@@ -184,7 +184,7 @@ function follow(): void {
         size="small"
         fluid
         :aria-label="number ? 'Weights that are loaded' : PROPERTIES[property].label"
-        :placeholder="number ? 'by hand' : text"
+        :placeholder="number ? 'pick' : text"
         @update:model-value="layer.take(setTo($event))"
         @hide="layer.show(null)"
       >
