@@ -270,8 +270,7 @@ test('a mark is set aside with a reason that is kept, and taken up again', async
   );
   const open = await page.$('.workbench .marks [aria-expanded="false"]');
   await open?.click();
-  const line = await page.waitForSelector('.workbench .marks li::-p-text(words fall apart)');
-  await (await line?.$('button[aria-label^="Set aside"]'))?.click();
+  await page.locator('.workbench .marks [aria-label^="Set aside: Lead: words"]').click();
   await page.locator('[aria-label="Why it is set aside"]').fill('A campaign of a week');
   await press(page, 'Set it aside');
   await stored(({ aside }) => aside?.['spaced-text:lead'] === 'A campaign of a week');
