@@ -286,3 +286,26 @@ test('a mark is set aside with a reason that is kept, and taken up again', async
   await stored(({ aside }) => aside?.['spaced-text:lead'] === undefined);
   expect(errors).toEqual([]);
 }, 60_000);
+
+test('a starting set shows while pointed at, is taken, and is taken back', async () => {
+  const line = () =>
+    frame.$eval('body', (node) => {
+      const style = getComputedStyle(node);
+      return parseFloat(style.lineHeight) / parseFloat(style.fontSize);
+    });
+  const before = await line();
+  await press(page, 'Starting sets');
+  await page.locator('.l-fold ::-p-aria(Product[role="button"])').hover();
+  await eventually(line, (height) => Math.abs(height - 1.45) < 0.01);
+  expect((await projectOf()).document.styles['hint']).toBeUndefined();
+  await page.locator('.l-fold ::-p-aria(Reading[role="button"])').hover();
+  await eventually(line, (height) => Math.abs(height - 1.6) < 0.01);
+  expect(await violationsOn(page, 'Starting sets')).toEqual([]);
+  await press(page, 'Reading', '.l-fold');
+  const { elements } = await stored(({ styles }) => styles['hint'] !== undefined);
+  expect(elements['kicker']?.selectors).toEqual(['.kicker']);
+  await press(page, 'Undo');
+  await stored(({ styles }) => styles['hint'] === undefined);
+  await eventually(line, (height) => Math.abs(height - before) < 0.01);
+  expect(errors).toEqual([]);
+}, 60_000);

@@ -88,6 +88,19 @@ describe('styles', () => {
     expect([same(611, 0.01), same(610, 0.016)]).toEqual([false, false]);
   });
 
+  test('that only stand behind others do not say the same as those', () => {
+    const behind = withStyles({ a: { set: { weight: 613 } }, b: { follows: 'a' } });
+    expect(sameStyles(behind)).toEqual([]);
+    const worn = applyChange(behind, [
+      {
+        op: 'add',
+        path: '/elements/a',
+        value: { name: 'A', selectors: ['.a'], style: 'a', parent: null },
+      },
+    ]).document;
+    expect(sameStyles(worn)).toEqual([['a', 'b']]);
+  });
+
   test('are unworn when no element has them and no style follows them', () => {
     const document = withStyles({ a: {}, b: { follows: 'a' } });
     const unworn = unwornStyles(document);

@@ -2,6 +2,7 @@ import { onceFor } from '../document/once';
 import type { ProjectDocument } from '../document/projectDocument';
 import { PROPERTIES, PROPERTY_NAMES, type PropertyName } from '../document/property';
 import { BODY_STYLE } from '../document/vocabulary';
+import { followsOneOf } from './mergeStyles';
 import { carries, resolveInUse, resolveStyle } from './resolve';
 
 /** A property of a style. */
@@ -74,12 +75,19 @@ const ROUNDING = 0.005;
 const sayTheSame = (a: unknown, b: unknown): boolean =>
   typeof a === 'number' && typeof b === 'number' ? Math.abs(a - b) <= ROUNDING : a === b;
 
-/** Styles whose resolved values agree in all but rounding, two and more together. */
+/**
+ * Styles whose resolved values agree in all but rounding, two and more together. One that only stands behind
+ * others, worn by no element, does not say the same as what follows it.
+ */
 export const sameStyles = onceFor((document: ProjectDocument): string[][] => {
   const groups: string[][] = [];
+  const worn = new Set(Object.values(document.elements).map(({ style }) => style));
+  const standsBehind = (one: string, other: string): boolean =>
+    !worn.has(one) && followsOneOf(document, other, [one]);
   for (const key of Object.keys(document.styles)) {
     const resolved = resolveInUse(document, key);
     const group = groups.find(([first = '']) => {
+      if (standsBehind(first, key) || standsBehind(key, first)) return false;
       const other = resolveInUse(document, first);
       return PROPERTY_NAMES.every((name) => sayTheSame(resolved[name].value, other[name].value));
     });

@@ -59,3 +59,4 @@ export {
   type RefusedCell,
 } from './typedValue';
 export { mergePatch, standsForAll, takeOutStylePatch } from './mergeStyles';
+export { STARTING_SETS, startingSetPatch, type StartingSet } from './startingSets';

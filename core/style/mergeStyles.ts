@@ -3,7 +3,7 @@ import type { ProjectDocument } from '../document/projectDocument';
 import { BODY_STYLE } from '../document/vocabulary';
 
 /** Whether a style follows one of several, directly or through others. */
-function followsOneOf(
+export function followsOneOf(
   { styles }: ProjectDocument,
   key: string,
   others: readonly string[],

@@ -5,6 +5,7 @@ import StageHeader from '../StageHeader.vue';
 import ColourSheet from './ColourSheet.vue';
 import ElementSheet from './ElementSheet.vue';
 import GatheredView from './GatheredView.vue';
+import StartingSets from './StartingSets.vue';
 import StyleSheet from './StyleSheet.vue';
 
 /** Assigning type to the whole site: text styles, the text elements that wear them, and their colours. */
@@ -22,6 +23,7 @@ const view = ref<View>('sheet');
   <div class="styles">
     <StageHeader title="Styles">
       <template #views><ViewTabs v-model="view" label="Views of Styles" :views="VIEWS" /></template>
+      <template #actions><StartingSets /></template>
       Every kind of text on the site wears a text style. A property is set in a style, or follows:
       what is followed changes with its source, everywhere at once.
     </StageHeader>

@@ -1,0 +1,246 @@
+import type { Patch } from '../document/patch';
+import { pairSeatsOf } from '../document/pairVoices';
+import type { ProjectDocument } from '../document/projectDocument';
+import { PROPERTIES, type PropertyName, type PropertyValues } from '../document/property';
+import { stepNumbers } from '../scale/steps';
+
+/** A style of a starting set. Voices are named by what they are for: the project says which voice that is. */
+interface SetStyle {
+  name: string;
+  follows: string | null;
+  set: PropertyValues;
+}
+
+/** A text element of a starting set: taken over only where the project has none of that name. */
+interface SetElement {
+  name: string;
+  selectors: string[];
+  style: string;
+  parent?: string;
+}
+
+/** A whole set of styles to begin from. */
+export interface StartingSet {
+  key: string;
+  name: string;
+  /** What it is for, and what it does. */
+  about: string;
+  styles: Readonly<Record<string, SetStyle>>;
+  elements: Readonly<Record<string, SetElement>>;
+}
+
+const style = (name: string, follows: string | null, set: PropertyValues): SetStyle => ({
+  name,
+  follows,
+  set,
+});
+
+/** What all sets have: kinds of text that most sites come to. */
+const ELEMENTS: Readonly<Record<string, SetElement>> = {
+  display: { name: 'Display', selectors: ['.display'], style: 'display' },
+  kicker: { name: 'Kicker', selectors: ['.kicker'], style: 'kicker' },
+  'pull-quote': { name: 'Pull quote', selectors: ['.pull-quote'], style: 'pull-quote' },
+  time: { name: 'Time', selectors: ['time'], style: 'time' },
+  hint: { name: 'Hint', selectors: ['.hint'], style: 'hint' },
+  error: { name: 'Error', selectors: ['.error', '[role="alert"]'], style: 'error' },
+};
+
+const KINDS: Readonly<Record<string, SetStyle>> = {
+  display: style('Display', 'heading', { step: 6, lineHeight: 1.02, letterSpacing: -0.02 }),
+  kicker: style('Kicker', 'control', { step: -1, case: 'uppercase', letterSpacing: 0.06 }),
+  'pull-quote': style('Pull quote', 'quote', { step: 3, lineHeight: 1.25 }),
+  time: style('Time', null, { figures: 'tabular-nums' }),
+  hint: style('Hint', 'control', { step: -1, weight: 400, colour: 'quiet' }),
+  error: style('Error', 'small', { colour: 'accent', weight: 600 }),
+};
+
+/** Our own sets, each for a kind of site. Sizes are steps of the project's scale, faces those of its voices. */
+export const STARTING_SETS: readonly StartingSet[] = [
+  {
+    key: 'reading',
+    name: 'Reading',
+    about: 'Long texts: open lines, quiet headings, italics that carry weight.',
+    styles: {
+      ...KINDS,
+      body: style('Body', null, {
+        voice: 'text',
+        weight: 400,
+        slant: 'normal',
+        step: 0,
+        lineHeight: 1.6,
+        letterSpacing: 0,
+        case: 'none',
+        colour: 'ink',
+        wrapping: 'pretty',
+      }),
+      heading: style('Heading', null, {
+        voice: 'heading',
+        weight: 600,
+        lineHeight: 1.2,
+        letterSpacing: -0.005,
+        wrapping: 'balance',
+      }),
+      'heading-1': style('Heading 1', 'heading', { step: 4, lineHeight: 1.1 }),
+      'heading-2': style('Heading 2', 'heading', { step: 2 }),
+      'heading-3': style('Heading 3', 'heading', { step: 1 }),
+      'heading-4': style('Heading 4', 'heading', { step: 0 }),
+      lead: style('Lead', null, { step: 1, lineHeight: 1.5 }),
+      quote: style('Quotation', null, { slant: 'italic', lineHeight: 1.55 }),
+      small: style('Small text', null, { step: -1, lineHeight: 1.5 }),
+      caption: style('Caption', 'small', { colour: 'quiet' }),
+      control: style('Control', null, { voice: 'heading', weight: 600, lineHeight: 1.3 }),
+    },
+    elements: ELEMENTS,
+  },
+  {
+    key: 'reference',
+    name: 'Reference',
+    about:
+      'Texts that are looked things up in: firm headings close together, tables with even figures.',
+    styles: {
+      ...KINDS,
+      body: style('Body', null, {
+        voice: 'text',
+        weight: 400,
+        slant: 'normal',
+        step: 0,
+        lineHeight: 1.5,
+        letterSpacing: 0,
+        case: 'none',
+        colour: 'ink',
+      }),
+      heading: style('Heading', null, {
+        voice: 'heading',
+        weight: 700,
+        lineHeight: 1.2,
+        letterSpacing: 0,
+      }),
+      'heading-1': style('Heading 1', 'heading', { step: 4, lineHeight: 1.1 }),
+      'heading-2': style('Heading 2', 'heading', { step: 3 }),
+      'heading-3': style('Heading 3', 'heading', { step: 2 }),
+      'heading-4': style('Heading 4', 'heading', { step: 1 }),
+      lead: style('Lead', null, { step: 1, lineHeight: 1.45 }),
+      small: style('Small text', null, { step: -1, lineHeight: 1.45 }),
+      caption: style('Caption', 'small', { colour: 'quiet' }),
+      table: style('Table', 'small', { figures: 'lining-nums tabular-nums' }),
+      'table-heading': style('Table heading', 'table', { weight: 700 }),
+      control: style('Control', null, { voice: 'heading', weight: 600, lineHeight: 1.3 }),
+    },
+    elements: ELEMENTS,
+  },
+  {
+    key: 'shop',
+    name: 'Shop',
+    about: 'Things with a price: strong names, prices in even figures, buttons that stand out.',
+    styles: {
+      ...KINDS,
+      body: style('Body', null, {
+        voice: 'text',
+        weight: 400,
+        slant: 'normal',
+        step: 0,
+        lineHeight: 1.5,
+        letterSpacing: 0,
+        case: 'none',
+        colour: 'ink',
+      }),
+      heading: style('Heading', null, {
+        voice: 'heading',
+        weight: 700,
+        lineHeight: 1.15,
+        letterSpacing: -0.01,
+        wrapping: 'balance',
+      }),
+      'heading-1': style('Heading 1', 'heading', { step: 5, lineHeight: 1.05 }),
+      'heading-2': style('Heading 2', 'heading', { step: 3 }),
+      'heading-3': style('Heading 3', 'heading', { step: 1 }),
+      'heading-4': style('Heading 4', 'heading', { step: 0 }),
+      control: style('Control', null, { voice: 'heading', weight: 700, lineHeight: 1.25 }),
+      price: style('Price', null, {
+        voice: 'heading',
+        weight: 600,
+        step: 1,
+        figures: 'lining-nums tabular-nums',
+      }),
+      small: style('Small text', null, { step: -1, lineHeight: 1.45 }),
+      caption: style('Caption', 'small', { colour: 'quiet' }),
+    },
+    elements: {
+      ...ELEMENTS,
+      price: { name: 'Price', selectors: ['.price'], style: 'price' },
+    },
+  },
+  {
+    key: 'product',
+    name: 'Product',
+    about: 'Forms and views that are worked in: small steps between levels, labels that lead.',
+    styles: {
+      ...KINDS,
+      body: style('Body', null, {
+        voice: 'text',
+        weight: 400,
+        slant: 'normal',
+        step: 0,
+        lineHeight: 1.45,
+        letterSpacing: 0,
+        case: 'none',
+        colour: 'ink',
+      }),
+      heading: style('Heading', null, {
+        voice: 'heading',
+        weight: 600,
+        lineHeight: 1.25,
+        letterSpacing: 0,
+      }),
+      'heading-1': style('Heading 1', 'heading', { step: 3, lineHeight: 1.15 }),
+      'heading-2': style('Heading 2', 'heading', { step: 2 }),
+      'heading-3': style('Heading 3', 'heading', { step: 1 }),
+      'heading-4': style('Heading 4', 'heading', { step: 0 }),
+      control: style('Control', null, { voice: 'heading', weight: 600, lineHeight: 1.3 }),
+      label: style('Label', 'control', { step: -1 }),
+      small: style('Small text', null, { step: -1, lineHeight: 1.4 }),
+      caption: style('Caption', 'small', { colour: 'quiet' }),
+      table: style('Table', 'small', { figures: 'tabular-nums' }),
+    },
+    elements: ELEMENTS,
+  },
+];
+
+/** A set's values in a project: its voices and colours, and steps that its scale has; what it has not is left out. */
+function valuesIn(document: ProjectDocument, set: PropertyValues): PropertyValues {
+  const seats = pairSeatsOf(document);
+  const steps = stepNumbers(document.scale);
+  const nearest = (wanted: number): number =>
+    steps.reduce((best, one) => (Math.abs(one - wanted) < Math.abs(best - wanted) ? one : best));
+  const values = Object.entries(set).flatMap(([name, value]): [string, string | number][] => {
+    const { values: takes } = PROPERTIES[name as PropertyName];
+    if (takes.kind === 'step') return [[name, nearest(Number(value))]];
+    if (takes.kind !== 'key') return [[name, value]];
+    const named = { heading: seats?.heading, text: seats?.text }[String(value)] ?? String(value);
+    return Object.hasOwn(document[takes.of], named) ? [[name, named]] : [];
+  });
+  return Object.fromEntries(values) as PropertyValues;
+}
+
+/**
+ * Puts a starting set over a project, in its present voices and scale: its styles take the place of those of
+ * the same key, text elements that the project lacks are added, and all else stays.
+ */
+export function startingSetPatch(
+  document: ProjectDocument,
+  { styles, elements }: StartingSet,
+): Patch {
+  const claimed = new Set(Object.values(document.elements).flatMap(({ selectors }) => selectors));
+  const put = Object.entries(styles).map(([key, { name, follows, set }]): Patch[number] => {
+    const before = document.styles[key];
+    const value = { ...before, name: before?.name ?? name, follows, set: valuesIn(document, set) };
+    return { op: 'add', path: `/styles/${key}`, value };
+  });
+  const added = Object.entries(elements).flatMap(([key, element]): Patch => {
+    const isThere =
+      Object.hasOwn(document.elements, key) || element.selectors.some((one) => claimed.has(one));
+    const value = { ...element, parent: element.parent ?? null };
+    return isThere ? [] : [{ op: 'add', path: `/elements/${key}`, value }];
+  });
+  return [...put, ...added];
+}
