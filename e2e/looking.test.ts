@@ -3,6 +3,7 @@ import type { Browser, Page } from 'puppeteer-core';
 import { violationsOn } from './axe';
 import { eventually, fill, launchBrowser, newPage, press, proofFrame } from './browser';
 import { startLettera, type RunningLettera } from './lettera';
+import { changeProject } from './project';
 
 /** Other ways to look at the proof, what a change has moved, and marks in its margin. */
 
@@ -25,17 +26,7 @@ beforeEach(async () => {
   await proofFrame(page, { asItIs: true });
 });
 
-const address = () => `${lettera.url}/api/v1/projects/tarnholm-light`;
-/** Changes the project behind the back of the page. */
-async function patch(operations: object[]): Promise<void> {
-  const { revision } = (await (await fetch(address())).json()) as { revision: number };
-  const answer = await fetch(address(), {
-    method: 'PATCH',
-    headers: { 'Content-Type': 'application/json-patch+json', 'If-Match': `"${revision}"` },
-    body: JSON.stringify(operations),
-  });
-  expect(await answer.text()).toContain('"revision"');
-}
+const patch = (operations: object[]) => changeProject(lettera, 'tarnholm-light', operations);
 
 const look = async (...choices: string[]) => {
   await press(page, 'Looking');

@@ -4,6 +4,7 @@ import type { ProjectDocument } from '@lettera/core/document';
 import { violationsOn } from './axe';
 import { eventually, fill, launchBrowser, newPage, press, proofFrame } from './browser';
 import { startLettera, type RunningLettera } from './lettera';
+import { changeProject } from './project';
 
 /** The sheet of styles, the text elements, and what is to be put right, in the real interface. */
 
@@ -18,15 +19,7 @@ const projectOf = async () =>
 const stored = async (holds: (document: ProjectDocument) => boolean) =>
   (await eventually(projectOf, ({ document }) => holds(document))).document;
 
-async function patch(operations: object[]): Promise<void> {
-  const { revision } = await projectOf();
-  const answer = await fetch(api(), {
-    method: 'PATCH',
-    headers: { 'Content-Type': 'application/json-patch+json', 'If-Match': `"${revision}"` },
-    body: JSON.stringify(operations),
-  });
-  expect(await answer.text()).toContain('"revision"');
-}
+const patch = (operations: object[]) => changeProject(lettera, 'tarnholm-light', operations);
 
 beforeAll(async () => {
   lettera = await startLettera();

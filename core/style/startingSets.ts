@@ -45,14 +45,55 @@ const ELEMENTS: Readonly<Record<string, SetElement>> = {
   error: { name: 'Error', selectors: ['.error', '[role="alert"]'], style: 'error' },
 };
 
-const KINDS: Readonly<Record<string, SetStyle>> = {
+/** What a set decides; the rest is common to all. */
+interface Decided {
+  body: PropertyValues;
+  heading: PropertyValues;
+  /** Steps of headings 1 to 4, and the line height of the first. */
+  levels: readonly [number, number, number, number];
+  first: number;
+  control?: PropertyValues;
+  small?: PropertyValues;
+  more?: Readonly<Record<string, SetStyle>>;
+}
+
+const stylesOf = ({
+  body,
+  heading,
+  levels,
+  first,
+  control = {},
+  small = {},
+  more = {},
+}: Decided): StartingSet['styles'] => ({
+  body: style('Body', null, {
+    voice: 'text',
+    weight: 400,
+    slant: 'normal',
+    step: 0,
+    letterSpacing: 0,
+    case: 'none',
+    colour: 'ink',
+    ...body,
+  }),
+  heading: style('Heading', null, { voice: 'heading', letterSpacing: 0, ...heading }),
+  ...Object.fromEntries(
+    levels.map((step, i) => [
+      `heading-${i + 1}`,
+      style(`Heading ${i + 1}`, 'heading', { step, ...(i === 0 ? { lineHeight: first } : {}) }),
+    ]),
+  ),
+  control: style('Control', null, { voice: 'heading', weight: 600, lineHeight: 1.3, ...control }),
+  small: style('Small text', null, { step: -1, lineHeight: 1.45, ...small }),
+  caption: style('Caption', 'small', { colour: 'quiet' }),
   display: style('Display', 'heading', { step: 6, lineHeight: 1.02, letterSpacing: -0.02 }),
   kicker: style('Kicker', 'control', { step: -1, case: 'uppercase', letterSpacing: 0.06 }),
   'pull-quote': style('Pull quote', 'quote', { step: 3, lineHeight: 1.25 }),
   time: style('Time', null, { figures: 'tabular-nums' }),
   hint: style('Hint', 'control', { step: -1, weight: 400, colour: 'quiet' }),
   error: style('Error', 'small', { colour: 'accent', weight: 600 }),
-};
+  ...more,
+});
 
 /** Our own sets, each for a kind of site. Sizes are steps of the project's scale, faces those of its voices. */
 export const STARTING_SETS: readonly StartingSet[] = [
@@ -60,36 +101,17 @@ export const STARTING_SETS: readonly StartingSet[] = [
     key: 'reading',
     name: 'Reading',
     about: 'Long texts: open lines, quiet headings, italics that carry weight.',
-    styles: {
-      ...KINDS,
-      body: style('Body', null, {
-        voice: 'text',
-        weight: 400,
-        slant: 'normal',
-        step: 0,
-        lineHeight: 1.6,
-        letterSpacing: 0,
-        case: 'none',
-        colour: 'ink',
-        wrapping: 'pretty',
-      }),
-      heading: style('Heading', null, {
-        voice: 'heading',
-        weight: 600,
-        lineHeight: 1.2,
-        letterSpacing: -0.005,
-        wrapping: 'balance',
-      }),
-      'heading-1': style('Heading 1', 'heading', { step: 4, lineHeight: 1.1 }),
-      'heading-2': style('Heading 2', 'heading', { step: 2 }),
-      'heading-3': style('Heading 3', 'heading', { step: 1 }),
-      'heading-4': style('Heading 4', 'heading', { step: 0 }),
-      lead: style('Lead', null, { step: 1, lineHeight: 1.5 }),
-      quote: style('Quotation', null, { slant: 'italic', lineHeight: 1.55 }),
-      small: style('Small text', null, { step: -1, lineHeight: 1.5 }),
-      caption: style('Caption', 'small', { colour: 'quiet' }),
-      control: style('Control', null, { voice: 'heading', weight: 600, lineHeight: 1.3 }),
-    },
+    styles: stylesOf({
+      body: { lineHeight: 1.6, wrapping: 'pretty' },
+      heading: { weight: 600, lineHeight: 1.2, letterSpacing: -0.005, wrapping: 'balance' },
+      levels: [4, 2, 1, 0],
+      first: 1.1,
+      small: { lineHeight: 1.5 },
+      more: {
+        lead: style('Lead', null, { step: 1, lineHeight: 1.5 }),
+        quote: style('Quotation', null, { slant: 'italic', lineHeight: 1.55 }),
+      },
+    }),
     elements: ELEMENTS,
   },
   {
@@ -97,74 +119,38 @@ export const STARTING_SETS: readonly StartingSet[] = [
     name: 'Reference',
     about:
       'Texts that are looked things up in: firm headings close together, tables with even figures.',
-    styles: {
-      ...KINDS,
-      body: style('Body', null, {
-        voice: 'text',
-        weight: 400,
-        slant: 'normal',
-        step: 0,
-        lineHeight: 1.5,
-        letterSpacing: 0,
-        case: 'none',
-        colour: 'ink',
-      }),
-      heading: style('Heading', null, {
-        voice: 'heading',
-        weight: 700,
-        lineHeight: 1.2,
-        letterSpacing: 0,
-      }),
-      'heading-1': style('Heading 1', 'heading', { step: 4, lineHeight: 1.1 }),
-      'heading-2': style('Heading 2', 'heading', { step: 3 }),
-      'heading-3': style('Heading 3', 'heading', { step: 2 }),
-      'heading-4': style('Heading 4', 'heading', { step: 1 }),
-      lead: style('Lead', null, { step: 1, lineHeight: 1.45 }),
-      small: style('Small text', null, { step: -1, lineHeight: 1.45 }),
-      caption: style('Caption', 'small', { colour: 'quiet' }),
-      table: style('Table', 'small', { figures: 'lining-nums tabular-nums' }),
-      'table-heading': style('Table heading', 'table', { weight: 700 }),
-      control: style('Control', null, { voice: 'heading', weight: 600, lineHeight: 1.3 }),
-    },
+    styles: stylesOf({
+      body: { lineHeight: 1.5 },
+      heading: { weight: 700, lineHeight: 1.2 },
+      levels: [4, 3, 2, 1],
+      first: 1.1,
+      more: {
+        lead: style('Lead', null, { step: 1, lineHeight: 1.45 }),
+        table: style('Table', 'small', { figures: 'lining-nums tabular-nums' }),
+        'table-heading': style('Table heading', 'table', { weight: 700 }),
+      },
+    }),
     elements: ELEMENTS,
   },
   {
     key: 'shop',
     name: 'Shop',
     about: 'Things with a price: strong names, prices in even figures, buttons that stand out.',
-    styles: {
-      ...KINDS,
-      body: style('Body', null, {
-        voice: 'text',
-        weight: 400,
-        slant: 'normal',
-        step: 0,
-        lineHeight: 1.5,
-        letterSpacing: 0,
-        case: 'none',
-        colour: 'ink',
-      }),
-      heading: style('Heading', null, {
-        voice: 'heading',
-        weight: 700,
-        lineHeight: 1.15,
-        letterSpacing: -0.01,
-        wrapping: 'balance',
-      }),
-      'heading-1': style('Heading 1', 'heading', { step: 5, lineHeight: 1.05 }),
-      'heading-2': style('Heading 2', 'heading', { step: 3 }),
-      'heading-3': style('Heading 3', 'heading', { step: 1 }),
-      'heading-4': style('Heading 4', 'heading', { step: 0 }),
-      control: style('Control', null, { voice: 'heading', weight: 700, lineHeight: 1.25 }),
-      price: style('Price', null, {
-        voice: 'heading',
-        weight: 600,
-        step: 1,
-        figures: 'lining-nums tabular-nums',
-      }),
-      small: style('Small text', null, { step: -1, lineHeight: 1.45 }),
-      caption: style('Caption', 'small', { colour: 'quiet' }),
-    },
+    styles: stylesOf({
+      body: { lineHeight: 1.5 },
+      heading: { weight: 700, lineHeight: 1.15, letterSpacing: -0.01, wrapping: 'balance' },
+      levels: [5, 3, 1, 0],
+      first: 1.05,
+      control: { weight: 700, lineHeight: 1.25 },
+      more: {
+        price: style('Price', null, {
+          voice: 'heading',
+          weight: 600,
+          step: 1,
+          figures: 'lining-nums tabular-nums',
+        }),
+      },
+    }),
     elements: {
       ...ELEMENTS,
       price: { name: 'Price', selectors: ['.price'], style: 'price' },
@@ -174,34 +160,17 @@ export const STARTING_SETS: readonly StartingSet[] = [
     key: 'product',
     name: 'Product',
     about: 'Forms and views that are worked in: small steps between levels, labels that lead.',
-    styles: {
-      ...KINDS,
-      body: style('Body', null, {
-        voice: 'text',
-        weight: 400,
-        slant: 'normal',
-        step: 0,
-        lineHeight: 1.45,
-        letterSpacing: 0,
-        case: 'none',
-        colour: 'ink',
-      }),
-      heading: style('Heading', null, {
-        voice: 'heading',
-        weight: 600,
-        lineHeight: 1.25,
-        letterSpacing: 0,
-      }),
-      'heading-1': style('Heading 1', 'heading', { step: 3, lineHeight: 1.15 }),
-      'heading-2': style('Heading 2', 'heading', { step: 2 }),
-      'heading-3': style('Heading 3', 'heading', { step: 1 }),
-      'heading-4': style('Heading 4', 'heading', { step: 0 }),
-      control: style('Control', null, { voice: 'heading', weight: 600, lineHeight: 1.3 }),
-      label: style('Label', 'control', { step: -1 }),
-      small: style('Small text', null, { step: -1, lineHeight: 1.4 }),
-      caption: style('Caption', 'small', { colour: 'quiet' }),
-      table: style('Table', 'small', { figures: 'tabular-nums' }),
-    },
+    styles: stylesOf({
+      body: { lineHeight: 1.45 },
+      heading: { weight: 600, lineHeight: 1.25 },
+      levels: [3, 2, 1, 0],
+      first: 1.15,
+      small: { lineHeight: 1.4 },
+      more: {
+        label: style('Label', 'control', { step: -1 }),
+        table: style('Table', 'small', { figures: 'tabular-nums' }),
+      },
+    }),
     elements: ELEMENTS,
   },
 ];
