@@ -106,6 +106,7 @@ async function tryDecisions(
     'line-height': '77.5px',
     'letter-spacing': '7.5px',
     'text-transform': 'lowercase',
+    'font-variant-numeric': 'ordinal',
   };
   const plain = (selector: string) =>
     selector
