@@ -37,7 +37,12 @@ export async function serveSite(
       files = unzipSync(new Uint8Array(await bundle.arrayBuffer()));
       site.files = files;
     },
-    close: () => new Promise((resolve) => server.close(() => resolve())),
+    close: () =>
+      new Promise((resolve) => {
+        server.close(() => resolve());
+        // A browser opens connections ahead, which would be waited for.
+        server.closeAllConnections();
+      }),
   };
   await site.deliver();
   return site;
