@@ -259,12 +259,18 @@ describe('a long page', () => {
     const moment = await page.evaluateHandle(() => {
       const seen = { far: 0, first: '' };
       const proof = document.querySelector('iframe')?.contentDocument;
+      const sizeOfFirst = () => {
+        const first = proof?.querySelector('p.lead');
+        return first ? getComputedStyle(first).fontSize : '';
+      };
       if (!proof) throw new Error('There is no proof');
+      const before = sizeOfFirst();
       new MutationObserver(() => {
         const count = proof.querySelectorAll('[data-lettera-far]').length;
-        const first = proof.querySelector('p.lead');
-        if (count <= seen.far || !first) return;
-        Object.assign(seen, { far: count, first: getComputedStyle(first).fontSize });
+        const first = sizeOfFirst();
+        // What else comes meanwhile sets far parts aside too, and leaves the size as it was.
+        if (count <= seen.far || first === before) return;
+        Object.assign(seen, { far: count, first });
       }).observe(proof.body, {
         attributes: true,
         subtree: true,
