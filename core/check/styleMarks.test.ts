@@ -2,7 +2,14 @@ import { describe, expect, test } from '@jest/globals';
 import { applyChange } from '../change';
 import { newDocument, type Patch, type ProjectDocument } from '../document';
 import { face, family, seatedDocument } from '../testing/documents';
-import { mergePatch, resolveInUse, standsForAll, takeOutStylePatch } from '../style';
+import {
+  mergeAllPatch,
+  mergePatch,
+  resolveInUse,
+  sameStyles,
+  standsForAll,
+  takeOutStylePatch,
+} from '../style';
 import { judge, marksOf, setAsidePatch, takeUpPatch, type Evidence, type Mark } from '.';
 
 const changed = (patch: Patch, document = seatedDocument()) =>
@@ -113,6 +120,31 @@ describe('styles that look the same', () => {
         Object.entries(resolveInUse(of, 'heir')).map(([name, { value }]) => [name, value]),
       );
     expect(look(after)).toEqual(look(document));
+  });
+
+  test('become one of each group at once, also where one that goes follows another that goes', () => {
+    const document = changed([
+      ...twin,
+      {
+        op: 'add',
+        path: '/styles/heir-2',
+        value: { name: 'Heir 2', follows: 'twin', set: { weight: 620 } },
+      },
+      {
+        op: 'add',
+        path: '/elements/heirs',
+        value: { name: 'Heirs', selectors: ['.h'], style: 'heir', parent: null },
+      },
+    ]);
+    const groups = sameStyles(document);
+    expect(groups).toEqual([
+      ['lead', 'twin'],
+      ['heir', 'heir-2'],
+    ]);
+    const after = changed(mergeAllPatch(document, groups), document);
+    expect(sameStyles(after)).toEqual([]);
+    expect(after.styles['heir']?.follows).toBe('lead');
+    expect([after.styles['twin'], after.styles['heir-2']]).toEqual([undefined, undefined]);
   });
 
   test('keep the one that the others follow, and the body always', () => {

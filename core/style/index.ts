@@ -58,5 +58,5 @@ export {
   type CellRange,
   type RefusedCell,
 } from './typedValue';
-export { mergePatch, standsForAll, takeOutStylePatch } from './mergeStyles';
+export { mergeAllPatch, mergePatch, standsForAll, takeOutStylePatch } from './mergeStyles';
 export { STARTING_SETS, startingSetPatch, type StartingSet } from './startingSets';

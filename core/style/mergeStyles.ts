@@ -41,6 +41,19 @@ export function mergePatch(
   ];
 }
 
+/** Makes one style of each of several groups at once: what goes with one group is not changed for another. */
+export function mergeAllPatch(document: ProjectDocument, groups: readonly string[][]): Patch {
+  const merges = groups.map((group) => {
+    const kept = standsForAll(document, group);
+    return { kept, others: group.filter((key) => key !== kept) };
+  });
+  const goes = merges.flatMap(({ others }) => others);
+  const changes = merges.flatMap(({ kept, others }) => mergePatch(document, kept, others));
+  return changes
+    .filter(({ path }) => !goes.some((key) => path === `/styles/${key}/follows`))
+    .sort((a, b) => Number(a.op === 'remove') - Number(b.op === 'remove'));
+}
+
 /**
  * Takes a style out: its elements wear what it followed, else the body's style, and the styles that followed
  * it follow on.

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { PROPERTIES, type Patch } from '@lettera/core/document';
 import {
+  mergeAllPatch,
   mergePatch,
   redundant,
   sameStyles,
@@ -33,6 +34,8 @@ interface List {
   about: string;
   none: string;
   all: string;
+  /** Puts all right at once, where that is more than one after the other. */
+  together?: Patch;
   found: Found[];
 }
 
@@ -73,6 +76,7 @@ const lists = computed<List[]>(() => {
       about: 'They agree in everything but for rounding.',
       none: 'No two styles come to the same.',
       all: 'Make one of each',
+      together: mergeAllPatch(document, sameStyles(document)),
       found: sameStyles(document).map((group) => {
         const kept = standsForAll(document, group);
         const others = group.filter((key) => key !== kept);
@@ -116,7 +120,7 @@ function open(style: string): void {
         <DoButton
           v-if="list.found.length > 1"
           :label="list.all"
-          @click="project.change(list.found.flatMap(({ patch }) => patch))"
+          @click="project.change(list.together ?? list.found.flatMap(({ patch }) => patch))"
         />
       </h2>
       <p v-if="list.found.length === 0" class="small quiet">{{ list.none }}</p>
