@@ -21,7 +21,7 @@ const { page } = await newPage(browser);
 const { scale } = (await ask<Project>(lettera, `/projects/${SAMPLE}`)).document;
 
 const open = async (stage: string): Promise<void> => {
-  await page.goto(`${lettera.url}/p/${SAMPLE}/${stage}`);
+  await page.goto(`${lettera.url}/p/${SAMPLE}/${stage}?page=home`);
   await proofFrame(page, { asItIs: true });
 };
 
