@@ -82,6 +82,9 @@ test('a waypoint is named, compared with, shown by a key, and gone back to and f
   );
   await open();
   await press(page, 'Out: Before the winter');
+  await press(page, 'Keep Before the winter');
+  await press(page, 'Out: Before the winter');
+  await press(page, 'Out for good: Before the winter');
   await page.waitForFunction(() => !document.body.textContent?.includes('Compare'));
   expect(errors).toEqual([]);
 }, 90_000);

@@ -61,7 +61,8 @@ async function open(): Promise<void> {
   try {
     await project.open(asked);
     rememberProject(asked);
-    proof.style = null;
+    // What was looked at in another project says nothing here.
+    Object.assign(proof, { style: null, before: false, change: null });
     showAsked();
   } catch (error) {
     failed.value = (error as Error).message;

@@ -32,6 +32,9 @@ async function read(): Promise<void> {
   }
 }
 watch(() => project.stored?.revision, read, { immediate: true });
+/** The waypoint that is to be taken out: that cannot be undone, and is asked once more. */
+const leaving = ref<string | null>(null);
+
 /** Puts a waypoint beside the page, and tells what differs. */
 function compare(id: string, close: () => void): void {
   waypoints.chosen = id;
@@ -94,10 +97,19 @@ async function goBack(id: string, close: () => void): Promise<void> {
             @click="goBack(one.id, close)"
           />
           <DoButton
+            v-if="leaving !== one.id"
             label="Out"
             :aria-label="`Out: ${one.name}`"
-            @click="waypoints.remove(one.id)"
+            @click="leaving = one.id"
           />
+          <template v-else>
+            <DoButton
+              label="Out for good"
+              :aria-label="`Out for good: ${one.name}`"
+              @click="waypoints.remove(one.id)"
+            />
+            <DoButton label="Keep" :aria-label="`Keep ${one.name}`" @click="leaving = null" />
+          </template>
         </span>
       </li>
     </ul>
