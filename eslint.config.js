@@ -64,7 +64,7 @@ const FOLDERS = {
     measure: ['font', 'document', 'css'],
     scale: ['document'],
     pairing: ['measure', 'style', 'document'],
-    style: ['scale', 'document'],
+    style: ['scale', 'document', 'css'],
     fallback: ['style', 'font', 'document'],
     change: ['style', 'scale', 'font', 'document'],
     deliver: ['fallback', 'style', 'scale', 'font', 'document', 'css'],

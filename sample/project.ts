@@ -101,7 +101,9 @@ export function sampleDocument(): ProjectDocument {
     ink: { name: 'Ink', light: '#17222b', dark: '#e6ecef' },
     quiet: { name: 'Slate', light: '#50616d', dark: '#a3b3bd' },
     accent: { name: 'Lantern red', light: '#9c2f1f', dark: '#f2a08c' },
+    'on-accent': { name: 'On lantern red', light: '#fffaf7', dark: '#10181d' },
     ground: { name: 'Ground', light: '#fdfdfb', dark: '#10181d' },
+    panel: { name: 'Panel', light: '#f1f3f1', dark: '#19242b' },
   };
   return document;
 }

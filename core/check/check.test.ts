@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { face, family, seatedDocument } from '../testing/documents';
-import { contrastRatio, marksOf } from '.';
+import { contrastRatio } from '../style';
+import { marksOf } from '.';
 
 const rules = (document = seatedDocument()) => marksOf(document).map(({ rule }) => rule);
 
@@ -30,9 +31,9 @@ describe('marks', () => {
     const document = seatedDocument();
     Object.assign(document.colours['quiet'] ?? {}, { light: '#9aa5ad', dark: '#333b40' });
     const low = () => marksOf(document).filter(({ rule }) => rule === 'low-contrast');
-    expect(low().map(({ style }) => style)).toEqual(['caption']);
+    expect(low().map(({ style }) => style)).toEqual(['caption', 'link-visited']);
     document.delivery.dark = true;
-    expect(low()).toHaveLength(2);
+    expect(low()).toHaveLength(4);
   });
 
   test('contrast is that of WCAG 2.2, with alpha laid on the ground', () => {

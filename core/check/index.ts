@@ -27,7 +27,6 @@ import { capitalText, lightText, spacedText } from './runningText';
 import { unusedFace } from './unusedFace';
 import { loneLine } from './loneLine';
 
-export { contrastRatio } from './lowContrast';
 export { LEAST_RATIO } from './closeLevels';
 export type { Evidence, Mark, Readings, Remedy, SetPage } from './mark';
 

@@ -4,6 +4,7 @@ import type { LineReadings } from '../fallback/pinLine';
 import type { FallbackPlan } from '../fallback/plan';
 import type { FaceReading } from '../font/reading';
 import type { FamilyMeasures } from '../measure/family';
+import type { FoundGrounds } from '../style/inkUses';
 import type { SetText } from '../style/lineMeasure';
 
 /** A change that puts right what a mark is about. */
@@ -44,6 +45,8 @@ export interface SetPage {
   width: number;
   /** By style; styles that the page has no text in are left out. */
   texts: Readonly<Record<string, SetText>>;
+  /** Grounds that its texts stand on, by style. */
+  grounds?: FoundGrounds;
 }
 
 /** What is known beyond the document: rules that need what is not there make no marks. */

@@ -117,8 +117,9 @@ test('text that no zoom doubles is named with its windows, and passes with the b
   expect(marks(project(), 'zoom')).toEqual([]);
   const found = marks(document, 'zoom');
   expect(found.map(({ message }) => message.replace(/ no zoom.*/, ''))).toEqual([
-    'Heading 2: in windows from 1076 to 2209 px',
+    'Pull quote and Heading 2: in windows from 1076 to 2209 px',
     'Heading 1: in windows from 746 to 2559 px',
+    'Display: in windows from 653 to 2559 px',
   ]);
   expect(marks(found.reduce(putRight, document), 'zoom')).toEqual([]);
 });
@@ -132,7 +133,7 @@ describe('small text', () => {
     const found = marks(document, 'small-text');
     expect(found.map(({ message }) => message)).toEqual([
       'Body: 15 px at 360 px is hard to read. Body text wants 16 px.',
-      'Table, Table heading, Caption, Small text, Label and Code: 11 px at 1280 px is hard to read. Any text wants 12 px.',
+      'Kicker, Table, Table heading, Figures in tables, Caption, Small text, Label, Error, Small button, Code and Keyboard: 11 px at 1280 px is hard to read. Any text wants 12 px.',
     ]);
     const after = found.reduce(putRight, document);
     expect(marks(after, 'small-text')).toEqual([]);

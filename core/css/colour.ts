@@ -1,4 +1,4 @@
-import { blend, formatRgb, parse, type Color } from 'culori';
+import { blend, formatHex, formatHex8, formatRgb, parse, type Color } from 'culori';
 import { isWhole, TOKEN, tokensOf, type Token } from './whole';
 
 /** Functions that write a colour by its components. CSS Color 4 §4.1. */
@@ -70,4 +70,15 @@ export const composited = (ground: string, layers: readonly string[]): string =>
 export function isCssColour(source: string): boolean {
   const tokens = tokensOf(source.trim());
   return isWhole(tokens) && isColourSyntax(tokens) && read(source) !== undefined;
+}
+
+/** A colour in hexadecimal, without its alpha. @throws RangeError when it is none */
+export const hexOf = (source: string): string => formatHex(colourOf(source));
+
+/** A colour in hexadecimal that lets through as much as another. @throws RangeError when one is none */
+export function withAlphaOf(source: string, other: string): string {
+  const { alpha } = colourOf(other);
+  return alpha === undefined || alpha === 1
+    ? hexOf(source)
+    : formatHex8({ ...colourOf(source), alpha });
 }

@@ -7,6 +7,7 @@ import {
   isLayerName,
   isPlainName,
   selectorsFault,
+  selectorTexts,
   subjectsOf,
   tokensOf,
 } from '.';
@@ -77,6 +78,7 @@ describe('selectors', () => {
     ':not(script)',
     'li:nth-child(2n + 1 of .tide)',
     'a:hover',
+    'hr',
     '*',
   ])('may be %s', (value) => expect(selectorsFault(value)).toBeNull());
 
@@ -124,6 +126,11 @@ describe('selectors', () => {
     ['f[x)', false],
     ['{ a; }', true],
   ])('%s is closed: %s', (css, closed) => expect(isClosed(tokensOf(css))).toBe(closed));
+
+  test('an escaped bracket opens nothing, so that what follows it still parts the list', () => {
+    expect(selectorsFault('\\(,')).not.toBeNull();
+    expect(selectorTexts('.a\\(, .b')).toEqual(['.a\\(', '.b']);
+  });
 
   test('a script stands aside where only part of a list of alternatives is one', () => {
     expect(selectorsFault(':is(p, script)')).toBeNull();

@@ -1,4 +1,4 @@
-export { colourOf, composited, isCssColour } from './colour';
+export { colourOf, composited, hexOf, isCssColour, withAlphaOf } from './colour';
 export { isLayerName, isPlainName } from './name';
 export { compareSpecificity, specificityOf, type Specificity } from './specificity';
 export { selectorsFault, selectorTexts, subjectsOf, type Subject } from './selector';

@@ -1,10 +1,13 @@
 import parse from 'css-tree/selector-parser';
 import type { CssNode } from 'css-tree';
-import { isWhole, tokensOf } from './whole';
+import { isWhole, TOKEN, tokensOf } from './whole';
 
-/** Elements whose text no visitor sees, or that have none: nothing about their type can be decided. */
+/**
+ * Elements whose text no visitor sees, or that have none: nothing about their type can be decided. A thematic
+ * break, `hr`, is a line like those of text styles, and has one.
+ */
 const WITHOUT_TEXT = new Set(
-  'area audio base br canvas col colgroup embed head hr iframe img link map meta noscript object param picture script source style svg template title track video wbr'.split(
+  'area audio base br canvas col colgroup embed head iframe img link map meta noscript object param picture script source style svg template title track video wbr'.split(
     ' ',
   ),
 );
@@ -53,16 +56,22 @@ function pseudoElementIn(node: CssNode): boolean {
   return childrenOf(node).some(pseudoElementIn);
 }
 
-/** Commas of a whole piece of CSS that stand in no bracket. */
-function topLevelCommas(source: string): number {
+const OPENING = new Set(
+  ['Function', 'LeftParenthesis', 'LeftSquareBracket'].map((name) => TOKEN[name]),
+);
+const CLOSING = new Set(['RightParenthesis', 'RightSquareBracket'].map((name) => TOKEN[name]));
+
+/** A whole piece of CSS, parted at the commas that stand in no bracket. */
+function partedAtCommas(source: string): string[] {
+  const texts: string[] = [''];
   let depth = 0;
-  let commas = 0;
-  for (const { text } of tokensOf(source)) {
-    if (/[([]$/.test(text)) depth++;
-    else if (text === ')' || text === ']') depth--;
-    else if (text === ',' && depth === 0) commas++;
+  for (const { type, text } of tokensOf(source)) {
+    if (OPENING.has(type)) depth++;
+    else if (CLOSING.has(type)) depth--;
+    if (type === TOKEN['Comma'] && depth === 0) texts.push('');
+    else texts[texts.length - 1] += text;
   }
-  return commas;
+  return texts;
 }
 
 /**
@@ -79,9 +88,8 @@ export function selectorsFault(source: string): string | null {
     return notCss;
   }
   // The parser lets a list end in a comma, which makes the whole of it no selector.
-  const commas = topLevelCommas(source);
   const selectors = childrenOf(list);
-  if (selectors.length !== commas + 1) return notCss;
+  if (selectors.length !== partedAtCommas(source).length) return notCss;
   return selectors.map(selectorFault).reduce((first, fault) => first ?? fault, null);
 }
 
@@ -118,14 +126,7 @@ const unescaped = (name: string): string =>
   );
 
 /** The selectors of a list, each as it is written; as many as there are commas that part them. */
-export function selectorTexts(list: string): string[] {
-  const texts: string[] = [''];
-  let depth = 0;
-  for (const { text } of tokensOf(list)) {
-    if (/[([]$/.test(text)) depth++;
-    else if (text === ')' || text === ']') depth--;
-    if (text === ',' && depth === 0) texts.push('');
-    else texts[texts.length - 1] += text;
-  }
-  return texts.map((text) => text.trim()).filter(Boolean);
-}
+export const selectorTexts = (list: string): string[] =>
+  partedAtCommas(list)
+    .map((text) => text.trim())
+    .filter(Boolean);

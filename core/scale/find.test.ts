@@ -169,9 +169,9 @@ describe('finding a scale', () => {
     const off = found.steps.map((step) => offAt(step, 'large'));
     expect(Math.max(...off)).toBe(off[5]);
     const document = seatedDocument();
-    const patch = foundScalePatch(document.scale, found, [4], [-1, 5]);
+    const patch = foundScalePatch(document.scale, found, [4], [-1, 6]);
     const { scale } = applyChange(document, patch).document;
-    expect(scale.up).toBe(5);
+    expect(scale.up).toBe(6);
     for (const end of ENDS) {
       for (const { number, found: wanted, given } of found.steps) {
         const size = stepByNumber(scale, number)[end];

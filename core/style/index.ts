@@ -60,3 +60,8 @@ export {
 } from './typedValue';
 export { mergeAllPatch, mergePatch, standsForAll, takeOutStylePatch } from './mergeStyles';
 export { STARTING_SETS, startingSetPatch, type StartingSet } from './startingSets';
+export { contrastRatio, leastContrast } from './contrast';
+export { groundColour, groundsOf } from './grounds';
+export { inkUses, usesByInk, type FoundGrounds, type InkUse } from './inkUses';
+export { proposedInks, type NeedOn, type ProposedInk } from './inks';
+export { usersOfColour } from './colourUsers';

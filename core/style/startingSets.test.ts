@@ -33,7 +33,10 @@ describe.each(STARTING_SETS)('the starting set $name', (set) => {
       { op: 'replace', path: '/styles/heading-1/set/step', value: 2 },
       { op: 'replace', path: '/styles/heading-2/set/step', value: 1 },
       { op: 'replace', path: '/styles/heading-3/set/step', value: 1 },
+      { op: 'replace', path: '/styles/display/set/step', value: 2 },
+      { op: 'replace', path: '/styles/pull-quote/set/step', value: 2 },
       { op: 'replace', path: '/scale/up', value: 2 },
+      { op: 'remove', path: '/elements/kicker' },
       {
         op: 'add',
         path: '/styles/own',
@@ -44,14 +47,18 @@ describe.each(STARTING_SETS)('the starting set $name', (set) => {
         path: '/elements/mine',
         value: { name: 'Mine', selectors: ['.kicker'], style: 'own', parent: null },
       },
-      { op: 'remove', path: '/styles/caption/set/colour' },
+      ...['caption', 'link-visited'].map((key) => ({
+        op: 'remove' as const,
+        path: `/styles/${key}/set/colour`,
+      })),
+      { op: 'remove', path: '/styles/rule/set/lineColour' },
       { op: 'remove', path: '/colours/quiet' },
     ]);
     const { document: after } = applyChange(document, startingSetPatch(document, set));
     expect(after.styles['heading']?.set.voice).toBe('loud');
     expect(after.styles['heading-1']?.set.step).toBe(2);
     expect(after.styles['own']?.set).toEqual({ weight: 611 });
-    expect(after.styles['hint']?.set.colour).toBeUndefined();
+    expect(after.styles['caption']?.set.colour).toBeUndefined();
     // What the designer's own element meets is not claimed again.
     expect(after.elements['kicker']).toBeUndefined();
     expect(after.elements['pull-quote']?.style).toBe('pull-quote');

@@ -41,7 +41,7 @@ const ELEMENTS: Readonly<Record<string, SetElement>> = {
   kicker: { name: 'Kicker', selectors: ['.kicker'], style: 'kicker' },
   'pull-quote': { name: 'Pull quote', selectors: ['.pull-quote'], style: 'pull-quote' },
   time: { name: 'Time', selectors: ['time'], style: 'time' },
-  hint: { name: 'Hint', selectors: ['.hint'], style: 'hint' },
+  hint: { name: 'Hint', selectors: ['.hint'], style: 'caption' },
   error: { name: 'Error', selectors: ['.error', '[role="alert"]'], style: 'error' },
 };
 
@@ -56,6 +56,9 @@ interface Decided {
   small?: PropertyValues;
   more?: Readonly<Record<string, SetStyle>>;
 }
+
+/** Lists stand a little closer than running text. */
+const inLists = (running = 1.5): number => Number((running - 0.05).toFixed(2));
 
 const stylesOf = ({
   body,
@@ -89,9 +92,9 @@ const stylesOf = ({
   display: style('Display', 'heading', { step: 6, lineHeight: 1.02, letterSpacing: -0.02 }),
   kicker: style('Kicker', 'control', { step: -1, case: 'uppercase', letterSpacing: 0.06 }),
   'pull-quote': style('Pull quote', 'quote', { step: 3, lineHeight: 1.25 }),
+  list: style('List', null, { lineHeight: inLists(body.lineHeight) }),
   time: style('Time', null, { figures: 'tabular-nums' }),
-  hint: style('Hint', 'control', { step: -1, weight: 400, colour: 'quiet' }),
-  error: style('Error', 'small', { colour: 'accent', weight: 600 }),
+  error: style('Error', 'small', { colour: 'accent', weight: 700 }),
   ...more,
 });
 

@@ -143,6 +143,8 @@ describe('following', () => {
     expect(node('code', 'pre code')).toBe('code-block');
     expect(node('h2')).toBe('h2');
     expect(node('marquee')).toBeNull();
+    const link = 'a:not(.button):not(nav a):not(.site-title)';
+    expect(node(link, `${link}:hover`)).toBe('link');
   });
 });
 
@@ -154,7 +156,7 @@ describe('what the styles ask for', () => {
       '700 normal',
       '400 italic',
     ]);
-    expect(text?.requests[2]?.styles).toEqual(['quote', 'emphasis']);
+    expect(text?.requests[2]?.styles).toEqual(['quote', 'pull-quote', 'emphasis']);
   });
 
   test('all that a voice answers, with bold inside italics counted in, what most styles ask first', () => {

@@ -21,7 +21,7 @@ import {
 import { outlineMoved } from './moved';
 import { ProofSheet, type ProofState } from './proofSheet';
 import { viewportHeight } from './shiftIn';
-import { setTextsOf } from './setTexts';
+import { groundsOfTexts, setTextsOf } from './setTexts';
 
 /** How a page is shown otherwise than the proof is. */
 export interface Look {
@@ -209,7 +209,12 @@ async function measureTexts(): Promise<void> {
   await current.fonts.ready;
   if (asked !== state.value || current !== page()) return;
   const title = project.pages.find(({ slug }) => slug === proof.page)?.title ?? proof.page;
-  proof.setPage = { title, width: width.value, texts: setTextsOf(asked.document, current) };
+  proof.setPage = {
+    title,
+    width: width.value,
+    texts: setTextsOf(asked.document, current),
+    grounds: groundsOfTexts(asked.document, current),
+  };
 }
 
 /** How long the proof rests before it is measured, milliseconds. */

@@ -125,3 +125,36 @@ export function setTextsOf(document: ProjectDocument, page: Document): Record<st
     ]),
   );
 }
+
+/** Keys of the colours that styles put behind text, by the element of the page that has one. */
+function groundAround(document: ProjectDocument, node: Element): string | null {
+  for (let found = styledElement(document, node); found;) {
+    const style = document.elements[found.key]?.style;
+    const ground = style ? resolveStyle(document, style).ground : null;
+    if (ground && carries(ground)) return ground.value;
+    const { parentElement } = found.node;
+    found = parentElement && styledElement(document, parentElement);
+  }
+  return null;
+}
+
+/** The grounds of styles that text of each style stands on, on a page; those of the page itself are left out. */
+export function groundsOfTexts(
+  document: ProjectDocument,
+  page: Document,
+): Record<string, string[]> {
+  const styles = Object.keys(document.styles);
+  if (!styles.some((style) => carries(resolveStyle(document, style).ground))) return {};
+  const grounds = new Map<string, Set<string>>();
+  const walker = page.createTreeWalker(page.body, NodeFilter.SHOW_TEXT);
+  for (let texts = 0; texts < MOST_TEXTS && walker.nextNode();) {
+    const parent = walker.currentNode.parentElement;
+    if (!walker.currentNode.nodeValue?.trim() || !parent || isFar(parent)) continue;
+    texts++;
+    const found = styledElement(document, parent);
+    const style = document.elements[found?.key ?? '']?.style;
+    const ground = groundAround(document, parent);
+    if (style && ground) grounds.set(style, (grounds.get(style) ?? new Set()).add(ground));
+  }
+  return Object.fromEntries([...grounds].map(([style, found]) => [style, [...found]]));
+}

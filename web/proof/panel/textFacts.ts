@@ -1,4 +1,4 @@
-import { contrastRatio } from '@lettera/core/check';
+import { contrastRatio } from '@lettera/core/style';
 import {
   descriptorOf,
   PROPERTIES,

@@ -1,39 +1,115 @@
 <script setup lang="ts">
-import { contrastRatio } from '@lettera/core/check';
+import { hexOf, withAlphaOf } from '@lettera/core/css';
 import { slug } from '@lettera/core/deliver';
-import { freeKey, GROUND, INK } from '@lettera/core/document';
+import { freeKey, GROUND, INK, type Patch } from '@lettera/core/document';
+import {
+  contrastRatio,
+  groundColour,
+  inkUses,
+  proposedInks,
+  usersOfColour,
+  type InkUse,
+} from '@lettera/core/style';
 import InputText from 'primevue/inputtext';
 import { computed, ref } from 'vue';
 import DoButton from '../../control/DoButton.vue';
 import { count } from '../../control/figures';
+import { useLayer } from '../../store/layer';
 import { useProject } from '../../store/project';
+import { useProof } from '../../store/proof';
 
-/** The colours that styles may take, on both grounds, each with its contrast there. */
+/** The colours of the project: text on its grounds with the contrast it has and needs, and the grounds themselves. */
 const project = useProject();
+const proof = useProof();
+const layer = useLayer('styles: colour pointed at');
 const name = ref('');
 
-const GROUNDS = ['light', 'dark'] as const;
+const SIDES = ['light', 'dark'] as const;
+type Side = (typeof SIDES)[number];
+
+/** Text of one colour on one ground: the hardest of its uses there stands for all. */
+interface OnGround {
+  ground: string;
+  name: string;
+  least: number;
+  styles: string[];
+  ratio: Record<Side, number>;
+}
+
+const styleName = (key: string): string => project.document?.styles[key]?.name ?? key;
 
 const rows = computed(() => {
-  const document = project.shown;
+  const document = project.document;
   if (!document) return [];
-  const ground = document.colours[GROUND];
-  return Object.entries(document.colours).map(([key, colour]) => ({
-    key,
-    colour,
-    users: Object.values(document.styles).filter(({ set }) => set.colour === key).length,
-    contrast: (side: 'light' | 'dark') =>
-      key === GROUND || !ground
-        ? ''
-        : `${contrastRatio(colour[side], ground[side]).toFixed(2)} to 1`,
-  }));
+  const uses = inkUses(document, proof.setPage?.grounds);
+  return Object.entries(document.colours).map(([key, colour]) => {
+    const own = uses.filter(({ ink }) => ink === key);
+    const byGround = new Map<string, InkUse[]>();
+    for (const use of own) byGround.set(use.ground, [...(byGround.get(use.ground) ?? []), use]);
+    const grounds = [...byGround].map(([ground, all]): OnGround => {
+      const on = (side: Side) => contrastRatio(colour[side], groundColour(document, ground, side));
+      return {
+        ground,
+        name: document.colours[ground]?.name ?? ground,
+        least: Math.max(...all.map(({ least }) => least)),
+        styles: all.map(({ style }) => styleName(style)),
+        ratio: { light: on('light'), dark: on('dark') },
+      };
+    });
+    const needsOn = (side: Side) =>
+      own.map(({ ground, least }) => ({ ground: groundColour(document, ground, side), least }));
+    const proposed = (side: Side) => {
+      const { softer, stronger } =
+        own.length > 0
+          ? proposedInks(colour[side], needsOn(side))
+          : { softer: null, stronger: null };
+      return [
+        { label: 'Softer', ink: softer },
+        { label: 'Stronger', ink: stronger },
+      ].flatMap(({ label, ink }) => (ink ? [{ label, ...ink }] : []));
+    };
+    const users = usersOfColour(document, key);
+    return {
+      key,
+      colour,
+      grounds,
+      proposed: { light: proposed('light'), dark: proposed('dark') },
+      users,
+      isFree: users.length === 0 && key !== INK && key !== GROUND,
+    };
+  });
 });
 
-function set(key: string, side: 'light' | 'dark', event: Event): void {
+const setTo = (key: string, side: Side, value: string): Patch => [
+  { op: 'replace', path: `/colours/${key}/${side}`, value },
+];
+
+function type(key: string, side: Side, event: Event): void {
   const field = event.target as HTMLInputElement;
+  const before = project.document?.colours[key]?.[side] ?? '';
   const value = field.value.trim();
-  const taken = project.change([{ op: 'replace', path: `/colours/${key}/${side}`, value }]);
-  if (!taken) field.value = project.document?.colours[key]?.[side] ?? '';
+  if (value !== before && !project.change(setTo(key, side, value))) field.value = before;
+}
+
+/** A colour picked by eye keeps what the one before it let through. */
+const picked = (key: string, side: Side, event: Event): Patch =>
+  setTo(
+    key,
+    side,
+    withAlphaOf(
+      (event.target as HTMLInputElement).value,
+      project.document?.colours[key]?.[side] ?? '#000',
+    ),
+  );
+
+function rename(key: string, event: Event): void {
+  const field = event.target as HTMLInputElement;
+  const before = project.document?.colours[key]?.name ?? '';
+  const value = field.value.trim();
+  if (value === before) return;
+  const taken =
+    value !== '' && project.change([{ op: 'replace', path: `/colours/${key}/name`, value }]);
+  if (!taken) field.value = before;
 }
 
 function add(): void {
@@ -58,37 +134,90 @@ function add(): void {
     <table class="figures-table">
       <thead>
         <tr>
-          <th>Colour</th>
-          <template v-for="side in GROUNDS" :key="side">
-            <th>On the {{ side }} ground</th>
-            <th class="figure">Contrast</th>
-          </template>
-          <th>Used by</th>
+          <th scope="col">Colour</th>
+          <th scope="col">Light ground</th>
+          <th scope="col">Dark ground</th>
+          <th scope="col">As text, on</th>
+          <th scope="col" class="figure">Light</th>
+          <th scope="col" class="figure">Dark</th>
+          <th scope="col" class="figure">Needed</th>
+          <th scope="col">Used by</th>
         </tr>
       </thead>
-      <tbody>
-        <tr v-for="row in rows" :key="row.key">
-          <td>{{ row.colour.name }}</td>
-          <template v-for="side in GROUNDS" :key="side">
-            <td>
+      <tbody v-for="row in rows" :key="row.key" :data-colour="row.key">
+        <tr v-for="(on, i) in row.grounds.length ? row.grounds : [null]" :key="on?.ground ?? ''">
+          <template v-if="i === 0">
+            <td :rowspan="Math.max(1, row.grounds.length)">
+              <InputText
+                :model-value="row.colour.name"
+                size="small"
+                fluid
+                maxlength="60"
+                :aria-label="`Name of ${row.colour.name}`"
+                @change="rename(row.key, $event)"
+              />
+            </td>
+            <td v-for="side in SIDES" :key="side" :rowspan="Math.max(1, row.grounds.length)">
               <span class="line">
-                <span class="swatch" :style="{ background: row.colour[side] }" />
+                <input
+                  type="color"
+                  class="swatch"
+                  :value="hexOf(row.colour[side])"
+                  :aria-label="`Pick ${row.colour.name} by eye, on the ${side} ground`"
+                  @input="layer.show(picked(row.key, side, $event))"
+                  @change="layer.take(picked(row.key, side, $event))"
+                />
                 <InputText
                   :model-value="row.colour[side]"
                   size="small"
+                  spellcheck="false"
                   :aria-label="`${row.colour.name} on the ${side} ground`"
-                  @change="set(row.key, side, $event)"
+                  @change="type(row.key, side, $event)"
                 />
               </span>
+              <span class="line proposed">
+                <DoButton
+                  v-for="one in row.proposed[side]"
+                  :key="one.label"
+                  :title="`${one.colour}: ${one.ratio.toFixed(2)} to 1 where it is hardest to read, ${one.least} needed`"
+                  :aria-label="`${one.label} ${row.colour.name} on the ${side} ground: ${one.colour}`"
+                  @mouseenter="layer.show(setTo(row.key, side, one.colour))"
+                  @mouseleave="layer.show(null)"
+                  @focus="layer.show(setTo(row.key, side, one.colour))"
+                  @blur="layer.show(null)"
+                  @click="layer.take(setTo(row.key, side, one.colour))"
+                >
+                  <span class="dot" :style="{ background: one.colour }" />{{ one.label }}
+                </DoButton>
+              </span>
             </td>
-            <td class="figure">{{ row.contrast(side) }}</td>
           </template>
-          <td class="quiet">
-            {{ row.key === GROUND ? 'every page' : count(row.users, 'style') }}
+          <td>{{ on?.name ?? '' }}</td>
+          <td
+            v-for="side in SIDES"
+            :key="side"
+            class="figure"
+            :class="{ 'mark-text': on && on.ratio[side] < on.least }"
+          >
+            {{ on ? `${on.ratio[side].toFixed(2)} to 1` : '' }}
+          </td>
+          <td class="figure quiet">{{ on ? on.least : '' }}</td>
+          <td v-if="on" class="quiet" :title="on.styles.join(', ')">
+            {{ on.styles.slice(0, 2).join(', ')
+            }}{{ on.styles.length > 2 ? ` and ${on.styles.length - 2} more` : '' }}
+          </td>
+          <td v-else class="quiet">
+            {{
+              row.key === GROUND
+                ? 'every page'
+                : row.users.length
+                  ? `${count(row.users.length, 'style')}, not as text`
+                  : 'nothing'
+            }}
             <DoButton
-              v-if="row.users === 0 && row.key !== INK && row.key !== GROUND"
-              label="Remove"
-              :aria-label="`Remove ${row.colour.name}`"
+              v-if="row.isFree"
+              label="Take out"
+              :aria-label="`Take out ${row.colour.name}`"
               @click="project.change([{ op: 'remove', path: `/colours/${row.key}` }])"
             />
           </td>
@@ -99,10 +228,15 @@ function add(): void {
       <InputText
         v-model="name"
         size="small"
-        placeholder="Name of a colour"
-        aria-label="Name of a colour"
+        placeholder="new colour"
+        aria-label="Name of a new colour"
+        maxlength="60"
       />
-      <DoButton type="submit" label="Add it" />
+      <DoButton
+        type="submit"
+        label="Add it"
+        :why="name.trim() ? undefined : 'It has no name yet'"
+      />
     </form>
   </section>
 </template>
@@ -111,11 +245,38 @@ function add(): void {
 section {
   display: grid;
   gap: 8px;
-  padding: 16px;
+  padding: 4px 16px 16px;
+}
+tbody td {
+  vertical-align: top;
 }
 .swatch {
-  width: 14px;
-  height: 14px;
+  flex: none;
+  width: 24px;
+  height: 24px;
+  padding: 0;
+  border: 1px solid var(--ink-2);
+  border-radius: 2px;
+  background: none;
+  cursor: pointer;
+}
+.swatch::-webkit-color-swatch-wrapper {
+  padding: 0;
+}
+.swatch::-webkit-color-swatch {
+  border: 0;
+}
+.line input[type='text'] {
+  width: 96px;
+}
+.proposed {
+  margin-top: 4px;
+}
+.dot {
+  display: inline-block;
+  width: 9px;
+  height: 9px;
+  margin-right: 5px;
   border: 1px solid var(--rule);
 }
 </style>

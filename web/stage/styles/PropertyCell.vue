@@ -59,9 +59,12 @@ const source = computed(() =>
 const trace = computed(() =>
   project.shown ? traceText(project.shown, props.property, props.resolved) : '',
 );
-const swatch = computed(() =>
-  props.property === 'colour' ? project.shown?.colours[String(props.resolved.value)]?.light : null,
-);
+const swatch = computed(() => {
+  const { value: takes } = values;
+  return takes.kind === 'key' && takes.of === 'colours'
+    ? project.shown?.colours[String(props.resolved.value)]?.light
+    : null;
+});
 
 const choices = computed<{ value: string | number; label: string }[]>(() => {
   const document = project.document;
