@@ -24,6 +24,7 @@ import { strayProperty } from './strayProperty';
 import { sameStyle } from './sameStyle';
 import { unwornStyle } from './unwornStyle';
 import { capitalText, lightText, spacedText } from './runningText';
+import { faceWithoutCase, languageLetters, pageLetters } from './letters';
 import { unusedFace } from './unusedFace';
 import { loneLine } from './loneLine';
 
@@ -33,6 +34,9 @@ export type { Evidence, Mark, Readings, Remedy, SetPage } from './mark';
 /** Every rule, in the order in which its marks are listed. */
 const RULES: Rule[] = [
   missingFace,
+  languageLetters,
+  pageLetters,
+  faceWithoutCase,
   sharedPlace,
   sameName,
   embedding,

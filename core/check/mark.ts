@@ -1,5 +1,6 @@
 import type { Patch } from '../document/patch';
 import type { ProjectDocument } from '../document/projectDocument';
+import type { Slant } from '../document/vocabulary';
 import type { LineReadings } from '../fallback/pinLine';
 import type { FallbackPlan } from '../fallback/plan';
 import type { FaceReading } from '../font/reading';
@@ -26,6 +27,8 @@ export interface Mark {
   remedy: string;
   /** A change that does it, where one can be made without a decision of the designer's. */
   fix?: Remedy;
+  /** A face of the family that would put it right, where it could be taken in. */
+  lacks?: { weight: number; style: Slant };
   /** Key of the style it is about, when it is about one. */
   style?: string;
   /** Key of the family it is about, when it is about one. */
@@ -45,6 +48,8 @@ export interface SetPage {
   width: number;
   /** By style; styles that the page has no text in are left out. */
   texts: Readonly<Record<string, SetText>>;
+  /** The characters of its texts, each once, by style. */
+  letters?: Readonly<Record<string, string>>;
   /** Grounds that its texts stand on, by style. */
   grounds?: FoundGrounds;
 }
@@ -56,6 +61,8 @@ export interface Evidence {
   xHeights?: Readonly<Record<string, number>>;
   /** What was measured of the families of the case, by their keys. */
   measures?: Readonly<Record<string, FamilyMeasures | null>>;
+  /** The characters that the files of a family of the case have, as a `unicode-range`, by its key. */
+  characters?: Readonly<Record<string, string>>;
   /** Line metrics of the case's files, by hash. */
   lines?: LineReadings;
   /** What the voices fall back to. */

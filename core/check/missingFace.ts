@@ -20,6 +20,7 @@ export const missingFace: Rule = (document) => {
           rule: 'faked-italic',
           message: `${names}: the upright of ${family.name} is slanted by the browser, since no italic of it is in the case.`,
           remedy: `Take the italic of ${family.name} in, or set the style upright.`,
+          lacks: { weight, style: slant },
         });
       }
       if (match.fakedBold) {
@@ -28,6 +29,7 @@ export const missingFace: Rule = (document) => {
           rule: 'faked-bold',
           message: `${names}: ${family.name} ${match.weight} is thickened by the browser, since ${weight} is asked for.`,
           remedy: `Take ${family.name} ${weight} in, or set the style in a weight that is there.`,
+          lacks: { weight, style: slant },
         });
       } else if (match.weight !== weight) {
         marks.push({
@@ -35,6 +37,7 @@ export const missingFace: Rule = (document) => {
           rule: 'replaced-weight',
           message: `${names}: shows in ${family.name} ${match.weight}, the nearest to the ${weight} asked for.`,
           remedy: `Take ${family.name} ${weight} in, or set the style in ${match.weight}.`,
+          lacks: { weight, style: slant },
         });
       }
     }

@@ -1,5 +1,6 @@
 /** What is said of faces once they have been read. What opens font files stands in `file.ts`. */
 export { embeddingRights, type EmbeddingRights } from './embedding';
+export type { OfferedFeature } from './features';
 export { FontError, type FontErrorReason } from './fontError';
 export {
   browserLineMetrics,

@@ -1,4 +1,5 @@
 import { unpack } from '../font/container';
+import { offeredFeatures, type OfferedFeature } from '../font/features';
 import { readFace, type FaceReading } from '../font/reading';
 import { Shaper } from '../font/shape';
 import { formatUnicodeRange } from '../css/unicodeRange';
@@ -27,6 +28,8 @@ export interface FamilySheet {
   reading: FaceReading;
   /** Characters of the regular over all its files, as a unicode-range. */
   characters: string;
+  /** OpenType features that can be switched on in the regular's first file. */
+  features: OfferedFeature[];
   /** Letters of the italic beside those of the upright slanted, most different first; empty without one. */
   italicLetters: LetterDifference[];
 }
@@ -67,6 +70,7 @@ export async function familySheet(
     },
     reading: await readFace(main, { wght: regular.weight }),
     characters: formatUnicodeRange(codePoints),
+    features: offeredFeatures(await unpack(main)),
     italicLetters,
   };
 }

@@ -117,6 +117,7 @@ export const Sheet = shapeOf<FamilySheet>()(
     measures: core<FamilyMeasures>('FamilyMeasures'),
     reading: core<FaceReading>('Reading'),
     characters: text('A unicode-range'),
+    features: list(Type.Object({ tag: text(), name: text() }), 'OpenType features that it offers'),
     italicLetters: list(Type.Object({ letter: text(), difference: number() })),
   }),
 );

@@ -4,6 +4,7 @@ import InputText from 'primevue/inputtext';
 import { onBeforeUnmount, ref } from 'vue';
 import DoButton from '../control/DoButton.vue';
 import { useMarks } from '../store/marks';
+import FaceToTakeIn from './FaceToTakeIn.vue';
 
 /** A mark, and what puts it right: shown on the proof while pointed at, taken on a click. */
 defineProps<{ mark: Mark }>();
@@ -28,6 +29,7 @@ onBeforeUnmount(() => marks.look(null));
   <li>
     <p>{{ mark.message }}</p>
     <p v-if="mark.fix && !mark.remedy.startsWith(mark.fix.does)">{{ mark.remedy }}</p>
+    <FaceToTakeIn v-if="mark.lacks && mark.family" :family="mark.family" :wanted="mark.lacks" />
     <DoButton
       v-if="mark.fix"
       @mouseenter="marks.look(mark)"

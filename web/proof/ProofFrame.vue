@@ -21,7 +21,7 @@ import {
 import { outlineMoved } from './moved';
 import { ProofSheet, type ProofState } from './proofSheet';
 import { viewportHeight } from './shiftIn';
-import { groundsOfTexts, setTextsOf } from './setTexts';
+import { setTextsOf, textsByStyle } from './setTexts';
 
 /** How a page is shown otherwise than the proof is. */
 export interface Look {
@@ -213,7 +213,7 @@ async function measureTexts(): Promise<void> {
     title,
     width: width.value,
     texts: setTextsOf(asked.document, current),
-    grounds: groundsOfTexts(asked.document, current),
+    ...textsByStyle(asked.document, current),
   };
 }
 

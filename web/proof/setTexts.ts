@@ -138,23 +138,41 @@ function groundAround(document: ProjectDocument, node: Element): string | null {
   return null;
 }
 
-/** The grounds of styles that text of each style stands on, on a page; those of the page itself are left out. */
-export function groundsOfTexts(
+/** What text of one style on a page is made of, and stands on. */
+interface Found {
+  letters: Set<string>;
+  grounds: Set<string>;
+}
+
+/**
+ * The characters of the texts of each style on a page, each once, and the grounds of styles that they stand
+ * on; that of the page itself is left out.
+ */
+export function textsByStyle(
   document: ProjectDocument,
   page: Document,
-): Record<string, string[]> {
+): { letters: Record<string, string>; grounds: Record<string, string[]> } {
   const styles = Object.keys(document.styles);
-  if (!styles.some((style) => carries(resolveStyle(document, style).ground))) return {};
-  const grounds = new Map<string, Set<string>>();
+  const hasGrounds = styles.some((style) => carries(resolveStyle(document, style).ground));
+  const found = new Map<string, Found>();
   const walker = page.createTreeWalker(page.body, NodeFilter.SHOW_TEXT);
   for (let texts = 0; texts < MOST_TEXTS && walker.nextNode();) {
+    const text = walker.currentNode.nodeValue ?? '';
     const parent = walker.currentNode.parentElement;
-    if (!walker.currentNode.nodeValue?.trim() || !parent || isFar(parent)) continue;
+    if (!text.trim() || !parent || isFar(parent)) continue;
     texts++;
-    const found = styledElement(document, parent);
-    const style = document.elements[found?.key ?? '']?.style;
-    const ground = groundAround(document, parent);
-    if (style && ground) grounds.set(style, (grounds.get(style) ?? new Set()).add(ground));
+    const element = styledElement(document, parent);
+    const style = document.elements[element?.key ?? '']?.style;
+    if (!style) continue;
+    const of = found.get(style) ?? { letters: new Set(), grounds: new Set() };
+    found.set(style, of);
+    for (const letter of text) of.letters.add(letter);
+    const ground = hasGrounds ? groundAround(document, parent) : null;
+    if (ground) of.grounds.add(ground);
   }
-  return Object.fromEntries([...grounds].map(([style, found]) => [style, [...found]]));
+  const all = [...found];
+  return {
+    letters: Object.fromEntries(all.map(([style, { letters }]) => [style, [...letters].join('')])),
+    grounds: Object.fromEntries(all.map(([style, { grounds }]) => [style, [...grounds]])),
+  };
 }

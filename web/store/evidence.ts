@@ -3,6 +3,7 @@ import type { ProjectDocument } from '@lettera/core/document';
 import { resolveInUse } from '@lettera/core/style';
 import { defineStore } from 'pinia';
 import { useCaseReadings } from './caseReadings';
+import { useCaseSheets } from './caseSheets';
 import { useFamilies } from './families';
 import { usePlans } from './plans';
 import { useProject } from './project';
@@ -13,6 +14,7 @@ export const useEvidence = defineStore('evidence', () => {
   const project = useProject();
   const proof = useProof();
   const caseReadings = useCaseReadings();
+  const caseSheets = useCaseSheets();
   const families = useFamilies();
   const plans = usePlans();
 
@@ -40,6 +42,7 @@ export const useEvidence = defineStore('evidence', () => {
     return {
       readings: caseReadings.readings,
       lines: caseReadings.readings,
+      characters: caseSheets.characters,
       measures,
       xHeights: Object.fromEntries(
         Object.entries(measures).flatMap(([key, measured]) => {

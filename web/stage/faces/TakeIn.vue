@@ -8,7 +8,7 @@ import { turned } from '../../control/turned';
 import { count, kilobytes } from '../../control/figures';
 import { useLibrary } from '../../store/library';
 import { useProject } from '../../store/project';
-import { pickableWeights, pickedBytes } from '../../store/rows/picks';
+import { pickableWeights, pickedBytes, picksOf } from '../../store/rows/picks';
 
 /** Which weights and scripts of a family are taken in, with their bytes counted as they are picked. */
 const props = defineProps<{ family: LibraryFamily; caseKey: string | null }>();
@@ -30,12 +30,8 @@ const font = `"library ${props.family.id}"`;
 function startingPicks(): { faces: string[]; scripts: string[] } {
   const taken = props.caseKey ? project.document?.case[props.caseKey] : undefined;
   if (taken) {
-    return {
-      faces: taken.faces.flatMap(({ style, weightMin, weightMax }) =>
-        [...new Set([weightMin, weightMax])].map((weight) => `${style} ${weight}`),
-      ),
-      scripts: [...new Set(taken.faces.flatMap(({ files }) => files.map(({ script }) => script)))],
-    };
+    const { faces, scripts } = picksOf(taken);
+    return { faces: faces.map(({ style, weight }) => `${style} ${weight}`), scripts };
   }
   const upright = weightsIn('normal');
   const first = upright.includes(400) ? 400 : upright[0];

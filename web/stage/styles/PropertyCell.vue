@@ -3,9 +3,11 @@ import {
   BODY_STYLE,
   descriptorOf,
   PROPERTIES,
+  settingsIn,
   type Patch,
   type ProjectDocument,
   type PropertyName,
+  type Slant,
 } from '@lettera/core/document';
 import { stepsOf } from '@lettera/core/scale';
 import { matchFace, typedValue, writtenValue, type ResolvedProperty } from '@lettera/core/style';
@@ -13,9 +15,13 @@ import InputText from 'primevue/inputtext';
 import Select from 'primevue/select';
 import { computed, ref } from 'vue';
 import DoButton from '../../control/DoButton.vue';
+import OnOffSet from '../../control/OnOffSet.vue';
 import NumberField from '../../control/NumberField.vue';
+import { plainNumber } from '../../control/figures';
 import { useLengthUnit } from '../../control/lengthUnit';
+import FaceToTakeIn from '../../proof/FaceToTakeIn.vue';
 import { useLayer } from '../../store/layer';
+import { useCaseSheets } from '../../store/caseSheets';
 import { useProject } from '../../store/project';
 import { sourceText, traceText, valueText } from './propertyText';
 
@@ -27,6 +33,8 @@ const props = defineProps<{
   editing: boolean;
   /** Key of the family that sets the style, as far as one does. */
   family?: string | null;
+  /** How that family is set there. */
+  slant?: Slant;
 }>();
 
 const project = useProject();
@@ -93,7 +101,7 @@ const WEIGHTS = [100, 200, 300, 400, 500, 600, 700, 800, 900];
 const weights = computed(() => {
   const faces = project.document?.case[props.family ?? '']?.faces;
   return WEIGHTS.map((weight) => {
-    const match = faces && matchFace(faces, { weight, slant: 'normal' });
+    const match = faces && matchFace(faces, { weight, slant: props.slant ?? 'normal' });
     const shown = match?.fakedBold
       ? `, ${match.weight} thickened`
       : match && match.weight !== weight
@@ -101,6 +109,20 @@ const weights = computed(() => {
         : '';
     return { value: weight, label: `${weight}${shown}` };
   });
+});
+
+/** The weight that is asked for, where the family does not have it: what a browser shows, and what would mend it. */
+const lacking = computed(() => {
+  const faces = project.document?.case[props.family ?? '']?.faces;
+  if (props.property !== 'weight' || !faces || !props.family) return null;
+  const weight = Number(props.resolved.value);
+  const match = matchFace(faces, { weight, slant: props.slant ?? 'normal' });
+  if (!match || (match.weight === weight && !match.fakedBold)) return null;
+  return {
+    family: props.family,
+    wanted: { weight, style: props.slant ?? 'normal' },
+    shows: match.fakedBold ? `shows ${match.weight}, thickened` : `shows ${match.weight}`,
+  };
 });
 
 /** What is typed as text: lengths with their unit, tags with their numbers. */
@@ -128,6 +150,36 @@ const typedText = computed(() =>
     ? writtenValue(project.document, props.property, props.resolved.value)
     : '',
 );
+
+/** What the family that sets the style offers of this property, by tag. */
+const sheets = useCaseSheets();
+const sheet = computed(() => sheets.sheets[props.family ?? '']);
+const features = computed(() =>
+  props.property === 'features'
+    ? (sheet.value?.features ?? []).map(({ tag, name }) => ({ value: tag, label: name }))
+    : [],
+);
+const axes = computed(() =>
+  props.property === 'axes'
+    ? (sheet.value?.reading.axes ?? []).filter(({ tag }) => !/^(wght|wdth|slnt|ital)$/.test(tag))
+    : [],
+);
+const settings = computed(() => {
+  const { value: takes } = values;
+  return takes.kind === 'settings' ? (settingsIn(props.resolved.value, takes) ?? []) : [];
+});
+const on = computed(() => settings.value.filter(([, number]) => number > 0).map(([tag]) => tag));
+/** Switches features of the face on; those that the face does not name stay as they are. */
+function setFeatures(tags: string[]): void {
+  const offered = new Set(features.value.map(({ value }) => value));
+  const others = settings.value.filter(([tag]) => !offered.has(tag));
+  const all = [
+    ...others.map(([tag, number]) => `${tag} ${number}`),
+    ...tags.filter((tag) => offered.has(tag)),
+  ];
+  if (all.length > 0) project.change(setTo(all.join(', ')));
+  else follow();
+}
 
 const path = computed(() => `/styles/${props.styleKey}/set/${props.property}`);
 
@@ -176,6 +228,17 @@ function follow(): void {
           :placeholder="text"
           @change="type"
         />
+        <OnOffSet
+          v-if="features.length"
+          label="What the face offers"
+          class="offered"
+          :choices="features"
+          :model-value="on"
+          @update:model-value="setFeatures"
+        />
+        <span v-for="axis in axes" :key="axis.tag" class="source"
+          >{{ axis.tag }} {{ plainNumber(axis.min) }} to {{ plainNumber(axis.max) }}</span
+        >
         <span v-if="refused" role="alert" class="refused">{{ refused }}</span>
       </template>
       <Select
@@ -196,9 +259,11 @@ function follow(): void {
         </template>
       </Select>
     </template>
-    <span v-else class="value">
+    <span v-else class="value" :class="{ 'mark-text': lacking }">
       <span v-if="swatch" class="swatch" :style="{ background: swatch }" />{{ text }}
     </span>
+    <span v-if="lacking" class="source mark-text">{{ lacking.shows }}</span>
+    <FaceToTakeIn v-if="lacking && editing" :family="lacking.family" :wanted="lacking.wanted" />
     <DoButton v-if="editing && isSet" class="follow" :title="released" @click.stop="follow">{{
       isBody ? 'unset' : 'follow'
     }}</DoButton>
@@ -252,6 +317,10 @@ td.set .value {
   font-size: 11px;
   line-height: 1.3;
   color: var(--mark);
+  white-space: normal;
+}
+.offered {
+  margin-top: 4px;
   white-space: normal;
 }
 .choice {

@@ -434,6 +434,7 @@ useKeys('In Styles', [
             :property="property"
             :resolved="row.resolved[property]"
             :family="row.family"
+            :slant="row.resolved.slant.value"
             :editing="proof.style === row.key"
             :data-column="j"
             :tabindex="cursor[0] === i && cursor[1] === j ? 0 : -1"

@@ -1,4 +1,4 @@
-import type { LibraryFamily } from '@lettera/core/document';
+import type { Family, LibraryFamily, Picks } from '@lettera/core/document';
 
 /** Weights that can be picked: the hundreds within a variable axis, with its ends, or each static one. */
 export function pickableWeights(
@@ -11,6 +11,14 @@ export function pickableWeights(
   }
   return [...weights].sort((a, b) => a - b);
 }
+
+/** What a family of the case was taken in with: a variable face by both ends of its range. */
+export const picksOf = ({ faces }: Family): Picks => ({
+  faces: faces.flatMap(({ style, weightMin, weightMax }) =>
+    [...new Set([weightMin, weightMax])].map((weight) => ({ style, weight })),
+  ),
+  scripts: [...new Set(faces.flatMap(({ files }) => files.map(({ script }) => script)))],
+});
 
 /** Bytes of the files that picks would fetch. A variable file holds all its weights, so it counts once. */
 export function pickedBytes(

@@ -1,0 +1,104 @@
+import { inUnicodeRange, parseUnicodeRange } from '../css/unicodeRange';
+import { languageOf, missingLetters } from '../measure';
+import { resolveInUse } from '../style/resolve';
+import { familiesInUse, stylesInUse } from '../style/usage';
+import { inWords, styleName, type Mark, type Rule } from './mark';
+
+/** Letters that a mark names; the rest is counted. */
+const NAMED = 8;
+
+const named = (letters: readonly string[]): string =>
+  letters.length <= NAMED
+    ? letters.join(' ')
+    : `${letters.slice(0, NAMED).join(' ')} and ${letters.length - NAMED} more`;
+
+/** Letters of the site's languages that the faces of a family in use lack. */
+export const languageLetters: Rule = (document, { characters = {} }) =>
+  familiesInUse(document).flatMap((family): Mark[] => {
+    const range = characters[family];
+    const name = document.case[family]?.name;
+    if (!range || !name) return [];
+    const ranges = parseUnicodeRange(range);
+    const maps = (codePoint: number) =>
+      ranges.some(([from, to]) => codePoint >= from && codePoint <= to);
+    const lacks = document.languages.flatMap((tag) => {
+      const language = languageOf(tag);
+      const letters = language ? missingLetters(language, maps) : [];
+      return language && letters.length > 0 ? [{ language: language.name, letters }] : [];
+    });
+    if (lacks.length === 0) return [];
+    const letters = [...new Set(lacks.flatMap((one) => one.letters))];
+    return [
+      {
+        rule: 'language-letters',
+        stage: 'faces',
+        family,
+        message: `${name}: in ${inWords(lacks.map(({ language }) => language))} some letters come from another font, since the files taken in have no ${named(letters)}.`,
+        remedy: `Take in the script of ${name} that has them, or choose a family that does.`,
+      },
+    ];
+  });
+
+/** Characters of the page that the family of their style lacks. */
+export const pageLetters: Rule = (document, { characters = {}, page }) =>
+  stylesInUse(document).flatMap((style): Mark[] => {
+    const { voice } = resolveInUse(document, style);
+    const family = document.voices[voice.value ?? '']?.family ?? '';
+    const range = characters[family];
+    const name = document.case[family]?.name;
+    const text = page?.letters?.[style];
+    if (!page || !text || !range || !name) return [];
+    const missing = [...text].filter(
+      (letter) => letter.trim() && !inUnicodeRange(range, letter.codePointAt(0) ?? 0),
+    );
+    if (missing.length === 0) return [];
+    return [
+      {
+        rule: 'page-letters',
+        stage: 'styles',
+        style,
+        message: `${styleName(document, style)}: on “${page.title}” ${named(missing)} ${missing.length === 1 ? 'comes' : 'come'} from another font, since ${name} has no such ${missing.length === 1 ? 'character' : 'characters'}.`,
+        remedy: `Take in the script of ${name} that has them, or set this text in a family that does.`,
+      },
+    ];
+  });
+
+/** A case that does nothing, or that is needed, where a face has no lower case of its own. */
+export const faceWithoutCase: Rule = (document, { measures = {} }) =>
+  stylesInUse(document).flatMap((style): Mark[] => {
+    const resolved = resolveInUse(document, style);
+    const family = document.voices[resolved.voice.value ?? '']?.family ?? '';
+    const lowerCase = measures[family]?.regular.lowerCase;
+    const name = document.case[family]?.name;
+    const { value, source } = resolved.case;
+    if (!name || !lowerCase || lowerCase === 'own') return [];
+    const about = { rule: 'face-without-case', stage: 'styles', style } as const;
+    const who = styleName(document, style);
+    if (lowerCase === 'none' && value !== 'uppercase') {
+      return [
+        {
+          ...about,
+          message: `${who}: small letters come from another font, since ${name} has capitals only.`,
+          remedy: 'Set it in capitals, or in a family that has small letters.',
+          fix: {
+            does: 'Set it in capitals',
+            patch: [{ op: 'add', path: `/styles/${style}/set/case`, value: 'uppercase' }],
+          },
+        },
+      ];
+    }
+    if (lowerCase === 'capitals' && value !== 'none') {
+      return [
+        {
+          ...about,
+          message: `${who}: its case shows nothing, since the small letters of ${name} are drawn as capitals.`,
+          remedy: 'Set it as typed, so that text that is copied stays as it was written.',
+          fix: {
+            does: 'Set it as typed',
+            patch: [{ op: 'add', path: `/styles/${source ?? style}/set/case`, value: 'none' }],
+          },
+        },
+      ];
+    }
+    return [];
+  });
