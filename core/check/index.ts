@@ -10,7 +10,7 @@ import { wrongGeneric } from './wrongGeneric';
 import { embedding } from './embedding';
 import { lineHeight } from './lineHeight';
 import { lowContrast } from './lowContrast';
-import type { Evidence, Mark, Rule } from './mark';
+import type { Evidence, Mark, Rule, SetPage } from './mark';
 import { manyFamilies } from './manyFamilies';
 import { lineMeasure } from './lineMeasure';
 import { missingFace } from './missingFace';
@@ -92,6 +92,37 @@ export function judge(
     else aside.push({ ...mark, reason });
   }
   return { marks, aside };
+}
+
+/** A mark on the whole site, and where it was seen. */
+export interface SiteMark {
+  mark: Mark;
+  /** Pages by their titles, each at the widths it was seen at, CSS px. */
+  seen: { title: string; widths: number[] }[];
+}
+
+/**
+ * The marks on every page of a site, at every width that it was looked at, on both grounds: each once, with
+ * where it was seen. Those that were set aside are left out.
+ */
+export function siteMarks(
+  document: ProjectDocument,
+  evidence: Evidence,
+  pages: readonly SetPage[],
+): SiteMark[] {
+  const both = { ...document, delivery: { ...document.delivery, dark: true } };
+  const found = new Map<string, SiteMark>();
+  for (const page of pages) {
+    for (const mark of judge(both, { ...evidence, page }).marks) {
+      const key = `${markKey(mark)} ${mark.message.replaceAll(page.title, '')}`;
+      const known = found.get(key) ?? { mark, seen: [] };
+      found.set(key, known);
+      const there = known.seen.find(({ title }) => title === page.title);
+      if (there) there.widths.push(page.width);
+      else known.seen.push({ title: page.title, widths: [page.width] });
+    }
+  }
+  return [...found.values()];
 }
 
 /** Marks that are to be seen to. */

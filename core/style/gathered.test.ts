@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { applyChange } from '../change';
 import type { Patch, ProjectDocument } from '../document';
 import { seatedDocument } from '../testing/documents';
+import { ownVoices } from './ownVoices';
 import { redundant, sameStyles, strays, unwornStyles } from './gathered';
 
 /** Styles beside those of a new project. */
@@ -108,5 +109,38 @@ describe('styles', () => {
     expect(unworn).not.toContain('a');
     expect(unworn).not.toContain('body');
     expect(unwornStyles(seatedDocument())).not.toContain('lead');
+  });
+});
+
+describe('styles that a new pair does not reach', () => {
+  const third = (family: string | null, generic = 'serif') =>
+    applyChange(withStyles({ small2: { follows: 'control' } }), [
+      {
+        op: 'add',
+        path: '/voices/third',
+        value: { name: 'Third', family, generic, fallback: null },
+      },
+      { op: 'replace', path: '/styles/control/set/voice', value: 'third' },
+    ]).document;
+
+  test('set a voice beside the pair, and reach all that follow them in it', () => {
+    const [own, ...others] = ownVoices(third('archivo'));
+    expect(others).toEqual([]);
+    expect(own).toMatchObject({ style: 'control', voice: 'third', family: 'archivo' });
+    expect(own?.reaches).toEqual(expect.arrayContaining(['control', 'navigation', 'label']));
+    expect(own?.reaches).not.toContain('small2');
+    expect(own?.reaches).not.toContain('heading-1');
+  });
+
+  test('are none in a voice of the pair, nor in that of code', () => {
+    expect(ownVoices(seatedDocument())).toEqual([]);
+    expect(ownVoices(third(null, 'monospace'))).toEqual([]);
+  });
+
+  test('follow again once their own voice is let go', () => {
+    const after = applyChange(third('archivo'), [
+      { op: 'remove', path: '/styles/control/set/voice' },
+    ]).document;
+    expect(ownVoices(after)).toEqual([]);
   });
 });

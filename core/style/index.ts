@@ -48,6 +48,7 @@ export {
   weightPatch,
   type WeightChange,
 } from './weightPlan';
+export { ownVoices, type OwnVoice } from './ownVoices';
 export { redundant, sameStyles, strays, unwornStyles, type StyleProperty } from './gathered';
 export {
   copiedCells,

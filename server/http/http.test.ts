@@ -10,7 +10,7 @@ import request from 'supertest';
 import { withoutTable } from '../../core/font/testing/sfnt';
 import { startTestServer, type TestServer } from '../testing/server';
 import { openApi } from './openapi';
-import type { LanguageText, Project, Revision } from '@lettera/core/wire';
+import type { LanguageText, Project, Revision, Waypoint } from '@lettera/core/wire';
 
 const fontPath = (name: string) =>
   `node_modules/@fontsource/${name.split('-latin')[0]}/files/${name}.woff2`;
@@ -258,6 +258,14 @@ describe('the stream of revisions', () => {
       expect((await reader?.read())?.value).toBe(
         'event: revision\ndata: {"revision":2,"label":"Project name"}\n\n',
       );
+      const { body } = await api().post(`/api/v1/projects/${id}/waypoints`).send({ name: 'One' });
+      const told = async () => expect((await reader?.read())?.value).toMatch(/^event: waypoints/);
+      await told();
+      const one = `/api/v1/projects/${id}/waypoints/${(body as Waypoint).id}`;
+      await api().put(one).send({ name: 'Two' }).expect(204);
+      await told();
+      await api().delete(one).expect(204);
+      await told();
     } finally {
       abort.abort();
       await new Promise((resolve) => listening.close(resolve));

@@ -227,7 +227,7 @@ export const openApi = {
       parameters: [project],
       get: {
         summary:
-          'New revisions and the progress of long work as they come about, as server-sent events `hello`, `revision` and `progress`',
+          'New revisions and the progress of long work as they come about, as server-sent events `hello`, `revision`, `waypoints` and `progress`',
         responses: { 200: file('The stream', 'text/event-stream'), ...problems(404) },
       },
     },

@@ -13,7 +13,13 @@ const JSON_PATCH = 'application/json-patch+json';
 
 /** Projects, their documents, changes, undo and redo, and the stream of revisions. */
 export function projectRoutes(
-  { projects, fonts, sites, progress }: Pick<Services, 'projects' | 'fonts' | 'sites' | 'progress'>,
+  {
+    projects,
+    fonts,
+    sites,
+    waypoints,
+    progress,
+  }: Pick<Services, 'projects' | 'fonts' | 'sites' | 'waypoints' | 'progress'>,
   startingPages: () => Promise<Page[]>,
   ending: AbortSignal,
 ): Router {
@@ -146,12 +152,14 @@ export function projectRoutes(
     const stop = projects.onRevision(id, ({ revision: reached, label }) =>
       send('revision', { revision: reached, label }),
     );
+    const stopWaypoints = waypoints.onChange(id, () => send('waypoints', {}));
     const stopProgress = progress.on(id, (report) => send('progress', report));
     const heartbeat = setInterval(() => response.write(': still here\n\n'), HEARTBEAT).unref();
     const end = () => response.end();
     ending.addEventListener('abort', end);
     request.on('close', () => {
       stop();
+      stopWaypoints();
       stopProgress();
       clearInterval(heartbeat);
       ending.removeEventListener('abort', end);

@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { EventEmitter } from 'node:events';
 import { and, count, desc, eq, getTableColumns } from 'drizzle-orm';
 import { reapply } from '@lettera/core/change';
 import type { ProjectDocument } from '@lettera/core/document';
@@ -18,7 +19,15 @@ const { document: _document, projectId: _projectId, ...told } = getTableColumns(
 
 /** Named states of projects. */
 export class WaypointStore {
+  readonly #events = new EventEmitter().setMaxListeners(0);
+
   constructor(private readonly database: Database) {}
+
+  /** Calls back whenever the waypoints of a project are others, until the returned function is called. */
+  onChange(projectId: string, listener: () => void): () => void {
+    this.#events.on(projectId, listener);
+    return () => this.#events.off(projectId, listener);
+  }
 
   /** All of a project, newest first. */
   async list(projectId: string): Promise<Waypoint[]> {
@@ -42,6 +51,7 @@ export class WaypointStore {
     }
     const waypoint = { id: randomUUID(), name, revision, at: new Date().toISOString() };
     await this.database.insert(waypoints).values({ ...waypoint, projectId, document });
+    this.#events.emit(projectId);
     return waypoint;
   }
 
@@ -61,7 +71,7 @@ export class WaypointStore {
       .set({ name })
       .where(and(eq(waypoints.projectId, projectId), eq(waypoints.id, id)))
       .returning({ id: waypoints.id });
-    return changed.length > 0;
+    return this.#tell(projectId, changed);
   }
 
   /** @returns whether there was one */
@@ -70,6 +80,12 @@ export class WaypointStore {
       .delete(waypoints)
       .where(and(eq(waypoints.projectId, projectId), eq(waypoints.id, id)))
       .returning({ id: waypoints.id });
-    return removed.length > 0;
+    return this.#tell(projectId, removed);
+  }
+
+  /** Tells of rows that are others now. @returns whether there were any */
+  #tell(projectId: string, rows: readonly unknown[]): boolean {
+    if (rows.length > 0) this.#events.emit(projectId);
+    return rows.length > 0;
   }
 }

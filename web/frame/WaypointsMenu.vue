@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { HistoryEntry } from '@lettera/core/wire';
+import type { HistoryEntry, Waypoint } from '@lettera/core/wire';
 import InputText from 'primevue/inputtext';
 import { ref, shallowRef, watch } from 'vue';
 import { api } from '../api/client';
@@ -18,6 +18,13 @@ const waypoints = useWaypoints();
 const name = ref('');
 async function add(): Promise<void> {
   if (await waypoints.name(name.value.trim())) name.value = '';
+}
+
+async function rename({ id, name: before }: Waypoint, event: Event): Promise<void> {
+  const field = event.target as HTMLInputElement;
+  const wanted = field.value.trim();
+  if (wanted === before) return;
+  if (!wanted || !(await waypoints.rename(id, wanted))) field.value = before;
 }
 
 const history = shallowRef<HistoryEntry[]>([]);
@@ -83,7 +90,14 @@ async function goBack(id: string, close: () => void): Promise<void> {
     </p>
     <ul v-else aria-label="Waypoints">
       <li v-for="one in waypoints.list ?? []" :key="one.id">
-        <span class="name">{{ one.name }}</span>
+        <InputText
+          :model-value="one.name"
+          class="name"
+          size="small"
+          maxlength="80"
+          :aria-label="`Name of waypoint ${one.name}`"
+          @change="rename(one, $event)"
+        />
         <span class="small quiet">{{ timeOf(one.at) }}</span>
         <span class="line">
           <DoButton

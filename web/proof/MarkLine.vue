@@ -7,7 +7,11 @@ import { useMarks } from '../store/marks';
 import FaceToTakeIn from './FaceToTakeIn.vue';
 
 /** A mark, and what puts it right: shown on the proof while pointed at, taken on a click. */
-defineProps<{ mark: Mark }>();
+defineProps<{
+  mark: Mark;
+  /** Where it was seen, when that is not the page shown. */
+  where?: string;
+}>();
 const emit = defineEmits<{ take: [mark: Mark]; go: [mark: Mark] }>();
 
 const marks = useMarks();
@@ -28,6 +32,7 @@ onBeforeUnmount(() => marks.look(null));
 <template>
   <li>
     <p>{{ mark.message }}</p>
+    <p v-if="where" class="small quiet">{{ where }}</p>
     <p v-if="mark.fix && !mark.remedy.startsWith(mark.fix.does)">{{ mark.remedy }}</p>
     <FaceToTakeIn v-if="mark.lacks && mark.family" :family="mark.family" :wanted="mark.lacks" />
     <DoButton

@@ -66,6 +66,8 @@ export const useProject = defineStore('project', () => {
   const saveState = ref<SaveState>('saved');
   const message = ref('');
   const conflict = shallowRef<Conflict | null>(null);
+  /** How often it was told that the waypoints are others. */
+  const waypointsTold = ref(0);
   const progress = shallowRef<Partial<Record<ProgressReport['task'], ProgressReport>>>({});
 
   let events: EventSource | null = null;
@@ -198,6 +200,7 @@ export const useProject = defineStore('project', () => {
     };
     events.addEventListener('hello', onRevision);
     events.addEventListener('revision', onRevision);
+    events.addEventListener('waypoints', () => waypointsTold.value++);
     events.addEventListener('progress', (event: MessageEvent<string>) => {
       const report = JSON.parse(event.data) as ProgressReport;
       progress.value = { ...progress.value, [report.task]: report };
@@ -361,6 +364,7 @@ export const useProject = defineStore('project', () => {
     message,
     conflict,
     progress,
+    waypointsTold,
     open,
     close,
     change,

@@ -37,7 +37,6 @@ export const useWaypoints = defineStore('waypoints', () => {
 
   async function load(): Promise<void> {
     const { id } = project;
-    list.value = null;
     if (!id) return;
     try {
       const found = await api.waypoints(id);
@@ -46,7 +45,16 @@ export const useWaypoints = defineStore('waypoints', () => {
       if (id === project.id) message.value = 'The waypoints could not be read.';
     }
   }
-  watch(() => project.id, load, { immediate: true });
+  watch(
+    () => project.id,
+    () => {
+      list.value = null;
+      void load();
+    },
+    { immediate: true },
+  );
+  // Another tab, or another person, may have named one.
+  watch(() => project.waypointsTold, load);
 
   /** Gives the present state a name, once all of it is stored. */
   const name = (wanted: string): Promise<boolean> =>
@@ -57,7 +65,15 @@ export const useWaypoints = defineStore('waypoints', () => {
         );
       }
       const made = await api.nameWaypoint(project.id, wanted);
-      list.value = [made, ...(list.value ?? [])];
+      list.value = [made, ...(list.value ?? []).filter(({ id }) => id !== made.id)];
+    });
+
+  const rename = (id: string, wanted: string): Promise<boolean> =>
+    trying(async () => {
+      await api.renameWaypoint(project.id, id, wanted);
+      list.value = (list.value ?? []).map((one) =>
+        one.id === id ? { ...one, name: wanted } : one,
+      );
     });
 
   const remove = (id: string): Promise<boolean> =>
@@ -100,5 +116,5 @@ export const useWaypoints = defineStore('waypoints', () => {
     { immediate: true },
   );
 
-  return { list, message, chosen, last, lookedAt, load, name, remove, goBack };
+  return { list, message, chosen, last, lookedAt, load, name, rename, remove, goBack };
 });

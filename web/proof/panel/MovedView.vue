@@ -18,6 +18,7 @@ import { useProject } from '../../store/project';
 import { STOPS, useProof, type Since } from '../../store/proof';
 import { useWaypoints } from '../../store/waypoints';
 import { useFontUrl } from '../fontUrl';
+import UnseenPage from '../UnseenPage.vue';
 import { layoutOf, textBlocksOf } from './layoutOf';
 import { ProofSheet } from '../proofSheet';
 
@@ -89,7 +90,7 @@ const differing = computed(() =>
   before.value && after.value ? differences(before.value, after.value) : [],
 );
 
-const frame = ref<HTMLIFrameElement | null>(null);
+const frame = ref<InstanceType<typeof UnseenPage> | null>(null);
 const source = computed(() => urls.page(project.id, proof.page));
 const changes = shallowRef<PageChange[] | null>(null);
 const [phone, , desktop] = STOPS;
@@ -97,10 +98,10 @@ const [phone, , desktop] = STOPS;
 let run = 0;
 async function measure(): Promise<void> {
   const mine = ++run;
-  const page = frame.value?.contentDocument;
+  const page = frame.value?.page();
   const [earlier, now] = [before.value, after.value];
   changes.value = null;
-  if (!page?.defaultView || !frame.value || !earlier || !now) return;
+  if (!page || !earlier || !now) return;
   const sheet = new ProofSheet(page);
   const set = async (document: ProjectDocument) => {
     sheet.update({
@@ -116,7 +117,7 @@ async function measure(): Promise<void> {
   };
   const found: PageChange[] = [];
   for (const { width } of [phone, desktop]) {
-    frame.value.style.width = `${width}px`;
+    frame.value?.setWidth(width);
     await set(earlier);
     const was = layoutOf(page);
     await set(now);
@@ -218,16 +219,7 @@ function point({ block }: BlockChange): void {
       </ul>
     </template>
   </section>
-  <iframe
-    :key="source"
-    ref="frame"
-    :src="source"
-    sandbox="allow-same-origin"
-    title="The page, laid out to be measured"
-    aria-hidden="true"
-    tabindex="-1"
-    @load="measure"
-  />
+  <UnseenPage ref="frame" :source="source" @load="measure" />
 </template>
 
 <style scoped>
@@ -253,13 +245,5 @@ li {
 }
 .heading {
   font-weight: 600;
-}
-iframe {
-  position: fixed;
-  top: 0;
-  left: -4000px;
-  height: 800px;
-  border: 0;
-  visibility: hidden;
 }
 </style>

@@ -9,6 +9,7 @@ import DoButton from '../../control/DoButton.vue';
 import OnOff from '../../control/OnOff.vue';
 import ProgressLine from '../../control/ProgressLine.vue';
 import { ProofSheet } from '../../proof/proofSheet';
+import UnseenPage from '../../proof/UnseenPage.vue';
 import { shiftIn } from '../../proof/shiftIn';
 import { useFontUrl } from '../../proof/fontUrl';
 import { useFallbacks } from '../../store/fallbacks';
@@ -73,7 +74,7 @@ const VIEWPORTS = [
   { name: 'Desktop', width: 1280 },
 ] as const;
 
-const frame = ref<HTMLIFrameElement | null>(null);
+const frame = ref<InstanceType<typeof UnseenPage> | null>(null);
 const shifts = shallowRef<Record<string, number>>({});
 const progress = shallowRef<{ done: number; of: number } | null>(null);
 const source = computed(() => urls.page(project.id, proof.page));
@@ -86,8 +87,8 @@ const title = computed(
 let run = 0;
 async function measure(): Promise<void> {
   const mine = ++run;
-  const page = frame.value?.contentDocument;
-  if (!page?.defaultView || fallbacks.state !== 'ready') return;
+  const page = frame.value?.page();
+  if (!page || fallbacks.state !== 'ready') return;
   const sheet = new ProofSheet(page);
   const state = {
     fontUrl,
@@ -101,7 +102,7 @@ async function measure(): Promise<void> {
   progress.value = { done: 0, of: VIEWPORTS.length * FALLBACK_WAYS.length };
   for (const { width } of VIEWPORTS) {
     if (!frame.value) return;
-    frame.value.style.width = `${width}px`;
+    frame.value.setWidth(width);
     for (const way of FALLBACK_WAYS) {
       const shift = await shiftIn(page, sheet, state, way);
       if (mine !== run) return;
@@ -181,27 +182,10 @@ const displayOf = (key: string): FontDisplay =>
     </div>
     <WaitLine :display="displayOf(key)" :times="times" />
   </div>
-  <iframe
-    ref="frame"
-    class="offstage"
-    :src="source"
-    sandbox="allow-same-origin"
-    title="The page that is measured"
-    aria-hidden="true"
-    tabindex="-1"
-    @load="loaded++"
-  />
+  <UnseenPage ref="frame" :source="source" @load="loaded++" />
 </template>
 
 <style scoped>
-.offstage {
-  position: fixed;
-  top: 0;
-  left: -4000px;
-  height: 800px;
-  border: 0;
-  visibility: hidden;
-}
 .present td {
   font-weight: 650;
 }

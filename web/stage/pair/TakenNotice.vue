@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { ownVoices } from '@lettera/core/style';
+import { computed } from 'vue';
 import DoButton from '../../control/DoButton.vue';
 import ProgressLine from '../../control/ProgressLine.vue';
 import { usePairing } from '../../store/pairing';
@@ -8,6 +10,23 @@ import SizeOffers from '../SizeOffers.vue';
 /** A pair being taken in, what came of it, and the offer to keep its text as large to the eye. */
 const project = useProject();
 const pairing = usePairing();
+
+/** What the pair does not reach, told once it is seated. */
+const outside = computed(() => {
+  const { document } = project;
+  if (!document) return [];
+  return ownVoices(document).map(({ style, voice, family, reaches }) => {
+    const name = document.styles[style]?.name ?? style;
+    const others = reaches.length > 1 ? ` and ${reaches.length - 1} more` : '';
+    const where = document.case[family ?? '']?.name ?? 'its fallback';
+    return {
+      style,
+      name,
+      says: `${name}${others} stays in ${where}, the voice ${document.voices[voice]?.name ?? voice}.`,
+      patch: [{ op: 'remove' as const, path: `/styles/${style}/set/voice` }],
+    };
+  });
+});
 </script>
 
 <template>
@@ -32,6 +51,20 @@ const pairing = usePairing();
         >.</template
       >
       <DoButton @click="pairing.taken = null">Close</DoButton>
+    </p>
+    <p v-for="one in outside" :key="one.style">
+      {{ one.says }}
+      <DoButton
+        label="Let it follow"
+        :aria-label="`Let it follow: ${one.name}`"
+        @click="project.change(one.patch)"
+      />
+    </p>
+    <p v-if="outside.length > 1">
+      <DoButton
+        label="Let all follow"
+        @click="project.change(outside.flatMap(({ patch }) => patch))"
+      />
     </p>
   </div>
   <SizeOffers />

@@ -3,6 +3,7 @@ import { PROPERTIES, type Patch } from '@lettera/core/document';
 import {
   mergeAllPatch,
   mergePatch,
+  ownVoices,
   redundant,
   sameStyles,
   standsForAll,
@@ -15,6 +16,7 @@ import DoButton from '../../control/DoButton.vue';
 import { useProject } from '../../store/project';
 import { useProof } from '../../store/proof';
 import StageMarks from '../StageMarks.vue';
+import SiteCheck from './SiteCheck.vue';
 import { valueText } from './propertyText';
 
 /** Strays, what is set for nothing, styles that say the same and styles that nothing wears: each with one action. */
@@ -72,6 +74,25 @@ const lists = computed<List[]>(() => {
       found: redundant(document).map((one) => ({ ...followAgain(one), does: 'Drop it' })),
     },
     {
+      title: 'Outside the pair',
+      about:
+        'Set in a voice of their own: another family for headings or text does not reach them.',
+      none: 'Another pair of families reaches every style.',
+      all: 'Let all follow',
+      found: ownVoices(document).map(({ style, voice, family, reaches }) => ({
+        key: style,
+        style,
+        says: [
+          `${document.voices[voice]?.name ?? voice}${family ? `, ${document.case[family]?.name ?? family}` : ''}`,
+          reaches.length > 1 ? `for ${reaches.length} styles` : '',
+        ]
+          .filter(Boolean)
+          .join(' '),
+        does: 'Let it follow',
+        patch: [{ op: 'remove', path: `/styles/${style}/set/voice` }],
+      })),
+    },
+    {
       title: 'Styles that say the same',
       about: 'They agree in everything but for rounding.',
       none: 'No two styles come to the same.',
@@ -114,6 +135,7 @@ function open(style: string): void {
 <template>
   <div class="gathered">
     <StageMarks stage="styles" on="the styles" />
+    <SiteCheck class="whole" />
     <section v-for="list in lists" :key="list.title" :aria-label="list.title">
       <h2 class="line spread">
         {{ list.title }}
@@ -152,7 +174,8 @@ function open(style: string): void {
   align-items: start;
   padding: 4px 16px 16px;
 }
-.gathered > :first-child {
+.gathered > :first-child,
+.whole {
   grid-column: 1 / -1;
 }
 h2 {

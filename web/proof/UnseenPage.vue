@@ -1,0 +1,44 @@
+<script setup lang="ts">
+import { ref } from 'vue';
+
+/** A page that is laid out where it is not seen, to be measured. */
+defineProps<{ source: string }>();
+defineEmits<{ load: [] }>();
+const frame = ref<HTMLIFrameElement | null>(null);
+
+defineExpose({
+  /** The page; null while none is there. */
+  page: (): Document | null => {
+    const page = frame.value?.contentDocument;
+    return page?.defaultView ? page : null;
+  },
+  /** @param width of the viewport, CSS px */
+  setWidth(width: number): void {
+    if (frame.value) frame.value.style.width = `${width}px`;
+  },
+});
+</script>
+
+<template>
+  <iframe
+    :key="source"
+    ref="frame"
+    :src="source"
+    sandbox="allow-same-origin"
+    title="A page that is measured"
+    aria-hidden="true"
+    tabindex="-1"
+    @load="$emit('load')"
+  />
+</template>
+
+<style scoped>
+iframe {
+  position: fixed;
+  top: 0;
+  left: -4000px;
+  height: 800px;
+  border: 0;
+  visibility: hidden;
+}
+</style>

@@ -1,0 +1,173 @@
+<script setup lang="ts">
+import type { SetPage, SiteMark } from '@lettera/core/check';
+import type { ProjectDocument } from '@lettera/core/document';
+import { computed, nextTick, onBeforeUnmount, ref, shallowRef } from 'vue';
+import { urls } from '../../api/client';
+import DoButton from '../../control/DoButton.vue';
+import { count } from '../../control/figures';
+import ProgressLine from '../../control/ProgressLine.vue';
+import { useFontUrl } from '../../proof/fontUrl';
+import MarkLine from '../../proof/MarkLine.vue';
+import { ProofSheet } from '../../proof/proofSheet';
+import { setTextsOf, textsByStyle } from '../../proof/setTexts';
+import UnseenPage from '../../proof/UnseenPage.vue';
+import { useEvidence } from '../../store/evidence';
+import { useFallbacks } from '../../store/fallbacks';
+import { useMarks } from '../../store/marks';
+import { usePlans } from '../../store/plans';
+import { useProject } from '../../store/project';
+import { useProof } from '../../store/proof';
+
+/** The marks tried on the whole site at once: every page, both ends of the scale, both grounds. */
+const project = useProject();
+const proof = useProof();
+const plans = usePlans();
+const fallbacks = useFallbacks();
+const fontUrl = useFontUrl();
+const marks = useMarks();
+const { evidenceOf } = useEvidence();
+
+const frame = ref<InstanceType<typeof UnseenPage> | null>(null);
+const source = ref('');
+const progress = ref<{ done: number; of: number; title: string } | null>(null);
+const failed = ref('');
+/** What was found, and of which state of the project. */
+const found = shallowRef<{ marks: SiteMark[]; document: ProjectDocument; pages: number } | null>(
+  null,
+);
+const isStale = computed(() => found.value !== null && found.value.document !== project.document);
+
+/** A page takes no longer than this to come, milliseconds. */
+const PATIENCE = 20_000;
+let loaded: (() => void) | null = null;
+let run = 0;
+
+/** Puts a page into the frame. @throws Error when it does not come */
+async function bring(slug: string): Promise<Document> {
+  const here = new Promise<void>((resolve, reject) => {
+    loaded = resolve;
+    setTimeout(() => reject(new Error('A page did not come.')), PATIENCE);
+  });
+  source.value = urls.page(project.id, slug);
+  await here;
+  await nextTick();
+  const page = frame.value?.page();
+  if (!page) throw new Error('A page did not come.');
+  return page;
+}
+
+/** How the text of a page stands at each end of the scale. */
+async function look(page: Document, title: string, document: ProjectDocument): Promise<SetPage[]> {
+  const sheet = new ProofSheet(page);
+  const looked: SetPage[] = [];
+  for (const { width } of [document.scale.small, document.scale.large]) {
+    frame.value?.setWidth(width);
+    sheet.update({
+      fontUrl,
+      document,
+      fallback: plans.fallbackOf(document),
+      twins: fallbacks.twins,
+      fonts: 'web',
+      ground: 'light',
+    });
+    sheet.settle();
+    await Promise.allSettled([...page.fonts].map((face) => face.load()));
+    looked.push({
+      title,
+      width,
+      texts: setTextsOf(document, page),
+      ...textsByStyle(document, page),
+    });
+  }
+  return looked;
+}
+
+async function check(): Promise<void> {
+  const { document } = project;
+  if (!document) return;
+  const mine = ++run;
+  const { pages } = project;
+  failed.value = '';
+  found.value = null;
+  const looked: SetPage[] = [];
+  try {
+    for (const [i, { slug, title }] of pages.entries()) {
+      progress.value = { done: i, of: pages.length, title };
+      looked.push(...(await look(await bring(slug), title, document)));
+      if (mine !== run) return;
+    }
+    const { siteMarks } = await import('@lettera/core/check');
+    found.value = {
+      marks: siteMarks(document, evidenceOf(document), looked),
+      document,
+      pages: pages.length,
+    };
+  } catch (error) {
+    if (mine === run) failed.value = `${(error as Error).message} Nothing was found out.`;
+  }
+  if (mine === run) leave();
+}
+function leave(): void {
+  run++;
+  progress.value = null;
+  source.value = '';
+}
+onBeforeUnmount(leave);
+
+const whereInWords = ({ seen }: SiteMark): string => {
+  const { pages = 0 } = found.value ?? {};
+  const widths = [...new Set(seen.flatMap((one) => one.widths))];
+  const at = widths.length === 1 ? ` at ${widths[0]} px` : '';
+  return seen.length === pages && pages > 1
+    ? `On every page${at}`
+    : `On ${seen.map(({ title }) => title).join(', ')}${at}`;
+};
+</script>
+
+<template>
+  <section aria-label="The whole site">
+    <h2 class="line spread">
+      The whole site
+      <DoButton
+        v-if="!progress"
+        :label="found ? 'Check it again' : `Check ${count(project.pages.length, 'page')}`"
+        @click="check"
+      />
+    </h2>
+    <ProgressLine v-if="progress" :done="progress.done" :of="progress.of" stoppable @stop="leave">
+      {{ progress.title }}, {{ progress.done + 1 }} of {{ progress.of }}
+    </ProgressLine>
+    <p v-else-if="failed" role="alert" class="small mark-text">{{ failed }}</p>
+    <p v-else-if="!found" class="small quiet">
+      Every page is laid out at both ends of the scale, and marked on both grounds.
+    </p>
+    <template v-else>
+      <p v-if="isStale" class="small quiet">The project has changed since this was found.</p>
+      <p v-if="found.marks.length === 0" role="status" class="small quiet">
+        Nothing is marked on {{ count(found.pages, 'page') }}.
+      </p>
+      <ul v-else>
+        <MarkLine
+          v-for="one in found.marks"
+          :key="one.mark.message"
+          :mark="one.mark"
+          :where="whereInWords(one)"
+          @take="marks.putRight"
+          @go="proof.style = $event.style ?? null"
+        />
+      </ul>
+    </template>
+    <UnseenPage v-if="source" ref="frame" :source="source" @load="loaded?.()" />
+  </section>
+</template>
+
+<style scoped>
+h2 {
+  font-size: 13px;
+}
+ul {
+  margin: 4px 0 0;
+  padding: 0;
+  list-style: none;
+}
+</style>
