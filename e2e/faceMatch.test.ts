@@ -31,6 +31,20 @@ const SETS: Record<string, MatchableFace[]> = {
     face('italic', 500),
   ],
   'semibold and thin': [face('normal', 100), face('normal', 600), face('normal', 650)],
+  'both styles over a range': [face('normal', 200, 900), face('italic', 200, 900)],
+  'italics of other weights than the uprights': [
+    face('normal', 300),
+    face('normal', 800),
+    face('italic', 200),
+    face('italic', 600),
+  ],
+  'italics alone, and a gap around 450': [face('italic', 100, 400), face('italic', 500, 900)],
+  'an upright range and one bold italic': [face('normal', 350, 650), face('italic', 750)],
+  'heavy uprights and a light italic range': [
+    face('normal', 700),
+    face('normal', 900),
+    face('italic', 100, 300),
+  ],
   'three widths': [
     face('normal', 400, 400, 75),
     face('normal', 700, 700, 100),
@@ -39,9 +53,13 @@ const SETS: Record<string, MatchableFace[]> = {
   ],
 };
 
+/** From 1 to 1000 in steps of 50, and on both sides of where the search turns. */
 const WEIGHTS = [
-  ...Array.from({ length: 1000 }, (_, i) => i + 1).filter((weight) => weight % 9 === 0),
-  ...[1, 100, 200, 300, 399, 400, 401, 449, 450, 451, 499, 500, 501, 599, 600, 601, 700, 800, 1000],
+  ...new Set([
+    1,
+    ...Array.from({ length: 20 }, (_, i) => 50 * (i + 1)),
+    ...[399, 401, 449, 451, 499, 501, 599, 601],
+  ]),
 ];
 const WIDTHS = [50, 75, 90, 100, 110, 125, 200];
 

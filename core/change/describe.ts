@@ -1,5 +1,6 @@
 import { isPlainObject } from '../document/decorators';
 import { pointerSteps, type Operation, type Patch } from '../document/patch';
+import { narrowBelowOf, STYLE_VALUES } from '../document/narrow';
 import type { ProjectDocument } from '../document/projectDocument';
 import { ORDERED_PARTS } from '../document/places';
 import { PROPERTIES, PROPERTY_NAMES } from '../document/property';
@@ -43,6 +44,7 @@ const PARTS: Record<string, string> = {
   typed: 'Text typed into',
   audience: 'Visitors',
   aside: 'Marks set aside',
+  narrowBelow: 'Width of narrow screens',
 };
 
 const own = <T>(of: Record<string, T>, key: string): T | undefined =>
@@ -85,7 +87,9 @@ export function describePath(document: ProjectDocument, path: string, added?: st
   const name = ordered
     ? `${heading} ${known ?? (rest.length === 0 ? added : undefined) ?? key}`
     : `${heading}: ${word(key)}`;
-  const property = rest[0] === 'set' ? rest.slice(1).map(propertyWord) : rest.map(word);
+  const isValue = STYLE_VALUES.some((one) => one === rest[0]);
+  const property = isValue ? rest.slice(1).map(propertyWord) : rest.map(word);
+  if (rest[0] === 'narrow') property.push(`below ${narrowBelowOf(document)} px`);
   return property.length > 0 ? `${name}: ${property.join(', ')}` : name;
 }
 
@@ -96,9 +100,9 @@ const LONGEST_TOLD = 40;
 
 /** A value in a few words; null for one that is not told. */
 function told(document: ProjectDocument, path: string, value: unknown): string | null {
-  const [part, key, member, property] = pointerSteps(path);
+  const [part, , member, property] = pointerSteps(path);
   const name = PROPERTY_NAMES.find((known) => known === property);
-  if (part === 'styles' && member === 'set' && name && key !== undefined) {
+  if (part === 'styles' && STYLE_VALUES.some((one) => one === member) && name) {
     return value === undefined
       ? 'following'
       : writtenValue(document, name, value as string | number);
@@ -153,7 +157,7 @@ export function describePatch(document: ProjectDocument, patch: Patch): string {
   const verb = depth === 2 && patch.length === 1 ? VERBS[first.op] : undefined;
   if (subjects.length === 1 && verb) return `${subjects[0]} ${verb}`;
   const [part, , member] = pointerSteps(first.path);
-  if (patch.length === 1 && part === 'styles' && member === 'set') {
+  if (patch.length === 1 && part === 'styles' && STYLE_VALUES.some((one) => one === member)) {
     return describeOperation(document, first);
   }
   return subjects.length <= 2

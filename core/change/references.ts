@@ -1,4 +1,5 @@
 import type { FieldError } from '../document/fieldError';
+import { STYLE_VALUES, valuesOf } from '../document/narrow';
 import type { ProjectDocument } from '../document/projectDocument';
 import { PROPERTIES, PROPERTY_NAMES } from '../document/property';
 import { BODY_STYLE, GROUND, INK } from '../document/vocabulary';
@@ -111,19 +112,19 @@ const styleValues: Rule = {
     const { scale: steps } = document;
     const numbers = new Set(stepNumbers(steps));
     for (const [key, style] of Object.entries(document.styles)) {
-      for (const name of PROPERTY_NAMES) {
-        const value = style.set[name];
+      for (const [where, name] of STYLE_VALUES.flatMap((one) =>
+        PROPERTY_NAMES.map((property) => [one, property] as const),
+      )) {
+        const value = valuesOf(style, where)[name];
         if (value === undefined) continue;
         const { values } = PROPERTIES[name];
+        const path = `/styles/${key}/${where}/${name}`;
         if (values.kind === 'key' && !has(document[values.of], String(value))) {
-          refuse(
-            `/styles/${key}/set/${name}`,
-            `names the ${NAMED[values.of]} “${value}”, which is not there`,
-          );
+          refuse(path, `names the ${NAMED[values.of]} “${value}”, which is not there`);
         }
         if (values.kind === 'step' && !numbers.has(Number(value))) {
           refuse(
-            `/styles/${key}/set/${name}`,
+            path,
             `is step ${value}, which the scale does not have: it runs from ${-steps.down} to ${steps.up}`,
           );
         }

@@ -1,5 +1,7 @@
 import type { Patch } from '../document/patch';
 import type { ProjectDocument } from '../document/projectDocument';
+import { narrowBelowOf } from '../document/narrow';
+import { narrowDocument } from '../style/narrow';
 import { closeLevels } from './closeLevels';
 import { crossedSteps } from './crossedSteps';
 import { floatingLine } from './floatingLine';
@@ -66,6 +68,42 @@ const RULES: Rule[] = [
   unusedFamily,
 ];
 
+/** Rules on how text is set, which may come to something else on narrow screens. */
+const BY_WIDTH: readonly Rule[] = [
+  closeLevels,
+  smallText,
+  lineMeasure,
+  lineHeight,
+  lowContrast,
+  spacedText,
+  capitalText,
+  lightText,
+  noLineHeight,
+  faceWithoutCase,
+];
+
+/** All marks. At narrow widths it is what is set there that is marked. */
+function allMarks(document: ProjectDocument, evidence: Evidence): Mark[] {
+  const usual = RULES.map((rule) => ({ rule, marks: rule(document, evidence) }));
+  const narrow = narrowDocument(document);
+  if (narrow === document) return usual.flatMap(({ marks }) => marks);
+  const below = narrowBelowOf(document);
+  const isNarrow = ({ width }: Mark) => width !== undefined && width < below;
+  const known = new Set(usual.flatMap(({ marks }) => marks.map(({ message }) => message)));
+  const there = BY_WIDTH.flatMap((rule) => rule(narrow, evidence))
+    .filter((mark) => isNarrow(mark) || (mark.width === undefined && !known.has(mark.message)))
+    .map((mark): Mark => {
+      if (known.has(mark.message)) return mark;
+      // Its change is for every width, and would not put right what differs here.
+      const { fix: _fix, ...rest } = mark;
+      return { ...rest, message: `Below ${below} px. ${mark.message}` };
+    });
+  const elsewhere = usual.flatMap(({ rule, marks }) =>
+    BY_WIDTH.includes(rule) ? marks.filter((mark) => !isNarrow(mark)) : marks,
+  );
+  return [...elsewhere, ...there];
+}
+
 /** What a mark is, whatever its figures: its rule, and the style or family that it is about. */
 export const markKey = ({ rule, style, family }: Mark): string =>
   `${rule}:${style ?? family ?? ''}`;
@@ -86,7 +124,7 @@ export function judge(
   const { aside: reasons = {} } = document;
   const marks: Mark[] = [];
   const aside: AsideMark[] = [];
-  for (const mark of RULES.flatMap((rule) => rule(document, evidence))) {
+  for (const mark of allMarks(document, evidence)) {
     const reason = reasons[markKey(mark)];
     if (reason === undefined) marks.push(mark);
     else aside.push({ ...mark, reason });

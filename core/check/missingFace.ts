@@ -1,5 +1,6 @@
 import { matchFace } from '../style/faceMatch';
 import { voiceUses } from '../style/usage';
+import { weightPatch } from '../style/weightPlan';
 import type { Mark, Rule } from './mark';
 
 /** A weight or an italic that a style asks for and that no face taken has: the browser makes it up. */
@@ -38,6 +39,13 @@ export const missingFace: Rule = (document) => {
           message: `${names}: shows in ${family.name} ${match.weight}, the nearest to the ${weight} asked for.`,
           remedy: `Take ${family.name} ${weight} in, or set the style in ${match.weight}.`,
           lacks: { weight, style: slant },
+          fix: {
+            does: `Set in ${match.weight}`,
+            patch: weightPatch(
+              document,
+              styles.map((style) => ({ style, from: weight, to: match.weight })),
+            ),
+          },
         });
       }
     }

@@ -6,6 +6,7 @@ import type { Scale } from '../document/scale';
 import { stepName } from '../scale/names';
 import { stepCss } from '../scale/sizeAt';
 import { stepsOf } from '../scale/steps';
+import { narrowDocument } from '../style/narrow';
 import { resolveStyle } from '../style/resolve';
 import { remCss } from '../scale/fluid';
 import { cssNumber, cssString } from './css';
@@ -103,6 +104,14 @@ export function styleProperties(document: ProjectDocument): CustomProperty[] {
       return value === undefined ? [] : [[name, ownValue(document, property, value)]];
     });
   });
+}
+
+/** `--style-<style>-<property>` where it differs on narrow screens. */
+export function narrowStyleProperties(document: ProjectDocument): CustomProperty[] {
+  const narrow = narrowDocument(document);
+  if (narrow === document) return [];
+  const usual = new Map(styleProperties(document));
+  return styleProperties(narrow).filter(([name, value]) => usual.get(name) !== value);
 }
 
 /** All custom properties of a project, those that others refer to first. */

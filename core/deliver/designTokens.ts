@@ -1,3 +1,4 @@
+import { narrowBelowOf } from '../document/narrow';
 import { converter, formatHex } from 'culori';
 import { colourOf } from '../css';
 import type { ProjectDocument } from '../document/projectDocument';
@@ -89,6 +90,14 @@ function styleToken(document: ProjectDocument, key: string): Json {
     $extensions: {
       [EXTENSION]: {
         ...beyond,
+        ...(style?.narrow && {
+          narrow: Object.fromEntries(
+            PROPERTY_NAMES.flatMap((name) => {
+              const value = style.narrow?.[name];
+              return value === undefined ? [] : [[name, propertyValue(document, name, value)]];
+            }),
+          ),
+        }),
         follows: style?.follows ?? null,
         setHere: PROPERTY_NAMES.filter((name) => style?.set[name] !== undefined),
         selectors: Object.values(document.elements)
@@ -169,6 +178,7 @@ export function designTokens(document: ProjectDocument, fallback: FallbackPlan):
     ),
     $extensions: {
       [EXTENSION]: {
+        narrowBelow: narrowBelowOf(document),
         fallbackFaces: fallback.faces.map((face) => ({
           name: face.name,
           local: face.local,

@@ -1,10 +1,17 @@
 import type { ProjectDocument, TextElement } from '../document/projectDocument';
+import { narrowBelowOf } from '../document/narrow';
 import { GROUND } from '../document/vocabulary';
 import { PROPERTIES, PROPERTY_NAMES, type PropertyName } from '../document/property';
+import { narrowDocument } from '../style/narrow';
 import { carries, resolveStyle } from '../style/resolve';
 import type { ProjectRules } from '../page/cascade';
 import { cssNumber, cssRule, indent } from './css';
-import { colourProperty, GRID_PROPERTY, styleProperty } from './customProperties';
+import {
+  colourProperty,
+  GRID_PROPERTY,
+  narrowStyleProperties,
+  styleProperty,
+} from './customProperties';
 
 /** The properties that the `font` shorthand resets, and that each text has from the project. */
 const IN_FONT_SHORTHAND = PROPERTY_NAMES.filter(
@@ -29,7 +36,29 @@ const followsContainer = ({ scale }: ProjectDocument): boolean => scale.between 
  * set fonts on headings, controls, code and others.
  */
 export const elementRule = (document: ProjectDocument, element: TextElement): string =>
-  cssRule(where(element.selectors), elementDeclarations(document, element));
+  cssRule(where(element.selectors), elementDeclarations(document, element)) +
+  onNarrow(document, narrowRule(document, element));
+
+/** The condition under which styles are set as for narrow screens: all widths that are not as wide. */
+const onNarrow = (document: ProjectDocument, rules: string): string =>
+  rules && `@media not all and (min-width: ${narrowBelowOf(document)}px) {\n${indent(rules)}}\n`;
+
+/** What an element is given on narrow screens beside what it has at every width, whose tokens may be others there. */
+function narrowRule(document: ProjectDocument, element: TextElement): string {
+  const narrow = narrowDocument(document);
+  if (narrow === document) return '';
+  const usual = new Map(elementDeclarations(document, element));
+  const more = elementDeclarations(narrow, element).filter(
+    ([property, value]) => usual.get(property) !== value,
+  );
+  return more.length > 0 ? cssRule(where(element.selectors), more) : '';
+}
+
+/** The tokens of styles that are others on narrow screens; empty where none is. */
+export function narrowTokens(document: ProjectDocument): string {
+  const properties = narrowStyleProperties(document);
+  return onNarrow(document, properties.length > 0 ? cssRule(':root', properties) : '');
+}
 
 function elementDeclarations(document: ProjectDocument, element: TextElement): Declaration[] {
   const resolved = resolveStyle(document, element.style);

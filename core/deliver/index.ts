@@ -18,7 +18,7 @@ export {
 } from './delivered';
 export { cssNumber, cssPercent, cssString } from './css';
 export { fallbackBytes } from './fallbackBytes';
-export { layeredRules, projectRules } from './elementRules';
+export { layeredRules, narrowTokens, projectRules } from './elementRules';
 export { slug } from './fileName';
 export { fallbackFaceRule, localSources, webFaceRule } from './fontFaces';
 export { headMarkup, preloadedFonts } from './head';

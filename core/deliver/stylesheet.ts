@@ -16,7 +16,7 @@ import {
 import { deliveredFonts, referencedFamilies } from './delivered';
 import { changeWidth } from '../scale/sizeAt';
 import { widthOf } from '../scale/words';
-import { layeredRules } from './elementRules';
+import { layeredRules, narrowTokens } from './elementRules';
 import { fallbackFaceRule, webFaceRule, woff2Source } from './fontFaces';
 
 const comment = (text: string): string => `/* ${text} */\n`;
@@ -95,6 +95,7 @@ export function stylesheet(document: ProjectDocument, fallback: FallbackPlan): s
       : []),
     comment('Tokens') + tokens(document, fallback),
     changedSizes(document),
+    narrowTokens(document),
     ...(dark ? [darkColours(document)] : []),
     comment('Elements') + layeredRules(document),
   ];

@@ -28,3 +28,4 @@ export * from './property';
 export * from './scale';
 export * from './scaleBounds';
 export * from './vocabulary';
+export { narrowBelowOf, STYLE_VALUES, valuesOf, type StyleValues } from './narrow';

@@ -311,6 +311,11 @@ export class TextStyle extends Placed {
 
   @Part(() => StyleProperties)
   set!: PropertyValues;
+
+  /** What it sets otherwise on narrow screens. Seldom needed, since sizes are fluid. */
+  @MayBeLeftOut()
+  @Part(() => StyleProperties)
+  narrow?: PropertyValues;
 }
 
 /** A kind of text on the site, and the style it is given. */
@@ -489,6 +494,13 @@ export class ProjectDocument {
 
   @PartsByKey(() => Colour, { most: MOST_PARTS.colours })
   colours!: Record<string, Colour>;
+
+  /** Viewport width under which styles are set as for narrow screens, CSS px; 600 when left out. */
+  @MayBeLeftOut()
+  @IsInt()
+  @Min(240)
+  @Max(2560)
+  narrowBelow?: number;
 
   @PartsByKey(() => TextStyle, { most: MOST_PARTS.styles })
   styles!: Record<string, TextStyle>;

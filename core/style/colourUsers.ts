@@ -10,5 +10,7 @@ const COLOURS = PROPERTY_NAMES.filter((name) => {
 /** Keys of the styles that set a colour: as their text, their ground, or a line. */
 export const usersOfColour = ({ styles }: ProjectDocument, key: string): string[] =>
   Object.entries(styles)
-    .filter(([, { set }]) => COLOURS.some((name) => set[name] === key))
+    .filter(([, { set, narrow = {} }]) =>
+      COLOURS.some((name) => set[name] === key || narrow[name] === key),
+    )
     .map(([style]) => style);

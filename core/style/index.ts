@@ -48,10 +48,12 @@ export {
   weightPatch,
   type WeightChange,
 } from './weightPlan';
+export { narrowDocument } from './narrow';
 export { ownVoices, type OwnVoice } from './ownVoices';
 export { redundant, sameStyles, strays, unwornStyles, type StyleProperty } from './gathered';
 export {
   copiedCells,
+  setCellPatch,
   followPatch,
   pastePatch,
   typedValue,

@@ -1,3 +1,4 @@
+import { valuesOf, type StyleValues } from '../document/narrow';
 import type { ProjectDocument } from '../document/projectDocument';
 import {
   descriptorOf,
@@ -94,15 +95,20 @@ export function typedValue(
 export interface CellRange {
   styles: readonly string[];
   properties: readonly PropertyName[];
+  /** Whether what is set for every width is meant, or what differs on narrow screens; the former when left out. */
+  where?: StyleValues;
 }
 
 /** What a range of cells sets, as a table: a line a style, a tab between cells, blank where a cell follows. */
-export const copiedCells = (document: ProjectDocument, { styles, properties }: CellRange): string =>
+export const copiedCells = (
+  document: ProjectDocument,
+  { styles, properties, where = 'set' }: CellRange,
+): string =>
   styles
     .map((style) =>
       properties
         .map((property) => {
-          const value = document.styles[style]?.set[property];
+          const value = valuesOf(document.styles[style], where)[property];
           return value === undefined ? '' : writtenValue(document, property, value);
         })
         .join('\t'),
@@ -116,23 +122,48 @@ export interface RefusedCell {
   text: string;
 }
 
-/** Sets a cell, or lets it follow where nothing is given; an empty patch where that changes nothing. */
 function cellPatch(
   document: ProjectDocument,
   style: string,
   property: PropertyName,
   value: Value | null,
+  where: StyleValues,
 ): Patch {
-  const path = `/styles/${style}/set/${property}`;
-  const before = document.styles[style]?.set[property];
+  const path = `/styles/${style}/${where}/${property}`;
+  const before = valuesOf(document.styles[style], where)[property];
   if (value === null) return before === undefined ? [] : [{ op: 'remove', path }];
   return before === value ? [] : [{ op: 'add', path, value }];
 }
 
+/** A change of cells, after room was made for what differs on narrow screens in styles that had none of it. */
+function withRoom({ styles }: ProjectDocument, patch: Patch): Patch {
+  const narrowed = patch.flatMap(
+    ({ path }) => /^\/styles\/([^/]+)\/narrow\//.exec(path)?.[1] ?? [],
+  );
+  return [
+    ...[...new Set(narrowed)]
+      .filter((style) => !styles[style]?.narrow)
+      .map((style) => ({ op: 'add' as const, path: `/styles/${style}/narrow`, value: {} })),
+    ...patch,
+  ];
+}
+
+/** Sets a cell, or lets it follow where null is given; an empty patch where that changes nothing. */
+export const setCellPatch = (
+  document: ProjectDocument,
+  style: string,
+  property: PropertyName,
+  value: Value | null,
+  where: StyleValues = 'set',
+): Patch => withRoom(document, cellPatch(document, style, property, value, where));
+
 /** Lets all cells of a range follow. */
-export const followPatch = (document: ProjectDocument, { styles, properties }: CellRange): Patch =>
+export const followPatch = (
+  document: ProjectDocument,
+  { styles, properties, where = 'set' }: CellRange,
+): Patch =>
   styles.flatMap((style) =>
-    properties.flatMap((property) => cellPatch(document, style, property, null)),
+    properties.flatMap((property) => cellPatch(document, style, property, null, where)),
   );
 
 /**
@@ -156,6 +187,7 @@ export function pastePatch(
   const fromStyle = all.styles.indexOf(range.styles[0] ?? '');
   const fromProperty = all.properties.indexOf(range.properties[0] ?? 'voice');
   const styles = fills ? range.styles : all.styles.slice(fromStyle, fromStyle + rows.length);
+  const { where = 'set' } = range;
   const refused: RefusedCell[] = [];
   const patch = styles.flatMap((style, i) => {
     const cells = fills ? range.properties.map(() => first[0] ?? '') : (rows[i] ?? []);
@@ -164,11 +196,11 @@ export function pastePatch(
       : all.properties.slice(fromProperty, fromProperty + cells.length);
     return properties.flatMap((property, j): Patch => {
       const cell = cells[j] ?? '';
-      if (!cell.trim()) return cellPatch(document, style, property, null);
+      if (!cell.trim()) return cellPatch(document, style, property, null, where);
       const value = typedValue(document, property, cell);
       if (value === null) refused.push({ style, property, text: cell });
-      return value === null ? [] : cellPatch(document, style, property, value);
+      return value === null ? [] : cellPatch(document, style, property, value, where);
     });
   });
-  return { patch, refused };
+  return { patch: withRoom(document, patch), refused };
 }

@@ -1,6 +1,7 @@
 import { onceFor } from '../document/once';
 import type { ProjectDocument } from '../document/projectDocument';
 import type { Slant } from '../document/vocabulary';
+import { narrowDocument } from './narrow';
 import { resolveElement, resolveInUse } from './resolve';
 
 /** A weight and a slant that styles ask for. */
@@ -16,11 +17,14 @@ export interface VoiceUse {
 
 const requestKey = (weight: number, slant: Slant) => `${weight} ${slant}`;
 
-/** The weights and slants that the site's elements ask of each voice, lightest upright first. */
+/** The weights and slants that the site's elements ask of each voice at any width, lightest upright first. */
 export const voiceUses = onceFor((document: ProjectDocument): ReadonlyMap<string, VoiceUse> => {
   const uses = new Map<string, Map<string, StyleRequest & { styles: string[] }>>();
-  for (const [key, element] of Object.entries(document.elements)) {
-    const resolved = resolveElement(document, key);
+  const widths = [...new Set([document, narrowDocument(document)])];
+  for (const [at, key, element] of widths.flatMap((one) =>
+    Object.entries(one.elements).map(([key, element]) => [one, key, element] as const),
+  )) {
+    const resolved = resolveElement(at, key);
     const voice = resolved.voice.value;
     const weight = resolved.weight.value;
     const slant = resolved.slant.value;

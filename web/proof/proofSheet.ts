@@ -5,6 +5,7 @@ import {
   changedSizes,
   GRID_PROPERTY,
   layeredRules,
+  narrowTokens,
   webFaceRule,
   type FontsShown,
 } from '@lettera/core/deliver';
@@ -134,7 +135,8 @@ export class ProofSheet {
     const { document } = state;
     const grid = document.scale.grid === undefined ? '' : GRID_LINES;
     const enlarged = textSize === 1 ? '' : `html { font-size: ${textSize * 100}% !important; }\n`;
-    const rules = changedSizes(document) + layeredRules(document) + grid + enlarged;
+    const rules =
+      changedSizes(document) + narrowTokens(document) + layeredRules(document) + grid + enlarged;
     if (rules !== this.#rulesText) {
       this.#rules(rules);
       this.#rulesText = rules;

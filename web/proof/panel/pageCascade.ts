@@ -1,10 +1,12 @@
 import { projectRules } from '@lettera/core/deliver';
 import {
   descriptorOf,
+  narrowBelowOf,
   PROPERTIES,
   PROPERTY_NAMES,
   type ProjectDocument,
 } from '@lettera/core/document';
+import { narrowDocument } from '@lettera/core/style';
 import {
   accountOf,
   Cascade,
@@ -79,7 +81,12 @@ export const cascadeOf = (
   document: ProjectDocument,
   page: Document,
   rules: TypeRules,
-): Cascade<Element> => new Cascade(rules, projectRules(document), viewOf(page), typeOf(document));
+): Cascade<Element> => {
+  const { innerWidth = Infinity } = page.defaultView ?? {};
+  const isNarrow = innerWidth < narrowBelowOf(document);
+  const at = isNarrow ? narrowDocument(document) : document;
+  return new Cascade(rules, projectRules(at), viewOf(page), typeOf(document));
+};
 
 /** Elements whose text is no text of the page's. */
 const NO_TEXT = 'script, style, template, noscript, title, head, option, textarea';

@@ -4,13 +4,20 @@ import {
   descriptorOf,
   PROPERTIES,
   settingsIn,
+  valuesOf,
   type Patch,
   type ProjectDocument,
   type PropertyName,
   type Slant,
 } from '@lettera/core/document';
 import { stepsOf } from '@lettera/core/scale';
-import { matchFace, typedValue, writtenValue, type ResolvedProperty } from '@lettera/core/style';
+import {
+  matchFace,
+  setCellPatch,
+  typedValue,
+  writtenValue,
+  type ResolvedProperty,
+} from '@lettera/core/style';
 import InputText from 'primevue/inputtext';
 import Select from 'primevue/select';
 import { computed, ref } from 'vue';
@@ -33,6 +40,8 @@ const props = defineProps<{
   editing: boolean;
   /** Key of the family that sets the style, as far as one does. */
   family?: string | null;
+  /** Whether what differs on narrow screens is meant, and not what is set for every width. */
+  narrow?: boolean;
   /** How that family is set there. */
   slant?: Slant;
 }>();
@@ -52,7 +61,10 @@ const textOf = (document: ProjectDocument, value: string | number | null): strin
 
 const values = computed(() => descriptorOf(props.property).values);
 const number = computed(() => (values.value.kind === 'number' ? values.value : null));
-const isSet = computed(() => props.resolved.origin === 'set');
+const where = computed(() => (props.narrow ? 'narrow' : 'set'));
+const isSet = computed(
+  () => valuesOf(project.shown?.styles[props.styleKey], where.value)[props.property] !== undefined,
+);
 /** Nothing sets it, and nothing is delivered of it. */
 const isLeft = computed(
   () => props.resolved.origin === 'browser' && descriptorOf(props.property).whenOpen === 'leave',
@@ -61,9 +73,12 @@ const text = computed(() => {
   if (isLeft.value) return 'the page’s own';
   return project.shown ? textOf(project.shown, props.resolved.value) : '';
 });
-const source = computed(() =>
-  project.shown && !isLeft.value ? sourceText(project.shown, props.resolved) : '',
-);
+const source = computed(() => {
+  if (!project.shown || isLeft.value || isSet.value) return '';
+  return props.resolved.origin === 'set'
+    ? 'every width'
+    : sourceText(project.shown, props.resolved);
+});
 const trace = computed(() =>
   project.shown ? traceText(project.shown, props.property, props.resolved) : '',
 );
@@ -181,16 +196,17 @@ function setFeatures(tags: string[]): void {
   else follow();
 }
 
-const path = computed(() => `/styles/${props.styleKey}/set/${props.property}`);
-
-const setTo = (value: string | number): Patch => [{ op: 'add', path: path.value, value }];
+const setTo = (value: string | number | null): Patch =>
+  project.document
+    ? setCellPatch(project.document, props.styleKey, props.property, value, where.value)
+    : [];
 
 function look(value: string | number): void {
   layer.show(value === props.resolved.value ? null : setTo(value));
 }
 
 /** The body follows nothing: what it does not set is the browser’s. */
-const isBody = computed(() => props.styleKey === BODY_STYLE);
+const isBody = computed(() => props.styleKey === BODY_STYLE && !props.narrow);
 const released = computed(() =>
   isBody.value
     ? 'The body follows nothing: what it does not set is left to the visitor’s browser'
@@ -198,7 +214,7 @@ const released = computed(() =>
 );
 
 function follow(): void {
-  if (isSet.value) project.change([{ op: 'remove', path: path.value }]);
+  if (isSet.value) project.change(setTo(null));
 }
 </script>
 

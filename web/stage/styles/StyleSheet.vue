@@ -3,14 +3,18 @@ import { slug } from '@lettera/core/deliver';
 import {
   BODY_STYLE,
   freeKey,
+  narrowBelowOf,
   PROPERTIES,
   PROPERTY_NAMES,
+  valuesOf,
   type PropertyName,
   type PropertyPart,
+  type StyleValues,
 } from '@lettera/core/document';
 import {
   copiedCells,
   followPatch,
+  narrowDocument,
   pastePatch,
   resolveInUse,
   takeOutStylePatch,
@@ -20,12 +24,13 @@ import InputText from 'primevue/inputtext';
 import Select from 'primevue/select';
 import { computed, nextTick, ref, watch } from 'vue';
 import ChoiceSet from '../../control/ChoiceSet.vue';
+import NumberField from '../../control/NumberField.vue';
 import DoButton from '../../control/DoButton.vue';
 import { count } from '../../control/figures';
 import { useKeys } from '../../control/keys';
 import { caseFont } from '../../proof/caseFonts';
 import { useProject } from '../../store/project';
-import { useProof } from '../../store/proof';
+import { STOPS, useProof } from '../../store/proof';
 import PropertyCell from './PropertyCell.vue';
 
 /** The text styles as a ruled sheet: a row a style, a column a property. */
@@ -43,6 +48,26 @@ const part = ref<PropertyPart>('type');
 const properties = computed<PropertyName[]>(() =>
   PROPERTY_NAMES.filter((name) => PROPERTIES[name].part === part.value),
 );
+
+/** Whether the sheet shows what is set for every width, or what differs on narrow screens. */
+const at = ref<StyleValues>('set');
+const below = computed(() => (project.document ? narrowBelowOf(project.document) : 0));
+const WIDTHS = computed(() => [
+  { value: 'set' as const, label: 'Every width' },
+  { value: 'narrow' as const, label: `Below ${below.value} px` },
+]);
+/** The width that the proof had before narrow screens were looked at; a number, or null for its room. */
+let before: { asked: number | null } | null = null;
+/** What differs on narrow screens is seen on one. */
+watch(at, (where) => {
+  if (where === 'narrow' && proof.width >= below.value) {
+    before = { asked: proof.asked };
+    proof.setWidth(Math.min(STOPS[0].width, below.value - 1));
+  } else if (where === 'set' && before) {
+    proof.setWidth(before.asked);
+    before = null;
+  }
+});
 
 const sought = ref('');
 const voice = ref<string | null>(null);
@@ -63,7 +88,7 @@ const allRows = computed(() => {
   const document = project.shown;
   if (!document) return [];
   return Object.entries(document.styles).map(([key, style]) => {
-    const resolved = resolveInUse(document, key);
+    const resolved = resolveInUse(at.value === 'narrow' ? narrowDocument(document) : document, key);
     const seat = document.voices[resolved.voice.value ?? ''];
     const elements = Object.values(document.elements).filter((element) => element.style === key);
     return {
@@ -90,7 +115,7 @@ const rows = computed(() =>
       says(row).includes(sought.value.trim().toLowerCase()) &&
       (!voice.value || row.resolved.voice.value === voice.value) &&
       (onlySet.value === 'all' ||
-        properties.value.some((property) => row.style.set[property] !== undefined)),
+        properties.value.some((property) => valuesOf(row.style, at.value)[property] !== undefined)),
   ),
 );
 
@@ -207,10 +232,12 @@ const several = computed(
 const everything = computed<CellRange>(() => ({
   styles: rows.value.map(({ key }) => key),
   properties: properties.value,
+  where: at.value,
 }));
 const range = computed<CellRange>(() => ({
   styles: everything.value.styles.slice(bounds.value.rows[0], bounds.value.rows[1] + 1),
   properties: properties.value.slice(bounds.value.columns[0], bounds.value.columns[1] + 1),
+  where: at.value,
 }));
 
 const cellAt = ([row, column]: [number, number]): HTMLElement | null =>
@@ -301,6 +328,24 @@ useKeys('In Styles', [
 <template>
   <div class="tools line wrap">
     <ChoiceSet v-model="part" label="Part of the sheet" :choices="PARTS" />
+    <ChoiceSet v-model="at" label="At which widths" :choices="WIDTHS" />
+    <NumberField
+      v-if="at === 'narrow'"
+      label="Narrow below"
+      hide-label
+      :model-value="below"
+      :min="240"
+      :max="2560"
+      :step="10"
+      unit="px"
+      width="64px"
+      @update:model-value="
+        project.change([{ op: 'add', path: '/narrowBelow', value: Math.round($event) }])
+      "
+      @reset="
+        project.document?.narrowBelow && project.change([{ op: 'remove', path: '/narrowBelow' }])
+      "
+    />
     <InputText
       v-model="sought"
       size="small"
@@ -436,6 +481,7 @@ useKeys('In Styles', [
             :family="row.family"
             :slant="row.resolved.slant.value"
             :editing="proof.style === row.key"
+            :narrow="at === 'narrow'"
             :data-column="j"
             :tabindex="cursor[0] === i && cursor[1] === j ? 0 : -1"
             :class="{ ranged: several && inRange(i, j) }"
