@@ -59,11 +59,11 @@ test('every property that a style sets is what the browser computes', async () =
     measure: ['240px', 'max-inline-size', /^240px$/],
     spaceBefore: ['2em', 'margin-top', /^\d/],
     spaceAfter: ['33px', 'margin-bottom', /^33px$/],
-    inset: ['7px', 'padding', /^7px$/],
+    inset: ['7px 9px', 'padding', /^7px 9px$/],
     ground: ['accent', 'background-color', /^rgb\(\d+, \d+, \d+\)$/],
-    lineThickness: ['3px', 'border-top-width', /^3px$/],
-    lineKind: ['dashed', 'border-top-style', /^dashed$/],
-    lineColour: ['ink', 'border-top-color', /^rgb\(\d+, \d+, \d+\)$/],
+    lineThickness: ['3px below', 'border-width', /^0px 0px 3px$/],
+    lineKind: ['dashed', 'border-style', /^dashed$/],
+    lineColour: ['ink', 'border-color', /^rgb\(\d+, \d+, \d+\)$/],
   };
   // The page's own layout has its way; what it leaves open is the style's.
   const own = ['max-inline-size', 'margin-top', 'margin-bottom'];

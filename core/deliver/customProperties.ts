@@ -1,6 +1,6 @@
 import type { ProjectDocument } from '../document/projectDocument';
 import { descriptorOf, PROPERTIES, PROPERTY_NAMES, type PropertyName } from '../document/property';
-import { settingsCss, settingsIn } from '../document/property/written';
+import { lengthCss, settingsCss, settingsIn } from '../document/property/written';
 import { voiceFallback, type FallbackPlan } from '../fallback/plan';
 import type { Scale } from '../document/scale';
 import { stepName } from '../scale/names';
@@ -42,7 +42,7 @@ function ownValue(
     case 'number':
       return `${cssNumber(Number(value))}${values.unit ?? ''}`;
     case 'length':
-      return String(value);
+      return lengthCss(String(value), values);
     case 'settings':
       return settingsCss(settingsIn(value, values) ?? []);
   }

@@ -65,7 +65,7 @@ function elementDeclarations(document: ProjectDocument, element: TextElement): D
   const own = (property: PropertyName) => carries(resolved[property]);
   const declarations: Declaration[] = [];
   if (!IN_FONT_SHORTHAND.every(own)) declarations.push(['font', 'inherit']);
-  // Only the line above is the style's: a thematic break has lines on all sides of its own.
+  // Only lines at the edges that the style names: a thematic break has some on all sides of its own.
   if (own('lineThickness')) declarations.push(['border', '0 solid']);
   for (const property of PROPERTY_NAMES) {
     const { css, inFontShorthand, whenOpen } = PROPERTIES[property];

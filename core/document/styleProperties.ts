@@ -20,7 +20,8 @@ function bounds(values: Values): PropertyDecorator[] {
       return [values.whole ? IsInt() : IsNumber(), Min(values.min), Max(values.max)];
     case 'length': {
       const { units, min, max } = values;
-      const message = `must be a length from ${min} to ${max} in ${units.join(', ')}, such as 1.5${units[0]}`;
+      const example = values.edges ? `1${units[0]} below` : `1.5${units[0]}`;
+      const message = `must be a length from ${min} to ${max} in ${units.join(', ')}, such as ${example}`;
       return [held('length', message, (value) => lengthIn(value, values) !== null)];
     }
     case 'settings': {

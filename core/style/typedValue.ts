@@ -2,10 +2,9 @@ import { valuesOf, type StyleValues } from '../document/narrow';
 import type { ProjectDocument } from '../document/projectDocument';
 import {
   descriptorOf,
-  lengthIn,
   settingsIn,
   typedLength,
-  type LengthUnit,
+  writtenLength,
   type PropertyName,
 } from '../document/property';
 import type { Patch } from '../document/patch';
@@ -15,9 +14,6 @@ type Value = string | number;
 
 const plain = (text: string): string => text.trim().toLowerCase().replace(/\s+/g, ' ');
 const plainNumber = (value: number): string => String(Number(value.toFixed(4)));
-
-/** Units of lengths as they are read. */
-const UNITS: Readonly<Record<LengthUnit, string>> = { em: 'em', lh: 'lines', ch: 'ch', px: 'px' };
 
 /** A value of a property as it is written for people, and read back by `typedValue`. */
 export function writtenValue(
@@ -36,10 +32,8 @@ export function writtenValue(
       return values.words?.[value] ?? String(value);
     case 'number':
       return [plainNumber(Number(value)), values.unit].filter(Boolean).join(' ');
-    case 'length': {
-      const length = lengthIn(value, values);
-      return length ? `${plainNumber(length.number)} ${UNITS[length.unit]}` : String(value);
-    }
+    case 'length':
+      return writtenLength(String(value), values);
     case 'settings':
       return String(value) || 'none';
   }

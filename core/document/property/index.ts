@@ -83,4 +83,4 @@ export type ComputedValue<P extends PropertyName = PropertyName> = P extends Pro
 /** The values that a style sets, by property. */
 export type PropertyValues = { [P in PropertyName]?: PropertyValue<P> };
 
-export { lengthIn, settingsIn, typedLength } from './written';
+export { lengthCss, lengthIn, settingsIn, typedLength, writtenLength } from './written';

@@ -3,10 +3,10 @@ import { property } from './property';
 /** CSS Backgrounds 3 §3.2. */
 export const lineKind = property({
   label: 'Kind of line',
-  css: 'border-top-style',
+  css: 'border-style',
   inherited: false,
   inFontShorthand: false,
-  shorthands: ['border', 'border-style', 'border-top', 'border-block', 'border-block-start'],
+  shorthands: ['border', 'border-top', 'border-top-style', 'border-block', 'border-block-start'],
   whenOpen: 'leave',
   initial: 'none',
   part: 'around',

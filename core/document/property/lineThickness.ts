@@ -1,15 +1,15 @@
 import { property } from './property';
 
-/** A line above the text; of a thematic break, the line that it is. */
+/** A line at the edges of the text, above it where they are not said; of a thematic break, the line that it is. */
 export const lineThickness = property({
-  label: 'Line above',
-  css: 'border-top-width',
+  label: 'Line',
+  css: 'border-width',
   inherited: false,
   inFontShorthand: false,
-  shorthands: ['border', 'border-width', 'border-top', 'border-block', 'border-block-start'],
+  shorthands: ['border', 'border-top', 'border-top-width', 'border-block', 'border-block-start'],
   whenOpen: 'leave',
   initial: '0px',
   part: 'around',
-  values: { kind: 'length', units: ['px', 'em'], min: 0, max: 100 },
+  values: { kind: 'length', units: ['px', 'em'], min: 0, max: 100, edges: true },
   tells: null,
 });

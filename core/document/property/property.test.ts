@@ -5,7 +5,15 @@ import { customProperties } from '../../deliver';
 import { elementRule } from '../../deliver/elementRules';
 import type { TextElement } from '../projectDocument';
 import { resolveElement, resolveStyle } from '../../style';
-import { descriptorOf, PROPERTIES, PROPERTY_NAMES, typedLength, type PropertyName } from '.';
+import {
+  descriptorOf,
+  PROPERTIES,
+  PROPERTY_NAMES,
+  lengthCss,
+  typedLength,
+  writtenLength,
+  type PropertyName,
+} from '.';
 
 const set = (name: PropertyName, value: unknown) => () =>
   applyChange(seatedDocument(), [{ op: 'add', path: `/styles/lead/set/${name}`, value }]).document;
@@ -37,9 +45,9 @@ describe('a property of a text style', () => {
     ['spaceAfter', 'margin-bottom', false, '0em'],
     ['inset', 'padding', false, '0em'],
     ['ground', 'background-color', false, null],
-    ['lineThickness', 'border-top-width', false, '0px'],
-    ['lineKind', 'border-top-style', false, 'none'],
-    ['lineColour', 'border-top-color', false, null],
+    ['lineThickness', 'border-width', false, '0px'],
+    ['lineKind', 'border-style', false, 'none'],
+    ['lineColour', 'border-color', false, null],
   ])('%s is %s, inherited: %s, and %j when nothing sets it', (name, css, inherited, initial) => {
     expect(descriptorOf(name)).toMatchObject({ css, inherited, initial });
   });
@@ -54,6 +62,12 @@ describe('a property of a text style', () => {
     ['colour', ['ink', 'accent'], ['none', '#fff', 'constructor', null]],
     ['step', [0, -2, 6], [7, -3, 0.5, 13, '0', null]],
     ['measure', ['66ch', '33.5em', '640px'], ['66', '66 ch', '0ch', '40%', 'calc(1px)', 66, null]],
+    ['inset', ['1em', '0.5em 1em'], ['0.5em 1em 2em', '1em below', '-1px', '1em  2em', 7, null]],
+    [
+      'lineThickness',
+      ['1px', '1px below', '0.1em both', '3px before', '1px around'],
+      ['1px 2px', 'below', '1px left', '1px below above', '200px', null],
+    ],
     ['spaceBefore', ['1.5lh', '-0.5em', '0em'], ['1.5', '500px', '1rem', '1e1em', null]],
     [
       'features',
@@ -123,7 +137,7 @@ describe('a property of a text style', () => {
       if (PROPERTIES[name].whenOpen === 'leave') expect(plain).not.toContain(PROPERTIES[name].css);
     }
     expect(lead('alignment', 'center')).toContain('text-align: var(--style-lead-text-align)');
-    expect(lead('lineThickness', '2px')).toMatch(/border: 0 solid;\s[^]*border-top-width/);
+    expect(lead('lineThickness', '2px')).toMatch(/border: 0 solid;\s[^]*border-width/);
   });
 
   test('lengths are read as people type them', () => {
@@ -137,6 +151,32 @@ describe('a property of a text style', () => {
       expect(typedLength(none, values)).toBeNull();
     }
     expect(typedLength('66 characters', PROPERTIES.measure.values)).toBe('66ch');
+    const inset = PROPERTIES.inset.values;
+    expect(['0.5 1', '8px 1.5 em', '2px'].map((text) => typedLength(text, inset))).toEqual([
+      '0.5em 1em',
+      '8px 1.5em',
+      '2px',
+    ]);
+    expect(typedLength('1 2 3', inset)).toBeNull();
+    expect(typedLength('1px below', inset)).toBeNull();
+  });
+});
+
+describe('a line', () => {
+  const { values } = PROPERTIES.lineThickness;
+
+  // CSS Backgrounds 3 §3.3: above, at the sides, below; one that is left out is that opposite.
+  test.each([
+    ['1px', '1px', '1px 0 0', '1 px above'],
+    ['1 px above', '1px', '1px 0 0', '1 px above'],
+    ['2px below', '2px below', '0 0 2px', '2 px below'],
+    ['1px above and below', '1px both', '1px 0', '1 px above and below'],
+    ['0.2em before', '0.2em before', '0 0 0 0.2em', '0.2 em before'],
+    ['1 around', '1px around', '1px', '1 px around'],
+  ])('typed as “%s” is stored as “%s” and delivered as “%s”', (typed, stored, css, written) => {
+    expect(typedLength(typed, values)).toBe(stored);
+    expect(lengthCss(stored, values)).toBe(css);
+    expect(writtenLength(stored, values)).toBe(written);
   });
 });
 

@@ -8,8 +8,19 @@ export type Values =
   | { kind: 'choice'; of: readonly string[]; words?: Readonly<Record<string, string>> }
   /** A number within bounds; `by` is how far an arrow key goes, `unit` what CSS and people write behind it. */
   | { kind: 'number'; min: number; max: number; by: number; whole?: boolean; unit?: 'em' }
-  /** A length in one of several units of CSS, such as `1.5em`; bounds go for the number in any of them. */
-  | { kind: 'length'; units: readonly LengthUnit[]; min: number; max: number }
+  /**
+   * A length in one of several units of CSS, such as `1.5em`; bounds go for the number in any of them. With
+   * `most` there may be a second for the sides, `0.5em 1em`; with `edges` it is said at which edges a line
+   * stands, `1px below`, the one above where none is.
+   */
+  | {
+      kind: 'length';
+      units: readonly LengthUnit[];
+      min: number;
+      max: number;
+      most?: 2;
+      edges?: true;
+    }
   /** OpenType tags with a number each, such as `ss01 1, cv05 2`. */
   | { kind: 'settings'; whole: boolean };
 

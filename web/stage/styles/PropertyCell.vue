@@ -154,7 +154,9 @@ function type(event: Event): void {
   }
   const value = typedValue(document, props.property, field.value);
   if (value === null) {
-    const example = values.value.kind === 'settings' ? 'ss01, cv05 2' : '1.5 em';
+    const { value: takes } = values;
+    const typed = takes.kind === 'length' && takes.edges ? '1px below' : '1.5 em';
+    const example = takes.kind === 'settings' ? 'ss01, cv05 2' : typed;
     refused.value = `“${field.value}” is no value here. Such as ${example}.`;
     return;
   }
