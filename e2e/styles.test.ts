@@ -161,20 +161,20 @@ describe('the sheet', () => {
   }, 60_000);
 
   test('has styles added, named, given a class and taken out, and is filtered', async () => {
-    await page.locator('[aria-label="Name of a new style"]').fill('Pull quote');
+    await page.locator('[aria-label="Name of a new style"]').fill('Side note');
     await press(page, 'Add it');
-    await stored(({ styles }) => styles['pull-quote']?.name === 'Pull quote');
-    await page.waitForSelector('tr[data-style="pull-quote"].selected');
-    await fill(page, 'Name of Pull quote', 'Drawn out');
-    await stored(({ styles }) => styles['pull-quote']?.name === 'Drawn out');
+    await stored(({ styles }) => styles['side-note']?.name === 'Side note');
+    await page.waitForSelector('tr[data-style="side-note"].selected');
+    await fill(page, 'Name of Side note', 'Drawn out');
+    await stored(({ styles }) => styles['side-note']?.name === 'Drawn out');
     await press(page, 'Give it a class');
-    const { elements } = await stored(({ elements: all }) => 'pull-quote' in all);
-    expect(elements['pull-quote']?.selectors).toEqual(['.pull-quote']);
+    const { elements } = await stored(({ elements: all }) => 'side-note' in all);
+    expect(elements['side-note']?.selectors).toEqual(['.side-note']);
     await press(page, 'Take out', 'tr.selected');
-    const after = await stored(({ styles }) => !('pull-quote' in styles));
-    expect(after.elements['pull-quote']?.style).toBe('body');
+    const after = await stored(({ styles }) => !('side-note' in styles));
+    expect(after.elements['side-note']?.style).toBe('body');
     await press(page, 'Undo');
-    await stored(({ styles }) => 'pull-quote' in styles);
+    await stored(({ styles }) => 'side-note' in styles);
     const shown = () =>
       page.$$eval('.styles-table tbody tr', (all) =>
         all.map((row) => row.getAttribute('data-style')),
@@ -186,7 +186,7 @@ describe('the sheet', () => {
     await eventually(shown, (keys) => keys.length > 15);
     await part('Finer points');
     await press(page, 'Set here', '[aria-label="Which styles"]');
-    await eventually(shown, (keys) => keys.join() === 'table');
+    await eventually(shown, (keys) => keys.join() === 'table,time');
     expect(await violationsOn(page, 'Styles')).toEqual([]);
     expect(errors).toEqual([]);
   }, 60_000);
@@ -290,15 +290,189 @@ test('a starting set shows while pointed at, is taken, and is taken back', async
   await press(page, 'Starting sets');
   await page.locator('.l-fold ::-p-aria(Product[role="button"])').hover();
   await eventually(line, (height) => Math.abs(height - 1.45) < 0.01);
-  expect((await projectOf()).document.styles['hint']).toBeUndefined();
+  expect((await projectOf()).document.styles['body']?.set.wrapping).toBeUndefined();
   await page.locator('.l-fold ::-p-aria(Reading[role="button"])').hover();
   await eventually(line, (height) => Math.abs(height - 1.6) < 0.01);
   expect(await violationsOn(page, 'Starting sets')).toEqual([]);
   await press(page, 'Reading', '.l-fold');
-  const { elements } = await stored(({ styles }) => styles['hint'] !== undefined);
-  expect(elements['kicker']?.selectors).toEqual(['.kicker']);
+  await stored(({ styles }) => styles['body']?.set.wrapping === 'pretty');
   await press(page, 'Undo');
-  await stored(({ styles }) => styles['hint'] === undefined);
+  await stored(({ styles }) => styles['body']?.set.wrapping === undefined);
   await eventually(line, (height) => Math.abs(height - before) < 0.01);
+  expect(errors).toEqual([]);
+}, 60_000);
+
+test('what differs on narrow screens is set in cells of its own, and shows there alone', async () => {
+  const navigation = (property: string) =>
+    frame.$eval('nav', (node, name) => getComputedStyle(node).getPropertyValue(name), property);
+  const usual = await navigation('font-weight');
+  await press(page, 'Below 600 px', '[aria-label="At which widths"]');
+  // The proof goes to a phone, where it can be seen.
+  await page.waitForFunction(() =>
+    document.querySelector('[aria-label="Proof"], section.proof')?.textContent?.includes('360 px'),
+  );
+  await page.locator('tr[data-style="navigation"] .name').click();
+  await fill(page, 'Weight', '640', 'tr.selected');
+  await stored(({ styles }) => styles['navigation']?.narrow?.weight === 640);
+  await eventually(
+    () => navigation('font-weight'),
+    (weight) => weight === '640',
+  );
+  expect(
+    await page.$eval('tr[data-style="lead"] [data-column="3"]', (node) => node.textContent),
+  ).toContain('every width');
+  // A property that is set nowhere else is, too.
+  await patch([{ op: 'add', path: '/styles/navigation/narrow/case', value: 'uppercase' }]);
+  await eventually(
+    () => navigation('text-transform'),
+    (value) => value === 'uppercase',
+  );
+  await fill(page, 'Narrow below', '340');
+  await stored(({ narrowBelow }) => narrowBelow === 340);
+  await eventually(
+    () => navigation('font-weight'),
+    (weight) => weight === usual,
+  );
+  expect(await navigation('text-transform')).toBe('none');
+  await press(page, 'Undo');
+  await press(page, 'Every width', '[aria-label="At which widths"]');
+  await eventually(
+    () => navigation('font-weight'),
+    (weight) => weight === usual,
+  );
+  // What is delivered does the same.
+  const css = await (await fetch(`${api()}/bundle.zip`)).arrayBuffer();
+  expect(css.byteLength).toBeGreaterThan(1000);
+  expect(await violationsOn(page, 'Narrow screens')).toEqual([]);
+  expect(errors).toEqual([]);
+}, 60_000);
+
+describe('colours', () => {
+  const row = (colour: string) => `tbody[data-colour="${colour}"]`;
+
+  test('are told with their contrast on each ground, and softer and stronger ones are proposed', async () => {
+    await patch([
+      { op: 'add', path: '/styles/caption/set/ground', value: 'panel' },
+      { op: 'replace', path: '/colours/quiet/light', value: '#8a959d' },
+    ]);
+    await view('Colours');
+    await page.waitForFunction(
+      (at) => document.querySelector(at)?.textContent?.includes('Panel'),
+      {},
+      row('quiet'),
+    );
+    // Under what is needed on the panel, and marked.
+    const low = await page.$$eval(`${row('quiet')} .figure.mark-text`, (all) =>
+      all.map((node) => parseFloat(node.textContent ?? '')),
+    );
+    expect(low.length).toBeGreaterThan(0);
+    expect(Math.max(...low)).toBeLessThan(4.5);
+    const caption = () =>
+      frame.$eval('figcaption', (node) => getComputedStyle(node).color.replace(/\s/g, ''));
+    const before = await caption();
+    const stronger = `${row('quiet')} [aria-label^="Stronger Slate on the light"]`;
+    await page.locator(stronger).hover();
+    await eventually(caption, (colour) => colour !== before);
+    await page.mouse.move(640, 20);
+    await eventually(caption, (colour) => colour === before);
+    await page.locator(stronger).click();
+    const { colours } = await stored(({ colours: all }) => all['quiet']?.light !== '#8a959d');
+    expect(colours['quiet']?.light).toMatch(/^#[0-9a-f]{6}$/);
+    await page.waitForFunction(
+      (at) => document.querySelectorAll(`${at} .figure.mark-text`).length === 0,
+      {},
+      row('quiet'),
+    );
+    expect(await violationsOn(page, 'Colours')).toEqual([]);
+    expect(errors).toEqual([]);
+  }, 60_000);
+
+  test('are typed in any form of CSS, picked by eye, named, and refused where they are none', async () => {
+    await view('Colours');
+    const field = `${row('accent')} [aria-label="Lantern red on the light ground"]`;
+    const type = async (text: string) => {
+      await page.locator(field).fill(text);
+      await page.keyboard.press('Tab');
+    };
+    await type('oklch(45% 0.15 30 / 0.8)');
+    await stored(({ colours }) => colours['accent']?.light === 'oklch(45% 0.15 30 / 0.8)');
+    await type('reddish');
+    await page.waitForSelector('[role="alert"]');
+    expect(await page.$eval(field, (node) => (node as HTMLInputElement).value)).toBe(
+      'oklch(45% 0.15 30 / 0.8)',
+    );
+    // By eye: what it lets through stays.
+    await page.$eval(`${row('accent')} input[type="color"]`, (node) => {
+      (node as HTMLInputElement).value = '#204060';
+      node.dispatchEvent(new Event('change', { bubbles: true }));
+    });
+    await stored(({ colours }) => colours['accent']?.light === '#204060cc');
+    await page.locator('[aria-label="Name of Lantern red"]').fill('Sea');
+    await page.keyboard.press('Tab');
+    await stored(({ colours }) => colours['accent']?.name === 'Sea');
+    await page.locator('[aria-label="Take out On lantern red"]').click();
+    await stored(({ colours }) => colours['on-accent'] === undefined);
+    expect(errors).toEqual([]);
+  }, 60_000);
+});
+
+test('the whole site is checked at once, at both ends of the scale, and says where each mark was seen', async () => {
+  await patch([
+    { op: 'add', path: '/styles/table/set/letterSpacing', value: 0.001 },
+    { op: 'add', path: '/styles/body/set/letterSpacing', value: 0.1 },
+    { op: 'replace', path: '/colours/quiet/dark', value: '#39464e' },
+  ]);
+  await view('To put right');
+  const site = '[aria-label="The whole site"]';
+  await press(page, 'Check 5 pages', site);
+  await page.waitForSelector(`${site} li`);
+  const text = await page.$eval(site, (node) => node.textContent ?? '');
+  expect(text).toContain('Body: words fall apart into letters');
+  expect(text).toContain('On every page');
+  // The dark ground is not delivered, and is tried all the same.
+  expect(text).toContain('hard to read on the dark ground');
+  expect(await page.$('iframe[title="A page that is measured"]')).toBeNull();
+  await page.locator(`${site} ::-p-text(Take the letter spacing away)`).click();
+  await stored(({ styles }) => styles['body']?.set.letterSpacing === 0);
+  await page.waitForFunction(
+    (at) => document.querySelector(at)?.textContent?.includes('has changed since'),
+    {},
+    site,
+  );
+  expect(await violationsOn(page, 'The whole site')).toEqual([]);
+  // Stopped, it leaves nothing behind.
+  await press(page, 'Check it again', site);
+  await page.locator(`${site} ::-p-text(Stop)`).click();
+  await page.waitForSelector(`${site} ::-p-aria(Check 5 pages)`);
+  expect(await page.$('iframe[title="A page that is measured"]')).toBeNull();
+  expect(errors).toEqual([]);
+}, 60_000);
+
+test('a style in a voice of its own is told, and let follow', async () => {
+  await patch([
+    {
+      op: 'add',
+      path: '/voices/third',
+      value: { name: 'Third', family: 'literata', generic: 'serif', fallback: null },
+    },
+    { op: 'add', path: '/styles/control/set/voice', value: 'third' },
+  ]);
+  await view('To put right');
+  const list = '[aria-label="Outside the pair"]';
+  await page.waitForFunction(
+    (at) =>
+      /Control\s*Third, Literata for \d+ styles/.test(
+        document.querySelector(at)?.textContent ?? '',
+      ),
+    {},
+    list,
+  );
+  await page.locator(`${list} ::-p-text(Let it follow)`).click();
+  await stored(({ styles }) => styles['control']?.set.voice === undefined);
+  await page.waitForFunction(
+    (at) => document.querySelector(at)?.textContent?.includes('reaches every style'),
+    {},
+    list,
+  );
   expect(errors).toEqual([]);
 }, 60_000);

@@ -88,3 +88,24 @@ test('a waypoint is named, compared with, shown by a key, and gone back to and f
   await page.waitForFunction(() => !document.body.textContent?.includes('Compare'));
   expect(errors).toEqual([]);
 }, 90_000);
+
+test('a waypoint is renamed, and one that another tab names is heard of', async () => {
+  await page.goto(`${lettera.url}/p/tarnholm-light/styles`);
+  await proofFrame(page, { asItIs: true });
+  await open();
+  await page.locator('[aria-label="Name of the present state"]').fill('First');
+  await press(page, 'Name the present state');
+  const field = await page.waitForSelector('[aria-label="Name of waypoint First"]');
+  await field?.evaluate((node) => {
+    (node as HTMLInputElement).value = 'The first of them';
+    node.dispatchEvent(new Event('change', { bubbles: true }));
+  });
+  await page.waitForSelector('::-p-aria(Compare with The first of them)');
+  await fetch(`${lettera.url}/api/v1/projects/tarnholm-light/waypoints`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json', Origin: lettera.url },
+    body: JSON.stringify({ name: 'From elsewhere' }),
+  });
+  await page.waitForSelector('::-p-aria(Compare with From elsewhere)');
+  expect(errors).toEqual([]);
+}, 60_000);

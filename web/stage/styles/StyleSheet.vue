@@ -362,7 +362,7 @@ useKeys('In Styles', [
       size="small"
     />
     <ChoiceSet v-model="onlySet" label="Which styles" :choices="SETS" />
-    <form class="line add" @submit.prevent="add">
+    <form v-if="at === 'set'" class="line add" @submit.prevent="add">
       <InputText
         v-model="adding"
         size="small"
