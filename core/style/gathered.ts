@@ -3,7 +3,13 @@ import type { ProjectDocument } from '../document/projectDocument';
 import { PROPERTIES, PROPERTY_NAMES, type PropertyName } from '../document/property';
 import { BODY_STYLE } from '../document/vocabulary';
 import { followsOneOf } from './mergeStyles';
-import { carries, resolveInUse, resolveStyle } from './resolve';
+import {
+  carries,
+  followedProperty,
+  resolveInUse,
+  resolveStyle,
+  type ResolvedStyle,
+} from './resolve';
 
 /** A property of a style. */
 export interface StyleProperty {
@@ -45,20 +51,17 @@ export const strays = onceFor((document: ProjectDocument): StyleProperty[] => {
 });
 
 /** Properties that are set to what they would follow. */
-export const redundant = onceFor((document: ProjectDocument): StyleProperty[] =>
-  Object.entries(document.styles).flatMap(([style, { name, follows, set, ...rest }]) =>
+export const redundant = onceFor((document: ProjectDocument): StyleProperty[] => {
+  const parents = new Map<string, (string | null)[]>();
+  for (const { style, parent } of Object.values(document.elements)) {
+    parents.set(style, [...(parents.get(style) ?? []), parent]);
+  }
+  return Object.entries(document.styles).flatMap(([style, { set }]) =>
     PROPERTY_NAMES.flatMap((property): StyleProperty[] => {
       const value = set[property];
       if (value === undefined || style === BODY_STYLE) return [];
-      const { [property]: _own, ...others } = set;
-      const without: ProjectDocument = {
-        ...document,
-        styles: { ...document.styles, [style]: { ...rest, name, follows, set: others } },
-      };
-      const places = Object.values(document.elements).filter((element) => element.style === style);
-      const parents = places.length > 0 ? places.map(({ parent }) => parent) : [null];
-      const same = parents.every((parent) => {
-        const followed = resolveStyle(without, style, parent)[property];
+      const same = (parents.get(style) ?? [null]).every((parent) => {
+        const followed = followedProperty(document, style, parent, property);
         // What is left to the page may be anything there.
         const isKnown =
           followed.origin !== 'browser' || PROPERTIES[property].whenOpen === 'inherit';
@@ -66,8 +69,8 @@ export const redundant = onceFor((document: ProjectDocument): StyleProperty[] =>
       });
       return same ? [{ style, property }] : [];
     }),
-  ),
-);
+  );
+});
 
 /** How far two numbers may be apart and still be the same to the eye. */
 const ROUNDING = 0.005;
@@ -75,24 +78,39 @@ const ROUNDING = 0.005;
 const sayTheSame = (a: unknown, b: unknown): boolean =>
   typeof a === 'number' && typeof b === 'number' ? Math.abs(a - b) <= ROUNDING : a === b;
 
+/** What a style comes to in all that is no number: styles that differ there cannot say the same. */
+const inWords = (resolved: ResolvedStyle): string =>
+  PROPERTY_NAMES.map((name) => {
+    const { value } = resolved[name];
+    return typeof value === 'number' ? '' : String(value);
+  }).join('|');
+
 /**
  * Styles whose resolved values agree in all but rounding, two and more together. One that only stands behind
  * others, worn by no element, does not say the same as what follows it.
  */
 export const sameStyles = onceFor((document: ProjectDocument): string[][] => {
   const groups: string[][] = [];
+  const byWords = new Map<string, string[][]>();
   const worn = new Set(Object.values(document.elements).map(({ style }) => style));
   const standsBehind = (one: string, other: string): boolean =>
     !worn.has(one) && followsOneOf(document, other, [one]);
   for (const key of Object.keys(document.styles)) {
     const resolved = resolveInUse(document, key);
-    const group = groups.find(([first = '']) => {
+    const words = inWords(resolved);
+    const near = byWords.get(words) ?? [];
+    byWords.set(words, near);
+    const group = near.find(([first = '']) => {
       if (standsBehind(first, key) || standsBehind(key, first)) return false;
       const other = resolveInUse(document, first);
       return PROPERTY_NAMES.every((name) => sayTheSame(resolved[name].value, other[name].value));
     });
     if (group) group.push(key);
-    else groups.push([key]);
+    else {
+      const alone = [key];
+      near.push(alone);
+      groups.push(alone);
+    }
   }
   return groups.filter(({ length }) => length > 1);
 });

@@ -82,6 +82,19 @@ function resolveIn(
   return { value: initial, origin: 'browser', source: null, trace };
 }
 
+/** What a property of a style would come to, were it not set there. @param parentElement as of `resolveStyle` */
+export const followedProperty = (
+  document: ProjectDocument,
+  styleKey: string,
+  parentElement: string | null,
+  name: PropertyName,
+): ResolvedProperty =>
+  resolveIn(
+    document,
+    [...places(document, styleKey, parentElement)].filter(({ style }) => style !== styleKey),
+    name,
+  );
+
 /** What has been resolved of a document, by style and the element around it. */
 const resolutions = onceFor<ProjectDocument, Map<string, ResolvedStyle>>(() => new Map());
 

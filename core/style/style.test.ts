@@ -6,6 +6,7 @@ import { face, seatedDocument } from '../testing/documents';
 import { elementAt } from './elementAt';
 import { matchFace } from './faceMatch';
 import { resolveElement, resolveInUse, resolveStyle } from './resolve';
+import { textUseOf } from './textUse';
 import { familiesInUse, voiceRequests, voiceUses } from './usage';
 
 describe('matchFace follows CSS Fonts 4 §5.2', () => {
@@ -168,5 +169,18 @@ describe('what the styles ask for', () => {
       { weight: 400, slant: 'italic' },
       { weight: 700, slant: 'italic' },
     ]);
+  });
+});
+
+describe('how the site sets short text', () => {
+  test('is its smallest text, the plainer one of two as small', () => {
+    const document = newDocument('New');
+    const { short, running } = textUseOf(document).sizes;
+    expect(short.size).toBeLessThan(running.size);
+    expect(short.weight).toBe(400);
+    const bold = newDocument('Bold');
+    for (const key of ['small', 'code'])
+      Object.assign(bold.styles[key]?.set ?? {}, { weight: 700 });
+    expect(textUseOf(bold).sizes.short.weight).toBe(600);
   });
 });

@@ -35,9 +35,13 @@ export const textUseOf = onceFor((document: ProjectDocument): TextUse => {
     return { size: stepByNumber(document.scale, step.value).small, weight: weight.value };
   };
   const running = setAt(BODY_STYLE);
+  // Of two as small it is the plainer one: a bold among captions is none of the captions.
+  const fromRunning = ({ weight }: SetAt): number => Math.abs(weight - running.weight);
+  const isSmaller = (one: SetAt, other: SetAt): boolean =>
+    one.size < other.size || (one.size === other.size && fromRunning(one) < fromRunning(other));
   const short = stylesInUse(document)
     .map(setAt)
-    .reduce((least, one) => (one.size < least.size ? one : least), running);
+    .reduce((least, one) => (isSmaller(one, least) ? one : least), running);
   const levels = headingLevels(document).map(({ style }) => style);
   const [first, second = first, third = second] = [...new Set(levels)];
   return {

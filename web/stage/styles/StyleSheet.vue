@@ -11,15 +11,7 @@ import {
   type PropertyPart,
   type StyleValues,
 } from '@lettera/core/document';
-import {
-  copiedCells,
-  followPatch,
-  narrowDocument,
-  pastePatch,
-  resolveInUse,
-  takeOutStylePatch,
-  type CellRange,
-} from '@lettera/core/style';
+import { copiedCells, followPatch, narrowDocument, pastePatch } from '@lettera/core/style';
 import InputText from 'primevue/inputtext';
 import Select from 'primevue/select';
 import { computed, nextTick, ref, watch } from 'vue';
@@ -28,10 +20,12 @@ import NumberField from '../../control/NumberField.vue';
 import DoButton from '../../control/DoButton.vue';
 import { count } from '../../control/figures';
 import { useKeys } from '../../control/keys';
-import { caseFont } from '../../proof/caseFonts';
 import { useProject } from '../../store/project';
 import { STOPS, useProof } from '../../store/proof';
+import { useCellCursor } from './cellCursor';
 import PropertyCell from './PropertyCell.vue';
+import { saysOf, styleRows } from './styleRow';
+import StyleRowHead from './StyleRowHead.vue';
 
 /** The text styles as a ruled sheet: a row a style, a column a property. */
 const project = useProject();
@@ -87,32 +81,12 @@ const voices = computed(() => [
 const allRows = computed(() => {
   const document = project.shown;
   if (!document) return [];
-  return Object.entries(document.styles).map(([key, style]) => {
-    const resolved = resolveInUse(at.value === 'narrow' ? narrowDocument(document) : document, key);
-    const seat = document.voices[resolved.voice.value ?? ''];
-    const elements = Object.values(document.elements).filter((element) => element.style === key);
-    return {
-      key,
-      style,
-      resolved,
-      family: seat?.family ?? null,
-      font: caseFont(seat?.family, seat?.generic),
-      followers: Object.values(document.styles).filter(({ follows }) => follows === key).length,
-      elements: elements.map(({ name }) => name),
-      selectors: elements
-        .flatMap(({ selectors }) => selectors)
-        .map((selector) => selector.replace(/:not\(.*\)/, '')),
-    };
-  });
+  return styleRows(document, at.value === 'narrow' ? narrowDocument(document) : document);
 });
-type Row = (typeof allRows.value)[number];
-
-const says = ({ style, elements, selectors }: Row): string =>
-  [style.name, ...elements, ...selectors].join(' ').toLowerCase();
 const rows = computed(() =>
   allRows.value.filter(
     (row) =>
-      says(row).includes(sought.value.trim().toLowerCase()) &&
+      saysOf(row).includes(sought.value.trim().toLowerCase()) &&
       (!voice.value || row.resolved.voice.value === voice.value) &&
       (onlySet.value === 'all' ||
         properties.value.some((property) => valuesOf(row.style, at.value)[property] !== undefined)),
@@ -162,117 +136,10 @@ function add(): void {
   proof.style = key;
 }
 
-function rename(key: string, event: Event): void {
-  const field = event.target as HTMLInputElement;
-  const name = field.value.trim();
-  const before = project.document?.styles[key]?.name ?? '';
-  if (name === before) return;
-  const taken =
-    name !== '' && project.change([{ op: 'replace', path: `/styles/${key}/name`, value: name }]);
-  if (!taken) field.value = before;
-}
-
-/** What taking a style out does to what has it, in words. */
-function takingOut({ key, elements, followers }: Row): string {
-  const document = project.document;
-  const next = document?.styles[key]?.follows ?? BODY_STYLE;
-  const name = document?.styles[next]?.name ?? '';
-  return [
-    elements.length ? `${count(elements.length, 'text element')} will be set as ${name}` : '',
-    followers ? `${count(followers, 'style')} will follow what it follows` : '',
-  ]
-    .filter(Boolean)
-    .join('; ');
-}
-function takeOut(key: string): void {
-  if (!project.document) return;
-  if (project.change(takeOutStylePatch(project.document, key))) proof.style = null;
-}
-
-/** A style that is worn by choice gets a class of its own. */
-function giveClass({ key, style }: Row): void {
-  const { document } = project;
-  if (!document) return;
-  const element = freeKey(Object.keys(document.elements), key, 'text');
-  project.change([
-    {
-      op: 'add',
-      path: `/elements/${element}`,
-      value: { name: style.name, selectors: [`.${key}`], style: key, parent: null },
-    },
-  ]);
-}
-
-/** The cell that the keys go from, and the one at the other end of the range; by row and column. */
-const cursor = ref<[row: number, column: number]>([0, 0]);
-const anchor = ref<[row: number, column: number]>([0, 0]);
 const told = ref('');
-watch([rows, properties], () => {
-  const last = (at: [number, number]): [number, number] => [
-    Math.max(0, Math.min(at[0], rows.value.length - 1)),
-    Math.max(0, Math.min(at[1], properties.value.length - 1)),
-  ];
-  cursor.value = last(cursor.value);
-  anchor.value = last(anchor.value);
-});
+const shownStyles = computed(() => rows.value.map(({ key }) => key));
+const cells = useCellCursor({ styles: shownStyles, properties, where: at, sheet });
 
-const bounds = computed(() => {
-  const span = (axis: 0 | 1) =>
-    [cursor.value[axis], anchor.value[axis]].sort((a, b) => a - b) as [number, number];
-  return { rows: span(0), columns: span(1) };
-});
-const within = (value: number, [from, to]: [number, number]) => value >= from && value <= to;
-const inRange = (row: number, column: number): boolean =>
-  within(row, bounds.value.rows) && within(column, bounds.value.columns);
-const several = computed(
-  () =>
-    bounds.value.rows[0] < bounds.value.rows[1] ||
-    bounds.value.columns[0] < bounds.value.columns[1],
-);
-const everything = computed<CellRange>(() => ({
-  styles: rows.value.map(({ key }) => key),
-  properties: properties.value,
-  where: at.value,
-}));
-const range = computed<CellRange>(() => ({
-  styles: everything.value.styles.slice(bounds.value.rows[0], bounds.value.rows[1] + 1),
-  properties: properties.value.slice(bounds.value.columns[0], bounds.value.columns[1] + 1),
-  where: at.value,
-}));
-
-const cellAt = ([row, column]: [number, number]): HTMLElement | null =>
-  sheet.value?.querySelector(`tbody tr:nth-child(${row + 1}) [data-column="${column}"]`) ?? null;
-
-async function go(to: [number, number], extend: boolean): Promise<void> {
-  cursor.value = [
-    Math.max(0, Math.min(to[0], rows.value.length - 1)),
-    Math.max(0, Math.min(to[1], properties.value.length - 1)),
-  ];
-  if (!extend) anchor.value = cursor.value;
-  await nextTick();
-  extending = extend;
-  cellAt(cursor.value)?.focus();
-  extending = false;
-}
-/** Whether a cell is focused to extend the range, and not to begin another. */
-let extending = false;
-function onFocus(at: [number, number]): void {
-  cursor.value = at;
-  if (!extending) anchor.value = at;
-}
-/** Cells are marked out with Shift, by the pointer as by keys. */
-function extendTo(at: [number, number], event: MouseEvent): void {
-  if (!event.shiftKey) return;
-  event.preventDefault();
-  void go(at, true);
-}
-
-const MOVES: Record<string, [number, number]> = {
-  ArrowUp: [-1, 0],
-  ArrowDown: [1, 0],
-  ArrowLeft: [0, -1],
-  ArrowRight: [0, 1],
-};
 /** Whether a key is for the cells, and not for a field in one. */
 const onCell = (event: Event): boolean =>
   (event.target as HTMLElement).dataset['column'] !== undefined;
@@ -282,28 +149,26 @@ async function onKey(event: KeyboardEvent): Promise<void> {
     if (event.key !== 'Escape' || !proof.style) return;
     event.stopPropagation();
     proof.style = null;
-    await go(cursor.value, false);
+    await cells.comeBack();
     return;
   }
-  const move = MOVES[event.key];
-  if (move) {
+  if (cells.moveBy(event)) {
     event.preventDefault();
-    await go([cursor.value[0] + move[0], cursor.value[1] + move[1]], event.shiftKey);
   } else if (event.key === 'Enter') {
     event.preventDefault();
-    proof.style = rows.value[cursor.value[0]]?.key ?? null;
+    proof.style = shownStyles.value[cells.row.value] ?? null;
     await nextTick();
-    cellAt(cursor.value)?.querySelector<HTMLElement>('input, [role="combobox"]')?.focus();
+    cells.cell()?.querySelector<HTMLElement>('input, [role="combobox"]')?.focus();
   } else if (event.key === 'Delete' || event.key === 'Backspace') {
     event.preventDefault();
-    if (project.document) project.change(followPatch(project.document, range.value));
+    if (project.document) project.change(followPatch(project.document, cells.range.value));
   }
 }
 
 function copy(event: ClipboardEvent): void {
   if (!onCell(event) || !project.document) return;
   event.preventDefault();
-  event.clipboardData?.setData('text/plain', copiedCells(project.document, range.value));
+  event.clipboardData?.setData('text/plain', copiedCells(project.document, cells.range.value));
 }
 
 function paste(event: ClipboardEvent): void {
@@ -311,7 +176,7 @@ function paste(event: ClipboardEvent): void {
   if (!onCell(event) || !document) return;
   event.preventDefault();
   const text = event.clipboardData?.getData('text/plain') ?? '';
-  const { patch, refused } = pastePatch(document, text, range.value, everything.value);
+  const { patch, refused } = pastePatch(document, text, cells.range.value, cells.everything.value);
   if (!project.change(patch)) return;
   const [first] = refused;
   told.value = first
@@ -409,47 +274,7 @@ useKeys('In Styles', [
           @click="proof.style === row.key || $event.shiftKey || select(row.key)"
         >
           <th scope="row">
-            <InputText
-              v-if="proof.style === row.key"
-              :model-value="row.style.name"
-              size="small"
-              fluid
-              maxlength="60"
-              :aria-label="`Name of ${row.style.name}`"
-              @change="rename(row.key, $event)"
-            />
-            <button
-              v-else
-              type="button"
-              class="plain name"
-              :aria-pressed="proof.style === row.key"
-              :style="{
-                fontFamily: row.font,
-                fontWeight: row.resolved.weight.value,
-                fontStyle: row.resolved.slant.value,
-              }"
-              @click.stop="select(row.key)"
-            >
-              {{ row.style.name }}
-            </button>
-            <span class="selectors" :title="row.selectors.join(', ')">{{
-              row.selectors.join(', ') ||
-              (row.followers ? `followed by ${count(row.followers, 'style')}` : 'used by nothing')
-            }}</span>
-            <span v-if="proof.style === row.key" class="line wrap own">
-              <DoButton label="Done" @click.stop="select(row.key)" />
-              <DoButton
-                v-if="row.elements.length === 0"
-                label="Give it a class"
-                @click.stop="giveClass(row)"
-              />
-              <DoButton
-                v-if="row.key !== BODY_STYLE"
-                label="Take out"
-                :title="takingOut(row)"
-                @click.stop="takeOut(row.key)"
-              />
-            </span>
+            <StyleRowHead :row="row" :editing="proof.style === row.key" @toggle="select(row.key)" />
           </th>
           <td class="follows">
             <Select
@@ -483,10 +308,10 @@ useKeys('In Styles', [
             :editing="proof.style === row.key"
             :narrow="at === 'narrow'"
             :data-column="j"
-            :tabindex="cursor[0] === i && cursor[1] === j ? 0 : -1"
-            :class="{ ranged: several && inRange(i, j) }"
-            @mousedown="extendTo([i, j], $event)"
-            @focus="onFocus([i, j])"
+            :tabindex="cells.isAt([i, j]) ? 0 : -1"
+            :class="{ ranged: cells.isRanged(i, j) }"
+            @mousedown="cells.extendTo([i, j], $event)"
+            @focus="cells.onFocus([i, j])"
           />
         </tr>
       </tbody>
@@ -570,24 +395,6 @@ tbody th {
   padding: 4px 10px 4px 16px;
   vertical-align: top;
   overflow: hidden;
-}
-.name {
-  display: block;
-  max-width: 100%;
-  font-size: 15px;
-  line-height: 1.2;
-}
-.own {
-  margin-top: 4px;
-}
-.selectors {
-  display: block;
-  font-size: 11px;
-  font-weight: 400;
-  color: var(--ink-2);
-  white-space: nowrap;
-  overflow: hidden;
-  text-overflow: ellipsis;
 }
 td.follows {
   padding: 4px 10px 4px 0;
