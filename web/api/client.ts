@@ -115,7 +115,8 @@ export const api = {
   redo: (id: string, revision: number) =>
     sendJson<Project>('POST', `${project(id)}/redo`, undefined, ifMatch(revision)),
 
-  history: (id: string) => get<HistoryEntry[]>(`${project(id)}/changes`),
+  /** What was changed, newest first. */
+  history: (id: string, limit = 50) => get<HistoryEntry[]>(`${project(id)}/changes?limit=${limit}`),
   revision: (id: string, revision: number) => get<Revision>(`${project(id)}/revisions/${revision}`),
   waypoints: (id: string) => get<Waypoint[]>(`${project(id)}/waypoints`),
   nameWaypoint: (id: string, name: string) =>

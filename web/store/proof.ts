@@ -33,8 +33,8 @@ export interface OtherLanguage {
   /** Gives, from the beginning of a page, what stands in place of each of its texts. */
   begin: () => (said: string) => string;
 }
-/** Since when something has moved: the last change, a waypoint, the opening of the project, or by one change. */
-export type Since = 'change' | 'earlier' | 'opened' | 'one';
+/** Since when something has moved: the last change, an hour ago, a waypoint, the opening of the project, or by one change. */
+export type Since = 'change' | 'hour' | 'earlier' | 'opened' | 'one';
 /** How a page may be looked at: as it is, blurred for its grey, or from afar for what stands out. */
 export const EYES = ['sharp', 'blurred', 'afar'] as const;
 export type Eye = (typeof EYES)[number];

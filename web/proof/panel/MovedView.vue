@@ -13,7 +13,7 @@ import DoButton from '../../control/DoButton.vue';
 import { count } from '../../control/figures';
 import { useFallbacks } from '../../store/fallbacks';
 import { usePlans } from '../../store/plans';
-import { saidOf, timeOf } from '../../store/history';
+import { revisionAnHourAgo, saidOf, timeOf } from '../../store/history';
 import { useProject } from '../../store/project';
 import { STOPS, useProof, type Since } from '../../store/proof';
 import { useWaypoints } from '../../store/waypoints';
@@ -32,6 +32,7 @@ const fontUrl = useFontUrl();
 const waypoints = useWaypoints();
 const choices = computed<{ value: Since; label: string }[]>(() => [
   { value: 'change', label: 'Last change' },
+  { value: 'hour', label: 'An hour ago' },
   ...(waypoints.lookedAt ? [{ value: 'earlier' as const, label: 'Waypoint' }] : []),
   { value: 'opened', label: 'Opening' },
   { value: 'one', label: 'One change' },
@@ -76,7 +77,24 @@ async function readAround(revision: number | null): Promise<void> {
 }
 watch(chosen, readAround, { immediate: true });
 
+/** The project as it stood an hour ago. */
+const hourAgo = shallowRef<ProjectDocument | null>(null);
+const MOST_READ = 200;
+async function readHourAgo(): Promise<void> {
+  if (since.value !== 'hour') return;
+  failed.value = '';
+  try {
+    const entries = await api.history(project.id, MOST_READ);
+    const revision = revisionAnHourAgo(entries, Date.now());
+    hourAgo.value = revision === null ? null : (await api.revision(project.id, revision)).document;
+  } catch (error) {
+    failed.value = (error as Error).message;
+  }
+}
+watch([since, () => project.stored?.revision], readHourAgo, { immediate: true });
+
 const before = computed<ProjectDocument | null>(() => {
+  if (since.value === 'hour') return hourAgo.value;
   if (since.value === 'one') return around.value?.[0] ?? null;
   if (since.value === 'earlier') return proof.earlier?.document ?? null;
   return since.value === 'opened' ? project.opened : project.previous;

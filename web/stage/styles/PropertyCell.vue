@@ -30,6 +30,7 @@ import FaceToTakeIn from '../../proof/FaceToTakeIn.vue';
 import { useLayer } from '../../store/layer';
 import { useCaseSheets } from '../../store/caseSheets';
 import { useProject } from '../../store/project';
+import { ownVoicePatch } from '../../store/rows/seating';
 import { sourceText, traceText, valueText } from './propertyText';
 
 /** One property of one style: its value and where it comes from, and, when selected, the means to change it. */
@@ -89,6 +90,15 @@ const swatch = computed(() => {
     : null;
 });
 
+/** Families of the case that no voice holds, each to be had in a voice of its own. */
+const OWN = 'family ';
+const unseated = (document: ProjectDocument) => {
+  const seated = Object.values(document.voices).map(({ family }) => family);
+  return Object.entries(document.case)
+    .filter(([key]) => !seated.includes(key))
+    .map(([key, { name }]) => ({ value: OWN + key, label: `${name}, in a voice of its own` }));
+};
+
 const choices = computed<{ value: string | number; label: string }[]>(() => {
   const document = project.document;
   if (!document) return [];
@@ -97,7 +107,10 @@ const choices = computed<{ value: string | number; label: string }[]>(() => {
   const { value: takes } = values;
   switch (takes.kind) {
     case 'key':
-      return named(Object.keys(document[takes.of]));
+      return [
+        ...named(Object.keys(document[takes.of])),
+        ...(takes.of === 'voices' ? unseated(document) : []),
+      ];
     case 'step':
       return named(
         stepsOf(document.scale)
@@ -198,10 +211,15 @@ function setFeatures(tags: string[]): void {
   else follow();
 }
 
-const setTo = (value: string | number | null): Patch =>
-  project.document
-    ? setCellPatch(project.document, props.styleKey, props.property, value, where.value)
-    : [];
+function setTo(value: string | number | null): Patch {
+  const { document } = project;
+  if (!document) return [];
+  const set = (to: string | number | null) =>
+    setCellPatch(document, props.styleKey, props.property, to, where.value);
+  if (typeof value !== 'string' || !value.startsWith(OWN)) return set(value);
+  const { patch, voice } = ownVoicePatch(document, value.slice(OWN.length));
+  return [...patch, ...set(voice)];
+}
 
 function look(value: string | number): void {
   layer.show(value === props.resolved.value ? null : setTo(value));

@@ -42,6 +42,22 @@ export function seatPatch(
   ];
 }
 
+/** The change that seats a family of the case in a new voice, which is called by its name, and that voice's key. */
+export function ownVoicePatch(
+  document: ProjectDocument,
+  familyKey: string,
+): { patch: Patch; voice: string } {
+  const family = document.case[familyKey];
+  const voice = freeKey(Object.keys(document.voices), familyKey, 'voice');
+  const value = {
+    name: (family?.name ?? familyKey).slice(0, 60),
+    family: familyKey,
+    generic: family ? GENERIC_OF[family.class] : 'sans-serif',
+    fallback: null,
+  };
+  return { patch: [{ op: 'add', path: `/voices/${voice}`, value }], voice };
+}
+
 /** A family of the library as it would stand in the case, in its Latin files: to be looked at only. */
 function familyToLookAt(library: LibraryFamily, row: LineUpRow): Family {
   const latin = library.files.filter(({ script }) => script === 'latin');
