@@ -1,6 +1,7 @@
 import { siteName } from '../document/familyName';
 import { freeKey } from '../document/faces';
 import type { Family, ProjectDocument } from '../document/projectDocument';
+import type { RuleWeight } from '../document/vocabulary';
 import type { FallbackPlan } from '../fallback/plan';
 import { referencedFamilies } from './delivered';
 import { designTokens } from './designTokens';
@@ -64,10 +65,31 @@ ${betweenInWords(document.scale)}
 | \`specimen.html\` | a sheet with every element and every size |
 | \`fonts\`, \`licences\` | the font files, and the terms they come under |
 
-The element rules carry no specificity${
-    document.delivery.layer ? ` and stand in the cascade layer \`${document.delivery.layer}\`` : ''
-  }, so any rule of the site's own wins over them.
+${aboutRules(document)}
 `;
+}
+
+const ABOUT_WEIGHT: Record<RuleWeight, string> = {
+  none: "The element rules carry no specificity, so any rule of the site's own wins over them.",
+  own: "The element rules weigh as much as their selectors, and compete with the site's own rules.",
+  over: "The element rules weigh more than any rule of the site's own without an id.",
+};
+
+/** What whoever puts the style sheet onto a site needs to know of its rules. */
+function aboutRules({
+  delivery: { form = 'whole', weight = 'none', layer },
+}: ProjectDocument): string {
+  if (form === 'tokens')
+    return 'The style sheet holds faces and tokens alone, and sets no text itself.';
+  return [
+    ...(form === 'rules'
+      ? ['The style sheet holds element rules alone, which read tokens that must be there already.']
+      : []),
+    ABOUT_WEIGHT[weight],
+    ...(layer
+      ? [`They stand in the cascade layer \`${layer}\`, which rules outside any layer win over.`]
+      : []),
+  ].join(' ');
 }
 
 /** A path for each family's licence, no two alike. */

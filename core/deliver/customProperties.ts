@@ -114,6 +114,28 @@ export function narrowStyleProperties(document: ProjectDocument): CustomProperty
   return styleProperties(narrow).filter(([name, value]) => usual.get(name) !== value);
 }
 
+/** The names of all tokens, in the order in which they are delivered. */
+export const tokenNames = (document: ProjectDocument): string[] => [
+  ...Object.keys(document.voices).map(fontProperty),
+  ...stepsOf(document.scale).map(({ number }) => sizeProperty(document.scale, number)),
+  ...gridProperties(document).map(([name]) => name),
+  ...Object.keys(document.colours).map(colourProperty),
+  ...styleProperties(document).map(([name]) => name),
+];
+
+/** Why a name cannot be given to a token; null where it can. */
+export function nameFault(document: ProjectDocument, theirs: string, ours: string): string | null {
+  const names = tokenNames(document);
+  if (!names.includes(ours)) return `${ours} is no token of this project.`;
+  return names.includes(theirs) ? `${theirs} is the name of a token itself.` : null;
+}
+
+/** Names that the site's own style sheet reads, each set to its token; those that cannot be are left out. */
+export const otherNames = (document: ProjectDocument): CustomProperty[] =>
+  Object.entries(document.delivery.names ?? {}).flatMap(([theirs, ours]): CustomProperty[] =>
+    nameFault(document, theirs, ours) === null ? [[theirs, reference(ours)]] : [],
+  );
+
 /** All custom properties of a project, those that others refer to first. */
 export function customProperties(
   document: ProjectDocument,

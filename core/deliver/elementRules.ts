@@ -4,6 +4,7 @@ import { GROUND } from '../document/vocabulary';
 import { PROPERTIES, PROPERTY_NAMES, type PropertyName } from '../document/property';
 import { narrowDocument } from '../style/narrow';
 import { carries, resolveStyle } from '../style/resolve';
+import { ruleSpecificity, weighedSelector } from '../style/ruleWeight';
 import type { ProjectRules } from '../page/cascade';
 import { cssNumber, cssRule, indent } from './css';
 import {
@@ -31,27 +32,40 @@ const SIZE_HERE = '--size';
 const followsContainer = ({ scale }: ProjectDocument): boolean => scale.between === 'container';
 
 /**
- * The rule of one element. `:where()` gives it no specificity, so that any rule of the site's own wins.
+ * The rule of one element, with the weight that the delivery has for it: unless said, `:where()` gives it no
+ * specificity, so that any rule of the site's own wins.
  * What the style leaves to the text around it is inherited expressly, since browsers' own style sheets
  * set fonts on headings, controls, code and others.
  */
 export const elementRule = (document: ProjectDocument, element: TextElement): string =>
-  cssRule(where(element.selectors), elementDeclarations(document, element)) +
-  onNarrow(document, narrowRule(document, element));
+  ruleOf(document, weighedSelector(document, element.selectors), element);
+
+/** What an element that wears a style is given, in a rule for some selectors, with what differs on narrow screens. */
+export const ruleOf = (
+  document: ProjectDocument,
+  selector: string,
+  element: Pick<TextElement, 'style' | 'selectors'>,
+): string =>
+  cssRule(selector, elementDeclarations(document, element)) +
+  onNarrow(document, narrowRule(document, selector, element));
 
 /** The condition under which styles are set as for narrow screens: all widths that are not as wide. */
 const onNarrow = (document: ProjectDocument, rules: string): string =>
   rules && `@media not all and (min-width: ${narrowBelowOf(document)}px) {\n${indent(rules)}}\n`;
 
 /** What an element is given on narrow screens beside what it has at every width, whose tokens may be others there. */
-function narrowRule(document: ProjectDocument, element: TextElement): string {
+function narrowRule(
+  document: ProjectDocument,
+  selector: string,
+  element: Pick<TextElement, 'style' | 'selectors'>,
+): string {
   const narrow = narrowDocument(document);
   if (narrow === document) return '';
   const usual = new Map(elementDeclarations(document, element));
   const more = elementDeclarations(narrow, element).filter(
     ([property, value]) => usual.get(property) !== value,
   );
-  return more.length > 0 ? cssRule(where(element.selectors), more) : '';
+  return more.length > 0 ? cssRule(selector, more) : '';
 }
 
 /** The tokens of styles that are others on narrow screens; empty where none is. */
@@ -60,7 +74,10 @@ export function narrowTokens(document: ProjectDocument): string {
   return onNarrow(document, properties.length > 0 ? cssRule(':root', properties) : '');
 }
 
-function elementDeclarations(document: ProjectDocument, element: TextElement): Declaration[] {
+function elementDeclarations(
+  document: ProjectDocument,
+  element: Pick<TextElement, 'style' | 'selectors'>,
+): Declaration[] {
   const resolved = resolveStyle(document, element.style);
   const own = (property: PropertyName) => carries(resolved[property]);
   const declarations: Declaration[] = [];
@@ -99,7 +116,10 @@ export const projectRules = (document: ProjectDocument): ProjectRules => ({
   layer: document.delivery.layer,
   rules: Object.entries(document.elements).map(([key, element]) => ({
     element: key,
-    selectors: element.selectors,
+    selectors: element.selectors.map((text) => ({
+      text,
+      specificity: ruleSpecificity(document, text),
+    })),
     declarations: new Map(elementDeclarations(document, element).flatMap(inLonghands)),
   })),
 });
@@ -117,7 +137,7 @@ function gridRules(document: ProjectDocument): string {
     const { source, value } = resolveStyle(document, style, parent).lineHeight;
     const factor = source ? `var(${styleProperty(source, 'lineHeight')})` : cssNumber(value);
     const lines = `max(${grid}, round(nearest, calc(${factor} * 1em), ${grid}))`;
-    return [cssRule(where(selectors), [['line-height', lines]])];
+    return [cssRule(weighedSelector(document, selectors), [['line-height', lines]])];
   });
   return `@supports (line-height: round(nearest, 1em, 1px)) {\n${indent(rules.join('\n'))}}\n`;
 }

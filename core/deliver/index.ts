@@ -3,6 +3,8 @@ export {
   colourProperty,
   customProperties,
   fontProperty,
+  nameFault,
+  tokenNames,
   GRID_PROPERTY,
   sizeProperty,
   styleProperty,

@@ -8,6 +8,7 @@ import {
   changedSizeProperties,
   colourProperties,
   gridProperties,
+  otherNames,
   sizeProperties,
   styleProperties,
   voiceProperties,
@@ -75,11 +76,17 @@ function fallbackTitle(document: ProjectDocument, { voices }: FallbackPlan): str
 const inWords = (names: readonly string[]): string =>
   names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`;
 
-/** `lettera.css`: faces, fallback faces, tokens and element rules, in that order. */
+/** `lettera.css`: faces, fallback faces, tokens and element rules, in that order, as far as the delivery has them. */
 export function stylesheet(document: ProjectDocument, fallback: FallbackPlan): string {
-  const { display, dark } = document.delivery;
+  const { display, dark, form = 'whole' } = document.delivery;
+  const names = otherNames(document);
+  const title = comment(
+    `Typography of ${document.name.replaceAll('*/', '* /')}, made with Lettera.`,
+  );
+  const rules = comment('Elements') + layeredRules(document);
+  if (form === 'rules') return [title, rules].join('\n');
   const parts = [
-    comment(`Typography of ${document.name.replaceAll('*/', '* /')}, made with Lettera.`),
+    title,
     referencedFamilies(document)
       .map(({ stylesheet: address }) => `@import url(${cssString(address)});\n`)
       .join(''),
@@ -97,7 +104,13 @@ export function stylesheet(document: ProjectDocument, fallback: FallbackPlan): s
     changedSizes(document),
     narrowTokens(document),
     ...(dark ? [darkColours(document)] : []),
-    comment('Elements') + layeredRules(document),
+    ...(names.length > 0
+      ? [
+          comment('Tokens by the names that the site’s own style sheets read') +
+            cssRule(':root', names),
+        ]
+      : []),
+    ...(form === 'whole' ? [rules] : []),
   ];
   return parts.filter(Boolean).join('\n');
 }

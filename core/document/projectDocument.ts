@@ -33,10 +33,14 @@ import {
   FACE_CLASSES,
   FONT_DISPLAYS,
   GENERICS,
+  RULE_WEIGHTS,
+  SHEET_FORMS,
   SLANTS,
   type FaceClass,
   type FontDisplay,
   type Generic,
+  type RuleWeight,
+  type SheetForm,
   type Slant,
 } from './vocabulary';
 
@@ -44,6 +48,7 @@ import {
 export const DOCUMENT_FORMAT = 1;
 
 const LANGUAGE = /^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$/;
+const CUSTOM_PROPERTY = /^--[A-Za-z0-9_-]{1,100}$/;
 const SHA256 = /^[0-9a-f]{64}$/;
 
 /** One file of a face, as it was taken in: all of its characters, or one script's share of them. */
@@ -362,6 +367,25 @@ export class Delivery {
   /** Whether the dark colours are delivered for visitors who prefer a dark ground. */
   @IsBoolean()
   dark!: boolean;
+
+  /** What the style sheet holds; everything when left out. */
+  @MayBeLeftOut()
+  @IsIn(SHEET_FORMS)
+  form?: SheetForm;
+
+  /** How much weight its element rules carry; none when left out. */
+  @MayBeLeftOut()
+  @IsIn(RULE_WEIGHTS)
+  weight?: RuleWeight;
+
+  /** Names of custom properties that a style sheet of the site's own reads, each with the token it is to have. */
+  @MayBeLeftOut()
+  @ValuesByKey(
+    (value) => typeof value === 'string' && CUSTOM_PROPERTY.test(value),
+    'must be names of custom properties by names of custom properties, such as --body-font: --font-text',
+    { key: CUSTOM_PROPERTY, most: 200 },
+  )
+  names?: Record<string, string>;
 }
 
 /** Where a family stands: in the library, or in the case. */

@@ -15,6 +15,17 @@ export type LetterCase = (typeof CASES)[number];
 export const FONT_DISPLAYS = ['swap', 'fallback', 'optional'] as const;
 export type FontDisplay = (typeof FONT_DISPLAYS)[number];
 
+/** What the delivered style sheet holds: everything, faces and tokens alone, or the element rules alone. */
+export const SHEET_FORMS = ['whole', 'tokens', 'rules'] as const;
+export type SheetForm = (typeof SHEET_FORMS)[number];
+
+/**
+ * How much weight the element rules carry: none, so that any rule of the site's own wins; that of their
+ * selectors; or more than any rule without an id.
+ */
+export const RULE_WEIGHTS = ['none', 'own', 'over'] as const;
+export type RuleWeight = (typeof RULE_WEIGHTS)[number];
+
 /** Colours that every project has: the text's and its ground. */
 export const INK = 'ink';
 export const GROUND = 'ground';

@@ -195,7 +195,13 @@ describe('what a rule is for', () => {
 describe('what goes back', () => {
   const project: ProjectRules = {
     layer: 'lettera',
-    rules: [{ element: 'text', selectors: ['p'], declarations: new Map([['color', 'ours']]) }],
+    rules: [
+      {
+        element: 'text',
+        selectors: [{ text: 'p', specificity: [0, 0, 0] }],
+        declarations: new Map([['color', 'ours']]),
+      },
+    ],
   };
 
   test.each<[string, string, string]>([
@@ -235,7 +241,13 @@ describe('what decides where nothing is declared', () => {
 describe('the rules of the project', () => {
   const project = (layer: string | null): ProjectRules => ({
     layer,
-    rules: [{ element: 'text', selectors: ['p'], declarations: new Map([['color', 'ours']]) }],
+    rules: [
+      {
+        element: 'text',
+        selectors: [{ text: 'p', specificity: [0, 0, 0] }],
+        declarations: new Map([['color', 'ours']]),
+      },
+    ],
   });
 
   test('win where nothing else is said, and against what is of no weight before them alone', () => {

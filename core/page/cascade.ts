@@ -30,7 +30,7 @@ export interface PageView<Node> {
 export interface ProjectRule {
   /** Key of the text element. */
   element: string;
-  selectors: readonly string[];
+  selectors: readonly { text: string; specificity: Specificity }[];
   /** Properties that the rule declares, with the value as it is written. */
   declarations: ReadonlyMap<string, string>;
 }
@@ -188,15 +188,9 @@ export class Cascade<Node> {
     order: number,
     layer: number,
   ): void {
-    const rank: Rank = {
-      important: false,
-      layer,
-      specificity: [0, 0, 0],
-      proximity: Infinity,
-      order,
-    };
-    for (const selector of selectors) {
-      for (const node of this.#view.find(selector)) {
+    for (const { text, specificity } of selectors) {
+      const rank: Rank = { important: false, layer, specificity, proximity: Infinity, order };
+      for (const node of this.#view.find(text)) {
         for (const [property, value] of declarations) {
           this.#offer(node, property, rank, { by: 'project', element, value });
         }

@@ -1,11 +1,13 @@
+import { compareSpecificity, type Specificity } from '../css';
 import type { ProjectDocument } from '../document/projectDocument';
+import { ruleSpecificity } from './ruleWeight';
 
 /** States that a pointer or a key brings about for a moment. Selectors 4 §9, user action pseudo-classes. */
 const MOMENTARY = /:(hover|active|focus|focus-visible|focus-within)\b/;
 
 /**
- * Which text element a node of a page is. Element rules carry no specificity, so of those that match,
- * the last in the document's order has its way. What a node is does not change while it is pointed at.
+ * Which text element a node of a page is: of the rules that match the one of most weight, of several as
+ * heavy the last in the document's order. What a node is does not change while it is pointed at.
  *
  * @param matches whether the node matches a CSS selector
  * @returns the element's key, or null when the node is none of them
@@ -14,9 +16,13 @@ export function elementAt(
   document: ProjectDocument,
   matches: (selector: string) => boolean,
 ): string | null {
-  let found: string | null = null;
+  let found: { key: string; weight: Specificity } | null = null;
   for (const [key, { selectors }] of Object.entries(document.elements)) {
-    if (selectors.some((one) => !MOMENTARY.test(one) && matches(one))) found = key;
+    for (const selector of selectors) {
+      if (MOMENTARY.test(selector) || !matches(selector)) continue;
+      const weight = ruleSpecificity(document, selector);
+      if (!found || compareSpecificity(weight, found.weight) >= 0) found = { key, weight };
+    }
   }
-  return found;
+  return found?.key ?? null;
 }

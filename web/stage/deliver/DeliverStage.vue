@@ -1,10 +1,7 @@
 <script setup lang="ts">
-import Select from 'primevue/select';
-import InputText from 'primevue/inputtext';
 import { computed, ref, shallowRef, watch } from 'vue';
 import type { DeliveryFile } from '@lettera/core/wire';
 import DoButton from '../../control/DoButton.vue';
-import OnOff from '../../control/OnOff.vue';
 import { api, urls } from '../../api/client';
 import { count, kilobytes } from '../../control/figures';
 import StandIns from '../../proof/StandIns.vue';
@@ -12,7 +9,8 @@ import { useCaseReadings } from '../../store/caseReadings';
 import { useProject } from '../../store/project';
 import StageHeader from '../StageHeader.vue';
 import CodeView from './CodeView.vue';
-import { bytesOf, DISPLAYS, forbiddenFiles, packingUnderWay } from './deliverView';
+import SheetChoices from './SheetChoices.vue';
+import { bytesOf, forbiddenFiles, packingUnderWay } from './deliverView';
 
 const project = useProject();
 const caseReadings = useCaseReadings();
@@ -43,13 +41,6 @@ async function load(): Promise<void> {
 }
 
 watch(() => project.stored?.revision, load, { immediate: true });
-
-function setLayer(event: Event): void {
-  const field = event.target as HTMLInputElement;
-  const value = field.value.trim() || null;
-  const taken = project.change([{ op: 'replace', path: '/delivery/layer', value }]);
-  if (!taken) field.value = project.document?.delivery.layer ?? '';
-}
 </script>
 
 <template>
@@ -57,40 +48,7 @@ function setLayer(event: Event): void {
     Files that a site can use as they are: fonts, one style sheet, tokens for other tools, and a
     specimen.
   </StageHeader>
-  <div v-if="project.document" class="settings">
-    <label>
-      <span class="quiet">Cascade layer</span>
-      <InputText
-        :model-value="project.document.delivery.layer ?? ''"
-        size="small"
-        placeholder="none"
-        class="layer"
-        @change="setLayer"
-      />
-    </label>
-    <label>
-      <span class="quiet">While fonts load</span>
-      <Select
-        :model-value="project.document.delivery.display"
-        :options="DISPLAYS"
-        option-label="label"
-        option-value="value"
-        size="small"
-        class="display"
-        aria-label="While fonts load"
-        @update:model-value="
-          project.change([{ op: 'replace', path: '/delivery/display', value: $event }])
-        "
-      />
-    </label>
-    <OnOff
-      label="Dark colours for visitors who prefer a dark ground"
-      :model-value="project.document.delivery.dark"
-      @update:model-value="
-        project.change([{ op: 'replace', path: '/delivery/dark', value: $event }])
-      "
-    />
-  </div>
+  <SheetChoices v-if="project.document" />
   <p v-if="state === 'failed'" class="refused" role="alert">
     {{ message }} <DoButton @click="load">Try again</DoButton>
   </p>
@@ -148,26 +106,6 @@ function setLayer(event: Event): void {
 <style scoped>
 .notice {
   padding: 0 20px 8px;
-}
-.settings {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px 20px;
-  align-items: center;
-  padding: 0 20px 14px;
-}
-.settings label {
-  display: grid;
-  gap: 3px;
-}
-.settings label.line {
-  display: flex;
-}
-.layer {
-  width: 120px;
-}
-.display {
-  width: 300px;
 }
 .take,
 .loading,

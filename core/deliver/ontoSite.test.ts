@@ -1,0 +1,127 @@
+import { describe, expect, test } from '@jest/globals';
+import { parse } from 'css-tree';
+import { applyChange, ChangeError } from '../change';
+import type { ProjectDocument } from '../document';
+import { elementAt } from '../style';
+import { fallbacksOf, plansOf, seatedDocument } from '../testing/documents';
+import { bundleFiles } from './bundle';
+import { nameFault, tokenNames } from './customProperties';
+import { projectRules } from './elementRules';
+import { stylesheet } from './stylesheet';
+
+/** What the style sheet is to a site that has CSS of its own. */
+
+const delivering = (delivery: Partial<ProjectDocument['delivery']>): ProjectDocument =>
+  applyChange(
+    seatedDocument(),
+    Object.entries(delivery).map(([key, value]) => ({
+      op: 'add',
+      path: `/delivery/${key}`,
+      value,
+    })),
+  ).document;
+const cssOf = (document: ProjectDocument) => stylesheet(document, fallbacksOf(document));
+
+describe('the style sheet', () => {
+  test('holds everything, faces and tokens alone, or rules alone', () => {
+    const [whole, tokens, rules] = [
+      cssOf(delivering({})),
+      cssOf(delivering({ form: 'tokens' })),
+      cssOf(delivering({ form: 'rules' })),
+    ];
+    expect(cssOf(delivering({ form: 'whole' }))).toBe(whole);
+    for (const css of [whole, tokens]) {
+      expect(css).toContain('@font-face');
+      expect(css).toContain('--font-text:');
+    }
+    for (const css of [whole, rules]) expect(css).toContain(':where(body)');
+    expect(tokens).not.toContain(':where(');
+    expect(rules).not.toContain('@font-face');
+    expect(rules).not.toMatch(/--font-text:/);
+    // Nothing is lost between the two.
+    const after = (css: string) => css.slice(css.indexOf('/* Elements */'));
+    expect(after(rules)).toBe(after(whole));
+  });
+
+  test('has rules of no weight, of their selectors’ own, or of more than any without an id', () => {
+    const rule = (weight: 'none' | 'own' | 'over') => cssOf(delivering({ weight, layer: null }));
+    expect(rule('none')).toContain(':where(input, select, textarea) {');
+    expect(rule('own')).toContain('\ninput, select, textarea {');
+    expect(rule('over')).toContain(':is(h1):not(#lettera-weight) {');
+    for (const weight of ['none', 'own', 'over'] as const) {
+      parse(rule(weight), {
+        onParseError: (error) => {
+          throw error;
+        },
+      });
+    }
+  });
+
+  test('is told of in the account of a page with the weight that it has', () => {
+    const specificity = (weight: 'none' | 'own' | 'over') =>
+      projectRules(delivering({ weight })).rules.find(({ element }) => element === 'code-block')
+        ?.selectors;
+    expect(specificity('none')).toEqual([{ text: 'pre code', specificity: [0, 0, 0] }]);
+    expect(specificity('own')).toEqual([{ text: 'pre code', specificity: [0, 0, 2] }]);
+    expect(specificity('over')).toEqual([{ text: 'pre code', specificity: [1, 0, 2] }]);
+  });
+
+  test('decides by weight which text element a node is', () => {
+    const at = (weight: 'none' | 'own') =>
+      elementAt(delivering({ weight }), (selector) => ['.lead', 'blockquote'].includes(selector));
+    // Quotation comes later; a class weighs more than a name.
+    expect(at('none')).toBe('quote');
+    expect(at('own')).toBe('lead');
+  });
+});
+
+describe('other names', () => {
+  test('are set to the tokens that they are to have', () => {
+    const document = delivering({
+      names: {
+        '--site-font': '--font-text',
+        '--site-ink': '--colour-ink',
+        '--gone': '--font-none',
+      },
+    });
+    const css = cssOf(document);
+    expect(css).toContain('--site-font: var(--font-text);');
+    expect(css).toContain('--site-ink: var(--colour-ink);');
+    expect(css).not.toContain('--gone');
+    expect(nameFault(document, '--gone', '--font-none')).toContain('no token');
+    expect(nameFault(document, '--font-text', '--colour-ink')).toContain('a token itself');
+    expect(nameFault(document, '--site-font', '--font-text')).toBeNull();
+  });
+
+  test('can be given to every token that is delivered, and to no other', () => {
+    const document = seatedDocument();
+    const declared = [...cssOf(document).matchAll(/^\s*(--[\w-]+):/gm)].map(([, name]) => name);
+    expect([...new Set(declared)].sort()).toEqual(tokenNames(document).sort());
+  });
+
+  test('that would break out of their place are refused', () => {
+    const none: Record<string, string>[] = [
+      { '--a: red; }': '--font-text' },
+      { '--a': 'red' },
+      { a: '--font-text' },
+    ];
+    for (const names of none) {
+      expect(() => delivering({ names })).toThrow(ChangeError);
+    }
+  });
+});
+
+test('the README of the bundle says what the style sheet does to a site', () => {
+  const readme = (delivery: Partial<ProjectDocument['delivery']>) => {
+    const document = delivering(delivery);
+    const file = bundleFiles(document, plansOf(document), {}).find(
+      ({ path }) => path === 'README.md',
+    );
+    return file?.kind === 'text' ? file.content : '';
+  };
+  expect(readme({})).toContain('carry no specificity');
+  expect(readme({})).toContain('cascade layer `lettera`');
+  expect(readme({ layer: null, weight: 'over' })).toContain('without an id');
+  expect(readme({ form: 'tokens' })).toContain('sets no text itself');
+  expect(readme({ form: 'rules' })).toContain('tokens that must be there already');
+});

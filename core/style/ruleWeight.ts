@@ -1,0 +1,24 @@
+import { specificityOf, type Specificity } from '../css';
+import type { ProjectDocument } from '../document/projectDocument';
+
+/** An id that no page has: what is not that weighs as much as an id. Selectors 4 §17. */
+const NO_ID = ':not(#lettera-weight)';
+
+/** How the selectors of an element rule are written, with the weight that the delivery has for them. */
+export function weighedSelector(
+  { delivery }: ProjectDocument,
+  selectors: readonly string[],
+): string {
+  const { weight = 'none' } = delivery;
+  if (weight === 'none') return `:where(${selectors.join(', ')})`;
+  if (weight === 'own') return selectors.join(', ');
+  return selectors.map((selector) => `:is(${selector})${NO_ID}`).join(', ');
+}
+
+/** What one of those selectors weighs so. */
+export function ruleSpecificity({ delivery }: ProjectDocument, selector: string): Specificity {
+  const { weight = 'none' } = delivery;
+  if (weight === 'none') return [0, 0, 0];
+  const [ids, classes, types] = specificityOf(selector);
+  return weight === 'own' ? [ids, classes, types] : [ids + 1, classes, types];
+}

@@ -1,0 +1,115 @@
+<script setup lang="ts">
+import { nameFault, tokenNames } from '@lettera/core/deliver';
+import InputText from 'primevue/inputtext';
+import Select from 'primevue/select';
+import { computed, ref } from 'vue';
+import DoButton from '../../control/DoButton.vue';
+import FoldAway from '../../control/FoldAway.vue';
+import { count } from '../../control/figures';
+import { useProject } from '../../store/project';
+
+/** Names of custom properties that the site’s own style sheets read, each with the token that it is to have. */
+const project = useProject();
+
+const names = computed(() => Object.entries(project.document?.delivery.names ?? {}));
+const tokens = computed(() => (project.document ? tokenNames(project.document) : []));
+const label = computed(() =>
+  names.value.length > 0 ? count(names.value.length, 'other name') : 'Other names for tokens',
+);
+
+const theirs = ref('');
+const ours = ref<string | null>(null);
+const refused = ref('');
+const why = computed(() => {
+  if (!theirs.value.trim()) return 'It has no name yet';
+  return ours.value ? undefined : 'It has no token yet';
+});
+
+function set(name: string, token: string): boolean {
+  const { document } = project;
+  if (!document) return false;
+  refused.value = nameFault(document, name, token) ?? '';
+  if (refused.value) return false;
+  return project.change(
+    document.delivery.names
+      ? [{ op: 'add', path: `/delivery/names/${name}`, value: token }]
+      : [{ op: 'add', path: '/delivery/names', value: { [name]: token } }],
+  );
+}
+function add(): void {
+  const wanted = theirs.value.trim();
+  const name = wanted.startsWith('--') ? wanted : `--${wanted}`;
+  if (ours.value && set(name, ours.value)) {
+    theirs.value = '';
+    ours.value = null;
+  }
+}
+const faultOf = (name: string, token: string): string =>
+  project.document ? (nameFault(project.document, name, token) ?? '') : '';
+</script>
+
+<template>
+  <FoldAway :label="label">
+    <p class="small quiet">
+      A framework, or a style sheet that the site has, may read custom properties of its own: they
+      are set to these tokens.
+    </p>
+    <ul aria-label="Other names for tokens">
+      <li v-for="[name, token] in names" :key="name" class="line">
+        <code>{{ name }}</code>
+        <Select
+          :model-value="token"
+          :options="tokens"
+          filter
+          size="small"
+          :aria-label="`Token of ${name}`"
+          :placeholder="token"
+          @update:model-value="set(name, $event)"
+        />
+        <DoButton
+          label="Take out"
+          :aria-label="`Take out ${name}`"
+          @click="project.change([{ op: 'remove', path: `/delivery/names/${name}` }])"
+        />
+        <span v-if="faultOf(name, token)" class="small mark-text"
+          >{{ faultOf(name, token) }} It is left out.</span
+        >
+      </li>
+    </ul>
+    <form class="line" @submit.prevent="add">
+      <InputText
+        v-model="theirs"
+        size="small"
+        spellcheck="false"
+        placeholder="--body-font"
+        aria-label="Name that the site reads"
+        maxlength="102"
+      />
+      <Select
+        v-model="ours"
+        :options="tokens"
+        filter
+        size="small"
+        placeholder="token"
+        aria-label="Token that it is to have"
+      />
+      <DoButton type="submit" label="Add it" :why="why" />
+    </form>
+    <p v-if="refused" role="alert" class="small mark-text">{{ refused }}</p>
+  </FoldAway>
+</template>
+
+<style scoped>
+ul {
+  display: grid;
+  gap: 6px;
+  max-height: 40vh;
+  overflow: auto;
+  margin: 6px 0;
+  padding: 0;
+  list-style: none;
+}
+code {
+  min-width: 160px;
+}
+</style>

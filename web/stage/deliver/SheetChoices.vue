@@ -1,0 +1,126 @@
+<script setup lang="ts">
+import type { ProjectDocument, RuleWeight, SheetForm } from '@lettera/core/document';
+import InputText from 'primevue/inputtext';
+import Select from 'primevue/select';
+import { computed } from 'vue';
+import ChoiceSet from '../../control/ChoiceSet.vue';
+import OnOff from '../../control/OnOff.vue';
+import { useProject } from '../../store/project';
+import { DISPLAYS } from './deliverView';
+import OtherNames from './OtherNames.vue';
+
+/** What the style sheet holds, and how it stands to the style sheets that a site has of its own. */
+const project = useProject();
+const delivery = computed(() => project.document?.delivery);
+
+type Delivery = ProjectDocument['delivery'];
+const set = <K extends keyof Delivery>(member: K, value: Delivery[K] | null): boolean =>
+  project.change([{ op: 'add', path: `/delivery/${member}`, value }]);
+
+const FORMS: { value: SheetForm; label: string }[] = [
+  { value: 'whole', label: 'Everything' },
+  { value: 'tokens', label: 'Faces and tokens' },
+  { value: 'rules', label: 'Element rules' },
+];
+const WEIGHTS: { value: RuleWeight; label: string }[] = [
+  { value: 'none', label: 'None' },
+  { value: 'own', label: 'Their selectors’' },
+  { value: 'over', label: 'Over all but ids' },
+];
+
+/** What will be seen on the site, where rules carry weight. */
+const warning = computed(() => {
+  const { form = 'whole', weight = 'none', layer } = delivery.value ?? {};
+  if (form === 'tokens' || weight === 'none') return '';
+  const inLayer = layer
+    ? ` They stand in the layer “${layer}”, so that rules outside any layer win all the same: take the layer away for rules that are to win.`
+    : '';
+  return weight === 'own'
+    ? `Rules of the site’s own that weigh less lose, and among Lettera’s own the heavier wins, not the later.${inLayer}`
+    : `The site’s own rules lose unless they have an id or say !important, also where they were meant to win: a class on one heading does nothing any more.${inLayer}`;
+});
+
+function setLayer(event: Event): void {
+  const field = event.target as HTMLInputElement;
+  const taken = set('layer', field.value.trim() || null);
+  if (!taken) field.value = delivery.value?.layer ?? '';
+}
+</script>
+
+<template>
+  <section v-if="delivery" class="settings" aria-label="The style sheet">
+    <div class="field">
+      <span class="quiet">It holds</span>
+      <ChoiceSet
+        label="What the style sheet holds"
+        :choices="FORMS"
+        :model-value="delivery.form ?? 'whole'"
+        @update:model-value="set('form', $event)"
+      />
+    </div>
+    <div v-if="delivery.form !== 'tokens'" class="field">
+      <span class="quiet">Weight of its rules</span>
+      <ChoiceSet
+        label="Weight of its rules"
+        :choices="WEIGHTS"
+        :model-value="delivery.weight ?? 'none'"
+        @update:model-value="set('weight', $event)"
+      />
+    </div>
+    <label v-if="delivery.form !== 'tokens'" class="field">
+      <span class="quiet">Cascade layer</span>
+      <InputText
+        :model-value="delivery.layer ?? ''"
+        size="small"
+        placeholder="none"
+        class="layer"
+        @change="setLayer"
+      />
+    </label>
+    <label class="field">
+      <span class="quiet">While fonts load</span>
+      <Select
+        :model-value="delivery.display"
+        :options="DISPLAYS"
+        option-label="label"
+        option-value="value"
+        size="small"
+        class="display"
+        aria-label="While fonts load"
+        @update:model-value="set('display', $event)"
+      />
+    </label>
+    <OnOff
+      label="Dark colours for visitors who prefer a dark ground"
+      :model-value="delivery.dark"
+      @update:model-value="set('dark', $event)"
+    />
+    <OtherNames v-if="delivery.form !== 'rules'" />
+    <p v-if="warning" role="status" class="warning">{{ warning }}</p>
+  </section>
+</template>
+
+<style scoped>
+.settings {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 20px;
+  align-items: center;
+  padding: 0 20px 14px;
+}
+.field {
+  display: grid;
+  gap: 3px;
+}
+.layer {
+  width: 120px;
+}
+.display {
+  width: 260px;
+}
+.warning {
+  flex-basis: 100%;
+  padding-left: 10px;
+  border-left: 3px solid var(--mark);
+}
+</style>
