@@ -1,11 +1,12 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
-import { openServices, readConfig, type Services } from '@lettera/server';
+import { judgeProject, openServices, readConfig, type Services } from '@lettera/server';
 import { documentErrors } from '@lettera/core/change';
 import { marksOf } from '@lettera/core/check';
 import { temporaryFolder } from '../server/testing/server';
 import { loadSample } from './loadSample';
+import { marksReport } from './marksReport';
 import { writeBundle } from './writeBundle';
 
 let services: Services;
@@ -51,6 +52,57 @@ test('the command writes the same files as the bundle holds', async () => {
     'specimen.html',
     'tokens.json',
   ]);
+});
+
+test('a check tells the marks for people, for programs and for tools that gather them', async () => {
+  const sample = await loadSample(services);
+  const clean = await judgeProject(services, sample);
+  expect(clean.marks).toEqual([]);
+  expect(marksReport('text', sample, clean)).toBe('Tarnholm Light Trust: 0 marks');
+
+  const project = await services.projects.change(sample.id, sample.revision, [
+    { op: 'replace', path: '/colours/quiet/light', value: '#b0b8bd' },
+    { op: 'add', path: '/styles/lead/set/letterSpacing', value: 0.2 },
+    { op: 'add', path: '/aside', value: { 'spaced-text:lead': 'A campaign of a week' } },
+  ]);
+  const judged = await judgeProject(services, project);
+  expect(judged.marks.map(({ rule, style }) => `${rule} ${style}`)).toContain(
+    'low-contrast caption',
+  );
+  expect(judged.aside.map(({ rule }) => rule)).toEqual(['spaced-text']);
+
+  const text = marksReport('text', project, judged);
+  expect(text).toMatch(/^- Caption: hard to read[^]*\n {2}Choose a colour/m);
+  expect(text).toMatch(/: \d+ marks, 1 set aside$/);
+  const json = JSON.parse(marksReport('json', project, judged)) as {
+    marks: { rule: string; fix?: unknown }[];
+    aside: { reason: string }[];
+  };
+  expect(json.marks).toHaveLength(judged.marks.length);
+  expect(json.marks.some((mark) => 'fix' in mark)).toBe(false);
+  expect(json.aside[0]?.reason).toBe('A campaign of a week');
+  // SARIF 2.1.0 §3.13, §3.27, §3.35: what a reader of it goes by.
+  const sarif = JSON.parse(marksReport('sarif', project, judged)) as {
+    version: string;
+    runs: {
+      tool: { driver: { rules: { id: string }[] } };
+      results: {
+        ruleId: string;
+        message: { text: string };
+        locations: { logicalLocations: { fullyQualifiedName: string }[] }[];
+        suppressions?: { justification: string }[];
+      }[];
+    }[];
+  };
+  expect(sarif.version).toBe('2.1.0');
+  const [run] = sarif.runs;
+  const rules = run?.tool.driver.rules.map(({ id }) => id) ?? [];
+  for (const { ruleId } of run?.results ?? []) expect(rules).toContain(ruleId);
+  const caption = run?.results.find(({ ruleId }) => ruleId === 'low-contrast');
+  expect(caption?.locations[0]?.logicalLocations[0]?.fullyQualifiedName).toMatch(
+    /^Tarnholm Light Trust\/styles\//,
+  );
+  expect(run?.results.at(-1)?.suppressions?.[0]?.justification).toBe('A campaign of a week');
 });
 
 test('a project that is not there is named, with those that are', async () => {

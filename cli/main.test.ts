@@ -68,6 +68,15 @@ describe('the command says what is wrong and stops', () => {
     expect(said).toBe('There is no project “skerry”. There are none yet.');
   });
 
+  test('on a check that cannot be made, which ends otherwise than one that found something', async () => {
+    const { code, said } = await lettera(['check', 'skerry', '--data', temporaryFolder()]);
+    expect(code).toBe(2);
+    expect(said).toBe('There is no project “skerry”. There are none yet.');
+    const format = await lettera(['check', 'skerry', '--format', 'verse']);
+    expect(format.code).toBe(2);
+    expect(format.said).toContain('text, json, sarif');
+  }, 60_000);
+
   test('on a command that it does not know', async () => {
     const { code, said } = await lettera(['embellish']);
     expect(code).toBe(1);

@@ -1,8 +1,10 @@
 import { resolve } from 'node:path';
-import { Command } from 'commander';
+import { writeFile } from 'node:fs/promises';
+import { Command, Option } from 'commander';
 import {
   backup,
   ConfigError,
+  judgeProject,
   openServices,
   readConfig,
   restore,
@@ -12,10 +14,12 @@ import {
 } from '@lettera/server';
 import { sheetOfElements } from '@lettera/sample';
 import { loadSample } from './loadSample';
-import { UnknownProjectError, writeBundle } from './writeBundle';
+import { marksReport, REPORT_FORMATS, type ReportFormat } from './marksReport';
+import { projectNamed, UnknownProjectError } from './projectNamed';
+import { writeBundle } from './writeBundle';
 
 /** Ends with the message of an error that the person can do something about; rethrows any other. */
-function fail(error: unknown): never {
+function fail(error: unknown, code = 1): never {
   if (
     error instanceof ConfigError ||
     error instanceof StoreError ||
@@ -23,7 +27,7 @@ function fail(error: unknown): never {
     (error as NodeJS.ErrnoException).code === 'EACCES'
   ) {
     console.error((error as Error).message);
-    process.exit(1);
+    process.exit(code);
   }
   throw error;
 }
@@ -58,6 +62,31 @@ async function build(project: string, options: { out: string; data?: string }): 
     }
   } catch (error) {
     fail(error);
+  }
+}
+
+/** How a check ends: with marks, and when it could not be made. */
+const ENDS = { marked: 1, failed: 2 };
+
+async function check(
+  name: string,
+  options: { format: ReportFormat; out?: string; data?: string },
+): Promise<void> {
+  try {
+    const { format, out, ...flags } = options;
+    const services = await openServices(readConfig(flags));
+    try {
+      const project = await projectNamed(services, name);
+      const judged = await judgeProject(services, project);
+      const report = marksReport(format, project, judged);
+      if (out === undefined) console.log(report);
+      else await writeFile(resolve(out), `${report}\n`);
+      if (judged.marks.length > 0) process.exitCode = ENDS.marked;
+    } finally {
+      await services.close();
+    }
+  } catch (error) {
+    fail(error, ENDS.failed);
   }
 }
 
@@ -108,6 +137,18 @@ program
   .requiredOption('--out <folder>', 'folder to write to')
   .option('--data <folder>', 'folder of the data (LETTERA_DATA, ./data)')
   .action(build);
+
+program
+  .command('check')
+  .description('tell the marks on a project; ends with 1 when there are any, with 2 when it cannot')
+  .argument('<project>', 'id or short name of the project')
+  .addOption(
+    new Option('--format <format>', 'how they are told').choices(REPORT_FORMATS).default('text'),
+  )
+  .option('--out <file>', 'file to write them to')
+  .exitOverride(({ exitCode }) => process.exit(exitCode === 0 ? 0 : ENDS.failed))
+  .option('--data <folder>', 'folder of the data (LETTERA_DATA, ./data)')
+  .action(check);
 
 program
   .command('backup')

@@ -1,11 +1,7 @@
 import { mkdir, writeFile } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
 import type { Services } from '@lettera/server';
-
-/** There is no project by the name given. */
-export class UnknownProjectError extends Error {
-  override readonly name = 'UnknownProjectError';
-}
+import { projectNamed } from './projectNamed';
 
 /**
  * Writes a project's bundle to a folder, file by file, as the zip has it.
@@ -17,13 +13,7 @@ export async function writeBundle(
   idOrSlug: string,
   folder: string,
 ): Promise<string[]> {
-  const project = await services.projects.get(idOrSlug);
-  if (!project) {
-    const known = (await services.projects.list()).map(({ slug }) => slug).join(', ');
-    throw new UnknownProjectError(
-      `There is no project “${idOrSlug}”. There ${known ? `are: ${known}` : 'are none yet'}.`,
-    );
-  }
+  const project = await projectNamed(services, idOrSlug);
   const contents = await services.deliveries.contents(project);
   for (const [path, content] of Object.entries(contents)) {
     const target = join(folder, path);

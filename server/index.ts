@@ -3,6 +3,7 @@ export { ConfigError, readConfig, type Config, type ConfigFlags } from './config
 export { Deliveries } from './delivery';
 export { Jobs } from './job/jobs';
 export { startServer, type Running } from './listen';
+export { judgeProject } from './judging';
 export { openServices, type Services } from './services';
 export { backup, restore } from './store/backup';
 export { StoreError } from './store/database';

@@ -1,6 +1,5 @@
 import { Router } from 'express';
-import type { Family } from '@lettera/core/document';
-import type { FamilySheet } from '@lettera/core/measure';
+import { caseSheet } from '../judging';
 import type { Services } from '../services';
 import { isWantedReference, takeReference } from '../supply/reference';
 import { Problem } from './problem';
@@ -10,21 +9,15 @@ import { projectOf, sendProject } from './requests';
 export function familyRoutes(
   services: Pick<Services, 'projects' | 'fonts' | 'measurer' | 'foundry' | 'jobs'>,
 ): Router {
-  const { projects, fonts, measurer } = services;
+  const { projects } = services;
   const router = Router();
-
-  const sheetOf = ({ faces }: Family): Promise<FamilySheet | null> =>
-    measurer.sheet(faces, async ({ sha256 }) => {
-      const file = (await fonts.files([sha256])).get(sha256);
-      if (!file) throw new RangeError('A file of this family is not in the store.');
-      return file;
-    });
 
   router.get('/projects/:id/case/measures', async (request, response) => {
     const { document } = await projectOf(projects, request);
     const measured = await Promise.all(
       Object.entries(document.case).map(
-        async ([key, family]) => [key, (await sheetOf(family))?.measures ?? null] as const,
+        async ([key, family]) =>
+          [key, (await caseSheet(services, family))?.measures ?? null] as const,
       ),
     );
     response.json(Object.fromEntries(measured));
@@ -34,7 +27,7 @@ export function familyRoutes(
     const { document } = await projectOf(projects, request);
     const { key } = request.params;
     const family = Object.hasOwn(document.case, key) ? document.case[key] : undefined;
-    const sheet = family && (await sheetOf(family));
+    const sheet = family && (await caseSheet(services, family));
     if (!sheet) throw new Problem('not-found', 'The case has no such family.');
     response.json(sheet);
   });
