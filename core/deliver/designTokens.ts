@@ -1,8 +1,13 @@
-import { narrowBelowOf } from '../document/narrow';
 import { converter, formatHex } from 'culori';
 import { colourOf } from '../css';
+import { narrowBelowOf } from '../document/narrow';
 import type { ProjectDocument } from '../document/projectDocument';
-import { descriptorOf, PROPERTY_NAMES, type PropertyName } from '../document/property';
+import {
+  descriptorOf,
+  PROPERTY_NAMES,
+  type PropertyName,
+  type PropertyValues,
+} from '../document/property';
 import type { Scale } from '../document/scale';
 import { voiceFallback, type FallbackPlan } from '../fallback/plan';
 import { ROOT_SIZE } from '../scale/lengths';
@@ -14,10 +19,17 @@ import { carries, resolveInUse } from '../style/resolve';
 /** The key under which stands what the format has no place for. */
 export const EXTENSION = 'lettera';
 
+/** The form of what stands under it; raised when that changes. */
+export const TOKENS_FORMAT = 1;
+
 /** What a style without any voice is set in. */
 const BROWSER_FAMILY = 'serif';
 
 type Json = string | number | boolean | null | Json[] | { [key: string]: Json };
+
+/** Plain data without what is left out. */
+const asJson = (value: object): Record<string, Json> =>
+  JSON.parse(JSON.stringify(value)) as Record<string, Json>;
 
 const toSrgb = converter('rgb');
 const rounded = (value: number): number => Number(value.toFixed(4));
@@ -68,6 +80,15 @@ function compositeValue(
     : propertyValue(document, name, value);
 }
 
+/** What a style sets, as the document holds it: read back as it was. */
+const ownValues = (values: PropertyValues = {}): Json =>
+  Object.fromEntries(
+    PROPERTY_NAMES.flatMap((name): [string, Json][] => {
+      const value = values[name];
+      return value === undefined ? [] : [[name, value]];
+    }),
+  );
+
 function styleToken(document: ProjectDocument, key: string): Json {
   const style = document.styles[key];
   const resolved = resolveInUse(document, key);
@@ -90,16 +111,9 @@ function styleToken(document: ProjectDocument, key: string): Json {
     $extensions: {
       [EXTENSION]: {
         ...beyond,
-        ...(style?.narrow && {
-          narrow: Object.fromEntries(
-            PROPERTY_NAMES.flatMap((name) => {
-              const value = style.narrow?.[name];
-              return value === undefined ? [] : [[name, propertyValue(document, name, value)]];
-            }),
-          ),
-        }),
+        ...(style?.narrow && { narrow: ownValues(style.narrow) }),
         follows: style?.follows ?? null,
-        setHere: PROPERTY_NAMES.filter((name) => style?.set[name] !== undefined),
+        set: ownValues(style?.set),
         selectors: Object.values(document.elements)
           .filter((element) => element.style === key)
           .flatMap(({ selectors }) => selectors),
@@ -157,6 +171,17 @@ export function designTokens(document: ProjectDocument, fallback: FallbackPlan):
         {
           $value: voiceFallback(fallback, key).stack.map(({ name }) => name),
           $description: voice.name,
+          $extensions: {
+            [EXTENSION]: {
+              family: document.case[voice.family ?? '']?.name ?? null,
+              ...asJson({
+                generic: voice.generic,
+                fallback: voice.fallback,
+                plain: voice.plain,
+                fitting: voice.fitting,
+              }),
+            },
+          },
         },
       ]),
     ),
@@ -178,7 +203,15 @@ export function designTokens(document: ProjectDocument, fallback: FallbackPlan):
     ),
     $extensions: {
       [EXTENSION]: {
+        format: TOKENS_FORMAT,
         narrowBelow: narrowBelowOf(document),
+        scale: asJson(scale),
+        elements: Object.fromEntries(
+          Object.entries(document.elements).map(([key, { name, selectors, style, parent }]) => [
+            key,
+            { name, selectors, style, parent },
+          ]),
+        ),
         fallbackFaces: fallback.faces.map((face) => ({
           name: face.name,
           local: face.local,

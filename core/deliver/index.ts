@@ -38,4 +38,6 @@ export {
   type DeliveryPlan,
   type PlannedFile,
 } from './plan';
+export { readTokens, type ReadTokens, type Unused } from './reading/readTokens';
+export { TokensError } from './reading/tokenTree';
 export { changedSizes, stylesheet } from './stylesheet';

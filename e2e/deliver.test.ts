@@ -1,0 +1,138 @@
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterAll, beforeAll, beforeEach, expect, test } from '@jest/globals';
+import type { ElementHandle } from 'puppeteer-core';
+import type { Browser, Page } from 'puppeteer-core';
+import type { ProjectDocument } from '@lettera/core/document';
+import type { DeliveryFile } from '@lettera/core/wire';
+import { violationsOn } from './axe';
+import { eventually, launchBrowser, newPage, press, proofFrame } from './browser';
+import { startLettera, type RunningLettera } from './lettera';
+import { ask } from './project';
+
+/** What the bundle is to a site that has CSS of its own, chosen in the real interface. */
+
+let lettera: RunningLettera;
+let browser: Browser;
+let page: Page;
+let errors: string[];
+const folder = mkdtempSync(join(tmpdir(), 'lettera-'));
+const api = '/projects/tarnholm-light';
+const stored = async (holds: (document: ProjectDocument) => boolean) =>
+  (
+    await eventually(
+      () => ask<{ document: ProjectDocument }>(lettera, api),
+      ({ document }) => holds(document),
+    )
+  ).document;
+const fileOf = async (path: string): Promise<string> => {
+  const files = await ask<DeliveryFile[]>(lettera, `${api}/delivery`);
+  const file = files.find((one) => one.path === path);
+  return file?.kind === 'text' ? file.content : '';
+};
+
+beforeAll(async () => {
+  lettera = await startLettera();
+  browser = await launchBrowser();
+}, 120_000);
+afterAll(async () => {
+  await browser?.close();
+  await lettera?.close();
+});
+beforeEach(async () => {
+  await page?.close();
+  ({ page, errors } = await newPage(browser));
+  await page.goto(`${lettera.url}/p/tarnholm-light/deliver`);
+  await proofFrame(page, { asItIs: true });
+});
+
+const choose = (choice: string, of: string) => press(page, choice, `[aria-label="${of}"]`);
+
+test('the style sheet holds what is chosen, with rules of the weight that is chosen, which is warned of', async () => {
+  await choose('Faces and tokens', 'What the style sheet holds');
+  await stored(({ delivery }) => delivery.form === 'tokens');
+  expect(await fileOf('lettera.css')).not.toContain(':where(');
+  expect(await page.$('[aria-label="Weight of its rules"]')).toBeNull();
+  await choose('Everything', 'What the style sheet holds');
+  await choose('Over all but ids', 'Weight of its rules');
+  await stored(({ delivery }) => delivery.weight === 'over');
+  await page.waitForFunction(() =>
+    document
+      .querySelector('[aria-label="The style sheet"] [role="status"]')
+      ?.textContent?.includes('in the layer “lettera”'),
+  );
+  const css = await fileOf('lettera.css');
+  // A browser has it so: against a class, and not against an id.
+  const shown = await browser.newPage();
+  const alone = css
+    .replace(/@layer lettera \{([^]*)\}\n$/, '$1')
+    .replace(/@font-face \{[^}]*\}/g, '');
+  await shown.setContent(
+    `<style>${alone}</style><style>.own { font-size: 99px } #own { font-size: 77px }</style><h1 class="own">A</h1><h1 id="own">B</h1>`,
+  );
+  const sizes = await shown.$$eval('h1', (all) =>
+    all.map((node) => getComputedStyle(node).fontSize),
+  );
+  expect(sizes[0]).not.toBe('99px');
+  expect(sizes[1]).toBe('77px');
+  await shown.close();
+  await choose('None', 'Weight of its rules');
+  await stored(({ delivery }) => delivery.weight === 'none');
+  expect(await violationsOn(page, 'Deliver')).toEqual([]);
+  expect(errors).toEqual([]);
+}, 120_000);
+
+test('names that a site reads are set to tokens, and those that cannot be are told', async () => {
+  await press(page, 'Other names for tokens');
+  const add = async (name: string, token: string) => {
+    await page.locator('[aria-label="Name that the site reads"]').fill(name);
+    await page.locator('[aria-label="Token that it is to have"]').click();
+    await page.locator(`::-p-aria(${token}[role="option"])`).click();
+    await press(page, 'Add it', '.l-fold');
+  };
+  await add('site-font', '--font-text');
+  await stored(({ delivery }) => delivery.names?.['--site-font'] === '--font-text');
+  expect(await fileOf('lettera.css')).toContain('--site-font: var(--font-text);');
+  await add('--font-heading', '--font-text');
+  await page.waitForSelector('.l-fold [role="alert"]::-p-text(is the name of a token itself)');
+  expect(await violationsOn(page, 'Other names')).toEqual([]);
+  await page.locator('.l-fold [aria-label="Take out --site-font"]').click();
+  await stored(({ delivery }) => delivery.names?.['--site-font'] === undefined);
+  expect(errors).toEqual([]);
+}, 60_000);
+
+test('tokens are read in: looked at first, told what cannot be used, taken as one change', async () => {
+  const choosing = async (name: string, text: string) => {
+    const path = join(folder, name);
+    writeFileSync(path, text);
+    const input = (await page.$('.l-fold input[type="file"]')) as ElementHandle<HTMLInputElement>;
+    await input.uploadFile(path);
+  };
+  const own = await fileOf('tokens.json');
+  await press(page, 'Read tokens in');
+  await choosing(
+    'theirs.json',
+    JSON.stringify({
+      sea: { $type: 'color', $value: '#123456' },
+      pace: { $type: 'duration', $value: { value: 1, unit: 's' } },
+    }),
+  );
+  await page.waitForSelector('.l-fold ::-p-text(It brings 1 colour.)');
+  await page.waitForSelector('.l-fold li::-p-text(duration)');
+  expect(await violationsOn(page, 'Tokens read')).toEqual([]);
+  await press(page, 'Take it in', '.l-fold');
+  await stored(({ colours }) => colours['sea']?.light === '#123456');
+  // Lettera’s own, from before: the colour goes again.
+  await choosing('tokens.json', own);
+  await press(page, 'Take it in', '.l-fold');
+  const back = await stored(({ colours }) => colours['sea'] === undefined);
+  expect(Object.keys(back.styles).length).toBeGreaterThan(20);
+  expect(await fileOf('tokens.json')).toBe(own);
+  await choosing('broken.json', own.slice(0, 400));
+  await page.waitForSelector('.l-fold [role="alert"]::-p-text(not JSON)');
+  await page.keyboard.press('Escape');
+  await press(page, 'Undo');
+  await stored(({ colours }) => colours['sea']?.light === '#123456');
+  expect(errors).toEqual([]);
+}, 60_000);

@@ -1,0 +1,112 @@
+<script setup lang="ts">
+import type { ReadTokens } from '@lettera/core/deliver';
+import { ref, shallowRef } from 'vue';
+import DoButton from '../../control/DoButton.vue';
+import FoldAway from '../../control/FoldAway.vue';
+import { count } from '../../control/figures';
+import { useLayer } from '../../store/layer';
+import { useProject } from '../../store/project';
+
+/** A file of design tokens, Lettera’s own or another’s, read into the project: looked at first, then taken. */
+const project = useProject();
+const layer = useLayer('deliver: tokens read');
+
+/** What is read at most, bytes: a file of tokens is text, and small. */
+const MOST_BYTES = 16_000_000;
+
+const input = ref<HTMLInputElement | null>(null);
+const name = ref('');
+const refused = ref('');
+const found = shallowRef<ReadTokens | null>(null);
+const told = ref('');
+
+async function read(event: Event): Promise<void> {
+  const field = event.target as HTMLInputElement;
+  const [file] = field.files ?? [];
+  field.value = '';
+  const { document } = project;
+  if (!file || !document) return;
+  name.value = file.name;
+  refused.value = '';
+  told.value = '';
+  found.value = null;
+  if (file.size > MOST_BYTES) {
+    refused.value = `${file.name} has ${Math.round(file.size / 1_000_000)} MB; a file of tokens has at most ${MOST_BYTES / 1_000_000}. Nothing was read.`;
+    return;
+  }
+  try {
+    const { readTokens } = await import('@lettera/core/deliver');
+    found.value = readTokens(document, await file.text());
+  } catch (error) {
+    refused.value = `${(error as Error).message} Nothing was changed.`;
+  }
+}
+
+function take(): void {
+  const { used, patch } = found.value ?? { used: [], patch: [] };
+  if (!layer.take(patch)) return;
+  told.value = `${name.value} was read in: ${used.join(', ')}. Undo takes it back.`;
+  found.value = null;
+}
+</script>
+
+<template>
+  <FoldAway label="Read tokens in">
+    <p class="small quiet">
+      A file of W3C design tokens. One of Lettera’s own takes the place of voices, scale, colours,
+      styles and elements; another’s is added beside them, as far as it goes.
+    </p>
+    <div class="line">
+      <DoButton label="Choose a file" @click="input?.click()" />
+      <input
+        ref="input"
+        type="file"
+        accept=".json,.tokens,application/json"
+        class="visually-hidden"
+        aria-label="A file of design tokens"
+        tabindex="-1"
+        @change="read"
+      />
+      <span class="small quiet">{{ name }}</span>
+    </div>
+    <p v-if="refused" role="alert" class="small mark-text">{{ refused }}</p>
+    <p v-if="told" role="status" class="small">{{ told }}</p>
+    <template v-if="found">
+      <p v-if="found.patch.length" class="small">It brings {{ found.used.join(', ') }}.</p>
+      <p v-else class="small">Nothing in it can be used.</p>
+      <template v-if="found.unused.length">
+        <h3>{{ count(found.unused.length, 'thing') }} to know</h3>
+        <ul aria-label="What was not used, or otherwise" tabindex="0">
+          <li v-for="one in found.unused" :key="one.path + one.why" class="small">
+            <code>{{ one.path }}</code> {{ one.why }}
+          </li>
+        </ul>
+      </template>
+      <div v-if="found.patch.length" class="line">
+        <DoButton
+          label="Take it in"
+          first
+          @mouseenter="layer.show(found.patch)"
+          @mouseleave="layer.show(null)"
+          @focus="layer.show(found.patch)"
+          @blur="layer.show(null)"
+          @click="take"
+        />
+        <DoButton label="Leave it" @click="((found = null), (name = ''))" />
+      </div>
+    </template>
+  </FoldAway>
+</template>
+
+<style scoped>
+h3 {
+  margin: 8px 0 0;
+  font-size: 13px;
+}
+ul {
+  max-height: 32vh;
+  overflow: auto;
+  margin: 4px 0 8px;
+  padding: 0 0 0 16px;
+}
+</style>
