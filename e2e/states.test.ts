@@ -229,7 +229,7 @@ describe('colours and the name', () => {
     await page.keyboard.press('Escape');
     await page.waitForSelector('.refusal', { hidden: true });
     expect(await colour()).toBe('rgb(34, 34, 34)');
-    await fill(page, 'Name of a colour', 'Seaweed');
+    await fill(page, 'Name of a new colour', 'Seaweed');
     await eventually(project, ({ document }) => document.colours['seaweed']?.name === 'Seaweed');
     await page.click('.docket .name');
     await fill(page, 'Name of the project', 'Skerry Ferries');

@@ -72,7 +72,7 @@ ${aboutRules(document)}
 const ABOUT_WEIGHT: Record<RuleWeight, string> = {
   none: "The element rules carry no specificity, so any rule of the site's own wins over them.",
   own: "The element rules weigh as much as their selectors, and compete with the site's own rules.",
-  over: "The element rules weigh more than any rule of the site's own without an id.",
+  over: "The element rules weigh more than rules of the site's own of up to four classes; those with an id still win.",
 };
 
 /** What whoever puts the style sheet onto a site needs to know of its rules. */

@@ -43,11 +43,13 @@ describe('the style sheet', () => {
     expect(after(rules)).toBe(after(whole));
   });
 
-  test('has rules of no weight, of their selectors’ own, or of more than any without an id', () => {
+  test('has rules of no weight, of their selectors’ own, or of four classes more', () => {
     const rule = (weight: 'none' | 'own' | 'over') => cssOf(delivering({ weight, layer: null }));
     expect(rule('none')).toContain(':where(input, select, textarea) {');
     expect(rule('own')).toContain('\ninput, select, textarea {');
-    expect(rule('over')).toContain(':is(h1):not(#lettera-weight) {');
+    expect(rule('over')).toContain(
+      ':is(h1):not(.lettera-weight):not(.lettera-weight):not(.lettera-weight):not(.lettera-weight) {',
+    );
     for (const weight of ['none', 'own', 'over'] as const) {
       parse(rule(weight), {
         onParseError: (error) => {
@@ -63,7 +65,7 @@ describe('the style sheet', () => {
         ?.selectors;
     expect(specificity('none')).toEqual([{ text: 'pre code', specificity: [0, 0, 0] }]);
     expect(specificity('own')).toEqual([{ text: 'pre code', specificity: [0, 0, 2] }]);
-    expect(specificity('over')).toEqual([{ text: 'pre code', specificity: [1, 0, 2] }]);
+    expect(specificity('over')).toEqual([{ text: 'pre code', specificity: [0, 4, 2] }]);
   });
 
   test('decides by weight which text element a node is', () => {
@@ -121,7 +123,7 @@ test('the README of the bundle says what the style sheet does to a site', () => 
   };
   expect(readme({})).toContain('carry no specificity');
   expect(readme({})).toContain('cascade layer `lettera`');
-  expect(readme({ layer: null, weight: 'over' })).toContain('without an id');
+  expect(readme({ layer: null, weight: 'over' })).toContain('with an id still win');
   expect(readme({ form: 'tokens' })).toContain('sets no text itself');
   expect(readme({ form: 'rules' })).toContain('tokens that must be there already');
 });

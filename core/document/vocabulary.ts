@@ -21,7 +21,7 @@ export type SheetForm = (typeof SHEET_FORMS)[number];
 
 /**
  * How much weight the element rules carry: none, so that any rule of the site's own wins; that of their
- * selectors; or more than any rule without an id.
+ * selectors; or that and of four classes more.
  */
 export const RULE_WEIGHTS = ['none', 'own', 'over'] as const;
 export type RuleWeight = (typeof RULE_WEIGHTS)[number];

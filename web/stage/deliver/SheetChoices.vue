@@ -26,7 +26,7 @@ const FORMS: { value: SheetForm; label: string }[] = [
 const WEIGHTS: { value: RuleWeight; label: string }[] = [
   { value: 'none', label: 'None' },
   { value: 'own', label: 'Their selectors’' },
-  { value: 'over', label: 'Over all but ids' },
+  { value: 'over', label: 'Over classes' },
 ];
 
 /** What will be seen on the site, where rules carry weight. */
@@ -38,7 +38,7 @@ const warning = computed(() => {
     : '';
   return weight === 'own'
     ? `Rules of the site’s own that weigh less lose, and among Lettera’s own the heavier wins, not the later.${inLayer}`
-    : `The site’s own rules lose unless they have an id or say !important, also where they were meant to win: a class on one heading does nothing any more.${inLayer}`;
+    : `The site’s own rules of up to four classes lose unless they say !important, also where they were meant to win: a class on one heading does nothing any more.${inLayer}`;
 });
 
 function setLayer(event: Event): void {
