@@ -9,7 +9,7 @@ import type { DeliveryFile } from '@lettera/core/wire';
 import { violationsOn } from './axe';
 import { eventually, launchBrowser, newPage, press, proofFrame } from './browser';
 import { startLettera, type RunningLettera } from './lettera';
-import { ask } from './project';
+import { ask, changeProject } from './project';
 
 /** What the bundle is to a site that has CSS of its own, chosen in the real interface. */
 
@@ -136,3 +136,31 @@ test('tokens are read in: looked at first, told what cannot be used, taken as on
   await stored(({ colours }) => colours['sea']?.light === '#123456');
   expect(errors).toEqual([]);
 }, 60_000);
+
+test('what was delivered is kept, and what changed since is told in words and by line', async () => {
+  const session = await page.createCDPSession();
+  await session.send('Browser.setDownloadBehavior', { behavior: 'allow', downloadPath: folder });
+  expect(await page.$('[aria-label="Since the last delivery"]')).toBeNull();
+  await page.locator('::-p-aria(Download the bundle)').click();
+  const since = '[aria-label="Since the last delivery"]';
+  const said = () => page.$eval(since, (node) => node.textContent ?? '').catch(() => '');
+  await eventually(said, (text) => text.includes('Every file is the same.'), 20_000);
+  await changeProject(lettera, 'tarnholm-light', [
+    { op: 'add', path: '/styles/lead/set/weight', value: 517 },
+  ]);
+  await eventually(said, (text) => text.includes('Style Lead: weight following → 517'), 20_000);
+  await page.locator(`${since} ::-p-aria(lettera.css[role="button"])`).click();
+  const lines = await page.waitForSelector('[aria-label="What changed in lettera.css"]');
+  const text = (await lines?.evaluate((node) => node.textContent ?? '')) ?? '';
+  expect(text).toContain('--style-lead-font-weight: 517;');
+  expect(text).toMatch(/\d+ lines as before/);
+  expect(text.split('\n').length).toBeLessThan(40);
+  expect(await violationsOn(page, 'Since the last delivery')).toEqual([]);
+  const again = await page.$eval(`${since} a`, (node) => (node as HTMLAnchorElement).href);
+  const bundle = await fetch(again);
+  expect(bundle.headers.get('content-type')).toContain('application/zip');
+  // It is kept across a reload, and in another tab.
+  await page.reload();
+  await eventually(said, (now) => now.includes('Style Lead: weight'), 20_000);
+  expect(errors).toEqual([]);
+}, 120_000);

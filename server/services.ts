@@ -16,6 +16,7 @@ import { SiteStore } from './store/siteStore';
 import { ProjectStore } from './store/projectStore';
 import { SessionStore } from './store/sessionStore';
 import { WaypointStore } from './store/waypointStore';
+import { DeliveryStore } from './store/deliveryStore';
 import { FoundryClient } from './supply/foundryClient';
 import { LibraryMeasures } from './supply/libraryMeasures';
 
@@ -25,6 +26,7 @@ export interface Services {
   database: Database;
   projects: ProjectStore;
   waypoints: WaypointStore;
+  delivered: DeliveryStore;
   fonts: FontStore;
   pages: PageStore;
   sites: SiteStore;
@@ -69,6 +71,7 @@ export async function openServices(config: Config): Promise<Services> {
     database,
     projects: new ProjectStore(database),
     waypoints: new WaypointStore(database),
+    delivered: new DeliveryStore(database),
     fonts,
     pages,
     sites,

@@ -20,6 +20,7 @@ export const SHAPES = {
   Revision: project.Revision,
   Waypoint: project.Waypoint,
   WaypointState: project.WaypointState,
+  MadeDelivery: project.MadeDelivery,
   LanguageText: project.LanguageText,
   PageTitle: pages.PageTitle,
   BroughtPages: pages.BroughtPages,
@@ -60,6 +61,7 @@ export type HistoryEntry = Shape<'HistoryEntry'>;
 export type Revision = Shape<'Revision'>;
 export type Waypoint = Shape<'Waypoint'>;
 export type WaypointState = Shape<'WaypointState'>;
+export type MadeDelivery = Shape<'MadeDelivery'>;
 export type LanguageText = Shape<'LanguageText'>;
 export type PageTitle = Shape<'PageTitle'>;
 export type BroughtPages = Shape<'BroughtPages'>;

@@ -146,6 +146,9 @@ export const WaypointState = Type.Object({
   document: core<ProjectDocument>('Document'),
 });
 
+/** A revision that was delivered, and when. */
+export const MadeDelivery = Type.Object({ revision: integer(), at: text() });
+
 /** Running text in a language. */
 export const LanguageText = Type.Object({ tag: text('BCP 47'), sentences: list(text()) });
 

@@ -1,4 +1,4 @@
-import { Router } from 'express';
+import { Router, type Request, type Response } from 'express';
 import { slug } from '@lettera/core/deliver';
 import {
   checkLocalReading,
@@ -7,6 +7,7 @@ import {
   type LocalReading,
 } from '@lettera/core/fallback';
 import { applyChange } from '@lettera/core/change';
+import type { Project } from '@lettera/core/wire';
 import type { Services } from '../services';
 import { Problem } from './problem';
 import { projectOf } from './requests';
@@ -26,9 +27,12 @@ function readingIn(value: unknown): LocalReading {
 
 /** What a project falls back to, and what it delivers. */
 export function deliveryRoutes(
-  services: Pick<Services, 'projects' | 'fonts' | 'tuner' | 'deliveries' | 'localReadings'>,
+  services: Pick<
+    Services,
+    'projects' | 'fonts' | 'tuner' | 'deliveries' | 'delivered' | 'localReadings'
+  >,
 ): Router {
-  const { projects, fonts, tuner, deliveries, localReadings } = services;
+  const { projects, fonts, tuner, deliveries, delivered, localReadings } = services;
   const router = Router();
 
   router.get('/projects/:id/fallbacks', async (request, response) => {
@@ -109,11 +113,44 @@ export function deliveryRoutes(
     response.json({ made, failed });
   });
 
-  router.get('/projects/:id/bundle.zip', async (request, response) => {
-    const project = await projectOf(projects, request);
+  const sendBundle = async (response: Response, project: Project): Promise<void> => {
     const bundle = await deliveries.bundle(project);
     response.attachment(`${slug(project.name)}-type.zip`);
     response.type('application/zip').send(bundle);
+  };
+
+  router.get('/projects/:id/bundle.zip', async (request, response) => {
+    await sendBundle(response, await projectOf(projects, request));
+  });
+
+  /** Deliveries that were taken away. */
+  router.get('/projects/:id/deliveries', async (request, response) => {
+    const { id } = await projectOf(projects, request);
+    response.json(await delivered.list(id));
+  });
+
+  router.post('/projects/:id/deliveries', async (request, response) => {
+    const { id, revision } = await projectOf(projects, request);
+    response.status(201).json(await delivered.keep(id, revision));
+  });
+
+  /** The project as one of them found it. @throws Problem 404 */
+  const deliveredProject = async (request: Request): Promise<Project> => {
+    const project = await projectOf(projects, request);
+    const revision = Number(request.params['revision']);
+    const known = (await delivered.list(project.id)).some((one) => one.revision === revision);
+    const document = known ? await projects.documentAt(project.id, revision) : null;
+    if (!document) throw new Problem('not-found', 'This project has no such delivery.');
+    return { ...project, revision, document };
+  };
+
+  router.get('/projects/:id/deliveries/:revision', async (request, response) => {
+    const { files } = await deliveries.of(await deliveredProject(request));
+    response.json(files);
+  });
+
+  router.get('/projects/:id/deliveries/:revision/bundle.zip', async (request, response) => {
+    await sendBundle(response, await deliveredProject(request));
   });
 
   return router;

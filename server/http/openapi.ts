@@ -223,6 +223,31 @@ export const openApi = {
         responses: { 200: theProject, ...problems(404, 409, 422, 428) },
       },
     },
+    '/projects/{id}/deliveries': {
+      parameters: [project],
+      get: {
+        summary: 'Deliveries that were taken away, newest first',
+        responses: { 200: answer('Deliveries', list(ref('MadeDelivery'))), ...problems(404) },
+      },
+      post: {
+        summary: 'Keep that the present revision was delivered',
+        responses: { 201: answer('Kept', ref('MadeDelivery')), ...problems(404) },
+      },
+    },
+    '/projects/{id}/deliveries/{revision}': {
+      parameters: [project, inPath('revision', 'Revision that was delivered')],
+      get: {
+        summary: 'What a delivery held, file by file',
+        responses: { 200: answer('Files', list(ref('DeliveryFile'))), ...problems(404) },
+      },
+    },
+    '/projects/{id}/deliveries/{revision}/bundle.zip': {
+      parameters: [project, inPath('revision', 'Revision that was delivered')],
+      get: {
+        summary: 'The bundle of a delivery, once more',
+        responses: { 200: file('The bundle', 'application/zip'), ...problems(404) },
+      },
+    },
     '/projects/{id}/events': {
       parameters: [project],
       get: {

@@ -61,6 +61,19 @@ export const waypoints = sqliteTable(
   (table) => [index('waypoints_of_project').on(table.projectId, table.at)],
 );
 
+/** Revisions whose bundle was taken away, and when that was last. */
+export const deliveries = sqliteTable(
+  'deliveries',
+  {
+    projectId: text('project_id')
+      .notNull()
+      .references(() => projects.id, { onDelete: 'cascade' }),
+    revision: integer('revision').notNull(),
+    at: text('at').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.projectId, table.revision] })],
+);
+
 /** Font files as they were taken in, whole, each stored once under its hash. */
 export const fontFiles = sqliteTable('font_files', {
   sha256: text('sha256').primaryKey(),

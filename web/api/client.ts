@@ -21,6 +21,7 @@ import type {
   Session,
   TakenFile,
   TwinScripts,
+  MadeDelivery,
   Waypoint,
   WaypointState,
 } from '@lettera/core/wire';
@@ -162,6 +163,11 @@ export const api = {
     sendJson<MeasuredLocal[]>('POST', `${project(id)}/local-fonts`, readings),
   twins: () => get<TwinScripts>('/local-fonts'),
   delivery: (id: string) => get<DeliveryFile[]>(`${project(id)}/delivery`),
+  /** Deliveries that were taken away, newest first. */
+  deliveries: (id: string) => get<MadeDelivery[]>(`${project(id)}/deliveries`),
+  keepDelivery: (id: string) => sendJson<MadeDelivery>('POST', `${project(id)}/deliveries`, {}),
+  deliveredFiles: (id: string, revision: number) =>
+    get<DeliveryFile[]>(`${project(id)}/deliveries/${revision}`),
   deliveryEvidence: (id: string) => get<DeliveryEvidence>(`${project(id)}/delivery/evidence`),
 
   allowFoundry: (id: string, allowedBy: string) =>
@@ -216,5 +222,7 @@ export const urls = {
     `${API}/local-fonts/${key}/${variant}/${script}.woff2`,
   page: (id: string, slug: string) => `${API}${project(id)}/pages/${encodeURIComponent(slug)}`,
   bundle: (id: string) => `${API}${project(id)}/bundle.zip`,
+  deliveredBundle: (id: string, revision: number) =>
+    `${API}${project(id)}/deliveries/${revision}/bundle.zip`,
   events: (id: string) => `${API}${project(id)}/events`,
 };

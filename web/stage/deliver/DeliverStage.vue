@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue';
-import type { DeliveryFile } from '@lettera/core/wire';
+import type { DeliveryFile, MadeDelivery } from '@lettera/core/wire';
 import DoButton from '../../control/DoButton.vue';
 import { api, urls } from '../../api/client';
 import { count, kilobytes } from '../../control/figures';
@@ -10,6 +10,7 @@ import { useProject } from '../../store/project';
 import StageHeader from '../StageHeader.vue';
 import CodeView from './CodeView.vue';
 import SheetChoices from './SheetChoices.vue';
+import SinceDelivered from './SinceDelivered.vue';
 import { bytesOf, forbiddenFiles, packingUnderWay } from './deliverView';
 
 const project = useProject();
@@ -41,6 +42,18 @@ async function load(): Promise<void> {
 }
 
 watch(() => project.stored?.revision, load, { immediate: true });
+
+/** Deliveries that were taken away, newest first. */
+const made = shallowRef<readonly MadeDelivery[]>([]);
+async function loadMade(): Promise<void> {
+  if (project.id) made.value = await api.deliveries(project.id).catch(() => made.value);
+}
+watch(() => project.id, loadMade, { immediate: true });
+/** The bundle is taken away by the browser; that it was is kept here. */
+async function keep(): Promise<void> {
+  const kept = await api.keepDelivery(project.id).catch(() => null);
+  if (kept) made.value = [kept, ...made.value.filter(({ revision }) => revision !== kept.revision)];
+}
 </script>
 
 <template>
@@ -61,12 +74,20 @@ watch(() => project.stored?.revision, load, { immediate: true });
   </p>
   <template v-else>
     <div class="line take">
-      <DoButton as="a" :href="urls.bundle(project.id)" label="Download the bundle" first large />
+      <DoButton
+        as="a"
+        :href="urls.bundle(project.id)"
+        label="Download the bundle"
+        first
+        large
+        @click="keep"
+      />
       <span
         >{{ count(files.length, 'file') }}, <b>{{ kilobytes(total) }}</b> before the text is
         packed</span
       >
     </div>
+    <SinceDelivered v-if="made.length" :files="files" :made="made" />
     <StandIns class="notice" />
     <p v-for="mark in forbidden" :key="mark.message" class="notice mark-text">
       {{ mark.message }} {{ mark.remedy }}

@@ -1,0 +1,35 @@
+import { desc, eq } from 'drizzle-orm';
+import type { MadeDelivery } from '@lettera/core/wire';
+import type { Database } from './database';
+import { deliveries } from './schema';
+
+/** Most deliveries of a project that are listed: the newest. */
+const MOST_LISTED = 100;
+
+/**
+ * Deliveries that were taken away. What one held follows from its revision, which the history keeps: nothing
+ * of it is stored twice.
+ */
+export class DeliveryStore {
+  constructor(private readonly database: Database) {}
+
+  /** Those of a project, newest first. */
+  list(projectId: string): Promise<MadeDelivery[]> {
+    return this.database
+      .select({ revision: deliveries.revision, at: deliveries.at })
+      .from(deliveries)
+      .where(eq(deliveries.projectId, projectId))
+      .orderBy(desc(deliveries.at), desc(deliveries.revision))
+      .limit(MOST_LISTED);
+  }
+
+  /** Keeps that a revision was delivered; of one that is delivered again, the later time counts. */
+  async keep(projectId: string, revision: number): Promise<MadeDelivery> {
+    const at = new Date().toISOString();
+    await this.database
+      .insert(deliveries)
+      .values({ projectId, revision, at })
+      .onConflictDoUpdate({ target: [deliveries.projectId, deliveries.revision], set: { at } });
+    return { revision, at };
+  }
+}
