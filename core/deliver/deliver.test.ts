@@ -186,7 +186,7 @@ describe('the bundle', () => {
       fontSize: '{size.up-1}',
     });
     expect(json.style['heading-2']?.$extensions).toMatchObject({
-      lettera: { follows: 'heading', setHere: ['step'], selectors: ['h2'] },
+      lettera: { follows: 'heading', set: { step: 3 }, selectors: ['h2'] },
     });
     expect(json.size).toMatchObject({
       $type: 'dimension',
