@@ -20,7 +20,7 @@ const SELECTORS = [
   'h1',
   'h2',
   '.lead',
-  'main > p:not(.lead)',
+  'main > p:not([class])',
   'em',
   'strong',
   'code',

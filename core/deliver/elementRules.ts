@@ -1,7 +1,7 @@
 import type { ProjectDocument, TextElement } from '../document/projectDocument';
 import { narrowBelowOf } from '../document/narrow';
 import { GROUND } from '../document/vocabulary';
-import { PROPERTIES, PROPERTY_NAMES, type PropertyName } from '../document/property';
+import { descriptorOf, PROPERTIES, PROPERTY_NAMES, type PropertyName } from '../document/property';
 import { narrowDocument } from '../style/narrow';
 import { carries, resolveStyle } from '../style/resolve';
 import { ruleSpecificity, weighedSelector } from '../style/ruleWeight';
@@ -105,11 +105,18 @@ function elementDeclarations(
 /** The longhands that text styles set. */
 const LONGHANDS = PROPERTY_NAMES.map((name) => PROPERTIES[name]);
 
+/** The longhand that stands for each shorthand that text styles set. */
+const STANDS_FOR = new Map(
+  PROPERTY_NAMES.map(descriptorOf).flatMap(({ css, longhand }) =>
+    longhand ? [[css, longhand] as const] : [],
+  ),
+);
+
 /** What `font: inherit` says of the longhands that text styles set, the rest as declared; later ones win. */
 const inLonghands = ([property, value]: Declaration): Declaration[] =>
   property === 'font'
     ? LONGHANDS.filter(({ inFontShorthand }) => inFontShorthand).map(({ css }) => [css, value])
-    : [[property, value]];
+    : [[STANDS_FOR.get(property) ?? property, value]];
 
 /** The element rules as they take part in the cascade of a page. */
 export const projectRules = (document: ProjectDocument): ProjectRules => ({

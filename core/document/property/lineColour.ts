@@ -3,9 +3,10 @@ import { property } from './property';
 export const lineColour = property({
   label: 'Colour of the line',
   css: 'border-color',
+  longhand: 'border-top-color',
   inherited: false,
   inFontShorthand: false,
-  shorthands: ['border', 'border-top', 'border-top-color', 'border-block', 'border-block-start'],
+  shorthands: ['border', 'border-top', 'border-block', 'border-block-start'],
   whenOpen: 'leave',
   initial: null,
   part: 'around',

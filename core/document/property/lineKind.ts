@@ -4,9 +4,10 @@ import { property } from './property';
 export const lineKind = property({
   label: 'Kind of line',
   css: 'border-style',
+  longhand: 'border-top-style',
   inherited: false,
   inFontShorthand: false,
-  shorthands: ['border', 'border-top', 'border-top-style', 'border-block', 'border-block-start'],
+  shorthands: ['border', 'border-top', 'border-block', 'border-block-start'],
   whenOpen: 'leave',
   initial: 'none',
   part: 'around',

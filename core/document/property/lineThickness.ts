@@ -4,9 +4,10 @@ import { property } from './property';
 export const lineThickness = property({
   label: 'Line',
   css: 'border-width',
+  longhand: 'border-top-width',
   inherited: false,
   inFontShorthand: false,
-  shorthands: ['border', 'border-top', 'border-top-width', 'border-block', 'border-block-start'],
+  shorthands: ['border', 'border-top', 'border-block', 'border-block-start'],
   whenOpen: 'leave',
   initial: '0px',
   part: 'around',

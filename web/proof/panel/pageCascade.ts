@@ -25,7 +25,13 @@ export const typeOf = ({ styles }: ProjectDocument): TypeProperty[] =>
     (name) =>
       PROPERTIES[name].whenOpen === 'inherit' ||
       Object.values(styles).some(({ set }) => set[name] !== undefined),
-  ).map(descriptorOf);
+  )
+    .map(descriptorOf)
+    .map(({ css, longhand, shorthands = [], ...rest }) => ({
+      ...rest,
+      css: longhand ?? css,
+      shorthands: longhand ? [css, ...shorthands] : shorthands,
+    }));
 
 /** What the frame that shows a page knows of it, at the width that it has. */
 export function viewOf(page: Document): PageView<Element> {
