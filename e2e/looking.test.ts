@@ -121,7 +121,8 @@ test('words of another language stand in place of the page’s, and go again', a
   };
   const written = await words();
   const choose = async (name: string) => {
-    await press(page, 'Looking');
+    // It may have stayed open from the last choice.
+    if (!(await page.$('.l-fold'))) await press(page, 'Looking');
     await page.locator('.l-fold [aria-label="Words in"]').click();
     await page.locator(`[role="listbox"] ::-p-aria(${name}[role="option"])`).click();
     await page.keyboard.press('Escape');
