@@ -146,13 +146,13 @@ test('what was delivered is kept, and what changed since is told in words and by
   const said = () => page.$eval(since, (node) => node.textContent ?? '').catch(() => '');
   await eventually(said, (text) => text.includes('Every file is the same.'), 20_000);
   await changeProject(lettera, 'tarnholm-light', [
-    { op: 'add', path: '/styles/lead/set/weight', value: 517 },
+    { op: 'add', path: '/styles/lead/set/lineHeight', value: 1.33 },
   ]);
-  await eventually(said, (text) => text.includes('Style Lead: weight following → 517'), 20_000);
+  await eventually(said, (text) => text.includes('Style Lead: line height 1.42 → 1.33'), 20_000);
   await page.locator(`${since} ::-p-aria(lettera.css[role="button"])`).click();
   const lines = await page.waitForSelector('[aria-label="What changed in lettera.css"]');
   const text = (await lines?.evaluate((node) => node.textContent ?? '')) ?? '';
-  expect(text).toContain('--style-lead-font-weight: 517;');
+  expect(text).toContain('--style-lead-line-height: 1.33;');
   expect(text).toMatch(/\d+ lines as before/);
   expect(text.split('\n').length).toBeLessThan(40);
   expect(await violationsOn(page, 'Since the last delivery')).toEqual([]);
@@ -161,6 +161,6 @@ test('what was delivered is kept, and what changed since is told in words and by
   expect(bundle.headers.get('content-type')).toContain('application/zip');
   // It is kept across a reload, and in another tab.
   await page.reload();
-  await eventually(said, (now) => now.includes('Style Lead: weight'), 20_000);
+  await eventually(said, (now) => now.includes('Style Lead: line height'), 20_000);
   expect(errors).toEqual([]);
 }, 120_000);

@@ -134,7 +134,7 @@ try {
   });
   await changeProject(lettera, SAMPLE, [
     { op: 'replace', path: '/styles/heading/set/weight', value: 560 },
-    { op: 'add', path: '/styles/navigation/set/lineHeight', value: 1.6 },
+    { op: 'add', path: '/styles/label/set/voice', value: 'text' },
     { op: 'add', path: '/styles/button', value: { name: 'Button', follows: 'control', set: {} } },
     { op: 'replace', path: '/elements/button/style', value: 'button' },
     { op: 'add', path: '/styles/quote/set/weight', value: 400 },

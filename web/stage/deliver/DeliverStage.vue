@@ -9,8 +9,10 @@ import { useCaseReadings } from '../../store/caseReadings';
 import { useProject } from '../../store/project';
 import StageHeader from '../StageHeader.vue';
 import CodeView from './CodeView.vue';
+import OtherNames from './OtherNames.vue';
 import SheetChoices from './SheetChoices.vue';
 import SinceDelivered from './SinceDelivered.vue';
+import TokensFile from './TokensFile.vue';
 import { bytesOf, forbiddenFiles, packingUnderWay } from './deliverView';
 
 const project = useProject();
@@ -58,6 +60,10 @@ async function keep(): Promise<void> {
 
 <template>
   <StageHeader title="Deliver">
+    <template #actions>
+      <OtherNames v-if="project.document?.delivery.form !== 'rules'" />
+      <TokensFile />
+    </template>
     Files that a site can use as they are: fonts, one style sheet, tokens for other tools, and a
     specimen.
   </StageHeader>

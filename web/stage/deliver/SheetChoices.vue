@@ -7,8 +7,6 @@ import ChoiceSet from '../../control/ChoiceSet.vue';
 import OnOff from '../../control/OnOff.vue';
 import { useProject } from '../../store/project';
 import { DISPLAYS } from './deliverView';
-import OtherNames from './OtherNames.vue';
-import TokensFile from './TokensFile.vue';
 
 /** What the style sheet holds, and how it stands to the style sheets that a site has of its own. */
 const project = useProject();
@@ -96,8 +94,6 @@ function setLayer(event: Event): void {
       :model-value="delivery.dark"
       @update:model-value="set('dark', $event)"
     />
-    <OtherNames v-if="delivery.form !== 'rules'" />
-    <TokensFile />
     <p v-if="warning" role="status" class="warning">{{ warning }}</p>
   </section>
 </template>
