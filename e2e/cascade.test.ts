@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { build } from 'esbuild';
 import type { Browser, Page } from 'puppeteer-core';
-import { launchBrowser, newPage, press, proofFrame } from './browser';
+import { launchBrowser, newPage, proofFrame } from './browser';
 import { startLettera, type RunningLettera } from './lettera';
 import { bringFrameworkPages } from './sites/frameworks';
 
@@ -248,7 +248,15 @@ test('who overrules what is what Chromium takes, on 500 texts of ten pages', asy
   for (const { title, slug } of await bringFrameworkPages(project, OWN)) {
     await page.goto(`${lettera.url}/p/tarnholm-light/styles`);
     await proofFrame(page, { asItIs: true });
-    await press(page, 'This page');
+    await page.waitForFunction(
+      () => {
+        if (document.querySelector('section.proof aside')) return true;
+        const buttons = [...document.querySelectorAll<HTMLElement>('section.proof button')];
+        buttons.find(({ textContent }) => textContent?.trim() === 'This page')?.click();
+        return false;
+      },
+      { polling: 500 },
+    );
     // The list is long and moves while pages come: it is what the page does that is tried here.
     const shows = await page.waitForSelector(`::-p-aria(Show ${title})`);
     await shows?.evaluate((button) => (button as HTMLElement).click());
