@@ -1,5 +1,6 @@
 import { diffLines } from 'diff';
 import type { DeliveryFile } from '@lettera/core/wire';
+import { count } from '../../control/figures';
 
 /** How a file of the bundle differs from what it was in an earlier delivery. */
 export interface FileChange {
@@ -32,10 +33,10 @@ function near(lines: string[], isFirst: boolean, isLast: boolean): ChangedLine[]
 
 function textChange(before: string, after: string): Pick<FileChange, 'says' | 'lines'> {
   const parts = diffLines(before, after);
-  const count = (which: 'added' | 'removed') =>
+  const linesThat = (which: 'added' | 'removed') =>
     parts.reduce((sum, part) => sum + (part[which] ? linesOf(part.value).length : 0), 0);
   return {
-    says: `${count('added')} lines added, ${count('removed')} taken out`,
+    says: `${count(linesThat('added'), 'line')} added, ${linesThat('removed')} taken out`,
     lines: parts.flatMap((part, i): ChangedLine[] => {
       const lines = linesOf(part.value);
       if (!part.added && !part.removed) return near(lines, i === 0, i === parts.length - 1);
