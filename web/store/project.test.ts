@@ -62,6 +62,64 @@ describe('a change', () => {
   });
 });
 
+describe('undo', () => {
+  test('asked while a change is on its way takes that change back, once it has arrived', async () => {
+    const project = await opened();
+    project.change(set('/words', 'One'));
+    project.change(set('/words', 'Two'));
+    const undone = project.undo();
+    expect(project.document?.words).toBe('Two');
+    await settled();
+    await undone;
+    expect(server.arrived).toHaveLength(2);
+    expect(project.document?.words).toBe('One');
+    expect(project.saveState).toBe('saved');
+  });
+
+  test('asked before another change comes before it', async () => {
+    const project = await opened();
+    project.change(set('/words', 'One'));
+    void project.undo();
+    project.change(set('/name', 'Two'));
+    await settled();
+    expect(project.document).toMatchObject({ words: 'Tarnholm', name: 'Two' });
+    expect(server.document).toMatchObject({ words: 'Tarnholm', name: 'Two' });
+  });
+
+  test('waits for the server, and is not gone twice', async () => {
+    const project = await opened();
+    project.change(set('/words', 'One'));
+    await settled();
+    project.change(set('/words', 'Two'));
+    server.reachable = false;
+    void project.undo();
+    await settled();
+    expect(project.saveState).toBe('waiting');
+    server.reachable = true;
+    await jest.advanceTimersByTimeAsync(8000);
+    expect(server.document.words).toBe('One');
+    expect(project.saveState).toBe('saved');
+  });
+
+  test('where something was stored elsewhere meanwhile takes nothing back, and says so', async () => {
+    const project = await opened();
+    project.change(set('/words', 'Mine'));
+    await settled();
+    server.change(set('/name', 'Theirs'));
+    await project.undo();
+    expect(project.document).toMatchObject({ words: 'Mine', name: 'Theirs' });
+    expect(project.refusal?.message).toMatch(/stale/);
+    expect(project.saveState).toBe('saved');
+  });
+
+  test('where there is nothing to take back is no fault', async () => {
+    const project = await opened();
+    await project.undo();
+    expect(project.refusal).toBeNull();
+    expect(project.saveState).toBe('saved');
+  });
+});
+
 describe('what is only pointed at', () => {
   test('is shown and neither stored nor kept', async () => {
     const project = await opened();

@@ -46,6 +46,17 @@ export interface Conflict {
   mine: Patch;
 }
 
+/** A step through the history that was asked for. */
+interface Step {
+  direction: 'undo' | 'redo';
+  /** The change that it comes after, where that is still to be sent. */
+  after: Patch | undefined;
+  done: () => void;
+}
+
+const nothingToDo = (error: ApiError): boolean =>
+  error.problem.type?.endsWith('nothing-to-do') ?? false;
+
 const RETRY_DELAY = 3000;
 const keptKey = (id: string) => `lettera:unsaved:${id}`;
 
@@ -72,6 +83,8 @@ export const useProject = defineStore('project', () => {
 
   let events: EventSource | null = null;
   let sending = false;
+  /** Steps through the history that are still to be gone, first asked first. */
+  const asked: Step[] = [];
   /** The newest revision heard of. */
   let announced = 0;
   let retry: ReturnType<typeof setTimeout> | undefined;
@@ -185,6 +198,7 @@ export const useProject = defineStore('project', () => {
     layers.value = [];
     refusal.value = null;
     conflict.value = null;
+    asked.splice(0).forEach(({ done }) => done());
     opened.value = null;
     previous.value = null;
     progress.value = {};
@@ -267,18 +281,18 @@ export const useProject = defineStore('project', () => {
     }
   }
 
+  /** Sends what is pending, and goes the steps that were asked for, each in its turn. */
   async function flush(): Promise<void> {
     if (sending || saveState.value === 'conflict') return;
     sending = true;
     clearTimeout(retry);
     try {
-      for (let [patch] = pending.value; patch && stored.value; [patch] = pending.value) {
-        saveState.value = 'saving';
-        const { id: projectId, revision } = stored.value;
-        const project = await api.change(projectId, revision, patch);
-        if (stored.value?.id !== projectId) return;
-        pending.value = pending.value.slice(1);
-        settle(project);
+      while (stored.value) {
+        const [next] = asked;
+        const [patch] = pending.value;
+        if (next && !(next.after && pending.value.includes(next.after))) await go(next);
+        else if (patch) await send(patch);
+        else break;
       }
       saveState.value = 'saved';
       message.value = '';
@@ -287,8 +301,18 @@ export const useProject = defineStore('project', () => {
     } finally {
       sending = false;
     }
-    if (pending.value.length > 0 && saveState.value === 'saving') void flush();
+    if (pending.value.length + asked.length > 0 && saveState.value === 'saving') void flush();
     else void catchUp();
+  }
+
+  async function send(patch: Patch): Promise<void> {
+    if (!stored.value) return;
+    saveState.value = 'saving';
+    const { id: projectId, revision } = stored.value;
+    const project = await api.change(projectId, revision, patch);
+    if (stored.value?.id !== projectId) return;
+    pending.value = pending.value.slice(1);
+    settle(project);
   }
 
   async function onSendError(error: unknown): Promise<void> {
@@ -310,24 +334,37 @@ export const useProject = defineStore('project', () => {
     retry = setTimeout(() => void flush(), RETRY_DELAY);
   }
 
-  /** Goes back or forward by one change, once what is on its way has arrived. */
-  async function step(direction: 'undo' | 'redo'): Promise<void> {
-    if (!stored.value || pending.value.length > 0 || sending) return;
-    sending = true;
+  /** Goes back or forward by one change, once what was changed before has arrived. */
+  function step(direction: Step['direction']): Promise<void> {
+    if (!stored.value) return Promise.resolve();
+    return new Promise((done) => {
+      asked.push({ direction, after: pending.value.at(-1), done });
+      if (saveState.value === 'saved') saveState.value = 'saving';
+      void flush();
+    });
+  }
+
+  /** Goes one step that was asked for. One that cannot be gone is told, and is not tried again. */
+  async function go({ direction, done }: Step): Promise<void> {
+    if (!stored.value) return;
     saveState.value = 'saving';
+    const { id: projectId, revision } = stored.value;
+    const before = document.value;
     try {
-      const before = document.value;
-      settle(await api[direction](stored.value.id, stored.value.revision));
+      const project = await api[direction](projectId, revision);
+      if (stored.value?.id !== projectId) return;
+      settle(project);
       previous.value = before;
-      saveState.value = 'saved';
     } catch (error) {
-      if (error instanceof ApiError && error.problem.type?.endsWith('nothing-to-do')) {
-        saveState.value = 'saved';
-      } else await onSendError(error);
-    } finally {
-      sending = false;
+      if (!(error instanceof ApiError) || error.status >= 500) throw error;
+      if (error.status === 409 && !nothingToDo(error)) {
+        const newer = await api.project(projectId).catch(() => null);
+        if (newer) takeOver(newer);
+      }
+      if (!nothingToDo(error)) refusal.value = { message: error.message, knowingly: null };
     }
-    void catchUp();
+    asked.shift();
+    done();
   }
 
   /** Takes back what is being tried, when something is; else the last change that was stored. */
@@ -343,6 +380,7 @@ export const useProject = defineStore('project', () => {
     conflict.value = null;
     saveState.value = 'saved';
     if (choice === 'mine' && mine) change(mine);
+    else void flush();
   }
 
   return {

@@ -35,8 +35,12 @@ export class MemoryServer {
   /** What happens as soon as a change has been stored, before its answer is on its way. */
   onStored: () => void = () => undefined;
 
+  /** What each stored change began from, the newest last. */
+  readonly #before: ProjectDocument[] = [];
+
   /** A change from another window. */
   change(patch: Patch): void {
+    this.#before.push(this.document);
     this.document = applyChange(this.document, patch).document;
     this.revision++;
   }
@@ -61,11 +65,13 @@ export class MemoryServer {
       return this.#respond(() => answer(init, path));
     }
     if (path.endsWith('/pages')) return this.#answer(200, []);
-    if (init.method !== 'PATCH') return this.#answer(200, this.project);
+    const undoes = path.endsWith('/undo');
+    if (method !== 'PATCH' && !undoes) return this.#answer(200, this.project);
     const given = new Headers(init.headers).get('If-Match');
     if (given !== `"${this.revision}"`) {
       return this.#answer(409, { type: 'urn:lettera:problem:stale-revision', detail: 'stale' });
     }
+    if (undoes) return this.#undo();
     const patch = JSON.parse(String(init.body)) as Patch;
     this.arrived.push(patch);
     this.change(patch);
@@ -73,6 +79,16 @@ export class MemoryServer {
     this.onStored();
     return stored;
   };
+
+  #undo(): Promise<Response> {
+    const before = this.#before.pop();
+    if (!before) {
+      return this.#answer(409, { type: 'urn:lettera:problem:nothing-to-do', detail: 'nothing' });
+    }
+    this.document = before;
+    this.revision++;
+    return this.#answer(200, this.project);
+  }
 
   /** What an answer gives, or the problem that it throws. */
   #respond(answer: () => unknown): Promise<Response> {
