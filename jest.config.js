@@ -34,5 +34,5 @@ export default {
       testMatch: ['**/*.test.ts'],
     },
   ],
-  testTimeout: 60_000,
+  testTimeout: 180_000,
 };

@@ -58,6 +58,9 @@ export async function setPageZoom(browser: Browser, page: Page, factor: number):
   await page.waitForFunction((zoom) => Math.abs(window.devicePixelRatio - zoom) < 0.01, {}, factor);
 }
 
+/** How long anything is waited for, ms: as long as the slowest machine may take. */
+const PATIENCE = process.env['FAST'] ? 5000 : 60_000;
+
 /** A page of the size that Lettera is designed at, which fails the test at any error of a script. */
 export async function newPage(
   browser: Browser,
@@ -65,7 +68,7 @@ export async function newPage(
 ): Promise<{ page: Page; errors: string[] }> {
   const page = await browser.newPage();
   await page.setViewport({ width, height });
-  if (process.env['FAST']) page.setDefaultTimeout(5000);
+  page.setDefaultTimeout(PATIENCE);
   const errors: string[] = [];
   page.on('pageerror', (error) => errors.push(String(error)));
   page.on('console', (message) => {
@@ -92,9 +95,35 @@ export async function proofFrame(page: Page, { asItIs = false } = {}): Promise<F
   return frame;
 }
 
+/** A place on the screen, px, once what stands there has come to rest. */
+export async function atRest<P extends { x: number; y: number }>(
+  place: () => Promise<P>,
+): Promise<P> {
+  let before = await place();
+  const { now } = await eventually(
+    async () => {
+      await new Promise((resolve) => setTimeout(resolve, 200));
+      const next = await place();
+      const still = Math.hypot(next.x - before.x, next.y - before.y) < 0.5;
+      before = next;
+      return { now: next, still };
+    },
+    ({ still }) => still,
+  );
+  return now;
+}
+
+/** The box of an element on the screen, px, once it has come to rest. */
+export const boxAtRest = (page: Page, selector: string) =>
+  atRest(async () => {
+    const box = await (await page.waitForSelector(selector, { visible: true }))?.boundingBox();
+    if (!box) throw new Error(`${selector} is not to be seen`);
+    return box;
+  });
+
 /** Where an element of the proof stands on the screen, px, once neither the frame nor the page in it moves. */
-async function settledPlace(page: Page, frame: Frame, selector: string) {
-  const place = async () => {
+const settledPlace = (page: Page, frame: Frame, selector: string) =>
+  atRest(async () => {
     const box = await (await page.$('section.proof iframe'))?.boundingBox();
     const { left, top, width } = await frame.$eval(selector, (node) => {
       const rect = node.getBoundingClientRect();
@@ -102,20 +131,7 @@ async function settledPlace(page: Page, frame: Frame, selector: string) {
     });
     const scale = (box?.width ?? 0) / width;
     return { x: (box?.x ?? 0) + (left + 30) * scale, y: (box?.y ?? 0) + (top + 20) * scale };
-  };
-  let before = await place();
-  return eventually(
-    async () => {
-      await new Promise((resolve) => setTimeout(resolve, 200));
-      const now = await place();
-      const still = Math.hypot(now.x - before.x, now.y - before.y) < 0.5;
-      before = now;
-      return { ...now, still };
-    },
-    ({ still }) => still,
-    20_000,
-  );
-}
+  });
 
 /** Clicks an element of the proof, by the pointer, where it stands once everything has settled. */
 export async function clickInProof(page: Page, frame: Frame, selector: string): Promise<void> {
@@ -179,7 +195,7 @@ export async function fontsUsed(page: Page, selector: string, inProof: boolean):
 export async function eventually<T>(
   ask: () => Promise<T>,
   holds: (answer: T) => boolean,
-  limit = 8000,
+  limit = PATIENCE,
 ): Promise<T> {
   const until = Date.now() + limit;
   for (;;) {
@@ -198,9 +214,40 @@ export async function fallbacksFitted(page: Page): Promise<void> {
   );
 }
 
-/** Clicks the control of that name within a part of the page, once it stands still. */
+/**
+ * Clicks the control of that name within a part of the page, once it stands still. What came to stand
+ * under the pointer between looking and clicking is not taken for it: the click is then made again.
+ */
 export async function press(page: Page, name: string, within = 'body'): Promise<void> {
-  await page.locator(`${within} ::-p-aria(${name})`).click();
+  const selector = `${within} ::-p-aria(${name})`;
+  await eventually(
+    async () => {
+      const control = await page.locator(selector).waitHandle();
+      const heard = await control.evaluateHandle((node) => {
+        const record = { clicked: false };
+        node.addEventListener('click', () => (record.clicked = true), { capture: true });
+        return record;
+      });
+      await page.locator(selector).click();
+      // A click that leads to another document takes the record along.
+      return Promise.all([
+        heard.evaluate(({ clicked }) => clicked),
+        control.evaluate((node) => node.isConnected),
+      ]).catch(() => [true, false]);
+    },
+    ([clicked, connected]) => Boolean(clicked) || !connected,
+  );
+}
+
+/** Opens what is folded away behind the key of that name, where it is not open, and waits until it is. */
+export async function unfold(page: Page, name: string): Promise<void> {
+  const key = await page.locator(`::-p-aria(${name}[role="button"])`).waitHandle();
+  if ((await key.evaluate((node) => node.ariaExpanded)) !== 'true') await press(page, name);
+  // One that is just closing may stand there still.
+  await eventually(
+    () => page.$$eval('.l-fold', (all) => all.length),
+    (count) => count === 1,
+  );
 }
 
 /** Types into the field of that label, over what is there, and leaves it. */

@@ -59,7 +59,7 @@ beforeAll(async () => {
   lettera = await startLettera();
   browser = await launchBrowser();
   ({ page, errors } = await newPage(browser));
-}, 120_000);
+});
 afterAll(async () => {
   await browser?.close();
   await lettera?.close();

@@ -35,7 +35,7 @@ const fileOf = async (path: string): Promise<string> => {
 beforeAll(async () => {
   lettera = await startLettera();
   browser = await launchBrowser();
-}, 120_000);
+});
 afterAll(async () => {
   await browser?.close();
   await lettera?.close();
@@ -81,7 +81,7 @@ test('the style sheet holds what is chosen, with rules of the weight that is cho
   await stored(({ delivery }) => delivery.weight === 'none');
   expect(await violationsOn(page, 'Deliver')).toEqual([]);
   expect(errors).toEqual([]);
-}, 120_000);
+});
 
 test('names that a site reads are set to tokens, and those that cannot be are told', async () => {
   await press(page, 'Other names for tokens');
@@ -100,7 +100,7 @@ test('names that a site reads are set to tokens, and those that cannot be are to
   await page.locator('.l-fold [aria-label="Take out --site-font"]').click();
   await stored(({ delivery }) => delivery.names?.['--site-font'] === undefined);
   expect(errors).toEqual([]);
-}, 60_000);
+});
 
 test('tokens are read in: looked at first, told what cannot be used, taken as one change', async () => {
   const choosing = async (name: string, text: string) => {
@@ -135,7 +135,7 @@ test('tokens are read in: looked at first, told what cannot be used, taken as on
   await press(page, 'Undo');
   await stored(({ colours }) => colours['sea']?.light === '#123456');
   expect(errors).toEqual([]);
-}, 60_000);
+});
 
 test('what was delivered is kept, and what changed since is told in words and by line', async () => {
   const session = await page.createCDPSession();
@@ -144,11 +144,11 @@ test('what was delivered is kept, and what changed since is told in words and by
   await page.locator('::-p-aria(Download the bundle)').click();
   const since = '[aria-label="Since the last delivery"]';
   const said = () => page.$eval(since, (node) => node.textContent ?? '').catch(() => '');
-  await eventually(said, (text) => text.includes('Every file is the same.'), 20_000);
+  await eventually(said, (text) => text.includes('Every file is the same.'));
   await changeProject(lettera, 'tarnholm-light', [
     { op: 'add', path: '/styles/lead/set/lineHeight', value: 1.33 },
   ]);
-  await eventually(said, (text) => text.includes('Style Lead: line height 1.42 → 1.33'), 20_000);
+  await eventually(said, (text) => text.includes('Style Lead: line height 1.42 → 1.33'));
   await page.locator(`${since} ::-p-aria(lettera.css[role="button"])`).click();
   const lines = await page.waitForSelector('[aria-label="What changed in lettera.css"]');
   const text = (await lines?.evaluate((node) => node.textContent ?? '')) ?? '';
@@ -161,6 +161,6 @@ test('what was delivered is kept, and what changed since is told in words and by
   expect(bundle.headers.get('content-type')).toContain('application/zip');
   // It is kept across a reload, and in another tab.
   await page.reload();
-  await eventually(said, (now) => now.includes('Style Lead: line height'), 20_000);
+  await eventually(said, (now) => now.includes('Style Lead: line height'));
   expect(errors).toEqual([]);
-}, 120_000);
+});

@@ -41,4 +41,4 @@ test('an acknowledged change survives the process being killed in the midst of w
     expect(after.revision).toBeGreaterThanOrEqual(revision);
     if (after.revision === revision) expect(after.document.words).toBe(acknowledged.at(-1));
   }
-}, 120_000);
+});

@@ -21,7 +21,7 @@ beforeAll(async () => {
   finder = bundled.outputFiles[0]?.text ?? '';
   lettera = await startLettera();
   browser = await launchBrowser();
-}, 120_000);
+});
 afterAll(async () => {
   await browser?.close();
   await lettera?.close();
@@ -177,41 +177,37 @@ test.each<[string, boolean, 'Web' | 'Fallback']>([
   ['as they are', false, 'Web'],
   ['without the web faces', false, 'Fallback'],
   ['where one family is blocked', true, 'Web'],
-])(
-  'every text of the sample, %s, is set in what is told of it',
-  async (_name, blocked, fonts) => {
-    const { page } = await newPage(browser);
-    if (blocked) {
-      // The files of the text face never come.
-      const hashes = await filesOf('literata');
-      await page.setRequestInterception(true);
-      page.on('request', (request) => {
-        if (hashes.some((sha256) => request.url().includes(sha256))) void request.abort();
-        else void request.continue();
-      });
+])('every text of the sample, %s, is set in what is told of it', async (_name, blocked, fonts) => {
+  const { page } = await newPage(browser);
+  if (blocked) {
+    // The files of the text face never come.
+    const hashes = await filesOf('literata');
+    await page.setRequestInterception(true);
+    page.on('request', (request) => {
+      if (hashes.some((sha256) => request.url().includes(sha256))) void request.abort();
+      else void request.continue();
+    });
+  }
+  await page.goto(`${lettera.url}/p/tarnholm-light/scale`);
+  await proofFrame(page, { asItIs: true });
+  await press(page, fonts, 'section.proof [aria-label="Fonts"]');
+  const wrong: string[] = [];
+  let texts = 0;
+  await press(page, 'This page');
+  for (const title of PAGES) {
+    if (title !== 'Home') {
+      await page.locator('section.proof [aria-label="Page"]').click();
+      await page.locator(`[role="listbox"] ::-p-aria(${title}[role="option"])`).click();
     }
-    await page.goto(`${lettera.url}/p/tarnholm-light/scale`);
-    await proofFrame(page, { asItIs: true });
-    await press(page, fonts, 'section.proof [aria-label="Fonts"]');
-    const wrong: string[] = [];
-    let texts = 0;
-    await press(page, 'This page');
-    for (const title of PAGES) {
-      if (title !== 'Home') {
-        await page.locator('section.proof [aria-label="Page"]').click();
-        await page.locator(`[role="listbox"] ::-p-aria(${title}[role="option"])`).click();
-      }
-      await facesIn(page, await proofFrame(page, { asItIs: true }));
-      const found = await disagreements(page);
-      texts += found.texts;
-      wrong.push(...found.wrong.map((one) => `${title}: ${one}`));
-    }
-    expect(texts).toBeGreaterThan(250);
-    expect(wrong).toEqual([]);
-    await page.close();
-  },
-  120_000,
-);
+    await facesIn(page, await proofFrame(page, { asItIs: true }));
+    const found = await disagreements(page);
+    texts += found.texts;
+    wrong.push(...found.wrong.map((one) => `${title}: ${one}`));
+  }
+  expect(texts).toBeGreaterThan(250);
+  expect(wrong).toEqual([]);
+  await page.close();
+});
 
 test('every text of a page is told in its fallback while faces are late, and in them once they are there', async () => {
   const { page } = await newPage(browser);
@@ -241,7 +237,7 @@ test('every text of a page is told in its fallback while faces are late, and in 
   expect(before.inFallback).toBeGreaterThan(20);
   expect(after.inFallback).toBe(0);
   await page.close();
-}, 60_000);
+});
 
 test('every text of ten pages of the site’s own is set in what is told of it', async () => {
   const [file = ''] = await filesOf('literata');
@@ -275,4 +271,4 @@ test('every text of ten pages of the site’s own is set in what is told of it',
   expect(own).toBeGreaterThan(100);
   expect(wrong).toEqual([]);
   await page.close();
-}, 120_000);
+});

@@ -38,7 +38,7 @@ beforeAll(async () => {
   lettera = await startLettera();
   browser = await launchBrowser();
   await trialsOf();
-}, 120_000);
+});
 afterAll(async () => {
   await browser?.close();
   await lettera?.close();
@@ -135,7 +135,7 @@ describe('the stack', () => {
 describe('tuning', () => {
   test('is set by method and limit, and by a point of the curve', async () => {
     await view('Tuning');
-    await page.waitForSelector('svg.chart circle', { timeout: 60_000 });
+    await page.waitForSelector('svg.chart circle');
     const points = await page.$$('svg.chart circle');
     expect(points.length).toBeGreaterThanOrEqual(6);
     await points[3]?.evaluate((point) => (point as SVGElement).focus());
@@ -147,7 +147,7 @@ describe('tuning', () => {
     await fill(page, 'No letter more off the rest than', '60 %');
     await page.waitForSelector('.refused');
     expect(errors).toEqual([]);
-  }, 120_000);
+  });
 });
 
 describe('the overlay', () => {
@@ -177,7 +177,6 @@ describe('the rehearsal', () => {
       () =>
         page.$$eval('.shifts td.figure', (nodes) => nodes.map((node) => node.textContent ?? '')),
       (all) => all.length === 8 && all.every((cell) => /\d\.\d{4}/.test(cell)),
-      60_000,
     );
     const [none, , tuned] = [0, 2, 4].map((at) => [Number(cells[at]), Number(cells[at + 1])]);
     expect((tuned?.[0] ?? 1) + (tuned?.[1] ?? 1)).toBeLessThan((none?.[0] ?? 0) + (none?.[1] ?? 0));
@@ -193,7 +192,7 @@ describe('the rehearsal', () => {
       () => page.$$eval('.wait p', (nodes) => nodes.map((node) => node.textContent ?? '').join()),
       (says) => says.includes('too late'),
     );
-  }, 120_000);
+  });
 });
 
 describe('visitors', () => {
@@ -263,17 +262,17 @@ describe('local fonts of the designer’s own machine', () => {
       (await (
         await fetch(`${lettera.url}/api/v1/projects/tarnholm-light/local-fonts`)
       ).json()) as object[];
-    await eventually(kept, (fonts) => fonts.length > 0, 30_000);
+    await eventually(kept, (fonts) => fonts.length > 0);
     expect(await kept()).toEqual([{ local: 'palatino', variant: 'bold' }]);
     expect(errors).toEqual([]);
-  }, 60_000);
+  });
 
   test('are left alone where the browser is not allowed to show them', async () => {
     await machine('denied');
     await ask();
     const said = () => page.$eval('.said', (node) => node.textContent ?? '').catch(() => '');
-    expect(await eventually(said, (text) => text !== '', 30_000)).toContain('Nothing was measured');
-  }, 60_000);
+    expect(await eventually(said, (text) => text !== '')).toContain('Nothing was measured');
+  });
 });
 
 describe('a local font without an open twin', () => {
@@ -297,7 +296,6 @@ describe('a local font without an open twin', () => {
       (all) =>
         all['text/literata']?.find(({ local }) => local === 'palatino')?.faces[0]?.variant ===
         'regular',
-      60_000,
     );
     expect(sent).toHaveLength(1);
     // What the browser read is what is read of the same font by its tables: PT Serif under another name.
@@ -306,7 +304,7 @@ describe('a local font without an open twin', () => {
     expect(byName('palatino')?.ratio).toBeCloseTo(byName('pt-serif')?.ratio ?? 0, 2);
     expect(byName('palatino')?.one.mean).toBeCloseTo(byName('pt-serif')?.one.mean ?? 0, 2);
     expect(errors).toEqual([]);
-  }, 120_000);
+  });
 });
 
 describe('what Chromium makes of a fallback in parts', () => {

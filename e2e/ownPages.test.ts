@@ -75,7 +75,7 @@ beforeAll(async () => {
   folder = mkdtempSync(join(tmpdir(), 'lettera-own-'));
   lettera = await startLettera();
   browser = await launchBrowser();
-}, 120_000);
+});
 afterAll(async () => {
   await browser?.close();
   await lettera?.close();
@@ -113,7 +113,7 @@ describe('a page of the site’s own', () => {
     await press(page, 'Show Shop');
     await frameOf('the-lamp-room-shop');
     expect(errors).toEqual([]);
-  }, 60_000);
+  });
 
   test('comes as a zip, as files, and pasted; what cannot be used says why beside the way in', async () => {
     await open();
@@ -146,7 +146,7 @@ describe('a page of the site’s own', () => {
       page.$eval('section.proof [role="alert"]', (node) => node.textContent ?? '').catch(() => '');
     expect(await eventually(said, (text) => text !== '')).toContain('no page among them');
     expect(errors.filter((error) => !error.includes('422'))).toEqual([]);
-  }, 60_000);
+  });
 
   test('is dropped anywhere, as a folder, and is part of the address', async () => {
     const site = join(folder, 'dropped');
@@ -175,7 +175,7 @@ describe('a page of the site’s own', () => {
     await page.reload();
     await frameOf('dropped');
     expect(errors).toEqual([]);
-  }, 60_000);
+  });
 
   test('of any script, or without text, is shown and told of', async () => {
     await bring({
@@ -206,7 +206,7 @@ describe('a page of the site’s own', () => {
     await eventually(told, (text) => text.includes('0 texts'));
     await press(page, 'What moved', 'section.proof [role="tablist"]');
     expect(errors).toEqual([]);
-  }, 60_000);
+  });
 
   test('tells who overrules Lettera, makes an element of what none claims, and takes other words', async () => {
     const slug = await bring({ ...shopFiles(), 'extra.txt': 'x' });
@@ -269,7 +269,7 @@ describe('a page of the site’s own', () => {
     const here = Object.values(now).find(({ style }) => style === made);
     expect((await again.$$(here?.selectors[0] ?? '')).length).toBe(1);
     expect(errors).toEqual([]);
-  }, 90_000);
+  });
 
   test('has nothing beside it that keeps people out', async () => {
     await bring({
@@ -284,7 +284,7 @@ describe('a page of the site’s own', () => {
       await new Promise((resolve) => setTimeout(resolve, 600));
       expect(await violationsOn(page, view)).toEqual([]);
     }
-  }, 60_000);
+  });
 });
 
 describe('nothing of a page', () => {
@@ -374,5 +374,5 @@ describe('nothing of a page', () => {
     expect(elsewhere).toEqual([]);
     expect(heard).toEqual([]);
     expect(dialogs).toEqual([]);
-  }, 120_000);
+  });
 });

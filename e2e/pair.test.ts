@@ -99,7 +99,6 @@ test('from an empty project to a taken pair, in order and with reasons', async (
   const after = await eventually(
     project,
     ({ document }) => document.voices['text']?.family !== null,
-    20_000,
   );
   const { voices, case: families } = after.document;
   expect(families[voices['heading']?.family ?? '']?.name).toBe('Space Grotesk');
@@ -122,7 +121,6 @@ test('a starting point is shown on the project’s own page, and taken', async (
   await eventually(
     project,
     ({ document }) => document.case[document.voices['text']?.family ?? '']?.name === 'DM Sans',
-    20_000,
   );
   expect((await project()).document.voices['heading']?.generic).toBe('serif');
   // DM Serif Display has the one weight: every heading got it, and it was said.
@@ -219,10 +217,8 @@ test('a set of three: a subheading is sought beside heading and text, taken, and
   const order = await eventually(partners, (list) => list.length > 2);
   const [first = ''] = order;
   await ofPartner(first, 'Take it');
-  const { document } = await eventually(
-    project,
-    (now) => Boolean(now.document.voices['subheading']?.family),
-    20_000,
+  const { document } = await eventually(project, (now) =>
+    Boolean(now.document.voices['subheading']?.family),
   );
   const name = (voice: string) => document.case[document.voices[voice]?.family ?? '']?.name;
   expect([name('heading'), name('subheading'), name('text')]).toEqual([
@@ -253,10 +249,8 @@ test('Pair works with whichever voices are chosen, renamed or not', async () => 
   await hold('Space Mono');
   await eventually(partners, (list) => list.length > 2);
   await ofPartner((await partners())[0] ?? '', 'Take it');
-  const { document } = await eventually(
-    project,
-    (now) => Boolean(now.document.voices['code']?.family),
-    20_000,
+  const { document } = await eventually(project, (now) =>
+    Boolean(now.document.voices['code']?.family),
   );
   expect(document.case[document.voices['code']?.family ?? '']?.name).toBe('Space Mono');
   expect(document.voices['heading']?.family).toBeNull();

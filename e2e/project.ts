@@ -27,7 +27,6 @@ export async function measuredProject(lettera: RunningLettera, name: string): Pr
   await eventually(
     () => ask<{ state: string }>(lettera, `/projects/${slug}/foundry/measures`),
     ({ state }) => state === 'done',
-    30_000,
   );
   return slug;
 }

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { sizeAt, stepByNumber, type End } from '@lettera/core/scale';
 import { atScale } from './atScale';
-import { eventually, fill, press, proofFrame } from './browser';
+import { boxAtRest, eventually, fill, press, proofFrame } from './browser';
 
 const at = atScale();
 
@@ -12,8 +12,7 @@ const told = () => at.page.$eval('.told text', (node) => node.textContent?.trim(
 
 /** The middle of an end on the screen. */
 async function placeOf(number: number, end: End): Promise<{ x: number; y: number }> {
-  const box = await (await at.page.waitForSelector(`${handle(number, end)} .dot`))?.boundingBox();
-  if (!box) throw new Error('The end is not to be seen');
+  const box = await boxAtRest(at.page, `${handle(number, end)} .dot`);
   return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
 }
 
@@ -104,15 +103,8 @@ describe('the chart', () => {
   });
 
   test('the proof’s width and the ends’ widths are lines to drag', async () => {
-    const box = async (selector: string) =>
-      (await (await at.page.waitForSelector(selector))?.boundingBox()) ?? {
-        x: 0,
-        y: 0,
-        width: 0,
-        height: 0,
-      };
     await press(at.page, 'Tablet', 'section.proof');
-    const line = await box('.here path');
+    const line = await boxAtRest(at.page, '.here path');
     await at.page.mouse.move(line.x + 1, line.y + 20);
     await at.page.mouse.down();
     await at.page.mouse.move(line.x - 60, line.y + 20, { steps: 3 });
@@ -126,7 +118,7 @@ describe('the chart', () => {
     const { scale } = at.start;
     expect(here).toBe(`${Number(sizeAt(scale, stepByNumber(scale, 0), width).toFixed(2))} px`);
 
-    const end = await box('.width[aria-label*="large"] .grip');
+    const end = await boxAtRest(at.page, '.width[aria-label*="large"] .grip');
     await at.page.mouse.move(end.x + 20, end.y + 10);
     await at.page.mouse.down();
     await at.page.mouse.move(end.x + 60, end.y + 10, { steps: 3 });
@@ -136,18 +128,16 @@ describe('the chart', () => {
   });
 
   test('a ratio is picked on the axis by its name', async () => {
-    await at.page.$eval('.ends fieldset:nth-child(2) .tick:nth-of-type(5)', (node) => {
-      node.scrollIntoView();
-    });
-    const tick = await at.page.$('.ends fieldset:nth-child(2) .tick:nth-of-type(5)');
-    const place = await tick?.boundingBox();
-    await at.page.mouse.move((place?.x ?? 0) + 4, (place?.y ?? 0) + 12);
+    const tick = '.ends fieldset:nth-child(2) .tick:nth-of-type(5)';
+    await at.page.$eval(tick, (node) => node.scrollIntoView());
+    const { x, y } = await boxAtRest(at.page, tick);
+    await at.page.mouse.move(x + 4, y + 12);
     await eventually(
       () => at.proofed('h2'),
       (size) => Math.abs(size - 19 * (4 / 3) ** 3) < 0.1,
     );
     expect((await at.scaleNow()).large.ratio).toBe(1.28);
-    await at.page.mouse.click((place?.x ?? 0) + 4, (place?.y ?? 0) + 12);
+    await at.page.mouse.click(x + 4, y + 12);
     await eventually(at.scaleNow, ({ large }) => large.ratio === 4 / 3);
   });
 });

@@ -114,7 +114,6 @@ test.each([
       async () =>
         new RegExp(`Shift\\s*(\\d\\.\\d+)\\s*at\\s*${width} px`).exec(await ledger())?.[1],
       (text) => text !== undefined,
-      15_000,
     );
     const html = await frame.evaluate(() => document.body.innerHTML);
     const layout = await (
@@ -129,5 +128,4 @@ test.each([
     expect(Math.abs(Number(told) - own)).toBeLessThan(Math.max(0.001, own * 0.05));
     await press(page, 'Web', 'section.proof');
   },
-  120_000,
 );

@@ -351,7 +351,6 @@ describe('every stage', () => {
       await eventually(
         () => page.$$eval('.l-progress', (nodes) => nodes.length),
         (bars) => bars === 0,
-        30_000,
       );
       const found: string[] = [];
       await page.$eval('li button.row', (node) => (node as HTMLElement).click());

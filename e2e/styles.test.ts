@@ -24,7 +24,7 @@ const patch = (operations: object[]) => changeProject(lettera, 'tarnholm-light',
 beforeAll(async () => {
   lettera = await startLettera();
   browser = await launchBrowser();
-}, 120_000);
+});
 afterAll(async () => {
   await browser?.close();
   await lettera?.close();
@@ -93,7 +93,7 @@ test('every property that a style sets is what the browser computes', async () =
   await press(page, 'Undo');
   await stored(({ styles }) => styles['lead']?.set.ground === undefined);
   expect(errors).toEqual([]);
-}, 60_000);
+});
 
 describe('the sheet', () => {
   test('takes lengths and tags as they are typed, says what it cannot take, and lets follow', async () => {
@@ -109,7 +109,7 @@ describe('the sheet', () => {
     await fill(page, 'Inset', ' ');
     await stored(({ styles }) => styles['lead']?.set.inset === undefined);
     expect(errors).toEqual([]);
-  }, 60_000);
+  });
 
   test('is gone through by keys, copied, pasted, and let to follow, each by one change', async () => {
     await page.click(cell('heading-1', 0));
@@ -158,7 +158,7 @@ describe('the sheet', () => {
     await page.keyboard.press('Escape');
     await page.waitForFunction(() => !document.querySelector('tr.selected'));
     expect(errors).toEqual([]);
-  }, 60_000);
+  });
 
   test('has styles added, named, given a class and taken out, and is filtered', async () => {
     await page.locator('[aria-label="Name of a new style"]').fill('Side note');
@@ -189,7 +189,7 @@ describe('the sheet', () => {
     await eventually(shown, (keys) => keys.join() === 'table,time');
     expect(await violationsOn(page, 'Styles')).toEqual([]);
     expect(errors).toEqual([]);
-  }, 60_000);
+  });
 });
 
 test('text elements are given selectors that are CSS, a style, and places on the page', async () => {
@@ -219,7 +219,7 @@ test('text elements are given selectors that are CSS, a style, and places on the
   await stored(({ elements }) => !('notice' in elements));
   expect(await violationsOn(page, 'Text elements')).toEqual([]);
   expect(errors).toEqual([]);
-}, 60_000);
+});
 
 test('strays, what is set for nothing, and styles that are the same or unworn have one action each', async () => {
   await patch([
@@ -253,7 +253,7 @@ test('strays, what is set for nothing, and styles that are the same or unworn ha
   expect(styles['heir']?.follows).toBe('lead');
   expect(await violationsOn(page, 'To put right')).toEqual([]);
   expect(errors).toEqual([]);
-}, 60_000);
+});
 
 test('a mark is set aside with a reason that is kept, and taken up again', async () => {
   await patch([{ op: 'add', path: '/styles/lead/set/letterSpacing', value: 0.2 }]);
@@ -278,7 +278,7 @@ test('a mark is set aside with a reason that is kept, and taken up again', async
   await page.locator('::-p-text(Take up again)').click();
   await stored(({ aside }) => aside?.['spaced-text:lead'] === undefined);
   expect(errors).toEqual([]);
-}, 60_000);
+});
 
 test('a starting set shows while pointed at, is taken, and is taken back', async () => {
   const line = () =>
@@ -300,7 +300,7 @@ test('a starting set shows while pointed at, is taken, and is taken back', async
   await stored(({ styles }) => styles['body']?.set.wrapping === undefined);
   await eventually(line, (height) => Math.abs(height - before) < 0.01);
   expect(errors).toEqual([]);
-}, 60_000);
+});
 
 test('what differs on narrow screens is set in cells of its own, and shows there alone', async () => {
   const navigation = (property: string) =>
@@ -345,7 +345,7 @@ test('what differs on narrow screens is set in cells of its own, and shows there
   expect(css.byteLength).toBeGreaterThan(1000);
   expect(await violationsOn(page, 'Narrow screens')).toEqual([]);
   expect(errors).toEqual([]);
-}, 60_000);
+});
 
 describe('colours', () => {
   const row = (colour: string) => `tbody[data-colour="${colour}"]`;
@@ -385,7 +385,7 @@ describe('colours', () => {
     );
     expect(await violationsOn(page, 'Colours')).toEqual([]);
     expect(errors).toEqual([]);
-  }, 60_000);
+  });
 
   test('are typed in any form of CSS, picked by eye, named, and refused where they are none', async () => {
     await view('Colours');
@@ -413,7 +413,7 @@ describe('colours', () => {
     await page.locator('[aria-label="Take out On lantern red"]').click();
     await stored(({ colours }) => colours['on-accent'] === undefined);
     expect(errors).toEqual([]);
-  }, 60_000);
+  });
 });
 
 test('the whole site is checked at once, at both ends of the scale, and says where each mark was seen', async () => {
@@ -446,7 +446,7 @@ test('the whole site is checked at once, at both ends of the scale, and says whe
   await page.waitForSelector(`${site} ::-p-aria(Check 5 pages)`);
   expect(await page.$('iframe[title="A page that is measured"]')).toBeNull();
   expect(errors).toEqual([]);
-}, 60_000);
+});
 
 test('a style in a voice of its own is told, and let follow', async () => {
   await patch([
@@ -475,4 +475,4 @@ test('a style in a voice of its own is told, and let follow', async () => {
     list,
   );
   expect(errors).toEqual([]);
-}, 60_000);
+});

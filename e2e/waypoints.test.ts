@@ -14,7 +14,7 @@ beforeAll(async () => {
   lettera = await startLettera();
   browser = await launchBrowser();
   ({ page, errors } = await newPage(browser));
-}, 120_000);
+});
 afterAll(async () => {
   await browser?.close();
   await lettera?.close();
@@ -44,11 +44,7 @@ test('a waypoint is named, compared with, shown by a key, and gone back to and f
   await press(page, 'Done');
   await open();
   await press(page, 'Compare with Before the winter');
-  await eventually(
-    asideText,
-    (text) => text.includes('Style Lead: weight following → 720'),
-    20_000,
-  );
+  await eventually(asideText, (text) => text.includes('Style Lead: weight following → 720'));
   await eventually(
     () =>
       page.$$eval('section.proof iframe.ready', (all) =>
@@ -75,11 +71,7 @@ test('a waypoint is named, compared with, shown by a key, and gone back to and f
   // What one change of the history did, asked from the list.
   await open();
   await page.locator('::-p-aria(What moved by Undone: Back to “Before the winter”)').click();
-  await eventually(
-    asideText,
-    (text) => text.includes(`Style Lead: weight following → 720`),
-    20_000,
-  );
+  await eventually(asideText, (text) => text.includes(`Style Lead: weight following → 720`));
   await open();
   await press(page, 'Out: Before the winter');
   await press(page, 'Keep Before the winter');
@@ -87,7 +79,7 @@ test('a waypoint is named, compared with, shown by a key, and gone back to and f
   await press(page, 'Out for good: Before the winter');
   await page.waitForFunction(() => !document.body.textContent?.includes('Compare'));
   expect(errors).toEqual([]);
-}, 90_000);
+});
 
 test('a waypoint is renamed, and one that another tab names is heard of', async () => {
   await page.goto(`${lettera.url}/p/tarnholm-light/styles`);
@@ -108,4 +100,4 @@ test('a waypoint is renamed, and one that another tab names is heard of', async 
   });
   await page.waitForSelector('::-p-aria(Compare with From elsewhere)');
   expect(errors).toEqual([]);
-}, 60_000);
+});
