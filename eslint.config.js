@@ -67,7 +67,7 @@ const FOLDERS = {
     style: ['scale', 'document', 'css'],
     fallback: ['style', 'font', 'document'],
     change: ['style', 'scale', 'font', 'document'],
-    deliver: ['fallback', 'style', 'scale', 'font', 'document', 'css'],
+    deliver: ['fallback', 'style', 'scale', 'measure', 'font', 'document', 'css'],
     wire: ['fallback', 'measure', 'font', 'document'],
     check: ['fallback', 'style', 'scale', 'measure', 'font', 'document', 'css'],
   },

@@ -12,6 +12,8 @@ import {
 import type { FallbackTrials } from '@lettera/core/fallback';
 import type { DeliveryFile } from '@lettera/core/wire';
 import type { ProjectDocument } from '@lettera/core/document';
+import { Remembered } from './remembered';
+import type { SiteCopy } from './siteCopy';
 import type { FallbackTuner } from './job/fallbackTrials';
 import type { FileMaker } from './job/fileMaker';
 import type { Jobs } from './job/jobs';
@@ -30,33 +32,6 @@ export interface Delivery {
 /** Revisions whose deliveries are remembered; and their bundles, which are larger. */
 const REMEMBERED = { deliveries: 20, bundles: 6 };
 
-/** Remembers what was worked out for the last few keys; what failed is worked out again. */
-class Remembered<V> {
-  readonly #known = new Map<string, Promise<V>>();
-
-  /** Lets go of what is known under keys that begin so. */
-  forget(beginning: string): void {
-    for (const key of this.#known.keys()) {
-      if (key.startsWith(beginning)) this.#known.delete(key);
-    }
-  }
-
-  constructor(private readonly most: number) {}
-
-  get(key: string, make: () => Promise<V>): Promise<V> {
-    const before = this.#known.get(key);
-    const value = before ?? make();
-    this.#known.delete(key);
-    this.#known.set(key, value);
-    if (!before) value.catch(() => this.#known.delete(key));
-    for (const oldest of this.#known.keys()) {
-      if (this.#known.size <= this.most) break;
-      this.#known.delete(oldest);
-    }
-    return value;
-  }
-}
-
 /** What projects deliver: worked out once for a revision, beside the server. */
 export class Deliveries {
   readonly #deliveries = new Remembered<Delivery>(REMEMBERED.deliveries);
@@ -68,6 +43,7 @@ export class Deliveries {
     private readonly maker: FileMaker,
     private readonly jobs: Jobs,
     private readonly tuner: FallbackTuner,
+    private readonly copy: SiteCopy,
   ) {}
 
   /** Lets go of what was worked out for a project: something beside its document has changed. */
@@ -111,13 +87,14 @@ export class Deliveries {
   }
 
   /** What the delivery plan of a document needs to know: readings, and what has been made so far. */
-  async evidence(document: ProjectDocument): Promise<DeliveryEvidence> {
+  async evidence({ id, document }: Pick<Project, 'id' | 'document'>): Promise<DeliveryEvidence> {
     const hashes = caseFonts(document).map(({ file }) => file.sha256);
-    const [readings, made] = await Promise.all([
+    const [readings, made, copy] = await Promise.all([
       this.fonts.readings(hashes),
       this.maker.made(hashes),
+      this.copy.characters(id, document),
     ]);
-    return { readings: Object.fromEntries(readings), made };
+    return { readings: Object.fromEntries(readings), made, copy };
   }
 
   /** Why files that a project delivers could not be made, where that has been tried. */
@@ -125,17 +102,20 @@ export class Deliveries {
     return this.maker.failed(caseFonts(document).map(({ file }) => file.sha256));
   }
 
-  /** Makes what the case would deliver and has not been made; files can be used before that. */
-  async makeFiles(
-    { id, document }: Pick<Project, 'id' | 'document'>,
-    planOf: typeof casePlan = casePlan,
-  ): Promise<void> {
-    const plan = planOf(document, await this.evidence(document));
+  /**
+   * Makes what a project delivers and has not been made, and then what the rest of its case would; files can
+   * be used before that.
+   */
+  async makeFiles(project: Pick<Project, 'id' | 'document'>): Promise<void> {
+    await this.#make(project, deliveryPlan);
+    await this.#make(project, casePlan);
+  }
+
+  async #make(project: Pick<Project, 'id' | 'document'>, planOf: typeof casePlan): Promise<void> {
+    const { wanted } = planOf(project.document, await this.evidence(project));
     await this.maker.make(
-      id,
-      plan.files.flatMap(({ source, cut }): DerivedFile[] =>
-        cut ? [{ source, cut: cutName(cut) }] : [],
-      ),
+      project.id,
+      wanted.map(({ source, cut }): DerivedFile => ({ source, cut: cutName(cut) })),
     );
   }
 
@@ -143,12 +123,12 @@ export class Deliveries {
     const { id, document } = project;
     const [trials] = await Promise.all([
       this.tuner.trials(id, document),
-      this.makeFiles(project, deliveryPlan),
+      this.#make(project, deliveryPlan),
     ]);
     const files = await this.jobs.deliver({
       document,
       trials,
-      evidence: await this.evidence(document),
+      evidence: await this.evidence(project),
       licences: await this.#licences(document),
     });
     return {

@@ -26,7 +26,7 @@ export async function judgeProject(
   { id, document }: Project,
 ): Promise<{ marks: Mark[]; aside: AsideMark[] }> {
   const [evidence, trials, sheets] = await Promise.all([
-    services.deliveries.evidence(document),
+    services.deliveries.evidence({ id, document }),
     services.tuner.trials(id, document),
     Promise.all(
       Object.entries(document.case).map(

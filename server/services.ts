@@ -6,6 +6,7 @@ import { FamilyMeasurer } from './job/familyMeasurer';
 import { FileMaker } from './job/fileMaker';
 import { Jobs } from './job/jobs';
 import { Progress } from './progress';
+import { SiteCopy } from './siteCopy';
 import { closeDatabase, openDatabase, type Database } from './store/database';
 import { DerivedStore } from './store/derivedStore';
 import { FontStore } from './store/fontStore';
@@ -79,7 +80,7 @@ export async function openServices(config: Config): Promise<Services> {
     tuningJobs,
     tuner,
     localReadings,
-    deliveries: new Deliveries(fonts, maker, jobs, tuner),
+    deliveries: new Deliveries(fonts, maker, jobs, tuner, new SiteCopy(pages, sites, jobs)),
     incoming,
     sessions: new SessionStore(database),
     foundry,

@@ -6,7 +6,7 @@ import { inWords, type Rule } from './mark';
 const nameOf = ({ weightMin, weightMax, style }: Face): string =>
   `${weightMin === weightMax ? weightMin : `${weightMin} to ${weightMax}`}${style === 'normal' ? '' : ` ${style}`}`;
 
-/** Faces of a family in use that no style asks for: they are loaded only where a page of the site's asks for them. */
+/** Faces of a family in use that no style asks for: left out of the bundle, or in it for nothing where all is kept. */
 export const unusedFace: Rule = (document) =>
   familiesInUse(document).flatMap((key) => {
     const family = document.case[key];
@@ -17,12 +17,17 @@ export const unusedFace: Rule = (document) =>
     const used = new Set(requests.map((request) => matchFace(family.faces, request)?.face));
     const unused = family.faces.filter((face) => !used.has(face));
     if (unused.length === 0) return [];
+    const one = unused.length === 1;
+    const fate =
+      document.delivery.letters === 'whole'
+        ? `${one ? 'it is' : 'they are'} in the bundle for nothing`
+        : `${one ? 'it is' : 'they are'} left out of the bundle`;
     return [
       {
         rule: 'unused-face',
         stage: 'faces' as const,
         family: key,
-        message: `${family.name} ${inWords(unused.map(nameOf))}: no style asks for ${unused.length === 1 ? 'it' : 'them'}, so ${unused.length === 1 ? 'it is' : 'they are'} in the bundle for nothing.`,
+        message: `${family.name} ${inWords(unused.map(nameOf))}: no style asks for ${one ? 'it' : 'them'}, so ${fate}.`,
         remedy: `Take what no style needs out of the case, or set a style in it.`,
       },
     ];

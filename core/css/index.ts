@@ -3,4 +3,10 @@ export { isLayerName, isPlainName } from './name';
 export { compareSpecificity, specificityOf, type Specificity } from './specificity';
 export { selectorsFault, selectorTexts, subjectsOf, type Subject } from './selector';
 export { structureOf, type Statement } from './structure';
+export {
+  formatUnicodeRange,
+  inUnicodeRange,
+  parseUnicodeRange,
+  withinUnicodeRange,
+} from './unicodeRange';
 export { isClosed, TOKEN, tokensOf, type Token } from './whole';

@@ -55,3 +55,10 @@ export function inUnicodeRange(range: string | null, codePoint: number): boolean
     parseUnicodeRange(range).some(([from, to]) => codePoint >= from && codePoint <= to)
   );
 }
+
+/** Those of some code points that lie in a `unicode-range`, in their order; no range means every character. */
+export function withinUnicodeRange(range: string | null, codePoints: Iterable<number>): number[] {
+  if (range === null) return [...codePoints];
+  const ranges = parseUnicodeRange(range);
+  return [...codePoints].filter((one) => ranges.some(([from, to]) => one >= from && one <= to));
+}

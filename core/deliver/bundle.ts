@@ -2,14 +2,15 @@ import { siteName } from '../document/familyName';
 import { freeKey } from '../document/faces';
 import type { Family, ProjectDocument } from '../document/projectDocument';
 import type { RuleWeight } from '../document/vocabulary';
-import type { FallbackPlan } from '../fallback/plan';
 import { referencedFamilies } from './delivered';
 import { designTokens } from './designTokens';
 import { slug } from './fileName';
 import { betweenInWords } from '../scale/words';
 import { headMarkup } from './head';
 import { escapeMarkdown } from './markdown';
-import { cutName, type DeliveryPlan } from './plan';
+import { cutName } from './cut';
+import type { DeliveryPlan } from './plan';
+import type { Plans } from './plans';
 import { sassTokens } from './sass';
 import { specimen } from './specimen';
 import { stylesheet } from './stylesheet';
@@ -26,12 +27,6 @@ export type BundleFile =
       cut: string | null;
       bytes: number | null;
     };
-
-/** What the bundle is written from, made once for a revision. */
-export interface Plans {
-  fallback: FallbackPlan;
-  delivery: DeliveryPlan;
-}
 
 /** Licence texts by family key. */
 export type LicenceTexts = Record<string, string>;
@@ -127,11 +122,11 @@ export function bundleFiles(
     text(
       'lettera.css',
       'Faces, fallback faces, tokens and element rules',
-      stylesheet(document, fallback),
+      stylesheet(document, { fallback, delivery }),
     ),
     text('tokens.json', 'Tokens for other tools', designTokens(document, fallback)),
     text('_tokens.scss', 'Tokens as Sass variables', sassTokens(document, fallback)),
-    text('head.html', 'For the head of each page', headMarkup(document)),
+    text('head.html', 'For the head of each page', headMarkup(document, delivery)),
     text('specimen.html', 'Every element and size on one sheet', specimen(document)),
     text('README.md', 'How to put it on the site', readme(document, delivery)),
     ...delivery.files.map(({ path, purpose, source, cut, bytes }): BundleFile => ({

@@ -55,7 +55,7 @@ describe('CSS strings', () => {
 
 describe('lettera.css', () => {
   test('holds faces, fallback faces, tokens and element rules, in that order', () => {
-    const css = stylesheet(seatedDocument(), fallbacksOf(seatedDocument()));
+    const css = stylesheet(seatedDocument(), plansOf(seatedDocument()));
     parsed(css);
     const at = ['/* Web faces */', '/* Fallback faces', '/* Tokens */', '/* Elements */'].map(
       (comment) => css.indexOf(comment),
@@ -70,7 +70,7 @@ describe('lettera.css', () => {
   });
 
   test('names the voice’s stack, the steps and what styles set or follow', () => {
-    const css = stylesheet(seatedDocument(), fallbacksOf(seatedDocument()));
+    const css = stylesheet(seatedDocument(), plansOf(seatedDocument()));
     expect(css).toContain(
       '--font-text: "Literata", "Georgia for Literata", "Noto Serif for Literata", "Georgia", "Noto Serif", serif;',
     );
@@ -84,15 +84,13 @@ describe('lettera.css', () => {
 
   test('puts element rules without specificity in a layer, or in none', () => {
     const document = seatedDocument();
-    expect(stylesheet(document, fallbacksOf(document))).toMatch(
-      /@layer lettera \{\n\s+:where\(body\)/,
-    );
+    expect(stylesheet(document, plansOf(document))).toMatch(/@layer lettera \{\n\s+:where\(body\)/);
     document.delivery.layer = null;
-    expect(stylesheet(document, fallbacksOf(document))).not.toContain('@layer');
+    expect(stylesheet(document, plansOf(document))).not.toContain('@layer');
   });
 
   test('inherits expressly what a style leaves to the text around it', () => {
-    const css = stylesheet(seatedDocument(), fallbacksOf(seatedDocument()));
+    const css = stylesheet(seatedDocument(), plansOf(seatedDocument()));
     const strong = /:where\(strong, b\) \{([^}]*)\}/.exec(css)?.[1] ?? '';
     expect(strong.trim().split(/;\s*/)).toEqual([
       'font: inherit',
@@ -106,9 +104,9 @@ describe('lettera.css', () => {
 
   test('delivers dark colours only when asked', () => {
     const document = seatedDocument();
-    expect(stylesheet(document, fallbacksOf(document))).not.toContain('prefers-color-scheme');
+    expect(stylesheet(document, plansOf(document))).not.toContain('prefers-color-scheme');
     document.delivery.dark = true;
-    const css = stylesheet(document, fallbacksOf(document));
+    const css = stylesheet(document, plansOf(document));
     expect(css).toContain('@media (prefers-color-scheme: dark)');
     expect(css).toContain('background-color: var(--colour-ground);');
   });
@@ -137,7 +135,7 @@ describe('lettera.css', () => {
   });
 
   test('refers only to custom properties that it defines', () => {
-    const css = stylesheet(seatedDocument(), fallbacksOf(seatedDocument()));
+    const css = stylesheet(seatedDocument(), plansOf(seatedDocument()));
     const defined = new Set(customProperties(css));
     for (const name of referencedProperties(css)) expect(defined).toContain(name);
   });
@@ -199,7 +197,9 @@ describe('the bundle', () => {
   });
 
   test('preloads the faces of the body and of the first heading, then links the style sheet', () => {
-    expect(headMarkup(seatedDocument()).trim().split('\n')).toEqual([
+    expect(
+      headMarkup(seatedDocument(), plansOf(seatedDocument()).delivery).trim().split('\n'),
+    ).toEqual([
       '<link rel="preload" href="fonts/literata-200-900-normal-latin.woff2" as="font" type="font/woff2" crossorigin>',
       '<link rel="preload" href="fonts/archivo-700-normal-latin.woff2" as="font" type="font/woff2" crossorigin>',
       '<link rel="stylesheet" href="lettera.css">',
@@ -229,7 +229,7 @@ describe('what is delivered of a family', () => {
     const document = seatedDocument();
     const literata = document.case['literata'];
     if (literata) change(literata);
-    return stylesheet(document, fallbacksOf(document));
+    return stylesheet(document, plansOf(document));
   };
 
   test('goes by its alias, in its faces and in every stack', () => {
@@ -262,14 +262,16 @@ describe('what is delivered of a family', () => {
       name: 'Keeper',
       reference: { stylesheet: address, standIn: 'Literata' },
     });
-    const sheet = stylesheet(document, fallbacksOf(document));
+    const sheet = stylesheet(document, plansOf(document));
     const rules = sheet.replace(/\/\*.*?\*\//gs, '').trim();
     expect(rules.startsWith(`@import url("${address}");`)).toBe(true);
     expect(sheet).toContain('--font-text: "Keeper"');
     expect(sheet).not.toMatch(/url\("fonts\/(literata|keeper)/);
     expect(deliveredFonts(document).every(({ family: { name } }) => name === 'Archivo')).toBe(true);
     expect(shownFonts(document).some(({ family: { name } }) => name === 'Keeper')).toBe(true);
-    expect(headMarkup(document)).toContain(`<link rel="preload" href="${address}" as="style">`);
+    expect(headMarkup(document, plansOf(document).delivery)).toContain(
+      `<link rel="preload" href="${address}" as="style">`,
+    );
     const readme = bundleFiles(document, plansOf(document), {}).find(
       ({ path }) => path === 'README.md',
     );
@@ -296,7 +298,7 @@ describe('what is written is read back as CSS', () => {
     const document = seatedDocument();
     document.name = HOSTILE;
     document.case['literata'] = family(HOSTILE, [face('normal', 400)]);
-    expect(stylesheetFaults(stylesheet(document, fallbacksOf(document)))).toEqual([]);
+    expect(stylesheetFaults(stylesheet(document, plansOf(document)))).toEqual([]);
   });
 
   test.each([

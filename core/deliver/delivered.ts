@@ -13,28 +13,30 @@ export interface DeliveredFont {
   path: string;
 }
 
-/** Every font file of some families of the case, in their order. Paths are unique. */
-function fontsOf(document: ProjectDocument, families: readonly string[]): DeliveredFont[] {
+/** Files with a path in the bundle each, no two alike. */
+export function uniquePaths<F extends Omit<DeliveredFont, 'path'>>(
+  fonts: readonly F[],
+): (F & { path: string })[] {
   const taken = new Map<string, number>();
-  const uniquePath = (name: string) => {
+  return fonts.map((font) => {
+    const name = fontFileName(font.family, font.face, font.file);
     const count = (taken.get(name) ?? 0) + 1;
     taken.set(name, count);
-    return `fonts/${count === 1 ? name : name.replace(/\.woff2$/, `-${count}.woff2`)}`;
-  };
-  return families.flatMap((familyKey) => {
-    const family = document.case[familyKey];
-    if (!family) return [];
-    return family.faces.flatMap((face) =>
-      face.files.map((file) => ({
-        familyKey,
-        family,
-        face,
-        file,
-        path: uniquePath(fontFileName(family, face, file)),
-      })),
-    );
+    const path = `fonts/${count === 1 ? name : name.replace(/\.woff2$/, `-${count}.woff2`)}`;
+    return { ...font, path };
   });
 }
+
+/** Every font file of some families of the case, in their order. */
+const fontsOf = (document: ProjectDocument, families: readonly string[]): DeliveredFont[] =>
+  uniquePaths(
+    families.flatMap((familyKey) => {
+      const family = document.case[familyKey];
+      return (family?.faces ?? []).flatMap((face) =>
+        family ? face.files.map((file) => ({ familyKey, family, face, file })) : [],
+      );
+    }),
+  );
 
 const isOwn = ({ family }: DeliveredFont): boolean => family.source !== 'reference';
 

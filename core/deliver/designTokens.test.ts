@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { fallbacksOf, seatedDocument } from '../testing/documents';
+import { fallbacksOf, plansOf, seatedDocument } from '../testing/documents';
 import { designTokens } from './designTokens';
 import { sassTokens } from './sass';
 import { specimen } from './specimen';
@@ -102,7 +102,7 @@ describe('design tokens', () => {
 
 test('Sass variables stand for the custom properties of the same name, one each', () => {
   const sass = sassTokens(seatedDocument(), fallbacksOf(seatedDocument()));
-  const css = customProperties(stylesheet(seatedDocument(), fallbacksOf(seatedDocument())));
+  const css = customProperties(stylesheet(seatedDocument(), plansOf(seatedDocument())));
   const variables = [...sass.matchAll(/^\$([a-z0-9-]+): var\(--([a-z0-9-]+)\);$/gm)];
   expect(variables.map(([, variable]) => `--${variable}`)).toEqual(css);
   for (const [, variable, property] of variables) expect(variable).toBe(property);

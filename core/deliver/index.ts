@@ -1,4 +1,4 @@
-export { bundleFiles, type BundleFile, type LicenceTexts, type Plans } from './bundle';
+export { bundleFiles, type BundleFile, type LicenceTexts } from './bundle';
 export {
   colourProperty,
   customProperties,
@@ -26,18 +26,18 @@ export { fallbackFaceRule, localSources, webFaceRule } from './fontFaces';
 export { headMarkup, preloadedFonts } from './head';
 export { escapeHtml } from './html';
 export { loadTimes, STATED_CONNECTION, type Connection } from './loadTime';
+export { cutName, cutOf, madeKey, PACKED, type Cut } from './cut';
 export {
   casePlan,
-  cutName,
-  cutOf,
   deliveryPlan,
-  madeKey,
+  firstFonts,
   totalBytes,
-  type Cut,
   type DeliveryEvidence,
   type DeliveryPlan,
+  type LeftOutFile,
   type PlannedFile,
 } from './plan';
+export type { Plans } from './plans';
 export { readTokens, type ReadTokens, type Unused } from './reading/readTokens';
 export { TokensError } from './reading/tokenTree';
 export { changedSizes, stylesheet } from './stylesheet';

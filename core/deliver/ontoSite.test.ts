@@ -3,7 +3,7 @@ import { parse } from 'css-tree';
 import { applyChange, ChangeError } from '../change';
 import type { ProjectDocument } from '../document';
 import { elementAt } from '../style';
-import { fallbacksOf, plansOf, seatedDocument } from '../testing/documents';
+import { plansOf, seatedDocument } from '../testing/documents';
 import { bundleFiles } from './bundle';
 import { nameFault, tokenNames } from './customProperties';
 import { projectRules } from './elementRules';
@@ -20,7 +20,7 @@ const delivering = (delivery: Partial<ProjectDocument['delivery']>): ProjectDocu
       value,
     })),
   ).document;
-const cssOf = (document: ProjectDocument) => stylesheet(document, fallbacksOf(document));
+const cssOf = (document: ProjectDocument) => stylesheet(document, plansOf(document));
 
 describe('the style sheet', () => {
   test('holds everything, faces and tokens alone, or rules alone', () => {

@@ -1,90 +1,251 @@
 import { describe, expect, test } from '@jest/globals';
-import type { Axis } from '../font/reading';
 import { applyChange } from '../change';
+import type { Patch, ProjectDocument } from '../document';
+import type { Axis } from '../font/reading';
 import { face, family, seatedDocument } from '../testing/documents';
-import { casePlan, cutName, cutOf, deliveryPlan, madeKey, totalBytes } from './plan';
+import { madeKey, PACKED, type Cut } from './cut';
+import { casePlan, deliveryPlan, totalBytes, type DeliveryEvidence } from './plan';
 
-const axis = (min: number, max: number): Axis => ({ tag: 'wght', min, default: 400, max });
-const SOURCE = 'a'.repeat(64);
-
-/** The upright of the text family, as it is planned when its file reads so. */
-const planned = (
-  place: { weightMin: number; weightMax: number },
-  reading?: { format: 'woff2' | 'ttf'; axes: Axis[] },
-  made: Record<string, number> = {},
-) => {
-  const document = seatedDocument();
-  const [upright] = document.case['literata']?.faces ?? [];
-  Object.assign(upright ?? {}, place);
-  const readings = reading ? { [SOURCE]: reading } : {};
-  return deliveryPlan(document, { readings, made }).files.find(({ source }) => source === SOURCE);
+type Readings = DeliveryEvidence['readings'];
+const axis = (min: number, max: number, tag = 'wght'): Axis => ({
+  tag,
+  min,
+  default: Math.max(min, Math.min(max, 400)),
+  max,
+});
+const UPRIGHT = 'a'.repeat(64);
+const ITALIC = 'b'.repeat(64);
+const SEMIBOLD = 'c'.repeat(64);
+const BOLD = 'd'.repeat(64);
+const VARIABLE = { format: 'woff2', axes: [axis(200, 900)], fsType: 0 } as const;
+const readings: Readings = {
+  [UPRIGHT]: { ...VARIABLE, axes: [axis(200, 900)] },
+  [ITALIC]: { ...VARIABLE, axes: [axis(200, 900)] },
+  [SEMIBOLD]: { ...VARIABLE, axes: [] },
+  [BOLD]: { ...VARIABLE, axes: [] },
 };
 
-describe('a file that the site loads', () => {
-  const whole = { weightMin: 200, weightMax: 900 };
+const changed = (document: ProjectDocument, ...patch: Patch) =>
+  applyChange(document, patch).document;
+const set = (member: string, value: unknown): Patch[number] => ({
+  op: 'add',
+  path: `/delivery/${member}`,
+  value,
+});
+const plan = (document = seatedDocument(), more: Partial<DeliveryEvidence> = {}) =>
+  deliveryPlan(document, { readings, made: {}, copy: '', ...more });
+const of = (source: string, document?: ProjectDocument, more?: Partial<DeliveryEvidence>) =>
+  plan(document, more).files.filter((file) => file.source === source);
+const cutOf = (source: string, document?: ProjectDocument, more?: Partial<DeliveryEvidence>) =>
+  of(source, document, more)[0]?.cut;
+/** What is wanted of a file that sets so many weights in two ways, with bytes for each. */
+const madeIn = (source: string, bytes: (cut: Cut) => number, document?: ProjectDocument) =>
+  Object.fromEntries(
+    plan(document)
+      .wanted.filter((file) => file.source === source)
+      .map(({ cut }) => [madeKey(source, cut), bytes(cut)]),
+  );
 
-  test('is delivered as it was taken in where nothing is to be done', () => {
-    expect(planned(whole)).toMatchObject({ cut: null, bytes: 20_000 });
-    expect(planned(whole, { format: 'woff2', axes: [axis(200, 900)] })?.cut).toBeNull();
-    expect(
-      planned({ weightMin: 400, weightMax: 400 }, { format: 'woff2', axes: [] })?.cut,
-    ).toBeNull();
-    const other = { tag: 'wdth', min: 75, default: 100, max: 125 };
-    expect(
-      planned({ weightMin: 400, weightMax: 400 }, { format: 'woff2', axes: [other] })?.cut,
-    ).toBeNull();
+describe('the weights of a file', () => {
+  test('are those that the text elements show, and its face says no more', () => {
+    expect(cutOf(UPRIGHT)?.axes).toEqual({ wght: [400, 700] });
+    expect(cutOf(ITALIC)?.axes).toEqual({ wght: [400, 400] });
+    expect(of(UPRIGHT)[0]?.face).toMatchObject({ weightMin: 400, weightMax: 700 });
+    const lighter = changed(seatedDocument(), {
+      op: 'add',
+      path: '/styles/body/set/weight',
+      value: 300,
+    });
+    expect(cutOf(UPRIGHT, lighter)?.axes).toEqual({ wght: [300, 700] });
   });
 
-  test('is packed where it is no WOFF2, and has no bytes before it is made', () => {
-    const reading = { format: 'ttf', axes: [] } as const;
-    const place = { weightMin: 400, weightMax: 400 };
-    expect(planned(place, { ...reading, axes: [] })).toMatchObject({
-      cut: { weights: null },
-      bytes: null,
+  test('are those of bold inside italics too where that is delivered', () => {
+    const crossed = changed(seatedDocument(), set('boldItalics', true));
+    expect(cutOf(ITALIC, crossed)?.axes).toEqual({ wght: [400, 700] });
+  });
+
+  test('are kept as they were taken in where all is kept', () => {
+    const whole = changed(seatedDocument(), set('letters', 'whole'));
+    expect(cutOf(UPRIGHT, whole)).toBeNull();
+    const narrower = changed(whole, {
+      op: 'replace',
+      path: '/case/literata/faces/0/weightMin',
+      value: 350,
     });
-    const made = { [madeKey(SOURCE, { weights: null })]: 7_000 };
-    expect(planned(place, { ...reading, axes: [] }, made)?.bytes).toBe(7_000);
+    expect(cutOf(UPRIGHT, narrower)?.axes).toEqual({ wght: [350, 900] });
+  });
+
+  test('never go beyond the axis', () => {
+    const heavy = changed(seatedDocument(), {
+      op: 'add',
+      path: '/styles/strong/set/weight',
+      value: 950,
+    });
+    expect(cutOf(UPRIGHT, heavy)?.axes).toEqual({ wght: [400, 900] });
   });
 
   test.each([
-    [{ weightMin: 400, weightMax: 700 }, [400, 700]],
-    [{ weightMin: 200, weightMax: 700 }, [200, 700]],
-    [{ weightMin: 400, weightMax: 900 }, [400, 900]],
-    [{ weightMin: 650, weightMax: 650 }, [650, 650]],
-    // What is claimed beyond the axis is not there to be kept.
-    [{ weightMin: 100, weightMax: 300 }, [200, 300]],
-    [{ weightMin: 100, weightMax: 1000 }, null],
-    [{ weightMin: 950, weightMax: 1000 }, null],
-  ])('is cut to the weights of its face, %j', (place, weights) => {
-    const file = planned(place, { format: 'woff2', axes: [axis(200, 900)] });
-    expect(file?.cut?.weights ?? null).toEqual(weights);
+    ['one file', 10_000, 6_000, 1],
+    ['one file where both come to the same', 12_000, 6_000, 1],
+    ['a file for each weight', 12_001, 6_000, 2],
+  ])('come in the smaller of the two: %s', (_, together, each, count) => {
+    const made = madeIn(UPRIGHT, ({ axes }) => {
+      const [least, most] = axes['wght'] ?? [];
+      return least === most ? each : together;
+    });
+    const files = of(UPRIGHT, undefined, { made });
+    expect(files).toHaveLength(count);
+    expect(totalBytes(files)).toBe(count === 1 ? together : 2 * each);
+    expect(new Set(files.map(({ path }) => path)).size).toBe(count);
+    if (count === 2) expect(files.map(({ face: { weightMin } }) => weightMin)).toEqual([400, 700]);
   });
 
-  test('says what it is for', () => {
-    expect(planned(whole)?.purpose).toBe('Literata 200 to 900, latin');
-    expect(planned({ weightMin: 400, weightMax: 400 })?.purpose).toBe('Literata 400, latin');
+  test('wait for both to be made', () => {
+    const made = madeIn(UPRIGHT, () => 5_000);
+    const [key = ''] = Object.keys(made);
+    expect(totalBytes(of(UPRIGHT, undefined, { made: { [key]: 5_000 } }))).toBeNull();
+    expect(totalBytes(of(UPRIGHT, undefined, { made }))).not.toBeNull();
+  });
+});
+
+describe('other axes of a file', () => {
+  const withAxis = (tag: string, min: number, max: number) => ({
+    readings: {
+      ...readings,
+      [UPRIGHT]: { ...VARIABLE, axes: [axis(200, 900), axis(min, max, tag)] },
+    },
   });
 
-  test('has a path that no other has', () => {
-    const document = seatedDocument();
-    const twice = [face('normal', 400, 400, 'e'), face('normal', 400, 400, 'f')];
-    document.case['literata'] = family('Literata', twice);
-    const paths = deliveryPlan(document, { readings: {}, made: {} }).files.map(({ path }) => path);
-    expect(new Set(paths).size).toBe(paths.length);
-    expect(paths).toContain('fonts/literata-400-normal-latin-2.woff2');
+  test('are pinned where nothing moves along them', () => {
+    expect(cutOf(UPRIGHT, undefined, withAxis('GRAD', 0, 500))?.axes).toMatchObject({
+      GRAD: [400, 400],
+    });
+    expect(cutOf(UPRIGHT, undefined, withAxis('wdth', 75, 125))?.axes).toMatchObject({
+      wdth: [100, 100],
+    });
+    expect(cutOf(UPRIGHT, undefined, withAxis('slnt', -10, 0))?.axes).toMatchObject({
+      slnt: [0, 0],
+    });
   });
 
-  test('is planned only where its family is in use', () => {
-    const idle = applyChange(seatedDocument(), [
-      { op: 'replace', path: '/voices/text/family', value: null },
-    ]).document;
-    const families = deliveryPlan(idle, { readings: {}, made: {} }).files.map(
-      (file) => file.familyKey,
+  test('are limited to the points that styles set, with the file’s own where some do not', () => {
+    const set700 = changed(seatedDocument(), {
+      op: 'add',
+      path: '/styles/lead/set/axes',
+      value: 'GRAD 450',
+    });
+    expect(cutOf(UPRIGHT, set700, withAxis('GRAD', 0, 500))?.axes).toMatchObject({
+      GRAD: [400, 450],
+    });
+  });
+
+  test('of optical size are limited to the sizes of the text, or pinned where it is off', () => {
+    const [small, large] = cutOf(UPRIGHT, undefined, withAxis('opsz', 6, 144))?.axes['opsz'] ?? [];
+    expect(small).toBeGreaterThan(10);
+    expect(large).toBeLessThan(60);
+    const off = changed(seatedDocument(), {
+      op: 'add',
+      path: '/styles/body/set/opticalSize',
+      value: 'none',
+    });
+    expect(cutOf(UPRIGHT, off, withAxis('opsz', 6, 144))?.axes['opsz']).toEqual([144, 144]);
+  });
+
+  test('of slant stay whole where an italic is made of the upright', () => {
+    const upright = changed(seatedDocument(), { op: 'remove', path: '/case/literata/faces/1' });
+    expect(cutOf(UPRIGHT, upright, withAxis('slnt', -10, 0))?.axes).not.toHaveProperty('slnt');
+  });
+});
+
+describe('the characters of a file', () => {
+  const range = (source: string, document?: ProjectDocument, more?: Partial<DeliveryEvidence>) =>
+    of(source, document, more)[0]?.file.unicodeRange ?? '';
+
+  test('are what the site needs of those that its face sets', () => {
+    expect(range(UPRIGHT)).toBe(
+      'U+20-7E, U+A0, U+A3, U+A7, U+A9, U+AB, U+AD-AE, U+B0, U+B7, U+BB, U+D7',
     );
-    expect(families).not.toContain('literata');
-    // What it would cost is known all the same, but for one that others serve.
-    const cost = (document: typeof idle) =>
-      casePlan(document, { readings: {}, made: {} }).files.map((file) => file.familyKey);
+    expect(cutOf(UPRIGHT)?.characters).toBe(range(UPRIGHT));
+    expect(range(UPRIGHT, undefined, { copy: 'þ' })).toMatch(/U\+D7, U\+DE, U\+FE$/);
+  });
+
+  test('are only those that the file has', () => {
+    const has = { ...readings, [UPRIGHT]: { ...VARIABLE, axes: [], characters: 'U+41-5A' } };
+    expect(range(UPRIGHT, undefined, { readings: has })).toBe('U+41-5A');
+  });
+
+  test('are all where all is kept, and where a language’s letters are not known', () => {
+    for (const document of [
+      changed(seatedDocument(), set('letters', 'whole')),
+      changed(seatedDocument(), { op: 'replace', path: '/languages', value: ['en', 'ja'] }),
+    ]) {
+      expect(range(UPRIGHT, document)).toBe('U+0000-00FF');
+      expect(cutOf(SEMIBOLD, document)).toBeNull();
+    }
+  });
+
+  test('are those of given copy alone where a family sets no other', () => {
+    const only = changed(
+      seatedDocument(),
+      { op: 'add', path: '/case/archivo/onlyFor', value: 'Þokuljós' },
+      { op: 'remove', path: '/styles/kicker/set/case' },
+    );
+    expect(range(BOLD, only)).toBe('U+20, U+6A-6C, U+6F, U+73, U+75, U+DE, U+F3');
+    expect(range(UPRIGHT, only)).toBe(range(UPRIGHT));
+    const capitals = changed(only, {
+      op: 'add',
+      path: '/styles/heading/set/case',
+      value: 'uppercase',
+    });
+    expect(range(BOLD, capitals)).toMatch(/U\+4A-4C, .*U\+D3/);
+    // In capitals is another voice.
+    const others = changed(only, { op: 'add', path: '/styles/lead/set/case', value: 'uppercase' });
+    expect(range(BOLD, others)).toBe(range(BOLD, only));
+  });
+
+  test('are split by script where the file has several', () => {
+    const document = seatedDocument();
+    document.case['literata']?.faces.forEach(({ files }) =>
+      files.forEach((file) => Object.assign(file, { script: 'all', unicodeRange: null })),
+    );
+    const files = of(UPRIGHT, document, { copy: 'λ Ж ő' });
+    expect(files.map(({ file }) => [file.script, file.unicodeRange])).toEqual([
+      ['cyrillic', 'U+416, U+436'],
+      ['greek', 'U+39B, U+3BB'],
+      ['latin', expect.stringMatching(/^U\+20-7E, /)],
+      ['latin-ext', 'U+150-151'],
+    ]);
+    expect(new Set(files.map(({ path }) => path)).size).toBe(4);
+  });
+});
+
+describe('a file that is left out', () => {
+  test('is of a face that nothing asks for, or has no character that is needed', () => {
+    const document = seatedDocument();
+    document.case['archivo']?.faces.push(face('normal', 900, 900, 'e'));
+    const [greek] = face('normal', 700, 700, 'f').files;
+    if (greek) {
+      document.case['archivo']?.faces[1]?.files.push({ ...greek, unicodeRange: 'U+370-3FF' });
+    }
+    const why = plan(document).leftOut.map(({ file, why: reason }) => [file.sha256[0], reason]);
+    expect(why).toEqual([
+      ['f', 'no-characters'],
+      ['e', 'unused-face'],
+    ]);
+    expect(of('f'.repeat(64), document, { copy: 'ψ' })).toHaveLength(1);
+    const whole = changed(document, set('letters', 'whole'));
+    expect(plan(whole).leftOut).toEqual([]);
+  });
+
+  test('is of a family that nothing is set in; what it would cost is known all the same', () => {
+    const idle = changed(seatedDocument(), {
+      op: 'replace',
+      path: '/voices/text/family',
+      value: null,
+    });
+    expect(plan(idle).files.map(({ familyKey }) => familyKey)).not.toContain('literata');
+    const cost = (document: ProjectDocument) =>
+      casePlan(document, { readings, made: {}, copy: '' }).files.map(({ familyKey }) => familyKey);
     expect(cost(idle)).toContain('literata');
     const document = seatedDocument();
     Object.assign(document.case['literata'] ?? {}, {
@@ -95,13 +256,67 @@ describe('a file that the site loads', () => {
   });
 });
 
-test('a cut goes by one name there and back', () => {
-  for (const cut of [{ weights: null }, { weights: [400, 700] as const }]) {
-    expect(cutOf(cutName(cut))).toEqual(cut);
-  }
-  for (const name of ['', 'woff2 wght=4', 'woff2 wght=4:5 x', 'ttf']) {
-    expect(() => cutOf(name)).toThrow(RangeError);
-  }
+describe('a file whose licence forbids it to be cut', () => {
+  const NO_SUBSETTING = 0x0100;
+  const forbidding = (format: 'woff2' | 'ttf') => ({
+    readings: {
+      ...readings,
+      [UPRIGHT]: { ...VARIABLE, axes: [axis(200, 900)], fsType: NO_SUBSETTING, format },
+    },
+  });
+
+  test('is delivered whole, packed at most, and said to be', () => {
+    expect(of(UPRIGHT, undefined, forbidding('woff2'))).toMatchObject([
+      { cut: null, bytes: 20_000, file: { unicodeRange: 'U+0000-00FF' } },
+    ]);
+    expect(cutOf(UPRIGHT, undefined, forbidding('ttf'))).toEqual(PACKED);
+    expect(plan(undefined, forbidding('ttf')).uncut).toEqual(['Literata']);
+    expect(plan().uncut).toEqual([]);
+  });
+});
+
+describe('a file that is delivered', () => {
+  test('is as it was taken in where nothing is known of it, or nothing is to be done', () => {
+    expect(of(UPRIGHT, undefined, { readings: {} })).toMatchObject([{ cut: null, bytes: 20_000 }]);
+    const whole = changed(seatedDocument(), set('letters', 'whole'));
+    expect(of(BOLD, whole)).toMatchObject([{ cut: null, bytes: 20_000 }]);
+  });
+
+  test('is packed where it is no WOFF2, and has no bytes before it is made', () => {
+    const whole = changed(seatedDocument(), set('letters', 'whole'));
+    const ttf = { ...readings, [BOLD]: { ...VARIABLE, format: 'ttf' as const, axes: [] } };
+    expect(of(BOLD, whole, { readings: ttf })).toMatchObject([{ cut: PACKED, bytes: null }]);
+    const made = { [madeKey(BOLD, PACKED)]: 7_000 };
+    expect(of(BOLD, whole, { readings: ttf, made })[0]?.bytes).toBe(7_000);
+  });
+
+  test('keeps every layout feature, or those in use', () => {
+    expect(cutOf(BOLD)?.features).toBeNull();
+    const used = changed(seatedDocument(), set('features', 'used'));
+    expect(cutOf(BOLD, used)?.features).toEqual(expect.arrayContaining(['kern', 'liga', 'locl']));
+    expect(cutOf(BOLD, used)?.features).not.toContain('onum');
+    const old = changed(used, {
+      op: 'add',
+      path: '/styles/body/set/figures',
+      value: 'oldstyle-nums',
+    });
+    expect(cutOf(BOLD, old)?.features).toContain('onum');
+  });
+
+  test('says what it is for', () => {
+    expect(of(UPRIGHT)[0]?.purpose).toBe('Literata 400 to 700, latin');
+    expect(of(ITALIC)[0]?.purpose).toBe('Literata 400 italic, latin');
+  });
+
+  test('has a path that no other has', () => {
+    const document = seatedDocument();
+    const twice = [face('normal', 400, 400, 'e'), face('normal', 400, 400, 'f')];
+    document.case['literata'] = family('Literata', twice);
+    const whole = changed(document, set('letters', 'whole'));
+    const paths = plan(whole).files.map(({ path }) => path);
+    expect(new Set(paths).size).toBe(paths.length);
+    expect(paths).toContain('fonts/literata-400-normal-latin-2.woff2');
+  });
 });
 
 test('bytes together are not known while one file’s are not', () => {

@@ -1,27 +1,14 @@
-import type { Axis, FaceReading } from '../font/reading';
+import { formatUnicodeRange, withinUnicodeRange } from '../css/unicodeRange';
 import type { Face, ProjectDocument } from '../document/projectDocument';
-import { caseFonts, deliveredFonts, type DeliveredFont } from './delivered';
-
-/**
- * What is done to a file that was taken in before it is delivered: its weight axis limited to what the
- * site uses, or nothing but packed as WOFF2.
- */
-export interface Cut {
-  /** Least and most weight to keep; null keeps the axis, or there is none. */
-  weights: readonly [number, number] | null;
-}
-
-/** A cut in one word: the same for the same work, whatever asked for it. */
-export const cutName = ({ weights }: Cut): string =>
-  weights ? `woff2 wght=${weights.join(':')}` : 'woff2';
-
-/** The reverse of `cutName`. @throws RangeError for what is no cut */
-export function cutOf(name: string): Cut {
-  const match = /^woff2(?: wght=(\d+):(\d+))?$/.exec(name);
-  if (!match) throw new RangeError(`“${name}” is no cut`);
-  const [, least, most] = match;
-  return { weights: least && most ? [Number(least), Number(most)] : null };
-}
+import { embeddingRights } from '../font/embedding';
+import type { FaceReading } from '../font/reading';
+import { madeKey, PACKED, type Cut } from './cut';
+import { caseFonts, deliveredFonts, uniquePaths, type DeliveredFont } from './delivered';
+import { faceUses } from './faceUse';
+import { featuresUsed } from './featuresUsed';
+import { charactersOfCopy, neededCharacters } from './neededCharacters';
+import { splitByScript } from './scripts';
+import { waysOf, type Way } from './ways';
 
 /** A file that the site loads: what it is made from, what it is cut to, its bytes, and what it is for. */
 export interface PlannedFile extends DeliveredFont {
@@ -34,75 +21,190 @@ export interface PlannedFile extends DeliveredFont {
   purpose: string;
 }
 
+/** A file that was taken in and is not delivered, and why. */
+export interface LeftOutFile extends DeliveredFont {
+  why: 'unused-face' | 'no-characters';
+}
+
 /** Every file that the site loads. The one source of files and bytes. */
 export interface DeliveryPlan {
   files: readonly PlannedFile[];
+  leftOut: readonly LeftOutFile[];
+  /** Names of families that are delivered whole, since their files forbid being cut. */
+  uncut: readonly string[];
+  /** What has to be made before the plan is settled: what is delivered, and what that is compared with. */
+  wanted: readonly { source: string; cut: Cut }[];
 }
 
 /** What the plan needs to know beyond the document. */
 export interface DeliveryEvidence {
   /** Readings of the case's files by hash; a file without one is taken to be delivered as it is. */
-  readings: Readonly<Record<string, Pick<FaceReading, 'format' | 'axes'>>>;
+  readings: Readonly<
+    Record<
+      string,
+      Pick<FaceReading, 'format' | 'axes' | 'fsType'> & {
+        /** As a `unicode-range`; left out by readings of an earlier version. */
+        characters?: string;
+      }
+    >
+  >;
   /** Bytes of the files that have been made, by source and cut as `madeKey` has them. */
   made: Readonly<Record<string, number>>;
+  /** Every character of the site's pages, each once. */
+  copy: string;
 }
 
-export const madeKey = (source: string, cut: Cut): string => `${source} ${cutName(cut)}`;
-
-const weightAxis = (axes: readonly Axis[]): Axis | undefined =>
-  axes.find(({ tag }) => tag === 'wght');
-
-/** What a file must be cut to for a face of the case, if anything. */
-function cutFor(
-  { weightMin, weightMax }: Face,
-  reading: DeliveryEvidence['readings'][string] | undefined,
-): Cut | null {
-  if (!reading) return null;
-  const axis = weightAxis(reading.axes);
-  const narrower =
-    axis !== undefined &&
-    weightMin <= axis.max &&
-    weightMax >= axis.min &&
-    (weightMin > axis.min || weightMax < axis.max);
-  if (!narrower) return reading.format === 'woff2' ? null : { weights: null };
-  return { weights: [Math.max(weightMin, axis.min), Math.min(weightMax, axis.max)] };
-}
+type Reading = DeliveryEvidence['readings'][string];
 
 const weightsOf = ({ weightMin, weightMax }: Face): string =>
   weightMin === weightMax ? `${weightMin}` : `${weightMin} to ${weightMax}`;
 
-function planned(
-  fonts: readonly DeliveredFont[],
-  { readings, made }: DeliveryEvidence,
-): PlannedFile[] {
-  return fonts.map((font) => {
-    const { family, face, file } = font;
-    const source = file.sha256;
-    const cut = cutFor(face, Object.hasOwn(readings, source) ? readings[source] : undefined);
+const purposeOf = ({
+  family,
+  face,
+  file,
+}: Pick<DeliveredFont, 'family' | 'face' | 'file'>): string =>
+  `${family.name} ${weightsOf(face)}${face.style === 'italic' ? ' italic' : ''}, ${file.script}`;
+
+/** Makes the plan of a document, family by family of the case. */
+class Planner {
+  readonly files: Omit<PlannedFile, 'path'>[] = [];
+  readonly leftOut: LeftOutFile[] = [];
+  readonly uncut = new Set<string>();
+  readonly wanted = new Map<string, { source: string; cut: Cut }>();
+  readonly #needed: ReadonlySet<number> | null;
+  readonly #features: string[] | null;
+
+  constructor(
+    private readonly document: ProjectDocument,
+    private readonly evidence: DeliveryEvidence,
+  ) {
+    this.#needed = neededCharacters(document, evidence.copy);
+    this.#features = document.delivery.features === 'used' ? featuresUsed(document) : null;
+  }
+
+  get plan(): DeliveryPlan {
     return {
-      ...font,
-      source,
-      cut,
-      bytes: cut ? (made[madeKey(source, cut)] ?? null) : file.bytes,
-      purpose: `${family.name} ${weightsOf(face)}${face.style === 'italic' ? ' italic' : ''}, ${file.script}`,
+      files: uniquePaths(this.files),
+      leftOut: this.leftOut,
+      uncut: [...this.uncut],
+      wanted: [...this.wanted.values()],
     };
-  });
+  }
+
+  /** Plans a file for what the site needs of it. */
+  add(font: DeliveredFont): void {
+    const { letters = 'needed' } = this.document.delivery;
+    const { familyKey, family, face, file } = font;
+    const use = faceUses(this.document).get(face) ?? null;
+    if (letters === 'needed' && !use) {
+      this.leftOut.push({ ...font, why: 'unused-face' });
+      return;
+    }
+    const reading = this.#readingOf(file.sha256);
+    const needed = charactersOfCopy(this.document, familyKey) ?? this.#needed;
+    const has = withinUnicodeRange(file.unicodeRange, needed ?? []);
+    const wanted = withinUnicodeRange(reading?.characters ?? null, has);
+    if (needed && wanted.length === 0) {
+      this.leftOut.push({ ...font, why: 'no-characters' });
+      return;
+    }
+    if (!reading) return this.#asItIs(font);
+    if (embeddingRights(reading.fsType).forbidsSubsetting) {
+      this.uncut.add(family.name);
+      return this.#packed(font, reading);
+    }
+    const limits = letters === 'needed' ? use : null;
+    if (!needed) {
+      this.#smallest(waysOf(font, reading, limits, { characters: null, features: this.#features }));
+      return;
+    }
+    const parts =
+      file.unicodeRange === null
+        ? splitByScript(wanted)
+        : [{ script: file.script, unicodeRange: formatUnicodeRange(wanted) }];
+    for (const { script, unicodeRange } of parts) {
+      const name = parts.length > 1 ? script : file.script;
+      const part = { ...font, file: { ...file, script: name, unicodeRange } };
+      this.#smallest(
+        waysOf(part, reading, limits, { characters: unicodeRange, features: this.#features }),
+      );
+    }
+  }
+
+  /** Plans a file as it was taken in, but for weights that its face was not taken in for. */
+  addWhole(font: DeliveredFont): void {
+    const reading = this.#readingOf(font.file.sha256);
+    if (!reading) return this.#asItIs(font);
+    if (embeddingRights(reading.fsType).forbidsSubsetting) return this.#packed(font, reading);
+    this.#smallest(waysOf(font, reading, null, PACKED));
+  }
+
+  #readingOf(source: string): Reading | undefined {
+    const { readings } = this.evidence;
+    return Object.hasOwn(readings, source) ? readings[source] : undefined;
+  }
+
+  #packed(font: DeliveredFont, { format }: Reading): void {
+    const cut = format === 'woff2' ? null : PACKED;
+    this.#smallest([[{ ...font, source: font.file.sha256, cut }]]);
+  }
+
+  #asItIs(font: DeliveredFont): void {
+    this.#smallest([[{ ...font, source: font.file.sha256, cut: null }]]);
+  }
+
+  /** Takes the way of least bytes; the first until all of them are known, and of two as small. */
+  #smallest(ways: readonly Way[]): void {
+    const known = ways.map((way) => ({ way, bytes: way.map((file) => this.#bytesOf(file)) }));
+    for (const { source, cut } of ways.flat()) {
+      if (cut) this.wanted.set(madeKey(source, cut), { source, cut });
+    }
+    const settled = known.every(({ bytes }) => !bytes.includes(null));
+    const best = settled
+      ? known.reduce((least, one) => (sum(one.bytes) < sum(least.bytes) ? one : least))
+      : known[0];
+    best?.way.forEach((file, i) => {
+      this.files.push({
+        ...file,
+        bytes: settled ? (best.bytes[i] ?? null) : null,
+        purpose: purposeOf(file),
+      });
+    });
+  }
+
+  #bytesOf({ source, cut, file }: Way[number]): number | null {
+    return cut ? (this.evidence.made[madeKey(source, cut)] ?? null) : file.bytes;
+  }
 }
 
-/** The files that a site loads from the bundle, each with what is done to it and what it is for. */
-export const deliveryPlan = (
-  document: ProjectDocument,
-  evidence: DeliveryEvidence,
-): DeliveryPlan => ({ files: planned(deliveredFonts(document), evidence) });
+const sum = (bytes: readonly (number | null)[]): number =>
+  bytes.reduce<number>((total, one) => total + (one ?? 0), 0);
 
-/** The same for all of the case, in use or not: what each of its families would cost a site. */
-export const casePlan = (document: ProjectDocument, evidence: DeliveryEvidence): DeliveryPlan => ({
-  files: planned(caseFonts(document), evidence),
-});
+/**
+ * The files that a site loads from the bundle, each with what is done to it and what it is for: of each face
+ * that the site's text elements ask for, the characters, weights and points on other axes that it needs.
+ */
+export function deliveryPlan(document: ProjectDocument, evidence: DeliveryEvidence): DeliveryPlan {
+  const planner = new Planner(document, evidence);
+  for (const font of deliveredFonts(document)) planner.add(font);
+  return planner.plan;
+}
+
+/** All of the case as it was taken in, in use or not: what each of its families would cost a site at most. */
+export function casePlan(document: ProjectDocument, evidence: DeliveryEvidence): DeliveryPlan {
+  const planner = new Planner(document, evidence);
+  for (const font of caseFonts(document)) planner.addWhole(font);
+  return planner.plan;
+}
+
+/** The files that set Latin text: what nearly every page waits for. */
+export const firstFonts = ({ files }: Pick<DeliveryPlan, 'files'>): PlannedFile[] =>
+  files.filter(({ file }) => ['latin', 'all'].includes(file.script));
 
 /** Bytes of all files together; null while one has not been made. */
 export const totalBytes = (files: readonly Pick<PlannedFile, 'bytes'>[]): number | null =>
   files.reduce<number | null>(
-    (sum, { bytes }) => (sum === null || bytes === null ? null : sum + bytes),
+    (total, { bytes }) => (total === null || bytes === null ? null : total + bytes),
     0,
   );

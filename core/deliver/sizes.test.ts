@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { generate, parse, walk, type Rule } from 'css-tree';
 import { documentErrors } from '../change';
 import type { ProjectDocument, Scale } from '../document';
-import { fallbacksOf, seatedDocument } from '../testing/documents';
+import { fallbacksOf, plansOf, seatedDocument } from '../testing/documents';
 import { designTokens } from './designTokens';
 import { stylesheet } from './stylesheet';
 
@@ -37,12 +37,8 @@ function rules(css: string): { within: string; selector: string; body: string }[
 
 describe('sizes as they are delivered', () => {
   test('that change at one width stand twice, the second time under the width', () => {
-    const all = rules(
-      stylesheet(
-        project({ between: 'media', changeAt: 700 }),
-        fallbacksOf(project({ between: 'media', changeAt: 700 })),
-      ),
-    );
+    const changing = project({ between: 'media', changeAt: 700 });
+    const all = rules(stylesheet(changing, plansOf(changing)));
     const [first, second] = all.filter(({ body }) => body.includes('--size-up-1:'));
     expect(first).toMatchObject({ within: '' });
     expect(first?.body).toContain('--size-base: 1rem');
@@ -54,12 +50,12 @@ describe('sizes as they are delivered', () => {
   test('that are one at both ends are not repeated', () => {
     const { small } = seatedDocument().scale;
     const same = { between: 'media', large: { ...small, width: 1280 } } as const;
-    expect(stylesheet(project(same), fallbacksOf(project(same)))).not.toContain('@media');
+    expect(stylesheet(project(same), plansOf(project(same)))).not.toContain('@media');
   });
 
   test('that follow a container name what becomes one, and only then', () => {
     const document = project({ between: 'container', containers: ['article', 'aside'] });
-    const css = stylesheet(document, fallbacksOf(document));
+    const css = stylesheet(document, plansOf(document));
     expect(css).toMatch(/--size-base: clamp\(.*cqi.*\)/);
     expect(rules(css)).toContainEqual(
       expect.objectContaining({
@@ -68,11 +64,11 @@ describe('sizes as they are delivered', () => {
       }),
     );
     const viewport = project({ containers: ['article'] });
-    expect(stylesheet(viewport, fallbacksOf(viewport))).not.toMatch(/container-type|--size:/);
+    expect(stylesheet(viewport, plansOf(viewport))).not.toMatch(/container-type|--size:/);
   });
 
   test('on a grid have their lines rounded for each element with a size or a line height of its own', () => {
-    const css = stylesheet(project({ grid: 4 }), fallbacksOf(project({ grid: 4 })));
+    const css = stylesheet(project({ grid: 4 }), plansOf(project({ grid: 4 })));
     expect(css).toContain('--grid: 0.25rem');
     const rounded = rules(css).filter(({ body }) => body.includes('round('));
     expect(rounded.every(({ within }) => within.startsWith('@supports'))).toBe(true);
@@ -82,7 +78,7 @@ describe('sizes as they are delivered', () => {
     // The quotation has a size of its own, and the body’s line height.
     expect(of('blockquote')?.body).toContain('var(--style-body-line-height)*1em');
     expect(of('em,i,cite')).toBeUndefined();
-    expect(stylesheet(project({}), fallbacksOf(project({})))).not.toContain('--grid');
+    expect(stylesheet(project({}), plansOf(project({})))).not.toContain('--grid');
   });
 
   test('keep in the tokens what the format has no place for', () => {

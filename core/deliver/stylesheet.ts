@@ -14,7 +14,8 @@ import {
   voiceProperties,
   type CustomProperty,
 } from './customProperties';
-import { deliveredFonts, referencedFamilies } from './delivered';
+import { referencedFamilies } from './delivered';
+import type { SheetPlans } from './plans';
 import { changeWidth } from '../scale/sizeAt';
 import { widthOf } from '../scale/words';
 import { layeredRules, narrowTokens } from './elementRules';
@@ -77,7 +78,7 @@ const inWords = (names: readonly string[]): string =>
   names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`;
 
 /** `lettera.css`: faces, fallback faces, tokens and element rules, in that order, as far as the delivery has them. */
-export function stylesheet(document: ProjectDocument, fallback: FallbackPlan): string {
+export function stylesheet(document: ProjectDocument, { fallback, delivery }: SheetPlans): string {
   const { display, dark, form = 'whole' } = document.delivery;
   const names = otherNames(document);
   const title = comment(
@@ -91,7 +92,7 @@ export function stylesheet(document: ProjectDocument, fallback: FallbackPlan): s
       .map(({ stylesheet: address }) => `@import url(${cssString(address)});\n`)
       .join(''),
     comment('Web faces') +
-      deliveredFonts(document)
+      delivery.files
         .map((font) => webFaceRule(font, woff2Source(font.path), font.family.display ?? display))
         .join('\n'),
     ...(fallback.faces.length > 0

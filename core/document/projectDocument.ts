@@ -13,6 +13,7 @@ import {
   Max,
   MaxLength,
   Min,
+  MinLength,
 } from 'class-validator';
 import {
   IsKeyOrKeys,
@@ -31,14 +32,18 @@ import { Scale } from './scale';
 import { StyleProperties } from './styleProperties';
 import {
   FACE_CLASSES,
+  FEATURES_KEPT,
   FONT_DISPLAYS,
   GENERICS,
+  LETTERS_KEPT,
   RULE_WEIGHTS,
   SHEET_FORMS,
   SLANTS,
   type FaceClass,
   type FontDisplay,
   type Generic,
+  type FeaturesKept,
+  type LettersKept,
   type RuleWeight,
   type SheetForm,
   type Slant,
@@ -50,6 +55,9 @@ export const DOCUMENT_FORMAT = 1;
 const LANGUAGE = /^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$/;
 const CUSTOM_PROPERTY = /^--[A-Za-z0-9_-]{1,100}$/;
 const SHA256 = /^[0-9a-f]{64}$/;
+
+/** Most characters of copy that font files are cut to. */
+const LONGEST_COPY = 5000;
 
 /** One file of a face, as it was taken in: all of its characters, or one script's share of them. */
 export class FaceFile {
@@ -179,6 +187,13 @@ export class Family extends Placed {
   @MayBeLeftOut()
   @IsIn(FONT_DISPLAYS)
   display?: FontDisplay;
+
+  /** The only copy that it sets on the site, whose characters its files are cut to; all that the site needs when left out. */
+  @MayBeLeftOut()
+  @IsString()
+  @MinLength(1)
+  @MaxLength(LONGEST_COPY)
+  onlyFor?: string;
 
   /** Of a family by reference: who serves it, and what stands in for it. */
   @MayBeLeftOut()
@@ -386,6 +401,34 @@ export class Delivery {
     { key: CUSTOM_PROPERTY, most: 200 },
   )
   names?: Record<string, string>;
+
+  /** What the font files hold; what the site needs when left out. */
+  @MayBeLeftOut()
+  @IsIn(LETTERS_KEPT)
+  letters?: LettersKept;
+
+  /** Characters that they hold besides what the languages and the pages need. */
+  @MayBeLeftOut()
+  @IsString()
+  @MaxLength(LONGEST_COPY)
+  alsoLetters?: string;
+
+  /** The layout features that they keep; all when left out. */
+  @MayBeLeftOut()
+  @IsIn(FEATURES_KEPT)
+  features?: FeaturesKept;
+
+  /** Whether there are files for bold inside italics and italics inside bold, which no element asks for alone. */
+  @MayBeLeftOut()
+  @IsBoolean()
+  boldItalics?: boolean;
+
+  /** What all font files together are to stay under, bytes. */
+  @MayBeLeftOut()
+  @IsInt()
+  @Min(1)
+  @Max(1e9)
+  budget?: number;
 }
 
 /** Where a family stands: in the library, or in the case. */

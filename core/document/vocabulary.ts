@@ -19,6 +19,14 @@ export type FontDisplay = (typeof FONT_DISPLAYS)[number];
 export const SHEET_FORMS = ['whole', 'tokens', 'rules'] as const;
 export type SheetForm = (typeof SHEET_FORMS)[number];
 
+/** What the font files hold: what the site needs, or all that was taken in. */
+export const LETTERS_KEPT = ['needed', 'whole'] as const;
+export type LettersKept = (typeof LETTERS_KEPT)[number];
+
+/** The layout features that the font files keep: all, or those that a browser turns on and styles ask for. */
+export const FEATURES_KEPT = ['all', 'used'] as const;
+export type FeaturesKept = (typeof FEATURES_KEPT)[number];
+
 /**
  * How much weight the element rules carry: none, so that any rule of the site's own wins; that of their
  * selectors; or that and of four classes more.

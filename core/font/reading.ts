@@ -4,6 +4,7 @@ import { Blob, Face } from 'harfbuzzjs';
 import type { Instance } from './shape';
 import { tableAt, unpack, type FontFormat, type UnpackedFont } from './container';
 import { FontError } from './fontError';
+import { formatUnicodeRange } from '../css/unicodeRange';
 import type { FaceClass } from '../document/vocabulary';
 import { claimedClass } from './claimedClass';
 import { browserLineMetrics, type LineMetrics } from './lineMetrics';
@@ -59,6 +60,8 @@ export interface FaceReading {
   axes: Axis[];
   /** How many characters it maps, and how many glyphs it holds. */
   codePoints: number;
+  /** The characters that it maps, as a CSS `unicode-range`. */
+  characters: string;
   glyphs: number;
   /** Embedding rights, the OS/2 table's bit field. */
   fsType: number;
@@ -251,6 +254,7 @@ function readTables(
     }),
     axes,
     codePoints: characters.length,
+    characters: formatUnicodeRange(characters),
     glyphs: font.numGlyphs,
     licence: nameOf(face, NAME_IDS.licence),
     licenceUrl: nameOf(face, NAME_IDS.licenceUrl),

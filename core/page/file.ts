@@ -1,3 +1,4 @@
+export { charactersOf } from './charactersOf';
 export {
   readSite,
   type ReadFile,

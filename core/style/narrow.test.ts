@@ -4,7 +4,7 @@ import { marksOf } from '../check';
 import { stylesheet } from '../deliver';
 import { designTokens } from '../deliver/designTokens';
 import type { Patch, ProjectDocument } from '../document';
-import { fallbacksOf, seatedDocument } from '../testing/documents';
+import { fallbacksOf, plansOf, seatedDocument } from '../testing/documents';
 import {
   copiedCells,
   followPatch,
@@ -119,7 +119,7 @@ describe('on narrow screens marks', () => {
 describe('what is delivered', () => {
   test('holds what differs under a condition beside each element, and its tokens', () => {
     const document = narrowed('navigation', { weight: 640, case: 'uppercase' });
-    const css = stylesheet(document, fallbacksOf(document));
+    const css = stylesheet(document, plansOf(document));
     const condition = '@media not all and (min-width: 600px)';
     expect(css.split(condition)).toHaveLength(3);
     const [, tokens = '', rule = ''] = css.split(condition);
@@ -135,6 +135,6 @@ describe('what is delivered', () => {
   test('is as before where nothing differs', () => {
     const document = seatedDocument();
     const empty = changed([{ op: 'add', path: '/styles/lead/narrow', value: {} }]);
-    expect(stylesheet(empty, fallbacksOf(empty))).toBe(stylesheet(document, fallbacksOf(document)));
+    expect(stylesheet(empty, plansOf(empty))).toBe(stylesheet(document, plansOf(document)));
   });
 });

@@ -101,5 +101,5 @@ export const fallbacksOf = (document: ProjectDocument): FallbackPlan =>
 /** Both plans, of files that are delivered as they were taken in. */
 export const plansOf = (document: ProjectDocument): Plans => ({
   fallback: fallbacksOf(document),
-  delivery: deliveryPlan(document, { readings: {}, made: {} }),
+  delivery: deliveryPlan(document, { readings: {}, made: {}, copy: '' }),
 });

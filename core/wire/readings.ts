@@ -49,6 +49,7 @@ export const Reading = shapeOf<FaceReading>()(
     class: nullable(oneOf(FACE_CLASSES, 'The class that the file claims')),
     axes: list(Type.Object({ tag: text(), min: number(), default: number(), max: number() })),
     codePoints: integer('How many characters it maps'),
+    characters: text('The characters that it maps, as a CSS unicode-range'),
     glyphs: integer('How many glyphs it holds'),
     fsType: integer('Embedding rights, the bit field of OS/2'),
     licence: nullable(text()),

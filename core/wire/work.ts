@@ -54,6 +54,7 @@ export const DeliveryFile = Type.Union([
 
 export const DeliveryEvidence = Type.Object({
   made: byKey(integer(), 'Bytes of the files made so far, by source and cut'),
+  copy: text('Every character of the pages, each once'),
   failed: byKey(text(), 'Why others could not be made'),
 });
 

@@ -1,3 +1,4 @@
+import { PACKED, type Cut } from '@lettera/core/deliver';
 import { readFileSync } from 'node:fs';
 import { afterAll, beforeAll, describe, expect, jest, test } from '@jest/globals';
 import { unzipSync } from 'fflate';
@@ -49,8 +50,14 @@ describe('work in processes beside the server', () => {
 
   test('cuts a variable font to a range of weights, or to one, and it sets text as before', async () => {
     const whole = bytes(LITERATA);
-    const range = await jobs().derive({ bytes: whole, cut: { weights: [400, 700] } });
-    const one = await jobs().derive({ bytes: whole, cut: { weights: [650, 650] } });
+    const range = await jobs().derive({
+      bytes: whole,
+      cut: { ...PACKED, axes: { wght: [400, 700] } },
+    });
+    const one = await jobs().derive({
+      bytes: whole,
+      cut: { ...PACKED, axes: { wght: [650, 650] } },
+    });
     expect((await readFace(range)).axes).toMatchObject([{ tag: 'wght', min: 400, max: 700 }]);
     expect((await readFace(one)).axes).toEqual([]);
     expect(one.byteLength).toBeLessThan(range.byteLength);
@@ -62,9 +69,23 @@ describe('work in processes beside the server', () => {
     expect((await readFace(range)).codePoints).toBe((await readFace(whole)).codePoints);
   });
 
+  test('cuts a font to characters, with every feature that is to be kept', async () => {
+    const whole = bytes(LITERATA);
+    const derive = (more: Partial<Cut>) =>
+      jobs().derive({ bytes: whole, cut: { ...PACKED, ...more } });
+    const small = await derive({ characters: 'U+20, U+66, U+69, U+6C, U+61-63' });
+    expect((await readFace(small)).characters).toBe('U+20, U+61-63, U+66, U+69, U+6C');
+    const set = async (file: Uint8Array) => (await Shaper.open(file)).advance('fil cab');
+    expect(await set(small)).toBeCloseTo(await set(whole), 3);
+    const without = await derive({ characters: 'U+20, U+61-7A', features: ['kern'] });
+    const withAll = await derive({ characters: 'U+20, U+61-7A' });
+    expect(without.byteLength).toBeLessThan(withAll.byteLength);
+    expect((await readFace(small)).copyright).toBe((await readFace(whole)).copyright);
+  });
+
   test('packs what is no WOFF2, and it reads as before', async () => {
     const sfnt = (await unpack(bytes(GLOOCK))).sfnt;
-    const packed = await jobs().derive({ bytes: sfnt, cut: { weights: null } });
+    const packed = await jobs().derive({ bytes: sfnt, cut: PACKED });
     expect(detectFormat(packed)).toBe('woff2');
     const { bytes: _bytes, sha256: _hash, format: _format, ...before } = await readFace(sfnt);
     expect(await readFace(packed)).toMatchObject(before);
@@ -252,7 +273,7 @@ describe('fallback trials', () => {
 
 describe('a file that cannot be packed', () => {
   test('is told why, and what can be done; the next is packed', async () => {
-    const cut = { weights: null };
+    const cut = PACKED;
     await expect(jobs().derive({ bytes: new Uint8Array(600), cut })).rejects.toThrow(
       /could not be packed as WOFF2.*bring it as WOFF2/,
     );

@@ -120,6 +120,11 @@ export class Jobs {
     return this.#run('typeRules', request, { limit: SITE_LIMIT }) as Promise<TypeRules>;
   }
 
+  /** Every character that pages set, each once. */
+  pageCharacters(pages: { html: string; css: string }[]): Promise<string> {
+    return this.#run('pageCharacters', pages, { limit: SITE_LIMIT }) as Promise<string>;
+  }
+
   deliver(request: DeliverRequest): Promise<BundleFile[]> {
     return this.#run('deliver', request) as Promise<BundleFile[]>;
   }

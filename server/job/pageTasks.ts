@@ -1,6 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { SiteError, type TypeRules } from '@lettera/core/page';
 import {
+  charactersOf,
   readSite,
   rulesOfPage,
   siteFilesIn,
@@ -40,3 +41,7 @@ export interface RulesRequest {
 
 /** What the style sheets of a page do to type. */
 export const typeRules = ({ sheets, texts }: RulesRequest): TypeRules => rulesOfPage(sheets, texts);
+
+/** Every character that pages set, each once. */
+export const pageCharacters = (pages: { html: string; css: string }[]): string =>
+  charactersOf(pages);

@@ -7,6 +7,7 @@ import {
   type FontErrorReason,
   type Instance,
 } from '@lettera/core/font';
+import { parseUnicodeRange } from '@lettera/core/css';
 import { fontsIn, packAsWoff2, readFace } from '@lettera/core/font/file';
 import {
   classDrawn,
@@ -20,7 +21,9 @@ import { familySheet, measureFace } from '@lettera/core/measure/file';
 import { fallbackPlan, type FallbackTrials } from '@lettera/core/fallback';
 import {
   bundleFiles,
+  cutName,
   deliveryPlan,
+  PACKED,
   type BundleFile,
   type Cut,
   type DeliveryEvidence,
@@ -30,7 +33,7 @@ import { stylesheetFaults } from '@lettera/core/deliver/verify';
 import type { FaceClass, ProjectDocument } from '@lettera/core/document';
 
 export { tune } from './tuneTask';
-export { readPages, typeRules } from './pageTasks';
+export { pageCharacters, readPages, typeRules } from './pageTasks';
 
 /** A file to work on: its bytes, or where it lies, so that large ones need not pass through the server. */
 export type FontSource = Uint8Array | { path: string };
@@ -117,17 +120,27 @@ export interface DeriveRequest {
 /** Names that say whose a font is and under which terms (OpenType 1.9, "Name IDs"). */
 const KEPT_NAME_IDS = [0, 1, 2, 3, 4, 5, 6, 8, 9, 11, 12, 13, 14, 16, 17];
 
-/** Makes the file that is delivered: packed as WOFF2, its weights limited where the cut says so. */
+/** Makes the file that is delivered: packed as WOFF2, and cut as it says. */
 export async function derive({ bytes, cut }: DeriveRequest): Promise<Uint8Array> {
-  if (!cut.weights) return packAsWoff2(bytes);
-  const [min, max] = cut.weights;
-  return subsetFont(Buffer.from(bytes), undefined, {
+  const { axes, characters, features } = cut;
+  if (cutName(cut) === cutName(PACKED)) return packAsWoff2(bytes);
+  return subsetFont(Buffer.from(bytes), characters === null ? undefined : textOfRange(characters), {
     targetFormat: 'woff2',
-    keepAllGlyphs: true,
+    keepAllGlyphs: characters === null,
     preserveNameIds: KEPT_NAME_IDS,
-    variationAxes: { wght: min === max ? min : { min, max } },
+    ...(features ? { keepFeatures: [...features] } : {}),
+    variationAxes: Object.fromEntries(
+      Object.entries(axes).map(([tag, [min, max]]) => [tag, min === max ? min : { min, max }]),
+    ),
   });
 }
+
+/** Every character of a `unicode-range`, one after another. */
+const textOfRange = (range: string): string =>
+  parseUnicodeRange(range)
+    .flatMap(([from, to]) => Array.from({ length: to - from + 1 }, (_, i) => from + i))
+    .map((codePoint) => String.fromCodePoint(codePoint))
+    .join('');
 
 export interface DeliverRequest {
   document: ProjectDocument;

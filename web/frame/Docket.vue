@@ -63,7 +63,7 @@ const decisions = computed<Record<StageKey, Decision[]>>(() => {
   const families = Object.entries(document.case);
   const { small, large } = document.scale;
   const seated = Object.entries(document.voices).filter(([, { family }]) => family);
-  const { files } = plans.deliveryOf(document);
+  const { files } = plans.settledDelivery(document);
   const bytes = totalBytes(files);
   return {
     faces: [

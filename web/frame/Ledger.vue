@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Mark } from '@lettera/core/check';
 import {
+  firstFonts,
   loadTimes,
   preloadedFonts,
   referencedFamilies,
@@ -30,10 +31,11 @@ const open = ref<'files' | 'time' | 'shift' | 'marks' | null>(null);
 const figures = computed(() => {
   const document = allMarks.shown;
   if (!document) return null;
-  const fonts = plans.deliveryOf(document).files;
-  const firstFonts = fonts.filter(({ file }) => ['latin', 'all'].includes(file.script));
-  const css = new TextEncoder().encode(stylesheet(document, plans.fallbackOf(document))).length;
-  const firstBytes = totalBytes(firstFonts);
+  const delivery = plans.settledDelivery(document);
+  const fonts = delivery.files;
+  const fallback = plans.fallbackOf(document);
+  const css = new TextEncoder().encode(stylesheet(document, { fallback, delivery })).length;
+  const firstBytes = totalBytes(firstFonts(delivery));
   return {
     faces: new Set(fonts.map(({ face }) => face)).size,
     fonts,
@@ -41,7 +43,7 @@ const figures = computed(() => {
     bytes: totalBytes(fonts),
     css,
     firstBytes,
-    preloaded: preloadedFonts(document),
+    preloaded: preloadedFonts(document, delivery),
     times:
       firstBytes === null
         ? null

@@ -7,7 +7,7 @@ import {
   type ProjectDocument,
 } from '@lettera/core/document';
 import { ROLES, type Role } from '@lettera/core/pairing';
-import { totalBytes } from '@lettera/core/deliver';
+import { caseFonts, totalBytes } from '@lettera/core/deliver';
 import { marksOf } from '@lettera/core/check';
 import { facesWanted } from '@lettera/core/style';
 import { defineStore } from 'pinia';
@@ -59,8 +59,10 @@ export const useContenders = defineStore('contenders', () => {
       const faces = facesWanted(document, voice, row.faces);
       return pickedBytes(row.library, scriptsNeeded(document, row.library), faces).bytes;
     }
-    const files = plans.deliveryOf(document).files.filter((file) => file.familyKey === row.caseKey);
-    return totalBytes(files);
+    const files = caseFonts(document).filter((file) => file.familyKey === row.caseKey);
+    return totalBytes(
+      files.map(({ file }) => ({ bytes: plans.caseBytes.get(file.sha256) ?? null })),
+    );
   }
 
   const states = computed<ContenderState[]>(() =>

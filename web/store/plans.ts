@@ -1,5 +1,11 @@
-import { casePlan, deliveryPlan, type DeliveryPlan } from '@lettera/core/deliver';
-import type { ProjectDocument } from '@lettera/core/document';
+import {
+  casePlan,
+  deliveryPlan,
+  madeKey,
+  totalBytes,
+  type DeliveryPlan,
+} from '@lettera/core/deliver';
+import { onceFor, type ProjectDocument } from '@lettera/core/document';
 import { fallbackPlan, type FallbackPlan } from '@lettera/core/fallback';
 import { defineStore } from 'pinia';
 import { computed, shallowRef, watch } from 'vue';
@@ -15,18 +21,37 @@ export const usePlans = defineStore('plans', () => {
   const caseReadings = useCaseReadings();
   /** Bytes of the files that the server has made, by source and cut. */
   const made = shallowRef<Record<string, number>>({});
+  /** Every character of the pages, each once. */
+  const copy = shallowRef('');
   /** Why files could not be made, each reason once. */
   const failed = shallowRef<string[]>([]);
 
   const fallbackOf = (document: ProjectDocument): FallbackPlan =>
     fallbackPlan(document, fallbacks.trials);
 
-  const evidence = computed(() => ({ readings: caseReadings.readings, made: made.value }));
-  const deliveryOf = (document: ProjectDocument): DeliveryPlan =>
-    deliveryPlan(document, evidence.value);
+  const evidence = computed(() => ({
+    readings: caseReadings.readings,
+    made: made.value,
+    copy: copy.value,
+  }));
+  /** Made once for a document and what is known of its files. */
+  const planner = computed(() => {
+    const known = evidence.value;
+    return onceFor((document: ProjectDocument) => deliveryPlan(document, known));
+  });
+  const deliveryOf = (document: ProjectDocument): DeliveryPlan => planner.value(document);
+
+  /** The plan of what is shown; of the project as it is while bytes of what is only looked at are not known. */
+  function settledDelivery(shown: ProjectDocument): DeliveryPlan {
+    const plan = deliveryOf(shown);
+    const { document } = project;
+    return totalBytes(plan.files) === null && document && document !== shown
+      ? deliveryOf(document)
+      : plan;
+  }
 
   /**
-   * Bytes that a site loads of each file of the case, by its hash; null while it is being made. Of what is
+   * Bytes of each file of the case as it was taken in, by its hash: what it costs a site at most; null while it is being made. Of what is
    * only shown nothing is said: what rests on this must not change while something is pointed at.
    */
   const caseBytes = computed(() => {
@@ -38,13 +63,15 @@ export const usePlans = defineStore('plans', () => {
   /** What is to be made for the stored document, and has not been. */
   const missing = computed(() => {
     const document = project.stored?.document;
-    return document
-      ? casePlan(document, evidence.value)
-          .files.filter(({ bytes }) => bytes === null)
-          .map(({ source, cut }) => `${source} ${JSON.stringify(cut)}`)
-          .join()
-      : '';
+    if (!document) return '';
+    return [deliveryPlan, casePlan]
+      .flatMap((planOf) => planOf(document, evidence.value).wanted)
+      .map(({ source, cut }) => madeKey(source, cut))
+      .filter((key) => !Object.hasOwn(made.value, key))
+      .join('\n');
   });
+  /** The pages that the copy was read from. */
+  const pages = computed(() => Object.keys(project.stored?.document.pages ?? {}).join());
 
   async function load(): Promise<void> {
     const { id } = project;
@@ -53,6 +80,7 @@ export const usePlans = defineStore('plans', () => {
       const known = await api.deliveryEvidence(id);
       if (id !== project.id) return;
       made.value = known.made;
+      copy.value = known.copy;
       failed.value = [...new Set(Object.values(known.failed))];
     } catch {
       // Bytes are left out until the next file has been made.
@@ -63,10 +91,12 @@ export const usePlans = defineStore('plans', () => {
     () => project.id,
     () => {
       made.value = {};
+      copy.value = '';
       failed.value = [];
     },
   );
+  watch([() => project.id, pages], () => void load(), { immediate: true });
   watch([missing, () => project.progress.packing?.done], ([wanted]) => wanted && void load());
 
-  return { fallbackOf, deliveryOf, caseBytes, failed };
+  return { fallbackOf, deliveryOf, settledDelivery, caseBytes, failed };
 });

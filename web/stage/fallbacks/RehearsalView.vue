@@ -1,7 +1,13 @@
 <script setup lang="ts">
 import { FONT_DISPLAYS, type FontDisplay, type ProjectDocument } from '@lettera/core/document';
 import { FALLBACK_WAYS, type FallbackWay } from '@lettera/core/fallback';
-import { loadTimes, STATED_CONNECTION, stylesheet, totalBytes } from '@lettera/core/deliver';
+import {
+  firstFonts,
+  loadTimes,
+  STATED_CONNECTION,
+  stylesheet,
+  totalBytes,
+} from '@lettera/core/deliver';
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
 import { urls } from '../../api/client';
 import ChoiceSet from '../../control/ChoiceSet.vue';
@@ -27,14 +33,13 @@ const plans = usePlans();
 const fallbacks = useFallbacks();
 const fontUrl = useFontUrl();
 
-const fonts = computed(() => plans.deliveryOf(props.document).files);
+const delivery = computed(() => plans.deliveryOf(props.document));
 const times = computed(() => {
-  const first = totalBytes(
-    fonts.value.filter(({ file }) => ['latin', 'all'].includes(file.script)),
-  );
+  const first = totalBytes(firstFonts(delivery.value));
   if (first === null) return null;
+  const fallback = plans.fallbackOf(props.document);
   const css = new TextEncoder().encode(
-    stylesheet(props.document, plans.fallbackOf(props.document)),
+    stylesheet(props.document, { fallback, delivery: delivery.value }),
   ).length;
   return loadTimes(STATED_CONNECTION, { stylesheetBytes: css, fontBytes: first });
 });

@@ -1,0 +1,104 @@
+import type { Face, ProjectDocument } from '../document/projectDocument';
+import { onceFor } from '../document/once';
+import { narrowDocument } from '../style/narrow';
+import { PROPERTIES, settingsIn } from '../document/property';
+import { matchFace } from '../style/faceMatch';
+import { resolveElement, type ResolvedStyle } from '../style/resolve';
+import { stepByNumber, stepsOf } from '../scale/steps';
+import { voiceRequests } from '../style/usage';
+
+/** What the site's text elements ask of a face. */
+export interface FaceUse {
+  /** The weights that it shows, lightest first. */
+  weights: readonly number[];
+  /** Whether it is slanted by its own axis or by the browser for an italic that is not there. */
+  slanted: boolean;
+  /** Least and most size that it is set at where it is drawn for its size, px; null where it never is. */
+  sizes: readonly [least: number, most: number] | null;
+  /** Points on other axes that styles set, by tag; null among them is the axis as the file has it. */
+  points: ReadonlyMap<string, ReadonlySet<number | null>>;
+}
+
+class Gathered {
+  readonly weights = new Set<number>();
+  readonly points = new Map<string, Set<number | null>>();
+  readonly sizes: number[] = [];
+  slanted = false;
+  /** How many requests there were, and how many set each axis. */
+  asked = 0;
+  readonly setAxes = new Map<string, number>();
+
+  add(
+    { scale }: ProjectDocument,
+    { step, opticalSize, axes }: Pick<ResolvedStyle, 'step' | 'opticalSize' | 'axes'>,
+  ): void {
+    this.asked++;
+    if (opticalSize.value !== 'none') {
+      const { small, large } = stepByNumber(scale, step.value);
+      this.sizes.push(small, large);
+    }
+    const { values } = PROPERTIES.axes;
+    for (const [tag, point] of settingsIn(axes.value, values) ?? []) {
+      const points = this.points.get(tag) ?? new Set<number | null>();
+      this.points.set(tag, points.add(point));
+      this.setAxes.set(tag, (this.setAxes.get(tag) ?? 0) + 1);
+    }
+  }
+
+  get use(): FaceUse {
+    for (const [tag, times] of this.setAxes) {
+      if (times < this.asked) this.points.get(tag)?.add(null);
+    }
+    return {
+      weights: [...this.weights].sort((a, b) => a - b),
+      slanted: this.slanted,
+      sizes: this.sizes.length > 0 ? [Math.min(...this.sizes), Math.max(...this.sizes)] : null,
+      points: this.points,
+    };
+  }
+}
+
+/**
+ * What the text elements ask of each face of the case at any width, by §5.2 of CSS Fonts 4; a face that
+ * none asks for is left out. Bold inside italics counts where the delivery has it.
+ */
+export const faceUses = onceFor((document: ProjectDocument): ReadonlyMap<Face, FaceUse> => {
+  const gathered = new Map<Face, Gathered>();
+  const of = (face: Face): Gathered => {
+    const known = gathered.get(face) ?? new Gathered();
+    gathered.set(face, known);
+    return known;
+  };
+  const facesOf = (voice: string | null): readonly Face[] => {
+    const family = document.case[document.voices[voice ?? '']?.family ?? ''];
+    return family?.faces ?? [];
+  };
+  for (const at of new Set([document, narrowDocument(document)])) {
+    for (const key of Object.keys(at.elements)) {
+      const resolved = resolveElement(at, key);
+      const slant = resolved.slant.value;
+      const match = matchFace(facesOf(resolved.voice.value), {
+        weight: resolved.weight.value,
+        slant,
+      });
+      if (!match) continue;
+      const use = of(match.face);
+      use.weights.add(match.weight);
+      use.slanted ||= slant !== 'normal';
+      use.add(at, resolved);
+    }
+  }
+  if (document.delivery.boldItalics) {
+    for (const voice of Object.keys(document.voices)) {
+      for (const request of voiceRequests(document, voice)) {
+        const match = matchFace(facesOf(voice), request);
+        if (!match) continue;
+        const use = of(match.face);
+        use.weights.add(match.weight);
+        // In text of any size.
+        for (const { small, large } of stepsOf(document.scale)) use.sizes.push(small, large);
+      }
+    }
+  }
+  return new Map([...gathered].map(([face, one]) => [face, one.use]));
+});

@@ -1,0 +1,31 @@
+import { describe, expect, test } from '@jest/globals';
+import { charactersOf } from './charactersOf';
+
+const of = (html: string, css = '') => charactersOf([{ html, css }]);
+
+describe('the characters of pages', () => {
+  test('are those of their text, each once, entities read', () => {
+    expect(of('<p>Ægir &amp; Rán &alpha;</p><p>Rán</p>')).toBe(' &RginrÆáα');
+  });
+
+  test('are those of fields, choices and pictures', () => {
+    expect(of('<input placeholder="å" value="ß"><option label="φ"><img alt="Þ" title="Q">')).toBe(
+      'Þßåφ',
+    );
+  });
+
+  test('are none of scripts, styles, comments and names', () => {
+    expect(of('<title>T</title><script>"Ω"</script><style>p{}</style><!--Ж--><i class="x">b')).toBe(
+      'b',
+    );
+  });
+
+  test('are those that style sheets set', () => {
+    expect(of('', 'q::before { content: "\\2192 \\41"; } li::marker { content: "★" }')).toBe('→★');
+    expect(of('', '\\110000 \\d800')).toBe('');
+  });
+
+  test('end with pages nested deeper than the stack would bear', () => {
+    expect(of(`${'<div>'.repeat(400)}x`)).toBe('x');
+  });
+});
