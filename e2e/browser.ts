@@ -116,7 +116,7 @@ export async function atRest<P extends { x: number; y: number }>(
 /** The box of an element on the screen, px, once it has come to rest. */
 export const boxAtRest = (page: Page, selector: string) =>
   atRest(async () => {
-    const box = await (await page.waitForSelector(selector, { visible: true }))?.boundingBox();
+    const box = await (await page.waitForSelector(selector))?.boundingBox();
     if (!box) throw new Error(`${selector} is not to be seen`);
     return box;
   });
@@ -225,7 +225,12 @@ export async function press(page: Page, name: string, within = 'body'): Promise<
       const control = await page.locator(selector).waitHandle();
       const heard = await control.evaluateHandle((node) => {
         const record = { clicked: false };
-        node.addEventListener('click', () => (record.clicked = true), { capture: true });
+        const note = ({ target }: Event) => {
+          if (node.contains(target as Node) || (target as Node).contains(node)) {
+            record.clicked = true;
+          }
+        };
+        document.addEventListener('click', note, { capture: true });
         return record;
       });
       await page.locator(selector).click();

@@ -192,7 +192,9 @@ test('a face that no style asks for is marked, and a face that shows for want of
   ];
   document.case['archivo'] = family('Archivo', faces, { class: 'sans-serif', place: 2 });
   const told = marks(document, 'unused-face').map(({ message }) => message);
-  expect(told).toEqual(['Archivo 900: no style asks for it, so it is in the bundle for nothing.']);
+  expect(told).toEqual(['Archivo 900: no style asks for it, so it is left out of the bundle.']);
+  document.delivery.letters = 'whole';
+  expect(marks(document, 'unused-face')[0]?.message).toContain('it is in the bundle for nothing');
   document.case['archivo'] = family('Archivo', [face('normal', 100)], { place: 2 });
   expect(marks(document, 'unused-face')).toEqual([]);
 });

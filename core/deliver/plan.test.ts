@@ -172,6 +172,10 @@ describe('the characters of a file', () => {
   test('are only those that the file has', () => {
     const has = { ...readings, [UPRIGHT]: { ...VARIABLE, axes: [], characters: 'U+41-5A' } };
     expect(range(UPRIGHT, undefined, { readings: has })).toBe('U+41-5A');
+    // It has no other that could be left out.
+    expect(cutOf(UPRIGHT, undefined, { readings: has })).toBeNull();
+    const more = { ...has, [UPRIGHT]: { ...VARIABLE, axes: [], characters: 'U+41-5A, U+2603' } };
+    expect(cutOf(UPRIGHT, undefined, { readings: more })?.characters).toBe('U+41-5A');
   });
 
   test('are all where all is kept, and where a language’s letters are not known', () => {

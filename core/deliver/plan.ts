@@ -126,9 +126,9 @@ class Planner {
     for (const { script, unicodeRange } of parts) {
       const name = parts.length > 1 ? script : file.script;
       const part = { ...font, file: { ...file, script: name, unicodeRange } };
-      this.#smallest(
-        waysOf(part, reading, limits, { characters: unicodeRange, features: this.#features }),
-      );
+      // Where it has no other, there is none to leave out.
+      const characters = unicodeRange === reading.characters ? null : unicodeRange;
+      this.#smallest(waysOf(part, reading, limits, { characters, features: this.#features }));
     }
   }
 

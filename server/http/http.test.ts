@@ -578,6 +578,7 @@ describe('what is delivered', () => {
 
   test('the bundle holds what the plan lists, byte for byte', async () => {
     const id = await seatedProject();
+    await patch(id, 3, [{ op: 'add', path: '/delivery/letters', value: 'whole' }]).expect(200);
     const { body: plan } = await api().get(`/api/v1/projects/${id}/delivery`).expect(200);
     const { body, headers } = await api()
       .get(`/api/v1/projects/${id}/bundle.zip`)
