@@ -7,7 +7,7 @@ import type { Browser, Page } from 'puppeteer-core';
 import type { ProjectDocument } from '@lettera/core/document';
 import type { DeliveryFile } from '@lettera/core/wire';
 import { violationsOn } from './axe';
-import { eventually, launchBrowser, newPage, press, proofFrame } from './browser';
+import { eventually, fill, launchBrowser, newPage, press, proofFrame } from './browser';
 import { startLettera, type RunningLettera } from './lettera';
 import { ask, changeProject } from './project';
 
@@ -50,6 +50,7 @@ beforeEach(async () => {
 const choose = (choice: string, of: string) => press(page, choice, `[aria-label="${of}"]`);
 
 test('the style sheet holds what is chosen, with rules of the weight that is chosen, which is warned of', async () => {
+  await choose('Style sheet', 'Views');
   await choose('Faces and tokens', 'What the style sheet holds');
   await stored(({ delivery }) => delivery.form === 'tokens');
   expect(await fileOf('lettera.css')).not.toContain(':where(');
@@ -80,6 +81,66 @@ test('the style sheet holds what is chosen, with rules of the weight that is cho
   await choose('None', 'Weight of its rules');
   await stored(({ delivery }) => delivery.weight === 'none');
   expect(await violationsOn(page, 'Deliver')).toEqual([]);
+  expect(errors).toEqual([]);
+});
+
+test('font files hold what the site needs, weigh against a budget, and say what would be saved', async () => {
+  await choose('Fonts', 'Views');
+  const bars = () =>
+    page.$$eval('.bars tr', (rows) =>
+      rows.map((row) => [...row.children].map((cell) => cell.textContent?.trim() ?? '')),
+    );
+  const fonts = async () =>
+    (await ask<DeliveryFile[]>(lettera, `${api}/delivery`)).filter(({ kind }) => kind === 'font');
+  const bytes = async () => (await fonts()).reduce((sum, file) => sum + file.bytes, 0);
+  const whole = `${((await bytes()) / 1000).toFixed(1)} KB`;
+  await eventually(bars, ([all]) => all?.[2] === whole);
+  expect((await bars()).map(([name]) => name)).toContain('Literata 400 italic, greek');
+  // Every letter of the site's languages and pages, every style and feature: calculations of the sample.
+  expect(await bytes()).toBeLessThan(115_000);
+  await choose('Script', 'Counted by');
+  expect((await bars()).map(([name]) => name)).toEqual(['All font files', 'latin', 'greek']);
+  await fill(page, 'Budget, KB', '60');
+  await page.waitForSelector('::-p-text(over the budget of 60.0 KB)');
+
+  await press(page, 'Work it out');
+  await page.waitForSelector('::-p-aria(Work it out again[role="button"])');
+  const savings = '[aria-label="What would be saved"]';
+  const says = await page.$$eval(`${savings} li`, (all) => all.map((node) => node.textContent));
+  const greek = says.find((text) => text?.includes('No greek of its own'));
+  const [, saved = ''] = /saves ([\d.]+) KB/.exec(greek ?? '') ?? [];
+  const before = await bytes();
+  await press(page, 'Do it: No greek of its own: it shows in the fallback', savings);
+  await stored(({ case: families }) =>
+    Object.values(families).every(({ faces }) =>
+      faces.every(({ files }) => files.every(({ script }) => script !== 'greek')),
+    ),
+  );
+  expect((before - (await bytes())) / 1000).toBeCloseTo(Number(saved), 1);
+  await page.waitForSelector('::-p-text(The project has changed since)');
+  expect(await violationsOn(page, 'Fonts')).toEqual([]);
+  await press(page, 'Undo');
+  await stored(({ case: families }) =>
+    Object.values(families).some(({ faces }) =>
+      faces.some(({ files }) => files.some(({ script }) => script === 'greek')),
+    ),
+  );
+
+  // A family for one word alone has the characters of that word.
+  const only = await page.waitForSelector('::-p-aria(Bricolage Grotesque for this copy alone)');
+  await only?.click();
+  await page.keyboard.type('Tarnholm');
+  await page.keyboard.press('Enter');
+  await stored((document) => document.case['bricolage-grotesque']?.onlyFor === 'Tarnholm');
+  const css = await fileOf('lettera.css');
+  expect(css).toContain(
+    'unicode-range: U+20, U+41, U+48, U+4C-4F, U+52, U+54, U+61, U+68, U+6C-6F, U+72, U+74;',
+  );
+  await press(page, 'Undo');
+  await choose('All that was taken in', 'What the font files hold');
+  await stored(({ delivery }) => delivery.letters === 'whole');
+  expect(await bytes()).toBeGreaterThan(250_000);
+  await press(page, 'Undo');
   expect(errors).toEqual([]);
 });
 

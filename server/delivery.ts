@@ -6,6 +6,7 @@ import {
   cutName,
   deliveredFonts,
   deliveryPlan,
+  totalBytes,
   type DeliveryEvidence,
   type LicenceTexts,
 } from '@lettera/core/deliver';
@@ -109,6 +110,13 @@ export class Deliveries {
   async makeFiles(project: Pick<Project, 'id' | 'document'>): Promise<void> {
     await this.#make(project, deliveryPlan);
     await this.#make(project, casePlan);
+  }
+
+  /** Bytes of all the font files that a document would deliver, each made for it. */
+  async bytesOf(project: Pick<Project, 'id' | 'document'>): Promise<number> {
+    await this.#make(project, deliveryPlan);
+    const { files } = deliveryPlan(project.document, await this.evidence(project));
+    return totalBytes(files) ?? 0;
   }
 
   async #make(project: Pick<Project, 'id' | 'document'>, planOf: typeof casePlan): Promise<void> {

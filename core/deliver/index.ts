@@ -38,6 +38,7 @@ export {
   type PlannedFile,
 } from './plan';
 export type { Plans } from './plans';
+export { FIGURES, reductionsOf, type Reduction } from './reductions';
 export { readTokens, type ReadTokens, type Unused } from './reading/readTokens';
 export { TokensError } from './reading/tokenTree';
 export { changedSizes, stylesheet } from './stylesheet';

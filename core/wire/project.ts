@@ -1,10 +1,15 @@
 import { Type, type Static } from '@sinclair/typebox';
 import {
   BETWEENS,
+  FEATURES_KEPT,
+  FONT_DISPLAYS,
+  LETTERS_KEPT,
   MOST_STEPS,
   NAMINGS,
   ROUNDINGS,
+  RULE_WEIGHTS,
   SCALE_BOUNDS,
+  SHEET_FORMS,
   type Patch,
   type ProjectDocument,
   type Scale,
@@ -45,6 +50,20 @@ export const Project = Type.Object({
   foundry: nullable(Type.Object({ allowedAt: text(), allowedBy: text() })),
 });
 
+const DeliveryShape = Type.Object({
+  layer: nullable(text('Cascade layer of the element rules')),
+  display: oneOf(FONT_DISPLAYS),
+  dark: boolean('Whether dark colours are delivered'),
+  form: Type.Optional(oneOf(SHEET_FORMS, 'What the style sheet holds')),
+  weight: Type.Optional(oneOf(RULE_WEIGHTS, 'Weight of its element rules')),
+  names: Type.Optional(byKey(text(), 'Tokens by the names that a site reads')),
+  letters: Type.Optional(oneOf(LETTERS_KEPT, 'What the font files hold')),
+  alsoLetters: Type.Optional(text('Characters that they hold besides')),
+  features: Type.Optional(oneOf(FEATURES_KEPT, 'Layout features that they keep')),
+  boldItalics: Type.Optional(boolean('Whether bold inside italics has files of its own')),
+  budget: Type.Optional(integer('What all font files are to stay under, bytes')),
+});
+
 /** Parts of a document are validated by its own classes; here stands what they are for. */
 export const Document = Type.Object(
   {
@@ -63,8 +82,11 @@ export const Document = Type.Object(
     pages: Type.Optional(byKey(Type.Unknown(), 'Pages of the site’s own')),
     typed: Type.Optional(byKey(Type.Unknown(), 'Text typed into pages')),
     elements: byKey(Type.Unknown()),
+    narrowBelow: Type.Optional(
+      integer('Viewport width under which styles are set as for narrow screens, CSS px'),
+    ),
     aside: Type.Optional(byKey(text(), 'Why marks are set aside')),
-    delivery: Type.Object({ layer: nullable(text()), display: text(), dark: boolean() }),
+    delivery: DeliveryShape,
   },
   {
     description:

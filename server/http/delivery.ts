@@ -7,11 +7,14 @@ import {
   type LocalReading,
 } from '@lettera/core/fallback';
 import { applyChange } from '@lettera/core/change';
+import type { Patch, ProjectDocument } from '@lettera/core/document';
 import type { Project } from '@lettera/core/wire';
 import type { Services } from '../services';
 import { Problem } from './problem';
 import { projectOf } from './requests';
 
+/** Changes whose bytes are told at once. */
+const MOST_CHANGES = 40;
 /** Readings that are taken at once: the styles of one local font, and some. */
 const MOST_READINGS = 20;
 
@@ -35,6 +38,16 @@ export function deliveryRoutes(
   const { projects, fonts, tuner, deliveries, delivered, localReadings } = services;
   const router = Router();
 
+  /** @throws Problem 400 for a document with a file that the project has not taken in */
+  const refuseUnknownFonts = async (id: string, document: ProjectDocument): Promise<void> => {
+    const hashes = Object.values(document.case).flatMap(({ faces }) =>
+      faces.flatMap(({ files }) => files.map(({ sha256 }) => sha256)),
+    );
+    if ((await fonts.missingFrom(id, hashes)).length > 0) {
+      throw new Problem('bad-request', 'The change names a font file that was not taken in.');
+    }
+  };
+
   router.get('/projects/:id/fallbacks', async (request, response) => {
     const { id, document } = await projectOf(projects, request);
     response.json(await tuner.trials(id, document));
@@ -44,12 +57,7 @@ export function deliveryRoutes(
   router.post('/projects/:id/fallbacks', async (request, response) => {
     const { id, document } = await projectOf(projects, request);
     const changed = applyChange(document, request.body).document;
-    const hashes = Object.values(changed.case).flatMap(({ faces }) =>
-      faces.flatMap(({ files }) => files.map(({ sha256 }) => sha256)),
-    );
-    if ((await fonts.missingFrom(id, hashes)).length > 0) {
-      throw new Problem('bad-request', 'The change names a font file that was not taken in.');
-    }
+    await refuseUnknownFonts(id, changed);
     response.json(await tuner.trials(id, changed));
   });
 
@@ -111,6 +119,22 @@ export function deliveryRoutes(
       });
     }
     response.json({ made, failed, copy });
+  });
+
+  /** Bytes of the font files after each of several changes, none of which is made. */
+  router.post('/projects/:id/delivery/bytes', async (request, response) => {
+    const { id, document } = await projectOf(projects, request);
+    const changes: unknown = request.body;
+    if (!Array.isArray(changes) || changes.length > MOST_CHANGES) {
+      throw new Problem('bad-request', `Give a list of at most ${MOST_CHANGES} changes.`);
+    }
+    const bytes: number[] = [];
+    for (const patch of changes) {
+      const changed = applyChange(document, patch as Patch).document;
+      await refuseUnknownFonts(id, changed);
+      bytes.push(await deliveries.bytesOf({ id, document: changed }));
+    }
+    response.json(bytes);
   });
 
   const sendBundle = async (response: Response, project: Project): Promise<void> => {

@@ -553,6 +553,14 @@ export const openApi = {
         responses: { 200: answer('Files made', ref('DeliveryEvidence')), ...problems(404, 409) },
       },
     },
+    '/projects/{id}/delivery/bytes': {
+      parameters: [project],
+      post: {
+        summary: 'Bytes of the font files after each of several changes, none of which is made',
+        requestBody: { content: json(list(ref('Patch'))) },
+        responses: { 200: answer('Bytes', list(integer)), ...problems(400, 404, 409, 422) },
+      },
+    },
     '/projects/{id}/bundle.zip': {
       parameters: [project],
       get: {

@@ -163,6 +163,9 @@ export const api = {
     sendJson<MeasuredLocal[]>('POST', `${project(id)}/local-fonts`, readings),
   twins: () => get<TwinScripts>('/local-fonts'),
   delivery: (id: string) => get<DeliveryFile[]>(`${project(id)}/delivery`),
+  /** Bytes of the font files after each of several changes, none of which is made. */
+  bytesAfter: (id: string, changes: Patch[], signal?: AbortSignal) =>
+    sendJson<number[]>('POST', `${project(id)}/delivery/bytes`, changes, {}, signal),
   /** Deliveries that were taken away, newest first. */
   deliveries: (id: string) => get<MadeDelivery[]>(`${project(id)}/deliveries`),
   keepDelivery: (id: string) => sendJson<MadeDelivery>('POST', `${project(id)}/deliveries`, {}),

@@ -2,6 +2,7 @@
 import { computed, ref, shallowRef, watch } from 'vue';
 import type { DeliveryFile, MadeDelivery } from '@lettera/core/wire';
 import DoButton from '../../control/DoButton.vue';
+import ViewTabs from '../../control/ViewTabs.vue';
 import { api, urls } from '../../api/client';
 import { count, kilobytes } from '../../control/figures';
 import StandIns from '../../proof/StandIns.vue';
@@ -10,6 +11,7 @@ import { useProject } from '../../store/project';
 import StageHeader from '../StageHeader.vue';
 import CodeView from './CodeView.vue';
 import OtherNames from './OtherNames.vue';
+import FontsView from './FontsView.vue';
 import SheetChoices from './SheetChoices.vue';
 import SinceDelivered from './SinceDelivered.vue';
 import TokensFile from './TokensFile.vue';
@@ -21,6 +23,14 @@ const files = shallowRef<DeliveryFile[]>([]);
 const state = ref<'loading' | 'ready' | 'failed'>('loading');
 const message = ref('');
 const path = ref('lettera.css');
+
+type View = 'files' | 'fonts' | 'sheet';
+const VIEWS: { value: View; label: string }[] = [
+  { value: 'files', label: 'Files' },
+  { value: 'fonts', label: 'Fonts' },
+  { value: 'sheet', label: 'Style sheet' },
+];
+const view = ref<View>('files');
 
 /** Files that say they may not be delivered. */
 const forbidden = computed(() =>
@@ -60,6 +70,7 @@ async function keep(): Promise<void> {
 
 <template>
   <StageHeader title="Deliver">
+    <template #views><ViewTabs v-model="view" label="Views" :views="VIEWS" /></template>
     <template #actions>
       <OtherNames v-if="project.document?.delivery.form !== 'rules'" />
       <TokensFile />
@@ -67,8 +78,9 @@ async function keep(): Promise<void> {
     Files that a site can use as they are: fonts, one style sheet, tokens for other tools, and a
     specimen.
   </StageHeader>
-  <SheetChoices v-if="project.document" />
-  <p v-if="state === 'failed'" class="refused" role="alert">
+  <SheetChoices v-if="view === 'sheet' && project.document" />
+  <FontsView v-else-if="view === 'fonts' && project.document" :document="project.document" />
+  <p v-else-if="state === 'failed'" class="refused" role="alert">
     {{ message }} <DoButton @click="load">Try again</DoButton>
   </p>
   <p v-else-if="state === 'loading'" class="loading quiet" role="status">

@@ -1,0 +1,183 @@
+<script setup lang="ts">
+import { totalBytes } from '@lettera/core/deliver';
+import {
+  siteName,
+  type FeaturesKept,
+  type LettersKept,
+  type ProjectDocument,
+} from '@lettera/core/document';
+import InputText from 'primevue/inputtext';
+import { computed, ref } from 'vue';
+import ChoiceSet from '../../control/ChoiceSet.vue';
+import NumberField from '../../control/NumberField.vue';
+import OnOff from '../../control/OnOff.vue';
+import { usePlans } from '../../store/plans';
+import { useProject } from '../../store/project';
+import ByteBars from './ByteBars.vue';
+import { byteGroups, GROUPINGS, leftOutLines, type Grouping } from './fontsView';
+import SavingsList from './SavingsList.vue';
+
+/** What the font files hold, what they weigh against a budget, and what would make them lighter. */
+const props = defineProps<{ document: ProjectDocument }>();
+const project = useProject();
+const plans = usePlans();
+
+const delivery = computed(() => props.document.delivery);
+const plan = computed(() => plans.settledDelivery(props.document));
+const by = ref<Grouping>('file');
+const groups = computed(() => byteGroups(props.document, plan.value, by.value));
+const bytes = computed(() => totalBytes(plan.value.files));
+const leftOut = computed(() => leftOutLines(plan.value));
+const families = computed(() => {
+  const keys = [...plan.value.files, ...plan.value.leftOut].map(({ familyKey }) => familyKey);
+  return [...new Set(keys)].flatMap((key) => {
+    const family = props.document.case[key];
+    return family ? [{ key, name: siteName(family), onlyFor: family.onlyFor ?? '' }] : [];
+  });
+});
+
+type Delivery = ProjectDocument['delivery'];
+const set = <K extends keyof Delivery>(member: K, value: Delivery[K]): boolean =>
+  project.change([{ op: 'add', path: `/delivery/${member}`, value }]);
+
+const LETTERS: { value: LettersKept; label: string }[] = [
+  { value: 'needed', label: 'What the site needs' },
+  { value: 'whole', label: 'All that was taken in' },
+];
+const FEATURES: { value: FeaturesKept; label: string }[] = [
+  { value: 'all', label: 'All' },
+  { value: 'used', label: 'Those in use' },
+];
+
+function setText(event: Event, path: string, before: string): void {
+  const field = event.target as HTMLInputElement;
+  const { value } = field;
+  if (value === before) return;
+  const taken =
+    value === ''
+      ? project.change([{ op: 'remove', path }])
+      : project.change([{ op: 'add', path, value }]);
+  if (!taken) field.value = before;
+}
+const KILO = 1000;
+</script>
+
+<template>
+  <section class="settings" aria-label="What the font files hold">
+    <div class="field">
+      <span class="quiet">They hold</span>
+      <ChoiceSet
+        label="What the font files hold"
+        :choices="LETTERS"
+        :model-value="delivery.letters ?? 'needed'"
+        @update:model-value="set('letters', $event)"
+      />
+    </div>
+    <div class="field">
+      <span class="quiet">Layout features</span>
+      <ChoiceSet
+        label="Layout features that they keep"
+        :choices="FEATURES"
+        :model-value="delivery.features ?? 'all'"
+        @update:model-value="set('features', $event)"
+      />
+    </div>
+    <template v-if="delivery.letters !== 'whole'">
+      <label class="field">
+        <span class="quiet">These letters too</span>
+        <InputText
+          :model-value="delivery.alsoLetters ?? ''"
+          size="small"
+          placeholder="none"
+          maxlength="5000"
+          class="letters"
+          @change="setText($event, '/delivery/alsoLetters', delivery.alsoLetters ?? '')"
+        />
+      </label>
+      <label v-for="{ key, name, onlyFor } in families" :key="key" class="field">
+        <span class="quiet">{{ name }} for this copy alone</span>
+        <InputText
+          :model-value="onlyFor"
+          size="small"
+          placeholder="all of the site’s"
+          maxlength="5000"
+          class="letters"
+          @change="setText($event, `/case/${key}/onlyFor`, onlyFor)"
+        />
+      </label>
+      <OnOff
+        label="Bold inside italics, which browsers thicken otherwise"
+        :model-value="delivery.boldItalics ?? false"
+        @update:model-value="set('boldItalics', $event)"
+      />
+    </template>
+    <p v-if="plan.uncut.length" role="status" class="warning">
+      {{ plan.uncut.join(' and ') }}: the file forbids being cut to some of its characters, so it is
+      delivered whole.
+    </p>
+  </section>
+  <section class="bytes" aria-label="What they weigh">
+    <div class="line wrap">
+      <ChoiceSet v-model="by" label="Counted by" :choices="GROUPINGS" />
+      <NumberField
+        label="Budget, KB"
+        :model-value="delivery.budget === undefined ? null : delivery.budget / KILO"
+        :min="1"
+        :max="100000"
+        :step="5"
+        @update:model-value="set('budget', Math.round($event * KILO))"
+        @reset="
+          delivery.budget !== undefined &&
+          project.change([{ op: 'remove', path: '/delivery/budget' }])
+        "
+      />
+    </div>
+    <ByteBars :groups="groups" :budget="delivery.budget ?? null" />
+    <details v-if="leftOut.length">
+      <summary>{{ leftOut.length }} files of the case are left out</summary>
+      <ul>
+        <li v-for="line in leftOut" :key="line">{{ line }}</li>
+      </ul>
+    </details>
+    <p v-for="reason in plans.failed" :key="reason" class="mark-text" role="alert">{{ reason }}</p>
+  </section>
+  <SavingsList class="savings" :document="document" :bytes="bytes" />
+</template>
+
+<style scoped>
+.settings {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 20px;
+  align-items: end;
+  padding: 0 20px 14px;
+}
+.field {
+  display: grid;
+  gap: 3px;
+}
+.letters {
+  width: 220px;
+}
+.bytes {
+  display: grid;
+  gap: 8px;
+  padding: 0 20px 14px;
+}
+.savings {
+  padding: 0 20px 20px;
+}
+.warning {
+  flex-basis: 100%;
+  padding-left: 10px;
+  border-left: 3px solid var(--mark);
+}
+summary {
+  cursor: pointer;
+}
+details ul {
+  margin: 4px 0 0;
+  padding-left: 18px;
+  font-size: 12px;
+}
+</style>

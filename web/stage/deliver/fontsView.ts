@@ -1,0 +1,72 @@
+import type { DeliveryPlan, PlannedFile } from '@lettera/core/deliver';
+import { siteName, type ProjectDocument } from '@lettera/core/document';
+import { voiceUses } from '@lettera/core/style';
+
+/** What font files can be counted by. */
+export const GROUPINGS = [
+  { value: 'file', label: 'File' },
+  { value: 'face', label: 'Face' },
+  { value: 'script', label: 'Script' },
+  { value: 'voice', label: 'What for' },
+] as const;
+export type Grouping = (typeof GROUPINGS)[number]['value'];
+
+const weightsOf = ({ face: { weightMin, weightMax } }: PlannedFile): string =>
+  weightMin === weightMax ? `${weightMin}` : `${weightMin} to ${weightMax}`;
+
+const faceName = (file: PlannedFile): string =>
+  `${siteName(file.family)} ${weightsOf(file)}${file.face.style === 'italic' ? ' italic' : ''}`;
+
+/** The voices in use that a family is seated in, as a sentence has them. */
+function voicesOf(document: ProjectDocument, familyKey: string): string {
+  const names = [...voiceUses(document).keys()]
+    .filter((voice) => document.voices[voice]?.family === familyKey)
+    .map((voice) => document.voices[voice]?.name ?? voice);
+  return names.join(' and ') || 'Nothing';
+}
+
+function nameIn(document: ProjectDocument, file: PlannedFile, by: Grouping): string {
+  switch (by) {
+    case 'file':
+      return `${faceName(file)}, ${file.file.script}`;
+    case 'face':
+      return faceName(file);
+    case 'script':
+      return file.file.script;
+    case 'voice':
+      return voicesOf(document, file.familyKey);
+  }
+}
+
+/** Bytes of the files of one kind; null while one of them is being made. */
+export interface ByteGroup {
+  name: string;
+  bytes: number | null;
+}
+
+/** The files of a plan added up by one of their kinds, in the order in which they come. */
+export function byteGroups(
+  document: ProjectDocument,
+  { files }: Pick<DeliveryPlan, 'files'>,
+  by: Grouping,
+): ByteGroup[] {
+  const groups = new Map<string, number | null>();
+  for (const file of files) {
+    const name = nameIn(document, file, by);
+    const sum = groups.has(name) ? (groups.get(name) ?? null) : 0;
+    groups.set(name, sum === null || file.bytes === null ? null : sum + file.bytes);
+  }
+  return [...groups].map(([name, bytes]) => ({ name, bytes }));
+}
+
+/** Files that are left out, gathered by why: what they are, a line each. */
+export function leftOutLines({ leftOut }: Pick<DeliveryPlan, 'leftOut'>): string[] {
+  return leftOut.map(({ family, face, file, why }) => {
+    const { weightMin, weightMax, style } = face;
+    const weights = weightMin === weightMax ? `${weightMin}` : `${weightMin} to ${weightMax}`;
+    const name = `${siteName(family)} ${weights}${style === 'italic' ? ' italic' : ''}, ${file.script}`;
+    return why === 'unused-face'
+      ? `${name}: no text element asks for this face`
+      : `${name}: no character of it is needed`;
+  });
+}
