@@ -144,6 +144,34 @@ test('font files hold what the site needs, weigh against a budget, and say what 
   expect(errors).toEqual([]);
 });
 
+test('the bundle is tried in a page of its own before it is offered, and what comes out otherwise is told', async () => {
+  const told = () => page.$eval('.verified', (node) => node.textContent ?? '').catch(() => '');
+  expect(await eventually(told, (text) => text.includes('come out'))).toMatch(
+    /^Tried in a page of its own: 3\d elements at 360, 820, 1280 px come out as the project has them/,
+  );
+  // With a style sheet and fonts that are not what the project has.
+  await page.setRequestInterception(true);
+  page.on('request', (request) => {
+    const url = request.url();
+    if (/\/files\/fonts\/literata-400-italic-latin/.test(url)) void request.abort();
+    else if (url.endsWith('/files/lettera.css')) {
+      void fileOf('lettera.css').then((css) =>
+        request.respond({
+          contentType: 'text/css',
+          body: `${css}\nh2 { font-size: 31px; font-weight: 500 }`,
+        }),
+      );
+    } else void request.continue();
+  });
+  await page.reload();
+  const wrong = await eventually(told, (text) => text.includes('come out'));
+  expect(wrong).toContain('Literata 400 italic did not load');
+  expect(wrong).toContain('Heading 2, size at 1280 px: 31 px on the page');
+  expect(wrong).toContain('Heading 2, weight at 360 px: 500 on the page, 680 in the project');
+  await page.waitForSelector('::-p-text(Download the bundle, 10 things otherwise)');
+  expect(await violationsOn(page, 'Deliver')).toEqual([]);
+});
+
 test('names that a site reads are set to tokens, and those that cannot be are told', async () => {
   await press(page, 'Other names for tokens');
   const add = async (name: string, token: string) => {

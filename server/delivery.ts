@@ -75,16 +75,24 @@ export class Deliveries {
   async contents(project: Project): Promise<Record<string, string | Uint8Array>> {
     const { files } = await this.of(project);
     const entries = await Promise.all(
-      files.map(async (file): Promise<[string, string | Uint8Array]> => {
-        if (file.kind === 'text') return [file.path, file.content];
-        const { source, cut } = file;
-        return [
-          file.path,
-          new Uint8Array(cut ? await this.maker.bytes({ source, cut }) : await this.#whole(source)),
-        ];
-      }),
+      files.map(async (file) => [file.path, await this.#contentOf(file)] as const),
     );
     return Object.fromEntries(entries);
+  }
+
+  /** What one file of the bundle holds; null where there is none of that path. */
+  async content(project: Project, path: string): Promise<string | Uint8Array | null> {
+    const { files } = await this.of(project);
+    const file = files.find((one) => one.path === path);
+    return file ? this.#contentOf(file) : null;
+  }
+
+  async #contentOf(file: DeliveryFile): Promise<string | Uint8Array> {
+    if (file.kind === 'text') return file.content;
+    const { source, cut } = file;
+    return new Uint8Array(
+      cut ? await this.maker.bytes({ source, cut }) : await this.#whole(source),
+    );
   }
 
   /** What the delivery plan of a document needs to know: readings, and what has been made so far. */

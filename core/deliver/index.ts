@@ -1,3 +1,4 @@
+export { BARE_ELEMENT, barePage } from './barePage';
 export { bundleFiles, type BundleFile, type LicenceTexts } from './bundle';
 export {
   colourProperty,
@@ -41,4 +42,13 @@ export type { Plans } from './plans';
 export { FIGURES, reductionsOf, type Reduction } from './reductions';
 export { readTokens, type ReadTokens, type Unused } from './reading/readTokens';
 export { TokensError } from './reading/tokenTree';
+export {
+  differencesOf,
+  facesMissing,
+  typeOf,
+  widthsToVerify,
+  type Difference,
+  type GivenFace,
+  type SetType,
+} from './verification';
 export { changedSizes, stylesheet } from './stylesheet';

@@ -1,5 +1,5 @@
 import { Router, type Request, type Response } from 'express';
-import { slug } from '@lettera/core/deliver';
+import { barePage, slug } from '@lettera/core/deliver';
 import {
   checkLocalReading,
   EVENNESS_POINTS,
@@ -12,7 +12,10 @@ import type { Project } from '@lettera/core/wire';
 import type { Services } from '../services';
 import { Problem } from './problem';
 import { projectOf } from './requests';
+import { pageSecurity } from './security';
 
+/** The bare page that links the bundle, beside its files. */
+const BARE_PAGE = 'bare-page';
 /** Changes whose bytes are told at once. */
 const MOST_CHANGES = 40;
 /** Readings that are taken at once: the styles of one local font, and some. */
@@ -136,6 +139,33 @@ export function deliveryRoutes(
     }
     response.json(bytes);
   });
+
+  /**
+   * A file of the bundle as a site would serve it, and a bare page that links it. By revision, so that all of
+   * them belong together.
+   */
+  router.get(
+    '/projects/:id/delivery/:revision/files/*path',
+    pageSecurity,
+    async (request: Request<{ id: string; revision: string; path: string[] }>, response) => {
+      const project = await projectOf(projects, request);
+      const { revision, path } = request.params;
+      if (project.revision !== Number(revision)) {
+        throw new Problem(
+          'not-found',
+          'The project has changed since: look at its newer revision.',
+        );
+      }
+      const wanted = path.join('/');
+      if (wanted === BARE_PAGE) {
+        response.type('html').send(barePage(project.document));
+        return;
+      }
+      const content = await deliveries.content(project, wanted);
+      if (content === null) throw new Problem('not-found', 'The bundle has no such file.');
+      response.type(wanted).send(typeof content === 'string' ? content : Buffer.from(content));
+    },
+  );
 
   const sendBundle = async (response: Response, project: Project): Promise<void> => {
     const bundle = await deliveries.bundle(project);

@@ -561,6 +561,18 @@ export const openApi = {
         responses: { 200: answer('Bytes', list(integer)), ...problems(400, 404, 409, 422) },
       },
     },
+    '/projects/{id}/delivery/{revision}/files/{path}': {
+      parameters: [
+        project,
+        { name: 'revision', in: 'path', required: true, schema: integer },
+        { name: 'path', in: 'path', required: true, schema: text },
+      ],
+      get: {
+        summary:
+          'A file of the bundle as a site would serve it; `bare-page` is a page that links it and has an example of each text element',
+        responses: { 200: { description: 'The file' }, ...problems(404, 409) },
+      },
+    },
     '/projects/{id}/bundle.zip': {
       parameters: [project],
       get: {

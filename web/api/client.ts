@@ -224,6 +224,9 @@ export const urls = {
   localFont: (key: string, variant: string, script: string) =>
     `${API}/local-fonts/${key}/${variant}/${script}.woff2`,
   page: (id: string, slug: string) => `${API}${project(id)}/pages/${encodeURIComponent(slug)}`,
+  /** A file of the bundle of a revision as a site would serve it. */
+  deliveredFile: (id: string, revision: number, path: string) =>
+    `${API}${project(id)}/delivery/${revision}/files/${path}`,
   bundle: (id: string) => `${API}${project(id)}/bundle.zip`,
   deliveredBundle: (id: string, revision: number) =>
     `${API}${project(id)}/deliveries/${revision}/bundle.zip`,

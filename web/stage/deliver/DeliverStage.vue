@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue';
+import type { ProjectDocument } from '@lettera/core/document';
 import type { DeliveryFile, MadeDelivery } from '@lettera/core/wire';
 import DoButton from '../../control/DoButton.vue';
 import ViewTabs from '../../control/ViewTabs.vue';
@@ -15,6 +16,7 @@ import FontsView from './FontsView.vue';
 import SheetChoices from './SheetChoices.vue';
 import SinceDelivered from './SinceDelivered.vue';
 import TokensFile from './TokensFile.vue';
+import VerifiedLine from './VerifiedLine.vue';
 import { bytesOf, forbiddenFiles, packingUnderWay } from './deliverView';
 
 const project = useProject();
@@ -37,6 +39,15 @@ const forbidden = computed(() =>
   project.document ? forbiddenFiles(project.document, caseReadings.readings) : [],
 );
 const packing = computed(() => packingUnderWay(project.progress.packing));
+/** The revision whose files are shown, as it is tried before it is offered. */
+const tried = shallowRef<{ document: ProjectDocument; revision: number } | null>(null);
+/** What comes out otherwise than the project has it; null until that is known. */
+const faults = ref<number | null>(null);
+const downloadLabel = computed(() =>
+  faults.value
+    ? `Download the bundle, ${count(faults.value, 'thing')} otherwise`
+    : 'Download the bundle',
+);
 const total = computed(() => bytesOf(files.value));
 
 async function load(): Promise<void> {
@@ -46,6 +57,7 @@ async function load(): Promise<void> {
     const plan = await api.delivery(id);
     if (project.stored?.revision !== revision) return;
     files.value = plan;
+    tried.value = { document: project.stored.document, revision };
     state.value = 'ready';
   } catch (error) {
     state.value = 'failed';
@@ -95,7 +107,7 @@ async function keep(): Promise<void> {
       <DoButton
         as="a"
         :href="urls.bundle(project.id)"
-        label="Download the bundle"
+        :label="downloadLabel"
         first
         large
         @click="keep"
@@ -105,6 +117,19 @@ async function keep(): Promise<void> {
         packed</span
       >
     </div>
+    <VerifiedLine
+      v-if="tried && (tried.document.delivery.form ?? 'whole') === 'whole'"
+      :document="tried.document"
+      :revision="tried.revision"
+      @faults="faults = $event"
+    />
+    <p v-else-if="tried" class="notice small quiet">
+      {{
+        tried.document.delivery.form === 'tokens'
+          ? 'Faces and tokens alone set no text, so no page tries them.'
+          : 'Element rules alone want their tokens from elsewhere, so no page tries them.'
+      }}
+    </p>
     <SinceDelivered v-if="made.length" :files="files" :made="made" />
     <StandIns class="notice" />
     <p v-for="mark in forbidden" :key="mark.message" class="notice mark-text">
