@@ -7,6 +7,7 @@ import { marksOf } from '@lettera/core/check';
 import { temporaryFolder } from '../server/testing/server';
 import { loadSample } from './loadSample';
 import { marksReport } from './marksReport';
+import { projectNamed } from './projectNamed';
 import { writeBundle } from './writeBundle';
 
 let services: Services;
@@ -36,7 +37,7 @@ test('the sample project is loaded once, valid, without a mark, and asks for its
 test('the command writes the same files as the bundle holds', async () => {
   const project = await loadSample(services);
   const folder = temporaryFolder();
-  const written = await writeBundle(services, 'tarnholm-light', folder);
+  const written = await writeBundle(await services.deliveries.contents(project), folder);
   const expected = await services.deliveries.contents(project);
   expect(written).toEqual(Object.keys(expected));
   for (const [path, content] of Object.entries(expected)) {
@@ -106,7 +107,7 @@ test('a check tells the marks for people, for programs and for tools that gather
 });
 
 test('a project that is not there is named, with those that are', async () => {
-  await expect(writeBundle(services, 'skerry', temporaryFolder())).rejects.toThrow(
+  await expect(projectNamed(services, 'skerry')).rejects.toThrow(
     'There is no project “skerry”. There are: tarnholm-light.',
   );
 });

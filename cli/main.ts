@@ -5,17 +5,24 @@ import {
   backup,
   ConfigError,
   judgeProject,
+  openProject,
   openServices,
+  ProjectFileError,
   readConfig,
   restore,
+  saveProject,
   startServer,
   StoreError,
   type ConfigFlags,
+  type Services,
 } from '@lettera/server';
+import { newDocument } from '@lettera/core/document';
 import { sheetOfElements } from '@lettera/sample';
 import { loadSample } from './loadSample';
 import { marksReport, REPORT_FORMATS, type ReportFormat } from './marksReport';
-import { projectNamed, UnknownProjectError } from './projectNamed';
+import { RunningServer, ServerError } from './onServer';
+import { withProject } from './projectAt';
+import { UnknownProjectError } from './projectNamed';
 import { writeBundle } from './writeBundle';
 
 /** Ends with the message of an error that the person can do something about; rethrows any other. */
@@ -24,7 +31,9 @@ function fail(error: unknown, code = 1): never {
     error instanceof ConfigError ||
     error instanceof StoreError ||
     error instanceof UnknownProjectError ||
-    (error as NodeJS.ErrnoException).code === 'EACCES'
+    error instanceof ProjectFileError ||
+    error instanceof ServerError ||
+    ['EACCES', 'EEXIST', 'ENOENT'].includes((error as NodeJS.ErrnoException).code ?? '')
   ) {
     console.error((error as Error).message);
     process.exit(code);
@@ -49,17 +58,26 @@ async function start(flags: ConfigFlags & { sample?: boolean }): Promise<void> {
   }
 }
 
-async function build(project: string, options: { out: string; data?: string }): Promise<void> {
+/** Where the project is that a command is about. */
+interface Where {
+  data?: string;
+  server?: string;
+}
+
+async function build(name: string, { out, server, ...flags }: Where & { out: string }) {
   try {
-    const { out, ...flags } = options;
-    const services = await openServices(readConfig(flags));
-    try {
-      const folder = resolve(out);
-      const written = await writeBundle(services, project, folder);
-      console.log(`${written.length} files written to ${folder}`);
-    } finally {
-      await services.close();
+    const folder = resolve(out);
+    let contents: Record<string, string | Uint8Array>;
+    if (server) {
+      const running = new RunningServer(server);
+      contents = await running.contents(await running.project(name));
+    } else {
+      contents = await withProject(name, flags, (services, project) =>
+        services.deliveries.contents(project),
+      );
     }
+    const written = await writeBundle(contents, folder);
+    console.log(`${written.length} files written to ${folder}`);
   } catch (error) {
     fail(error);
   }
@@ -70,23 +88,62 @@ const ENDS = { marked: 1, failed: 2 };
 
 async function check(
   name: string,
-  options: { format: ReportFormat; out?: string; data?: string },
+  { format, out, server, ...flags }: Where & { format: ReportFormat; out?: string },
 ): Promise<void> {
   try {
-    const { format, out, ...flags } = options;
+    const running = server ? new RunningServer(server) : null;
+    const { project, judged } = running
+      ? { project: await running.project(name), judged: await running.marks(name) }
+      : await withProject(name, flags, async (services, found) => ({
+          project: found,
+          judged: await judgeProject(services, found),
+        }));
+    const report = marksReport(format, project, judged);
+    if (out === undefined) console.log(report);
+    else await writeFile(resolve(out), `${report}\n`);
+    if (judged.marks.length > 0) process.exitCode = ENDS.marked;
+  } catch (error) {
+    fail(error, ENDS.failed);
+  }
+}
+
+/** Does something with the data folder. */
+async function withServices(
+  flags: { data?: string },
+  work: (services: Services) => Promise<void>,
+): Promise<void> {
+  try {
     const services = await openServices(readConfig(flags));
     try {
-      const project = await projectNamed(services, name);
-      const judged = await judgeProject(services, project);
-      const report = marksReport(format, project, judged);
-      if (out === undefined) console.log(report);
-      else await writeFile(resolve(out), `${report}\n`);
-      if (judged.marks.length > 0) process.exitCode = ENDS.marked;
+      await work(services);
     } finally {
       await services.close();
     }
   } catch (error) {
-    fail(error, ENDS.failed);
+    fail(error);
+  }
+}
+
+const begin = (name: string, flags: { data?: string }): Promise<void> =>
+  withServices(flags, async ({ projects }) => {
+    const { slug } = await projects.create(newDocument(name), await sheetOfElements());
+    console.log(`${slug} was begun. See it with: lettera start`);
+  });
+
+const open = (file: string, flags: { data?: string }): Promise<void> =>
+  withServices(flags, async (services) => {
+    const { slug, name } = await openProject(services, resolve(file));
+    console.log(`${name} was opened as ${slug}. See it with: lettera start`);
+  });
+
+async function save(name: string, { out, ...flags }: { out: string; data?: string }) {
+  try {
+    const file = resolve(out);
+    const bytes = await withProject(name, flags, saveProject);
+    await writeFile(file, bytes, { flag: 'wx' });
+    console.log(`${name} was saved to ${file}`);
+  } catch (error) {
+    fail(error);
   }
 }
 
@@ -111,6 +168,9 @@ async function restoreBackup(file: string, flags: { data?: string }): Promise<vo
   }
 }
 
+const WHICH = 'id or short name of the project, or a project file (….lettera)';
+const ON_SERVER = 'address of a running Lettera whose project it is (with LETTERA_TOKEN)';
+
 const program = new Command('lettera')
   .description('Settle the typography of a whole site.')
   .showHelpAfterError();
@@ -131,17 +191,41 @@ program
   .action(start);
 
 program
+  .command('new')
+  .description('begin a project, which is seen when Lettera is started')
+  .argument('<name>', 'name of the site')
+  .option('--data <folder>', 'folder of the data (LETTERA_DATA, ./data)')
+  .action(begin);
+
+program
+  .command('open')
+  .description('make a project of a project file, beside those that are there')
+  .argument('<file>', 'file that Lettera has saved, ending in .lettera')
+  .option('--data <folder>', 'folder of the data (LETTERA_DATA, ./data)')
+  .action(open);
+
+program
+  .command('save')
+  .description('save a project to one file: its document, its font files and its pages')
+  .argument('<project>', 'id or short name of the project')
+  .requiredOption('--out <file>', 'file to write, ending in .lettera; it must not be there')
+  .option('--data <folder>', 'folder of the data (LETTERA_DATA, ./data)')
+  .action(save);
+
+program
   .command('build')
   .description('write a project’s bundle to a folder')
-  .argument('<project>', 'id or short name of the project')
+  .argument('<project>', WHICH)
   .requiredOption('--out <folder>', 'folder to write to')
   .option('--data <folder>', 'folder of the data (LETTERA_DATA, ./data)')
+  .option('--server <address>', ON_SERVER)
   .action(build);
 
 program
   .command('check')
   .description('tell the marks on a project; ends with 1 when there are any, with 2 when it cannot')
-  .argument('<project>', 'id or short name of the project')
+  .argument('<project>', WHICH)
+  .option('--server <address>', ON_SERVER)
   .addOption(
     new Option('--format <format>', 'how they are told').choices(REPORT_FORMATS).default('text'),
   )

@@ -11,6 +11,7 @@ import { languageRoutes } from './http/languages';
 import { localFontRoutes } from './http/localFonts';
 import { openApi } from './http/openapi';
 import { pageRoutes } from './http/pages';
+import { projectFileRoutes } from './http/projectFiles';
 import { notFound, Problem, problemHandler } from './http/problem';
 import { projectRoutes } from './http/projects';
 import { Admission, contentSecurity, onlyOwnOrigin } from './http/security';
@@ -85,6 +86,7 @@ export function createApp({
   api.use(fontRoutes(services));
   api.use(familyRoutes(services));
   api.use(foundryRoutes(services));
+  api.use(projectFileRoutes(services));
   api.use(pageRoutes(services));
   api.use(deliveryRoutes(services));
   api.use(localFontRoutes());

@@ -4,6 +4,7 @@ export { Deliveries } from './delivery';
 export { Jobs } from './job/jobs';
 export { startServer, type Running } from './listen';
 export { judgeProject } from './judging';
+export { openProject, PROJECT_FILE_SUFFIX, ProjectFileError, saveProject } from './projectFile';
 export { openServices, type Services } from './services';
 export { backup, restore } from './store/backup';
 export { StoreError } from './store/database';

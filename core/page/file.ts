@@ -1,3 +1,4 @@
+export { isZip, unzip, type ArchivedFile } from './archive';
 export { charactersOf } from './charactersOf';
 export {
   readSite,

@@ -19,7 +19,14 @@ export {
 export { OtherWords } from './otherWords';
 export { accountOf, decisionOf, type Account, type Decision, type Overruling } from './overruled';
 export { REMOVED_KINDS, type Removed, type RemovedKind } from './removed';
-export { isPagePath, SITE_LIMITS, SiteError, type SiteFile } from './siteFile';
+export {
+  innerPath,
+  isPagePath,
+  mediaTypeOf,
+  SITE_LIMITS,
+  SiteError,
+  type SiteFile,
+} from './siteFile';
 export { unclaimedKinds, type Seen, type UnclaimedKind } from './unclaimed';
 export type {
   Condition,

@@ -53,3 +53,60 @@ test('deliveries are kept, and can be had again as they were', async () => {
   await api().get('/api/v1/projects/nowhere/deliveries').expect(404);
   await api().post('/api/v1/projects/nowhere/deliveries').expect(404);
 });
+
+test('a project is saved to one file and opened beside itself; what is no project file is refused', async () => {
+  const { body } = await api().post('/api/v1/projects').send({ name: 'Taken along' }).expect(201);
+  const { id } = body as Project;
+  const saved = await api()
+    .get(`/api/v1/projects/${id}/project-file`)
+    .buffer()
+    .parse((response, done) => {
+      const parts: Buffer[] = [];
+      response.on('data', (part: Buffer) => parts.push(part));
+      response.on('end', () => done(null, Buffer.concat(parts)));
+    })
+    .expect(200);
+  expect(saved.headers['content-disposition']).toContain('taken-along.lettera');
+  const opened = await api()
+    .post('/api/v1/projects/opened')
+    .attach('file', saved.body as Buffer, 'taken-along.lettera')
+    .expect(201);
+  expect((opened.body as Project).document).toEqual((body as Project).document);
+  expect((opened.body as Project).id).not.toBe(id);
+  const refused = await api()
+    .post('/api/v1/projects/opened')
+    .attach('file', Buffer.from('hello'), 'x.lettera')
+    .expect(422);
+  expect(refused.body).toMatchObject({ type: 'urn:lettera:problem:unusable-project' });
+  await api().post('/api/v1/projects/opened').expect(400);
+  const { body: marks } = await api().get(`/api/v1/projects/${id}/marks`).expect(200);
+  expect((marks as { marks: unknown[] }).marks).toBeInstanceOf(Array);
+});
+
+test('a file of the bundle is served as a site would have it, beside a bare page', async () => {
+  const { body } = await api().post('/api/v1/projects').send({ name: 'Bare' }).expect(201);
+  const address = `/api/v1/projects/${(body as Project).id}/delivery`;
+  const css = await api().get(`${address}/1/files/lettera.css`).expect(200);
+  expect(css.headers['content-type']).toContain('text/css');
+  expect(css.text).toBe(cssIn((await api().get(address)).body as DeliveryFile[]));
+  const page = await api().get(`${address}/1/files/bare-page`).expect(200);
+  expect(page.headers['content-security-policy']).toContain('sandbox');
+  expect(page.text).toContain('data-element="h1"');
+  await api().get(`${address}/1/files/../../secret`).expect(404);
+  await api().get(`${address}/1/files/fonts/none.woff2`).expect(404);
+  await api().get(`${address}/2/files/lettera.css`).expect(404);
+});
+
+test('bytes after a change are told, and nothing is changed', async () => {
+  const { body } = await api().post('/api/v1/projects').send({ name: 'Lighter' }).expect(201);
+  const address = `/api/v1/projects/${(body as Project).id}/delivery/bytes`;
+  await api()
+    .post(address)
+    .send([[{ op: 'add', path: '/delivery/features', value: 'used' }]])
+    .expect(200, [0]);
+  await api().post(address).send({}).expect(400);
+  await api()
+    .post(address)
+    .send([[{ op: 'add', path: '/delivery/features', value: 'x' }]])
+    .expect(422);
+});

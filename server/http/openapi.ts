@@ -223,6 +223,33 @@ export const openApi = {
         responses: { 200: theProject, ...problems(404, 409, 422, 428) },
       },
     },
+    '/projects/{id}/project-file': {
+      parameters: [project],
+      get: {
+        summary: 'The project in one file: its document, font files and pages, without its history',
+        responses: { 200: file('Project file', 'application/zip'), ...problems(404) },
+      },
+    },
+    '/projects/opened': {
+      post: {
+        summary: 'Makes a project of a project file, beside those that are there',
+        requestBody: { content: filesSent },
+        responses: { 201: theProject, ...problems(400, 413, 422, 503) },
+      },
+    },
+    '/projects/{id}/marks': {
+      parameters: [project],
+      get: {
+        summary: 'The marks on the project, and those that were set aside',
+        responses: {
+          200: answer(
+            'Marks',
+            object({ marks: list({ type: 'object' }), aside: list({ type: 'object' }) }),
+          ),
+          ...problems(404, 409),
+        },
+      },
+    },
     '/projects/{id}/deliveries': {
       parameters: [project],
       get: {

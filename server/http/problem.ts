@@ -6,6 +6,7 @@ import { FontError } from '@lettera/core/font';
 import { SiteError } from '@lettera/core/page';
 import { NothingToDoError, StaleRevisionError } from '../store/projectStore';
 import { TooMuchError } from '../incoming';
+import { ProjectFileError } from '../projectFile';
 import { FittingStoppedError } from '../job/fallbackTrials';
 import { DatabaseBusyError } from '../store/database';
 import { NotListedError, SupplyError } from '../supply/foundryClient';
@@ -21,6 +22,7 @@ export type ProblemName =
   | 'nothing-to-do'
   | 'unusable-font'
   | 'unusable-page'
+  | 'unusable-project'
   | 'too-large'
   | 'too-many-requests'
   | 'media-type'
@@ -45,6 +47,7 @@ const TITLES: Record<ProblemName, [status: number, title: string]> = {
   'nothing-to-do': [409, 'There is nothing to undo or redo'],
   'unusable-font': [422, 'The font cannot be used'],
   'unusable-page': [422, 'The page cannot be used'],
+  'unusable-project': [422, 'The project file cannot be opened'],
   'too-large': [413, 'Too large'],
   'too-many-requests': [429, 'Too many requests'],
   'media-type': [415, 'Not the media type expected'],
@@ -175,6 +178,7 @@ export function toProblem(error: unknown): Problem {
     return new Problem('unusable-font', kept(error.message), { reason: error.reason });
   }
   if (error instanceof SiteError) return new Problem('unusable-page', kept(error.message));
+  if (error instanceof ProjectFileError) return new Problem('unusable-project', error.message);
   if (error instanceof PickError) return new Problem('bad-request', kept(error.message));
   if (error instanceof NotListedError) return new Problem('not-found', error.message);
   if (error instanceof FittingStoppedError) return new Problem('stopped', error.message);

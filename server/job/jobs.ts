@@ -19,6 +19,7 @@ import type {
   SheetRequest,
 } from './tasks';
 import type { RulesRequest, SiteRequest, UnreadSite } from './pageTasks';
+import type { UnreadProject } from './projectTasks';
 import type { TuneRequest } from './tuneTask';
 
 /** Set for workers whose work gives way; `worker.ts` reads it. */
@@ -123,6 +124,16 @@ export class Jobs {
   /** Every character that pages set, each once. */
   pageCharacters(pages: { html: string; css: string }[]): Promise<string> {
     return this.#run('pageCharacters', pages, { limit: SITE_LIMIT }) as Promise<string>;
+  }
+
+  /** The files of a project file, by their paths; or why it cannot be read. */
+  async unpackProject(at: string): Promise<Record<string, Uint8Array> | UnreadProject> {
+    try {
+      return (await this.#run('unpackProject', at, { limit: SITE_LIMIT })) as
+        Record<string, Uint8Array> | UnreadProject;
+    } catch {
+      return { unread: `It could not be read within ${SITE_LIMIT / 1000} seconds.` };
+    }
   }
 
   deliver(request: DeliverRequest): Promise<BundleFile[]> {

@@ -32,6 +32,7 @@ import {
 import { stylesheetFaults } from '@lettera/core/deliver/verify';
 import type { FaceClass, ProjectDocument } from '@lettera/core/document';
 
+export { unpackProject } from './projectTasks';
 export { tune } from './tuneTask';
 export { pageCharacters, readPages, typeRules } from './pageTasks';
 

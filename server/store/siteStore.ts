@@ -65,6 +65,14 @@ export class SiteStore {
     return file ?? null;
   }
 
+  /** All files of a site. */
+  files(projectId: string, site: string): Promise<ReadFile[]> {
+    return this.database
+      .select({ path: siteFiles.path, type: siteFiles.type, bytes: siteFiles.bytes })
+      .from(siteFiles)
+      .where(and(eq(siteFiles.projectId, projectId), eq(siteFiles.site, site)));
+  }
+
   /** The style sheets of a site, by path. */
   async sheets(projectId: string, site: string): Promise<Map<string, string>> {
     const files = await this.database

@@ -208,6 +208,13 @@ export const api = {
     const response = await send(`${project(id)}/fonts`, { method: 'POST', body, signal });
     return (await response.json()) as TakenFile[];
   },
+  /** Makes a project of a project file. */
+  async openProjectFile(file: File, signal?: AbortSignal): Promise<Project> {
+    const body = new FormData();
+    body.append('file', file);
+    const response = await send('/projects/opened', { method: 'POST', body, signal });
+    return (await response.json()) as Project;
+  },
   async measureFile(id: string, file: File): Promise<MeasuredFile> {
     const body = new FormData();
     body.append('file', file);
@@ -227,6 +234,7 @@ export const urls = {
   /** A file of the bundle of a revision as a site would serve it. */
   deliveredFile: (id: string, revision: number, path: string) =>
     `${API}${project(id)}/delivery/${revision}/files/${path}`,
+  projectFile: (id: string) => `${API}${project(id)}/project-file`,
   bundle: (id: string) => `${API}${project(id)}/bundle.zip`,
   deliveredBundle: (id: string, revision: number) =>
     `${API}${project(id)}/deliveries/${revision}/bundle.zip`,

@@ -33,6 +33,25 @@ async function create(): Promise<void> {
   }
 }
 
+const file = ref<HTMLInputElement | null>(null);
+const opening = ref(false);
+const unopened = ref('');
+async function openFile(): Promise<void> {
+  const [chosen] = file.value?.files ?? [];
+  if (!chosen) return;
+  opening.value = true;
+  unopened.value = '';
+  try {
+    const { slug } = await api.openProjectFile(chosen);
+    await router.push(`/p/${slug}/faces`);
+  } catch (error) {
+    unopened.value = (error as Error).message;
+  } finally {
+    opening.value = false;
+    if (file.value) file.value.value = '';
+  }
+}
+
 async function remove(): Promise<void> {
   const project = removing.value;
   removing.value = null;
@@ -92,6 +111,26 @@ onMounted(async () => {
       </div>
       <p v-if="refused" role="alert" class="mark-text">{{ refused }}</p>
     </form>
+    <div class="open">
+      <div class="line">
+        <DoButton
+          :label="opening ? 'Being opened …' : 'Open a project file'"
+          :why="opening ? 'It is being read' : undefined"
+          @click="file?.click()"
+        />
+        <span class="quiet small">saved from Deliver, here or elsewhere, its faces included</span>
+      </div>
+      <input
+        ref="file"
+        type="file"
+        accept=".lettera,application/zip"
+        aria-label="Project file"
+        class="visually-hidden"
+        tabindex="-1"
+        @change="openFile"
+      />
+      <p v-if="unopened" role="alert" class="mark-text">{{ unopened }}</p>
+    </div>
     <SayDialog
       :visible="removing !== null"
       :header="`Remove ${removing?.name}?`"
@@ -133,9 +172,13 @@ li {
   font-size: 16px;
   font-weight: 550;
 }
-form {
+form,
+.open {
   display: grid;
   gap: 6px;
+}
+.open {
+  margin-top: 20px;
 }
 .actions {
   margin-top: 16px;

@@ -86,6 +86,12 @@ async function keep(): Promise<void> {
     <template #actions>
       <OtherNames v-if="project.document?.delivery.form !== 'rules'" />
       <TokensFile />
+      <DoButton
+        as="a"
+        :href="urls.projectFile(project.id)"
+        label="Save the project"
+        title="The project in one file, with its faces and pages, to be opened elsewhere"
+      />
     </template>
     Files that a site can use as they are: fonts, one style sheet, tokens for other tools, and a
     specimen.

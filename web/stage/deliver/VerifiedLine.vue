@@ -96,7 +96,7 @@ const words = computed(() => {
     <p v-else role="status" class="small" :class="lines.length ? 'mark-text' : 'quiet'">
       {{ words }}
     </p>
-    <ul v-if="lines.length" class="small">
+    <ul v-if="lines.length" class="small" tabindex="0" aria-label="What comes out otherwise">
       <li v-for="line in lines" :key="line">{{ line }}</li>
     </ul>
     <UnseenPage v-if="source" ref="frame" :source="source" @load="compare" />
