@@ -12,16 +12,20 @@ export interface Site {
   close(): Promise<void>;
 }
 
-/** Serves a page beside the bundle of a project. */
+/**
+ * Serves a page beside the bundle of a project.
+ * @param own files of the site's own, by their paths
+ */
 export async function serveSite(
   lettera: RunningLettera,
   project: string,
   page: string,
+  own: Record<string, Uint8Array> = {},
 ): Promise<Site> {
   let files: Record<string, Uint8Array> = {};
   const server = createServer((request, response) => {
     const path = (request.url ?? '/').slice(1).replace(/\?.*$/, '');
-    const file = files[path];
+    const file = own[path] ?? files[path];
     if (path === '') response.setHeader('Content-Type', 'text/html');
     if (path.endsWith('.css')) response.setHeader('Content-Type', 'text/css');
     response.setHeader('Cache-Control', 'no-store');
