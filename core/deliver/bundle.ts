@@ -11,6 +11,7 @@ import { escapeMarkdown } from './markdown';
 import { cutName } from './cut';
 import type { DeliveryPlan } from './plan';
 import type { Plans } from './plans';
+import { withPrefix } from './prefix';
 import { sassTokens } from './sass';
 import { specimen } from './specimen';
 import { stylesheet } from './stylesheet';
@@ -122,12 +123,20 @@ export function bundleFiles(
     text(
       'lettera.css',
       'Faces, fallback faces, tokens and element rules',
-      stylesheet(document, { fallback, delivery }),
+      withPrefix(document, stylesheet(document, { fallback, delivery })),
     ),
     text('tokens.json', 'Tokens for other tools', designTokens(document, fallback)),
-    text('_tokens.scss', 'Tokens as Sass variables', sassTokens(document, fallback)),
+    text(
+      '_tokens.scss',
+      'Tokens as Sass variables',
+      withPrefix(document, sassTokens(document, fallback)),
+    ),
     text('head.html', 'For the head of each page', headMarkup(document, delivery)),
-    text('specimen.html', 'Every element and size on one sheet', specimen(document)),
+    text(
+      'specimen.html',
+      'Every element and size on one sheet',
+      withPrefix(document, specimen(document)),
+    ),
     text('README.md', 'How to put it on the site', readme(document, delivery)),
     ...delivery.files.map(({ path, purpose, source, cut, bytes }): BundleFile => ({
       path,

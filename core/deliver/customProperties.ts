@@ -123,11 +123,16 @@ export const tokenNames = (document: ProjectDocument): string[] => [
   ...styleProperties(document).map(([name]) => name),
 ];
 
+/** A custom property as it is delivered under the project's prefix: `--font-text` is `--tl-font-text`. */
+export const prefixedName = ({ delivery }: ProjectDocument, name: string): string =>
+  delivery.prefix ? `--${delivery.prefix}-${name.slice(2)}` : name;
+
 /** Why a name cannot be given to a token; null where it can. */
 export function nameFault(document: ProjectDocument, theirs: string, ours: string): string | null {
   const names = tokenNames(document);
   if (!names.includes(ours)) return `${ours} is no token of this project.`;
-  return names.includes(theirs) ? `${theirs} is the name of a token itself.` : null;
+  const taken = names.map((name) => prefixedName(document, name));
+  return taken.includes(theirs) ? `${theirs} is the name of a token itself.` : null;
 }
 
 /** Names that the site's own style sheet reads, each set to its token; those that cannot be are left out. */

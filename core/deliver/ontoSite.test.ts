@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { parse } from 'css-tree';
 import { applyChange, ChangeError } from '../change';
-import type { ProjectDocument } from '../document';
+import type { Patch, ProjectDocument } from '../document';
 import { elementAt } from '../style';
 import { plansOf, seatedDocument } from '../testing/documents';
 import { bundleFiles } from './bundle';
@@ -126,4 +126,44 @@ test('the README of the bundle says what the style sheet does to a site', () => 
   expect(readme({ layer: null, weight: 'over' })).toContain('with an id still win');
   expect(readme({ form: 'tokens' })).toContain('sets no text itself');
   expect(readme({ form: 'rules' })).toContain('tokens that must be there already');
+});
+
+describe('a prefix of the tokens', () => {
+  const filesOf = (document: ProjectDocument) =>
+    Object.fromEntries(
+      bundleFiles(document, plansOf(document), {}).flatMap((file) =>
+        file.kind === 'text' ? [[file.path, file.content]] : [],
+      ),
+    );
+  const prefixed = (...more: Patch) =>
+    applyChange(seatedDocument(), [{ op: 'add', path: '/delivery/prefix', value: 'tl' }, ...more])
+      .document;
+
+  test('stands before each of them, where it is set and where it is read', () => {
+    const files = filesOf(prefixed());
+    for (const path of ['lettera.css', '_tokens.scss', 'specimen.html']) {
+      expect(files[path]).not.toMatch(/(?<![\w-])--(?:font|size|colour|style)-/);
+      expect(files[path]).toMatch(/--tl-(?:font|size)-/);
+    }
+    expect(files['lettera.css']).toContain('--tl-font-text: ');
+    expect(files['lettera.css']).toContain('var(--tl-');
+    // But for it, the files are the same.
+    const plain = filesOf(seatedDocument());
+    expect(files['lettera.css']?.replaceAll('--tl-', '--')).toBe(plain['lettera.css']);
+  });
+
+  test('leaves names of the site’s own as they are, and refuses those that it makes', () => {
+    const names = { '--body-font': '--font-text', '--tl-font-text': '--font-heading' };
+    const css = filesOf(prefixed({ op: 'add', path: '/delivery/names', value: names }))[
+      'lettera.css'
+    ];
+    expect(css).toContain('--body-font: var(--tl-font-text);');
+    expect(css).not.toContain('--tl-font-text: var(--tl-font-heading)');
+  });
+
+  test.each(['TL', '-tl', 'tl-', '1', 'a b', 'a'.repeat(30), ''])('is not “%s”', (value) => {
+    expect(() =>
+      applyChange(seatedDocument(), [{ op: 'add', path: '/delivery/prefix', value }]),
+    ).toThrow(/must be small letters/);
+  });
 });

@@ -402,6 +402,13 @@ export class Delivery {
   )
   names?: Record<string, string>;
 
+  /** What the names of its custom properties begin with; none when left out. */
+  @MayBeLeftOut()
+  @Matches(/^[a-z][a-z0-9]{0,19}(-[a-z0-9]{1,19}){0,2}$/, {
+    message: 'must be small letters, figures and hyphens that begin with a letter, such as tl',
+  })
+  prefix?: string;
+
   /** What the font files hold; what the site needs when left out. */
   @MayBeLeftOut()
   @IsIn(LETTERS_KEPT)

@@ -57,6 +57,7 @@ const DeliveryShape = Type.Object({
   form: Type.Optional(oneOf(SHEET_FORMS, 'What the style sheet holds')),
   weight: Type.Optional(oneOf(RULE_WEIGHTS, 'Weight of its element rules')),
   names: Type.Optional(byKey(text(), 'Tokens by the names that a site reads')),
+  prefix: Type.Optional(text('What the names of its custom properties begin with')),
   letters: Type.Optional(oneOf(LETTERS_KEPT, 'What the font files hold')),
   alsoLetters: Type.Optional(text('Characters that they hold besides')),
   features: Type.Optional(oneOf(FEATURES_KEPT, 'Layout features that they keep')),

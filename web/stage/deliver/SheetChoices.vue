@@ -44,6 +44,16 @@ function setLayer(event: Event): void {
   const taken = set('layer', field.value.trim() || null);
   if (!taken) field.value = delivery.value?.layer ?? '';
 }
+
+function setPrefix(event: Event): void {
+  const field = event.target as HTMLInputElement;
+  const value = field.value.trim().replace(/^-+|-+$/g, '');
+  const before = delivery.value?.prefix;
+  const taken = value
+    ? set('prefix', value)
+    : before === undefined || project.change([{ op: 'remove', path: '/delivery/prefix' }]);
+  field.value = taken ? value : (before ?? '');
+}
 </script>
 
 <template>
@@ -74,6 +84,17 @@ function setLayer(event: Event): void {
         placeholder="none"
         class="layer"
         @change="setLayer"
+      />
+    </label>
+    <label class="field">
+      <span class="quiet">Prefix of tokens</span>
+      <InputText
+        :model-value="delivery.prefix ?? ''"
+        size="small"
+        placeholder="none"
+        spellcheck="false"
+        class="layer"
+        @change="setPrefix"
       />
     </label>
     <label class="field">
