@@ -176,6 +176,19 @@ function findFrameDocument(node: DomNode): DomNode | null {
  * @param inProof whether the element is in the proof's frame or in the page itself
  */
 export async function fontsUsed(page: Page, selector: string, inProof: boolean): Promise<string[]> {
+  const used = await eventually(
+    () =>
+      fontsUsedNow(page, selector, inProof).catch((error: unknown) => {
+        // Another page came into the proof meanwhile.
+        if (/Could not find node/.test(String(error))) return null;
+        throw error;
+      }),
+    (fonts) => fonts !== null,
+  );
+  return used ?? [];
+}
+
+async function fontsUsedNow(page: Page, selector: string, inProof: boolean): Promise<string[]> {
   const session: CDPSession = await page.createCDPSession();
   try {
     await session.send('DOM.enable');
@@ -225,12 +238,13 @@ export async function press(page: Page, name: string, within = 'body'): Promise<
       const control = await page.locator(selector).waitHandle();
       const heard = await control.evaluateHandle((node) => {
         const record = { clicked: false };
-        const note = ({ target }: Event) => {
-          if (node.contains(target as Node) || (target as Node).contains(node)) {
-            record.clicked = true;
-          }
-        };
-        document.addEventListener('click', note, { capture: true });
+        document.addEventListener(
+          'click',
+          ({ target }) => {
+            record.clicked ||= node.contains(target as Node) || (target as Node).contains(node);
+          },
+          { capture: true },
+        );
         return record;
       });
       await page.locator(selector).click();

@@ -232,6 +232,7 @@ test('a newcomer goes through the whole job, and back', async () => {
 
   // 6. Deliver: the files with their bytes, the code, the bundle, its specimen from disk.
   await go('Deliver');
+  await press(page, 'lettera.css[role="button"]', 'table');
   await page.waitForSelector('td.code pre');
   const listed = await page.$$eval('table tbody tr:not(:has(td.code))', (rows) =>
     rows.map((node) => [

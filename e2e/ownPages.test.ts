@@ -236,6 +236,23 @@ describe('a page of the site’s own', () => {
     );
     expect((await frame.$$('h2[data-lettera-out]')).length).toBe(3);
 
+    // The least force that wins more is offered, tried on the page, and taken as one change.
+    const follow = () =>
+      page.$$eval('section.proof p b', ([first]) => Number(first?.textContent ?? -1));
+    const before = await follow();
+    const [least] = await page.$$eval('[aria-label="The least that would win"] li', (all) =>
+      all.map((node) => ({
+        label: node.querySelector('button')?.ariaLabel ?? '',
+        following: Number(node.querySelector('b')?.textContent),
+      })),
+    );
+    expect(least?.following).toBeGreaterThan(before);
+    await press(page, least?.label ?? '');
+    await stored(({ delivery }) => delivery.layer === null);
+    await eventually(follow, (following) => following === least?.following);
+    await press(page, 'Undo');
+    await eventually(follow, (following) => following === before);
+
     await press(page, 'Make it a text element: Price');
     const { elements } = await stored(({ elements: all }) => 'price' in all);
     expect(elements['price']?.selectors).toEqual(['.price']);

@@ -8,9 +8,8 @@ import {
   press,
   proofFrame,
 } from './browser';
-import type { Project } from '@lettera/server';
 import { startLettera } from './lettera';
-import { ask, changeProject } from './project';
+import { changeProject } from './project';
 
 const FOLDER = 'docs/screenshots';
 const SAMPLE = 'tarnholm-light';
@@ -18,7 +17,6 @@ const SAMPLE = 'tarnholm-light';
 const lettera = await startLettera();
 const browser = await launchBrowser();
 const { page } = await newPage(browser);
-const { scale } = (await ask<Project>(lettera, `/projects/${SAMPLE}`)).document;
 
 const open = async (stage: string): Promise<void> => {
   await page.goto(`${lettera.url}/p/${SAMPLE}/${stage}?page=home`);
@@ -93,16 +91,6 @@ try {
 
   await open('scale');
   await take('scale');
-  await changeProject(lettera, SAMPLE, [
-    { op: 'replace', path: '/scale/small/ratio', value: 1.08 },
-    { op: 'replace', path: '/scale/large/ratio', value: 1.5 },
-  ]);
-  await page.waitForSelector('.marks .unfold');
-  await press(page, 'Phone', 'section.proof');
-  await page.click('.marks .unfold');
-  await page.$eval('.marks', (node) => node.scrollIntoView());
-  await take('scale-marks');
-  await changeProject(lettera, SAMPLE, [{ op: 'replace', path: '/scale', value: scale }]);
 
   await open('fallbacks');
   await fallbacksFitted(page);
@@ -188,8 +176,15 @@ try {
   await page.keyboard.press('Escape');
 
   await open('deliver');
+  await press(page, 'lettera.css[role="button"]', 'table');
   await page.waitForSelector('td.code pre');
+  await page.waitForSelector('.verified ::-p-text(come out as the project has them)');
   await take('deliver');
+  await press(page, 'Fonts', '[aria-label="Views"]');
+  await fill(page, 'Budget, KB', '90');
+  await press(page, 'Work it out');
+  await page.waitForSelector('::-p-aria(Work it out again[role="button"])');
+  await take('deliver-fonts');
 
   await page.evaluate(() => localStorage.setItem('lettera:theme', 'dark'));
   await open('pair');

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { ProjectDocument } from '@lettera/core/document';
 import type { Account, Overruling, UnclaimedKind } from '@lettera/core/page';
 import { unclaimedKinds } from '@lettera/core/page';
 import Select from 'primevue/select';
@@ -14,6 +15,7 @@ import { styledElement } from '../pageText';
 import { pagesRead } from './placesEverywhere';
 import { inWords } from './textFacts';
 import { claimPatch, nearestStyle } from './claim';
+import { waysToWin, type WayToWin } from './leastToWin';
 
 /** Who sets the text of the page shown: what overrules the project, rule by rule, and what no element claims. */
 const project = useProject();
@@ -21,6 +23,7 @@ const proof = useProof();
 const own = useOwnPages();
 
 const account = shallowRef<Account<Element> | null>(null);
+const ways = shallowRef<readonly WayToWin<Element>[]>([]);
 const unclaimed = shallowRef<(UnclaimedKind<Element> & { style: string })[]>([]);
 /** How long the page rests before it is reckoned anew, milliseconds. */
 const REST = 300;
@@ -45,9 +48,13 @@ function reckon(): void {
   const document = project.shown;
   if (!page?.defaultView || !document || !ready.value) {
     account.value = null;
+    ways.value = [];
     return;
   }
-  account.value = pageAccount(document, page, own.account ?? NO_RULES);
+  const accountWith = (of: ProjectDocument) => pageAccount(of, page, own.account ?? NO_RULES);
+  account.value = accountWith(document);
+  ways.value =
+    account.value.overruling.length > 0 ? waysToWin(document, account.value, accountWith) : [];
   const free = textElementsOf(page).filter((node) => {
     const found = styledElement(document, node);
     return !found || found.node === page.body;
@@ -132,6 +139,33 @@ function claim(kind: UnclaimedKind<Element> & { style: string }): void {
       </tbody>
     </table>
     <p v-else class="small quiet">Nothing of the page’s own overrules it.</p>
+    <template v-if="account.overruling.length">
+      <h3>The least that would win</h3>
+      <p v-if="ways.length === 0" class="small quiet">
+        No weight of Lettera’s rules wins more of these texts: take what sets their type out of the
+        rules above, or leave those texts alone.
+      </p>
+      <ul v-else class="kinds" aria-label="The least that would win">
+        <li v-for="way in ways" :key="way.says">
+          <span>
+            Rules {{ way.says }}: <b>{{ way.account.following }}</b> of
+            {{ count(way.account.texts, 'text') }} follow.
+          </span>
+          <span v-if="way.account.overruling.length" class="small quiet">
+            Still overruled by {{ way.account.overruling.map(keyOf).slice(0, 3).join('; ')
+            }}{{ way.account.overruling.length > 3 ? ' and others' : '' }}: take their type out, or
+            leave those texts alone.
+          </span>
+          <span class="line">
+            <DoButton
+              label="Deliver them so"
+              :aria-label="`Deliver the rules ${way.says}`"
+              @click="project.change(way.patch)"
+            />
+          </span>
+        </li>
+      </ul>
+    </template>
     <template v-if="unclaimed.length">
       <h3>Texts that no text element claims</h3>
       <ul class="kinds" aria-label="Texts that no text element claims">

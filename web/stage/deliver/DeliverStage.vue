@@ -24,7 +24,8 @@ const caseReadings = useCaseReadings();
 const files = shallowRef<DeliveryFile[]>([]);
 const state = ref<'loading' | 'ready' | 'failed'>('loading');
 const message = ref('');
-const path = ref('lettera.css');
+/** The text file that is shown in the list. */
+const path = ref('');
 
 type View = 'files' | 'fonts' | 'sheet';
 const VIEWS: { value: View; label: string }[] = [
@@ -67,6 +68,12 @@ async function load(): Promise<void> {
 
 watch(() => project.stored?.revision, load, { immediate: true });
 
+/** The style sheet as it is delivered now. */
+const sheet = computed(() => {
+  const file = files.value.find((one) => one.path === 'lettera.css');
+  return file?.kind === 'text' ? file.content : '';
+});
+
 /** Deliveries that were taken away, newest first. */
 const made = shallowRef<readonly MadeDelivery[]>([]);
 async function loadMade(): Promise<void> {
@@ -96,7 +103,10 @@ async function keep(): Promise<void> {
     Files that a site can use as they are: fonts, one style sheet, tokens for other tools, and a
     specimen.
   </StageHeader>
-  <SheetChoices v-if="view === 'sheet' && project.document" />
+  <template v-if="view === 'sheet' && project.document">
+    <SheetChoices />
+    <CodeView v-if="sheet" class="sheet" path="lettera.css" :code="sheet" />
+  </template>
   <FontsView v-else-if="view === 'fonts' && project.document" :document="project.document" />
   <p v-else-if="state === 'failed'" class="refused" role="alert">
     {{ message }} <DoButton @click="load">Try again</DoButton>
@@ -174,6 +184,9 @@ async function keep(): Promise<void> {
 </template>
 
 <style scoped>
+.sheet {
+  margin: 0 20px 20px;
+}
 .notice {
   padding: 0 20px 8px;
 }

@@ -10,6 +10,7 @@ import InputText from 'primevue/inputtext';
 import { computed, ref } from 'vue';
 import ChoiceSet from '../../control/ChoiceSet.vue';
 import NumberField from '../../control/NumberField.vue';
+import { count } from '../../control/figures';
 import OnOff from '../../control/OnOff.vue';
 import { usePlans } from '../../store/plans';
 import { useProject } from '../../store/project';
@@ -134,7 +135,7 @@ const KILO = 1000;
     </div>
     <ByteBars :groups="groups" :budget="delivery.budget ?? null" />
     <details v-if="leftOut.length">
-      <summary>{{ leftOut.length }} files of the case are left out</summary>
+      <summary>Left out: {{ count(leftOut.length, 'file') }} of the case</summary>
       <ul>
         <li v-for="line in leftOut" :key="line">{{ line }}</li>
       </ul>
