@@ -13,7 +13,6 @@ import {
   Max,
   MaxLength,
   Min,
-  MinLength,
 } from 'class-validator';
 import {
   IsKeyOrKeys,
@@ -26,192 +25,22 @@ import {
   PartsByKey,
   ValuesByKey,
 } from './decorators';
-import { IsCssColour, IsLayerName, IsName, IsSelector, IsUnicodeRange } from './cssValues';
+import { IsCssColour, IsName, IsSelector } from './cssValues';
 import type { PropertyValues } from './property';
+import { Family } from './case';
+import { Delivery } from './delivery';
+import { Placed } from './placed';
 import { Scale } from './scale';
 import { StyleProperties } from './styleProperties';
-import {
-  FACE_CLASSES,
-  FEATURES_KEPT,
-  FONT_DISPLAYS,
-  GENERICS,
-  LETTERS_KEPT,
-  RULE_WEIGHTS,
-  SHEET_FORMS,
-  SLANTS,
-  type FaceClass,
-  type FontDisplay,
-  type Generic,
-  type FeaturesKept,
-  type LettersKept,
-  type RuleWeight,
-  type SheetForm,
-  type Slant,
-} from './vocabulary';
+import { GENERICS, type Generic } from './vocabulary';
+
+export { Face, FaceFile, Family, PinnedLine, Reference } from './case';
+export { Delivery } from './delivery';
 
 /** The document's own format; raised when its shape changes. */
 export const DOCUMENT_FORMAT = 1;
 
 const LANGUAGE = /^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$/;
-const CUSTOM_PROPERTY = /^--[A-Za-z0-9_-]{1,100}$/;
-const SHA256 = /^[0-9a-f]{64}$/;
-
-/** Most characters of copy that font files are cut to. */
-const LONGEST_COPY = 5000;
-
-/** One file of a face, as it was taken in: all of its characters, or one script's share of them. */
-export class FaceFile {
-  /** The file that was taken in, which the store keeps under this hash. */
-  @Matches(SHA256, { message: 'must be a SHA-256 hash in hexadecimal' })
-  sha256!: string;
-
-  /** The script it covers in the library's terms (`latin`, `greek` …), or `all`. */
-  @Matches(/^[a-z]+(-[a-z]+)*$/)
-  script!: string;
-
-  /** CSS `unicode-range`, or null for every character the file has. */
-  @MayBeNull()
-  @IsUnicodeRange()
-  unicodeRange!: string | null;
-
-  /** Bytes of the file as it was taken in; what is delivered may be less. */
-  @IsInt()
-  @Min(1)
-  bytes!: number;
-}
-
-/** A line's box that a face is pinned to on every platform, in em; `descent` is negative. */
-export class PinnedLine {
-  @IsNumber()
-  @Min(0)
-  @Max(10)
-  ascent!: number;
-
-  @IsNumber()
-  @Min(-10)
-  @Max(0)
-  descent!: number;
-
-  @IsNumber()
-  @Min(0)
-  @Max(10)
-  lineGap!: number;
-}
-
-/** A face of a family: one style at one weight and width, or over a range of them when variable. */
-export class Face {
-  @IsIn(SLANTS)
-  style!: Slant;
-
-  @IsInt()
-  @Min(1)
-  @Max(1000)
-  weightMin!: number;
-
-  @IsInt()
-  @Min(1)
-  @Max(1000)
-  weightMax!: number;
-
-  /** Percent of the normal width; 100 when left out. */
-  @MayBeLeftOut()
-  @IsNumber()
-  @Min(1)
-  @Max(1000)
-  widthMin?: number;
-
-  @MayBeLeftOut()
-  @IsNumber()
-  @Min(1)
-  @Max(1000)
-  widthMax?: number;
-
-  /** Line metrics delivered with the face, where platforms would take different ones from its file. */
-  @MayBeLeftOut()
-  @Part(() => PinnedLine)
-  pinned?: PinnedLine;
-
-  @IsArray()
-  @ArrayMinSize(1)
-  @ArrayMaxSize(40)
-  @PartList(() => FaceFile)
-  files!: FaceFile[];
-}
-
-/**
- * Where a family is served from that may not be hosted here. Its faces hold the files of a look-alike
- * that stands in for it on the proof; the look-alike is never delivered.
- */
-export class Reference {
-  /** Address of the style sheet that serves it. */
-  @Matches(/^https:\/\/[^\s"'<>\\]{3,2000}$/, {
-    message: 'must be an address that begins with https://',
-  })
-  stylesheet!: string;
-
-  /** Name of the family that stands in. */
-  @IsName(300)
-  standIn!: string;
-}
-
-/** A part of the document that is kept by key and stands among its like in an order. */
-class Placed {
-  /** Where it stands among its like, least first. A part that is added without one stands last. */
-  @MayBeLeftOut()
-  @IsNumber()
-  @Min(-1e6)
-  @Max(1e6)
-  place?: number;
-}
-
-/** A family taken into the case. */
-export class Family extends Placed {
-  /** The name that the family itself goes by. */
-  @IsName(300)
-  name!: string;
-
-  /** Another name that the site's CSS knows it by, under which it is delivered. */
-  @MayBeLeftOut()
-  @IsName(300)
-  alias?: string;
-
-  /** The class that the library or the file claims. */
-  @IsIn(FACE_CLASSES)
-  class!: FaceClass;
-
-  /** Where it came from. */
-  @IsIn(['foundry', 'files', 'reference'])
-  source!: 'foundry' | 'files' | 'reference';
-
-  /** How its faces go about the wait and the swap; as the delivery has it when left out. */
-  @MayBeLeftOut()
-  @IsIn(FONT_DISPLAYS)
-  display?: FontDisplay;
-
-  /** The only copy that it sets on the site, whose characters its files are cut to; all that the site needs when left out. */
-  @MayBeLeftOut()
-  @IsString()
-  @MinLength(1)
-  @MaxLength(LONGEST_COPY)
-  onlyFor?: string;
-
-  /** Of a family by reference: who serves it, and what stands in for it. */
-  @MayBeLeftOut()
-  @Part(() => Reference)
-  reference?: Reference;
-
-  /** The licence's short name, where the source tells it. */
-  @MayBeNull()
-  @IsString()
-  @MaxLength(200)
-  licence!: string | null;
-
-  @IsArray()
-  @ArrayMinSize(1)
-  @ArrayMaxSize(200)
-  @PartList(() => Face)
-  faces!: Face[];
-}
 
 /** Most local fonts, and most plain names, of a stack. */
 export const MOST_FALLBACKS = 12;
@@ -368,74 +197,6 @@ export class Colour extends Placed {
 
   @IsCssColour()
   dark!: string;
-}
-
-export class Delivery {
-  /** Name of the cascade layer that holds the element rules, or null for none. */
-  @MayBeNull()
-  @IsLayerName()
-  layer!: string | null;
-
-  @IsIn(FONT_DISPLAYS)
-  display!: FontDisplay;
-
-  /** Whether the dark colours are delivered for visitors who prefer a dark ground. */
-  @IsBoolean()
-  dark!: boolean;
-
-  /** What the style sheet holds; everything when left out. */
-  @MayBeLeftOut()
-  @IsIn(SHEET_FORMS)
-  form?: SheetForm;
-
-  /** How much weight its element rules carry; none when left out. */
-  @MayBeLeftOut()
-  @IsIn(RULE_WEIGHTS)
-  weight?: RuleWeight;
-
-  /** Names of custom properties that a style sheet of the site's own reads, each with the token it is to have. */
-  @MayBeLeftOut()
-  @ValuesByKey(
-    (value) => typeof value === 'string' && CUSTOM_PROPERTY.test(value),
-    'must be names of custom properties by names of custom properties, such as --body-font: --font-text',
-    { key: CUSTOM_PROPERTY, most: 200 },
-  )
-  names?: Record<string, string>;
-
-  /** What the names of its custom properties begin with; none when left out. */
-  @MayBeLeftOut()
-  @Matches(/^[a-z][a-z0-9]{0,19}(-[a-z0-9]{1,19}){0,2}$/, {
-    message: 'must be small letters, figures and hyphens that begin with a letter, such as tl',
-  })
-  prefix?: string;
-
-  /** What the font files hold; what the site needs when left out. */
-  @MayBeLeftOut()
-  @IsIn(LETTERS_KEPT)
-  letters?: LettersKept;
-
-  /** Characters that they hold besides what the languages and the pages need. */
-  @MayBeLeftOut()
-  @IsString()
-  @MaxLength(LONGEST_COPY)
-  alsoLetters?: string;
-
-  /** The layout features that they keep; all when left out. */
-  @MayBeLeftOut()
-  @IsIn(FEATURES_KEPT)
-  features?: FeaturesKept;
-
-  /** Whether there are files for bold inside italics and italics inside bold, which no element asks for alone. */
-  @MayBeLeftOut()
-  @IsBoolean()
-  boldItalics?: boolean;
-
-  /** What all font files together are to stay under, bytes. */
-  @MayBeLeftOut()
-  @IsInt()
-  @Min(1)
-  @Max(1e9)
-  budget?: number;
 }
 
 /** Where a family stands: in the library, or in the case. */

@@ -51,11 +51,14 @@ export class FileMaker {
     );
   }
 
-  /** The bytes of a file that has been made. */
+  /** The bytes of a file that is delivered; one that was let go is made again. */
   async bytes(file: DerivedFile): Promise<Buffer> {
-    const bytes = await this.derived.get(file);
-    if (!bytes) throw new RangeError(`${keyOf(file)} has not been made`);
-    return bytes;
+    const kept = await this.derived.get(file);
+    if (kept) return kept;
+    await this.#one(keyOf(file), file);
+    const made = await this.derived.get(file);
+    if (!made) throw new RangeError(`${keyOf(file)} could not be kept`);
+    return made;
   }
 
   #one(key: string, file: DerivedFile): Promise<number> {

@@ -1,4 +1,4 @@
-import { and, eq, inArray } from 'drizzle-orm';
+import { and, eq, inArray, sql } from 'drizzle-orm';
 import type { Database } from './database';
 import { derivedFiles } from './schema';
 
@@ -8,6 +8,9 @@ export interface DerivedFile {
   /** What was done to it, as `cutName` has it. */
   cut: string;
 }
+
+/** Files made from one that was taken in are kept up to so many, the newest. */
+export const MOST_OF_A_SOURCE = 100;
 
 /** Files made to be delivered, kept by what they were made from and what was done to it. */
 export class DerivedStore {
@@ -35,5 +38,10 @@ export class DerivedStore {
       .insert(derivedFiles)
       .values({ source, cut, bytes: Buffer.from(bytes), size: bytes.byteLength })
       .onConflictDoNothing();
+    // Each text that is typed into a page asks for other characters: what was made for it goes in time.
+    await this.database.run(sql`
+      delete from ${derivedFiles} where ${derivedFiles.source} = ${source} and rowid not in (
+        select rowid from ${derivedFiles} where ${derivedFiles.source} = ${source}
+        order by rowid desc limit ${MOST_OF_A_SOURCE})`);
   }
 }

@@ -1,0 +1,87 @@
+import { IsBoolean, IsIn, IsInt, IsString, Matches, Max, MaxLength, Min } from 'class-validator';
+import { LONGEST_COPY } from './case';
+import { IsLayerName } from './cssValues';
+import { MayBeLeftOut, MayBeNull, ValuesByKey } from './decorators';
+import {
+  FEATURES_KEPT,
+  FONT_DISPLAYS,
+  LETTERS_KEPT,
+  RULE_WEIGHTS,
+  SHEET_FORMS,
+  type FeaturesKept,
+  type FontDisplay,
+  type LettersKept,
+  type RuleWeight,
+  type SheetForm,
+} from './vocabulary';
+
+const CUSTOM_PROPERTY = /^--[A-Za-z0-9_-]{1,100}$/;
+
+/** What is delivered, and how. */
+export class Delivery {
+  /** Name of the cascade layer that holds the element rules, or null for none. */
+  @MayBeNull()
+  @IsLayerName()
+  layer!: string | null;
+
+  @IsIn(FONT_DISPLAYS)
+  display!: FontDisplay;
+
+  /** Whether the dark colours are delivered for visitors who prefer a dark ground. */
+  @IsBoolean()
+  dark!: boolean;
+
+  /** What the style sheet holds; everything when left out. */
+  @MayBeLeftOut()
+  @IsIn(SHEET_FORMS)
+  form?: SheetForm;
+
+  /** How much weight its element rules carry; none when left out. */
+  @MayBeLeftOut()
+  @IsIn(RULE_WEIGHTS)
+  weight?: RuleWeight;
+
+  /** Names of custom properties that a style sheet of the site's own reads, each with the token it is to have. */
+  @MayBeLeftOut()
+  @ValuesByKey(
+    (value) => typeof value === 'string' && CUSTOM_PROPERTY.test(value),
+    'must be names of custom properties by names of custom properties, such as --body-font: --font-text',
+    { key: CUSTOM_PROPERTY, most: 200 },
+  )
+  names?: Record<string, string>;
+
+  /** What the names of its custom properties begin with; none when left out. */
+  @MayBeLeftOut()
+  @Matches(/^[a-z][a-z0-9]{0,19}(-[a-z0-9]{1,19}){0,2}$/, {
+    message: 'must be small letters, figures and hyphens that begin with a letter, such as tl',
+  })
+  prefix?: string;
+
+  /** What the font files hold; what the site needs when left out. */
+  @MayBeLeftOut()
+  @IsIn(LETTERS_KEPT)
+  letters?: LettersKept;
+
+  /** Characters that they hold besides what the languages and the pages need. */
+  @MayBeLeftOut()
+  @IsString()
+  @MaxLength(LONGEST_COPY)
+  alsoLetters?: string;
+
+  /** The layout features that they keep; all when left out. */
+  @MayBeLeftOut()
+  @IsIn(FEATURES_KEPT)
+  features?: FeaturesKept;
+
+  /** Whether there are files for bold inside italics and italics inside bold, which no element asks for alone. */
+  @MayBeLeftOut()
+  @IsBoolean()
+  boldItalics?: boolean;
+
+  /** What all font files together are to stay under, bytes. */
+  @MayBeLeftOut()
+  @IsInt()
+  @Min(1)
+  @Max(1e9)
+  budget?: number;
+}
