@@ -1,5 +1,6 @@
 import { writeFileSync } from 'node:fs';
 import { cpus } from 'node:os';
+import { bundleBytes } from './bytes';
 import { manyClients } from './clients';
 import { changingDocuments } from './document';
 import { fallbacks } from './fallback';
@@ -28,6 +29,7 @@ const BENCHMARKS: Record<string, () => Promise<Row[]>> = {
   faces: async () => [await readingFaces(), await readingMany()],
   saving: async () => [await savingChanges()],
   bundle: async () => [await makingBundles()],
+  bytes: bundleBytes,
   documents: changingDocuments,
   fallback: fallbacks,
   clients: manyClients,

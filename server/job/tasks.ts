@@ -31,6 +31,7 @@ import {
 } from '@lettera/core/deliver';
 import { stylesheetFaults } from '@lettera/core/deliver/verify';
 import type { FaceClass, ProjectDocument } from '@lettera/core/document';
+import { KEPT_NAME_IDS } from './keptNames';
 
 export { unpackProject } from './projectTasks';
 export { tune } from './tuneTask';
@@ -117,9 +118,6 @@ export interface DeriveRequest {
   bytes: Uint8Array;
   cut: Cut;
 }
-
-/** Names that say whose a font is and under which terms (OpenType 1.9, "Name IDs"). */
-const KEPT_NAME_IDS = [0, 1, 2, 3, 4, 5, 6, 8, 9, 11, 12, 13, 14, 16, 17];
 
 /** Makes the file that is delivered: packed as WOFF2, and cut as it says. */
 export async function derive({ bytes, cut }: DeriveRequest): Promise<Uint8Array> {
