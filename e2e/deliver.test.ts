@@ -103,6 +103,18 @@ test('font files hold what the site needs, weigh against a budget, and say what 
   await fill(page, 'Budget, KB', '60');
   await page.waitForSelector('::-p-text(over the budget of 60.0 KB)');
 
+  // Times follow from the bytes, on each connection that is stated.
+  const times = await page.$$eval(
+    '[aria-label="What they weigh"] .figures-table tbody tr',
+    (rows) =>
+      rows.map((row) =>
+        [...row.querySelectorAll('td')].map((td) => parseFloat(td.textContent ?? '')),
+      ),
+  );
+  expect(times).toHaveLength(3);
+  for (const [text = 0, faces = 0] of times) expect(faces).toBeGreaterThan(text);
+  expect(times[0]?.[1]).toBeGreaterThan(times[2]?.[1] ?? Infinity);
+
   await press(page, 'Work it out');
   await page.waitForSelector('::-p-aria(Work it out again[role="button"])');
   const savings = '[aria-label="What would be saved"]';
@@ -251,5 +263,36 @@ test('what was delivered is kept, and what changed since is told in words and by
   // It is kept across a reload, and in another tab.
   await page.reload();
   await eventually(said, (now) => now.includes('Style Lead: line height'));
+  expect(errors).toEqual([]);
+});
+
+test('a project is saved to one file and opened again, its faces included; another file is refused', async () => {
+  const saved = await page.$eval('::-p-text(Save the project)', (node) =>
+    node.closest('a')?.getAttribute('href'),
+  );
+  const file = join(folder, 'tarnholm.lettera');
+  writeFileSync(file, Buffer.from(await (await fetch(`${lettera.url}${saved}`)).arrayBuffer()));
+  await page.goto(`${lettera.url}/projects`);
+  const choose = async (path: string) => {
+    const input = (await page.waitForSelector(
+      'input[aria-label="Project file"]',
+    )) as ElementHandle<HTMLInputElement>;
+    await input.uploadFile(path);
+  };
+  const other = join(folder, 'notes.lettera');
+  writeFileSync(other, 'Wind came round at four');
+  await choose(other);
+  await page.waitForSelector('[role="alert"]::-p-text(It is no project file of Lettera)');
+  expect(await violationsOn(page, 'Projects')).toEqual([]);
+  // What was refused is told by the browser too.
+  errors.length = 0;
+  await choose(file);
+  await page.waitForFunction(() => location.pathname === '/p/tarnholm-light-trust/faces');
+  await proofFrame(page, { asItIs: true });
+  const opened = await ask<{ document: ProjectDocument }>(
+    lettera,
+    '/projects/tarnholm-light-trust',
+  );
+  expect(Object.keys(opened.document.case)).toEqual(['bricolage-grotesque', 'literata']);
   expect(errors).toEqual([]);
 });

@@ -26,7 +26,7 @@ export { slug } from './fileName';
 export { fallbackFaceRule, localSources, webFaceRule } from './fontFaces';
 export { headMarkup, preloadedFonts } from './head';
 export { escapeHtml } from './html';
-export { loadTimes, STATED_CONNECTION, type Connection } from './loadTime';
+export { CONNECTIONS, loadTimes, STATED_CONNECTION, type Connection } from './loadTime';
 export { cutName, cutOf, madeKey, PACKED, type Cut } from './cut';
 export {
   casePlan,

@@ -10,6 +10,13 @@ export interface Connection {
 /** A middling phone connection; the ledger says so wherever it shows a time. */
 export const STATED_CONNECTION: Connection = { name: '4G', roundTrip: 100, bandwidth: 9000 };
 
+/** Connections that a delivery is reckoned on, the slowest first. */
+export const CONNECTIONS: readonly Connection[] = [
+  { name: '3G', roundTrip: 300, bandwidth: 1600 },
+  STATED_CONNECTION,
+  { name: 'cable', roundTrip: 30, bandwidth: 50_000 },
+];
+
 /** Round trips before the first byte of the page: name look-up, TCP, TLS 1.3, the request itself. */
 const ROUND_TRIPS_TO_PAGE = 4;
 

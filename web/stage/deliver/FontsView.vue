@@ -16,6 +16,7 @@ import { usePlans } from '../../store/plans';
 import { useProject } from '../../store/project';
 import ByteBars from './ByteBars.vue';
 import { byteGroups, GROUPINGS, leftOutLines, type Grouping } from './fontsView';
+import LoadTimes from './LoadTimes.vue';
 import SavingsList from './SavingsList.vue';
 
 /** What the font files hold, what they weigh against a budget, and what would make them lighter. */
@@ -134,6 +135,7 @@ const KILO = 1000;
       />
     </div>
     <ByteBars :groups="groups" :budget="delivery.budget ?? null" />
+    <LoadTimes :document="document" :delivery="plan" />
     <details v-if="leftOut.length">
       <summary>Left out: {{ count(leftOut.length, 'file') }} of the case</summary>
       <ul>

@@ -1,0 +1,65 @@
+<script setup lang="ts">
+import {
+  CONNECTIONS,
+  firstFonts,
+  loadTimes,
+  stylesheet,
+  totalBytes,
+  type DeliveryPlan,
+} from '@lettera/core/deliver';
+import type { ProjectDocument } from '@lettera/core/document';
+import { computed } from 'vue';
+import { usePlans } from '../../store/plans';
+
+/** When text shows and when the web faces take over, on stated connections. */
+const props = defineProps<{ document: ProjectDocument; delivery: DeliveryPlan }>();
+const plans = usePlans();
+
+const rows = computed(() => {
+  const fontBytes = totalBytes(firstFonts(props.delivery));
+  if (fontBytes === null) return null;
+  const fallback = plans.fallbackOf(props.document);
+  const css = stylesheet(props.document, { fallback, delivery: props.delivery });
+  const stylesheetBytes = new TextEncoder().encode(css).length;
+  return CONNECTIONS.map((connection) => ({
+    connection,
+    ...loadTimes(connection, { stylesheetBytes, fontBytes }),
+  }));
+});
+const seconds = (milliseconds: number): string => `${(milliseconds / 1000).toFixed(2)} s`;
+</script>
+
+<template>
+  <table v-if="rows" class="figures-table">
+    <thead>
+      <tr>
+        <th scope="col">For a page in Latin letters on</th>
+        <th scope="col" class="figure">Text after</th>
+        <th scope="col" class="figure">Web faces after</th>
+      </tr>
+    </thead>
+    <tbody>
+      <tr v-for="{ connection, firstText, swap } in rows" :key="connection.name">
+        <th scope="row">
+          {{ connection.name }}
+          <span class="quiet"
+            >{{ connection.roundTrip }} ms a round trip,
+            {{ connection.bandwidth / 1000 }} Mbit/s</span
+          >
+        </th>
+        <td class="figure">{{ seconds(firstText) }}</td>
+        <td class="figure">{{ seconds(swap) }}</td>
+      </tr>
+    </tbody>
+  </table>
+</template>
+
+<style scoped>
+th {
+  font-weight: 400;
+  text-align: left;
+}
+th.figure {
+  text-align: right;
+}
+</style>
