@@ -178,7 +178,9 @@ try {
   await open('deliver');
   await press(page, 'lettera.css[role="button"]', 'table');
   await page.waitForSelector('td.code pre');
-  await page.waitForSelector('.verified ::-p-text(come out as the project has them)');
+  await page.waitForSelector('.verified ::-p-text(come out as the project has them)', {
+    timeout: 180_000,
+  });
   await take('deliver');
   await press(page, 'Fonts', '[aria-label="Views"]');
   await fill(page, 'Budget, KB', '90');

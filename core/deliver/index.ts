@@ -45,6 +45,7 @@ export { TokensError } from './reading/tokenTree';
 export {
   differencesOf,
   facesMissing,
+  saidOf,
   typeOf,
   widthsToVerify,
   type Difference,

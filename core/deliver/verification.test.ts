@@ -4,6 +4,7 @@ import { seatedDocument } from '../testing/documents';
 import { barePage } from './barePage';
 import {
   differencesOf,
+  saidOf,
   facesMissing,
   typeOf,
   widthsToVerify,
@@ -46,6 +47,18 @@ describe('what a browser makes of the bundle', () => {
   ])('counts a size that is off by %f px: %i', (off, count) => {
     const near = { ...project, size: project.size + off };
     expect(differencesOf('body', 1280, project, near)).toHaveLength(count);
+  });
+
+  test('is held on pages to what an element’s own style says', () => {
+    expect([...saidOf(document, 'body')].sort()).toEqual([
+      'family',
+      'lineHeight',
+      'size',
+      'slant',
+      'weight',
+    ]);
+    // An emphasis is as large and as heavy as the text that it stands in.
+    expect([...saidOf(document, 'emphasis')]).toEqual(['slant']);
   });
 
   test('is looked at at both ends and between', () => {

@@ -1,6 +1,7 @@
 import { siteName } from '../document/familyName';
 import type { ProjectDocument } from '../document/projectDocument';
 import { narrowBelowOf } from '../document/narrow';
+import type { PropertyName } from '../document/property';
 import { stepSizeAt } from '../scale/sizeAt';
 import { narrowDocument } from '../style/narrow';
 import { matchFace } from '../style/faceMatch';
@@ -49,6 +50,27 @@ export function typeOf(document: ProjectDocument, element: string, width: number
     weight: weight.value,
     slant: slant.value,
   };
+}
+
+/** The property that each part of a text's type comes from. */
+const PROPERTY_OF = {
+  family: 'voice',
+  size: 'step',
+  lineHeight: 'lineHeight',
+  weight: 'weight',
+  slant: 'slant',
+} as const satisfies Record<keyof SetType, PropertyName>;
+
+/**
+ * What an element's own style says of its type, wherever it stands: the rest comes from the text around it,
+ * which is another on each page.
+ */
+export function saidOf(document: ProjectDocument, element: string): ReadonlySet<keyof SetType> {
+  const resolved = resolveElement(document, element);
+  const parts = Object.keys(PROPERTY_OF) as (keyof SetType)[];
+  return new Set(
+    parts.filter((part) => ['set', 'style'].includes(resolved[PROPERTY_OF[part]].origin)),
+  );
 }
 
 const px = (value: number): string => `${Number(value.toFixed(2))} px`;

@@ -13,11 +13,12 @@ import StageHeader from '../StageHeader.vue';
 import CodeView from './CodeView.vue';
 import OtherNames from './OtherNames.vue';
 import FontsView from './FontsView.vue';
+import PagesTried from './PagesTried.vue';
 import SheetChoices from './SheetChoices.vue';
 import SinceDelivered from './SinceDelivered.vue';
 import TokensFile from './TokensFile.vue';
 import VerifiedLine from './VerifiedLine.vue';
-import { bytesOf, forbiddenFiles, packingUnderWay } from './deliverView';
+import { bytesOf, forbiddenFiles, underWay } from './deliverView';
 
 const project = useProject();
 const caseReadings = useCaseReadings();
@@ -39,9 +40,11 @@ const view = ref<View>('files');
 const forbidden = computed(() =>
   project.document ? forbiddenFiles(project.document, caseReadings.readings) : [],
 );
-const packing = computed(() => packingUnderWay(project.progress.packing));
+const packing = computed(() => underWay(project.progress.packing));
+const fitting = computed(() => underWay(project.progress.fitting));
 /** The revision whose files are shown, as it is tried before it is offered. */
 const tried = shallowRef<{ document: ProjectDocument; revision: number } | null>(null);
+const isWhole = computed(() => (tried.value?.document.delivery.form ?? 'whole') === 'whole');
 /** What comes out otherwise than the project has it; null until that is known. */
 const faults = ref<number | null>(null);
 const downloadLabel = computed(() =>
@@ -113,6 +116,9 @@ async function keep(): Promise<void> {
   </p>
   <p v-else-if="state === 'loading'" class="loading quiet" role="status">
     Working out the files …
+    <template v-if="fitting"
+      >local fonts are being fitted to the site’s text, {{ fitting.done }} of {{ fitting.of }}.
+    </template>
     <template v-if="packing"
       >{{ packing.done }} of {{ count(packing.of, 'font file') }} packed. A large one takes a minute
       or so; its faces can be used meanwhile.</template
@@ -134,7 +140,7 @@ async function keep(): Promise<void> {
       >
     </div>
     <VerifiedLine
-      v-if="tried && (tried.document.delivery.form ?? 'whole') === 'whole'"
+      v-if="tried && isWhole"
       :document="tried.document"
       :revision="tried.revision"
       @faults="faults = $event"
@@ -146,6 +152,7 @@ async function keep(): Promise<void> {
           : 'Element rules alone want their tokens from elsewhere, so no page tries them.'
       }}
     </p>
+    <PagesTried v-if="tried && isWhole" :document="tried.document" :revision="tried.revision" />
     <SinceDelivered v-if="made.length" :files="files" :made="made" />
     <StandIns class="notice" />
     <p v-for="mark in forbidden" :key="mark.message" class="notice mark-text">

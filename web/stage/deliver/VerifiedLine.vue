@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import type { Difference } from '@lettera/core/deliver';
 import type { ProjectDocument } from '@lettera/core/document';
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
 import { urls } from '../../api/client';
@@ -7,6 +6,7 @@ import DoButton from '../../control/DoButton.vue';
 import { count } from '../../control/figures';
 import UnseenPage from '../../proof/UnseenPage.vue';
 import { useProject } from '../../store/project';
+import { differenceInWords } from './differenceWords';
 import { verifyBundle, type Verified } from './verifyBundle';
 
 /** What a browser makes of the bundle by itself, compared with the project before it is offered. */
@@ -56,22 +56,11 @@ async function compare(): Promise<void> {
 watch(() => props.revision, begin, { immediate: true });
 onBeforeUnmount(() => clearTimeout(waiting));
 
-const WHAT: Record<Difference['what'], string> = {
-  family: 'family',
-  size: 'size',
-  lineHeight: 'line height',
-  weight: 'weight',
-  slant: 'style',
-};
-const nameOf = (key: string): string => props.document.elements[key]?.name ?? key;
 const lines = computed(() => {
   const { differences = [], missing = [] } = result.value ?? {};
   return [
     ...missing,
-    ...differences.map(
-      ({ element, what, width, project: wanted, browser }) =>
-        `${nameOf(element)}, ${WHAT[what]} at ${width} px: ${browser} on the page, ${wanted} in the project`,
-    ),
+    ...differences.map((difference) => differenceInWords(props.document, difference)),
   ];
 });
 const words = computed(() => {

@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals';
 import { seatedDocument } from '../../../core/testing/documents';
-import { bytesOf, DISPLAYS, forbiddenFiles, packingUnderWay } from './deliverView';
+import { bytesOf, DISPLAYS, forbiddenFiles, underWay } from './deliverView';
 
 test('every way that fonts may load is offered, in words', () => {
   expect(DISPLAYS.map(({ value }) => value)).toEqual(['swap', 'fallback', 'optional']);
@@ -24,7 +24,7 @@ test('bytes of all files are added up, text and fonts alike', () => {
 
 test('packing is told while it is under way, and not after', () => {
   const report = (done: number) => ({ task: 'packing' as const, done, of: 2 });
-  expect(packingUnderWay(undefined)).toBeNull();
-  expect(packingUnderWay(report(0))?.of).toBe(2);
-  expect(packingUnderWay(report(2))).toBeNull();
+  expect(underWay(undefined)).toBeNull();
+  expect(underWay(report(0))?.of).toBe(2);
+  expect(underWay(report(2))).toBeNull();
 });

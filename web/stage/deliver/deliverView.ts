@@ -20,6 +20,6 @@ export const forbiddenFiles = (document: ProjectDocument, readings: Readings): M
 export const bytesOf = (files: readonly DeliveryFile[]): number =>
   files.reduce((sum, { bytes }) => sum + bytes, 0);
 
-/** How far the packing of font files has come, while that is under way; null otherwise. */
-export const packingUnderWay = (report: ProgressReport | undefined): ProgressReport | null =>
+/** How far work has come, while it is under way; null otherwise. */
+export const underWay = (report: ProgressReport | undefined): ProgressReport | null =>
   report && report.done < report.of ? report : null;

@@ -32,7 +32,7 @@ const unquoted = (family: string): string =>
 const firstFamily = (value: string): string =>
   unquoted(/^\s*("(?:[^"\\]|\\.)*"|[^,]*)/.exec(value)?.[1] ?? '');
 
-function computedType(node: Element): SetType {
+export function computedType(node: Element): SetType {
   const view = node.ownerDocument.defaultView as Window;
   const { fontFamily, fontSize, lineHeight, fontWeight, fontStyle } = view.getComputedStyle(node);
   return {

@@ -1,0 +1,46 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import type { Browser } from 'puppeteer-core';
+import { violationsOn } from './axe';
+import { eventually, launchBrowser, newPage, press } from './browser';
+import { startLettera, type RunningLettera } from './lettera';
+
+/** The delivered bundle on a page of the site's own, with the page's own style sheets. */
+
+const SHOP = 'sample/own';
+/** The local fonts are fitted to the page's text before anything is delivered, milliseconds. */
+const FITTED = 240_000;
+let lettera: RunningLettera;
+let browser: Browser;
+
+beforeAll(async () => {
+  lettera = await startLettera();
+  browser = await launchBrowser();
+});
+afterAll(async () => {
+  await browser?.close();
+  await lettera?.close();
+});
+
+test('what the page’s own rules make otherwise is told, text element by text element', async () => {
+  const body = new FormData();
+  for (const path of ['index.html', 'css/site.css', 'css/type.css']) {
+    body.append('file', new Blob([readFileSync(join(SHOP, path))]), path);
+  }
+  await fetch(`${lettera.url}/api/v1/projects/tarnholm-light/pages`, { method: 'POST', body });
+  const { page, errors } = await newPage(browser);
+  await page.goto(`${lettera.url}/p/tarnholm-light/deliver`);
+  const part = '[aria-label="On your own pages"]';
+  await page.waitForSelector(part, { timeout: FITTED });
+  await press(page, 'Try it on 1 page of yours', part);
+  const told = () => page.$eval(part, (node) => node.textContent ?? '');
+  const text = await eventually(told, (now) => now.includes('come out as the project has them'));
+  // Headings of a size of the page's own stay so; in all else the first is the project's.
+  expect(text).toMatch(/3 texts: Heading 2, size at 1280 px: [\d.]+ px on the page/);
+  expect(text).toMatch(/1 text: Heading 1, size at 1280 px/);
+  expect(text).not.toMatch(/Heading 1, (family|weight|style)/);
+  expect(await page.$('iframe[title="A page that is measured"]')).toBeNull();
+  expect(await violationsOn(page, 'Deliver')).toEqual([]);
+  expect(errors).toEqual([]);
+}, 300_000);

@@ -1,0 +1,115 @@
+<script setup lang="ts">
+import type { ProjectDocument } from '@lettera/core/document';
+import { computed, nextTick, onBeforeUnmount, ref, shallowRef } from 'vue';
+import { urls } from '../../api/client';
+import DoButton from '../../control/DoButton.vue';
+import ProgressLine from '../../control/ProgressLine.vue';
+import { count } from '../../control/figures';
+import UnseenPage from '../../proof/UnseenPage.vue';
+import { useProject } from '../../store/project';
+import { differenceInWords } from './differenceWords';
+import { linkBundle, verifyPage, type TriedPage } from './verifyPage';
+
+/** The bundle on each page of the site's own, with the page's own style sheets after it. */
+const props = defineProps<{ document: ProjectDocument; revision: number }>();
+const project = useProject();
+
+const frame = ref<InstanceType<typeof UnseenPage> | null>(null);
+const source = ref('');
+const progress = ref<{ done: number; of: number; title: string } | null>(null);
+const found = shallowRef<{ pages: TriedPage[]; revision: number } | null>(null);
+const failed = ref('');
+const isStale = computed(() => found.value !== null && found.value.revision !== props.revision);
+const ownPages = computed(() => project.pages.filter(({ slug }) => project.isOwnPage(slug)));
+
+/** A page takes no longer than this to come, milliseconds. */
+const PATIENCE = 20_000;
+let loaded: (() => void) | null = null;
+let run = 0;
+
+/** @throws Error when the page does not come */
+async function bring(slug: string): Promise<Document> {
+  const here = new Promise<void>((resolve, reject) => {
+    loaded = resolve;
+    setTimeout(() => reject(new Error('A page did not come.')), PATIENCE);
+  });
+  source.value = urls.page(project.id, slug);
+  await here;
+  await nextTick();
+  const page = frame.value?.page();
+  if (!page) throw new Error('A page did not come.');
+  return page;
+}
+
+async function tryPages(): Promise<void> {
+  const mine = ++run;
+  const { document, revision } = props;
+  const pages: TriedPage[] = [];
+  failed.value = '';
+  found.value = null;
+  try {
+    for (const [done, { slug, title }] of ownPages.value.entries()) {
+      progress.value = { done, of: ownPages.value.length, title };
+      const page = await bring(slug);
+      await linkBundle(page, urls.deliveredFile(project.id, revision, 'lettera.css'));
+      if (mine !== run) return;
+      const setWidth = (width: number) => frame.value?.setWidth(width);
+      pages.push(verifyPage(document, page, { title, setWidth }));
+    }
+    found.value = { pages, revision };
+  } catch (error) {
+    if (mine === run) failed.value = `${(error as Error).message} Nothing was found out.`;
+  }
+  if (mine === run) leave();
+}
+function leave(): void {
+  run++;
+  progress.value = null;
+  source.value = '';
+}
+onBeforeUnmount(leave);
+</script>
+
+<template>
+  <section v-if="ownPages.length" class="tried" aria-label="On your own pages">
+    <DoButton
+      v-if="!progress"
+      :label="found ? 'Try it there again' : `Try it on ${count(ownPages.length, 'page')} of yours`"
+      @click="tryPages"
+    />
+    <ProgressLine v-else :done="progress.done" :of="progress.of" stoppable @stop="leave">
+      {{ progress.title }}, {{ progress.done + 1 }} of {{ progress.of }}
+    </ProgressLine>
+    <p v-if="failed" role="alert" class="mark-text small">{{ failed }}</p>
+    <p v-if="isStale" role="status" class="quiet small">The project has changed since.</p>
+    <ul v-if="found" class="small">
+      <li v-for="page in found.pages" :key="page.title">
+        <b>{{ page.title }}</b>: {{ page.agreeing }} of {{ count(page.texts, 'text') }} come out as
+        the project has them.
+        <ul v-if="page.differences.length">
+          <li v-for="(one, i) in page.differences" :key="i">
+            {{ count(one.texts, 'text') }}: {{ differenceInWords(document, one) }}
+          </li>
+        </ul>
+      </li>
+    </ul>
+    <p v-if="found?.pages.some(({ differences }) => differences.length)" class="quiet small">
+      Which rules of yours decide there, and the least that would win: This page › Who sets its
+      text.
+    </p>
+    <UnseenPage v-if="source" ref="frame" :source="source" @load="loaded?.()" />
+  </section>
+</template>
+
+<style scoped>
+.tried {
+  display: grid;
+  gap: 6px;
+  justify-items: start;
+  padding: 0 20px 14px;
+}
+ul {
+  margin: 0;
+  padding-left: 18px;
+}
+</style>

@@ -1,0 +1,19 @@
+import type { Difference } from '@lettera/core/deliver';
+import type { ProjectDocument } from '@lettera/core/document';
+
+const WHAT: Record<Difference['what'], string> = {
+  family: 'family',
+  size: 'size',
+  lineHeight: 'line height',
+  weight: 'weight',
+  slant: 'style',
+};
+
+/** One thing that a browser makes otherwise, in words. */
+export function differenceInWords(
+  { elements }: ProjectDocument,
+  { element, what, width, project, browser }: Difference,
+): string {
+  const name = elements[element]?.name ?? element;
+  return `${name}, ${WHAT[what]} at ${width} px: ${browser} on the page, ${project} in the project`;
+}
