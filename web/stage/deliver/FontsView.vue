@@ -15,6 +15,7 @@ import OnOff from '../../control/OnOff.vue';
 import { usePlans } from '../../store/plans';
 import { useProject } from '../../store/project';
 import ByteBars from './ByteBars.vue';
+import { useDeliverySettings } from './deliverySettings';
 import { byteGroups, GROUPINGS, leftOutLines, type Grouping } from './fontsView';
 import LoadTimes from './LoadTimes.vue';
 import SavingsList from './SavingsList.vue';
@@ -38,9 +39,7 @@ const families = computed(() => {
   });
 });
 
-type Delivery = ProjectDocument['delivery'];
-const set = <K extends keyof Delivery>(member: K, value: Delivery[K]): boolean =>
-  project.change([{ op: 'add', path: `/delivery/${member}`, value }]);
+const set = useDeliverySettings();
 
 const LETTERS: { value: LettersKept; label: string }[] = [
   { value: 'needed', label: 'What the site needs' },

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import type { ProjectDocument } from '@lettera/core/document';
-import { computed, nextTick, onBeforeUnmount, ref, shallowRef } from 'vue';
+import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
 import { urls } from '../../api/client';
 import DoButton from '../../control/DoButton.vue';
 import ProgressLine from '../../control/ProgressLine.vue';
 import { count } from '../../control/figures';
 import UnseenPage from '../../proof/UnseenPage.vue';
+import { useUnseenPages } from '../../proof/unseenPages';
 import { useProject } from '../../store/project';
 import { differenceInWords } from './differenceWords';
 import { linkBundle, verifyPage, type TriedPage } from './verifyPage';
@@ -14,32 +15,14 @@ import { linkBundle, verifyPage, type TriedPage } from './verifyPage';
 const props = defineProps<{ document: ProjectDocument; revision: number }>();
 const project = useProject();
 
-const frame = ref<InstanceType<typeof UnseenPage> | null>(null);
-const source = ref('');
+const { source, onLoad, bring, setWidth } = useUnseenPages();
 const progress = ref<{ done: number; of: number; title: string } | null>(null);
 const found = shallowRef<{ pages: TriedPage[]; revision: number } | null>(null);
 const failed = ref('');
 const isStale = computed(() => found.value !== null && found.value.revision !== props.revision);
 const ownPages = computed(() => project.pages.filter(({ slug }) => project.isOwnPage(slug)));
 
-/** A page takes no longer than this to come, milliseconds. */
-const PATIENCE = 20_000;
-let loaded: (() => void) | null = null;
 let run = 0;
-
-/** @throws Error when the page does not come */
-async function bring(slug: string): Promise<Document> {
-  const here = new Promise<void>((resolve, reject) => {
-    loaded = resolve;
-    setTimeout(() => reject(new Error('A page did not come.')), PATIENCE);
-  });
-  source.value = urls.page(project.id, slug);
-  await here;
-  await nextTick();
-  const page = frame.value?.page();
-  if (!page) throw new Error('A page did not come.');
-  return page;
-}
 
 async function tryPages(): Promise<void> {
   const mine = ++run;
@@ -50,10 +33,9 @@ async function tryPages(): Promise<void> {
   try {
     for (const [done, { slug, title }] of ownPages.value.entries()) {
       progress.value = { done, of: ownPages.value.length, title };
-      const page = await bring(slug);
+      const page = await bring(urls.page(project.id, slug));
       await linkBundle(page, urls.deliveredFile(project.id, revision, 'lettera.css'));
       if (mine !== run) return;
-      const setWidth = (width: number) => frame.value?.setWidth(width);
       pages.push(verifyPage(document, page, { title, setWidth }));
     }
     found.value = { pages, revision };
@@ -97,7 +79,7 @@ onBeforeUnmount(leave);
       Which rules of yours decide there, and the least that would win: This page › Who sets its
       text.
     </p>
-    <UnseenPage v-if="source" ref="frame" :source="source" @load="loaded?.()" />
+    <UnseenPage v-if="source" ref="unseen" :source="source" @load="onLoad" />
   </section>
 </template>
 

@@ -1,20 +1,19 @@
 <script setup lang="ts">
-import type { ProjectDocument, RuleWeight, SheetForm } from '@lettera/core/document';
+import type { RuleWeight, SheetForm } from '@lettera/core/document';
 import InputText from 'primevue/inputtext';
 import Select from 'primevue/select';
 import { computed } from 'vue';
 import ChoiceSet from '../../control/ChoiceSet.vue';
 import OnOff from '../../control/OnOff.vue';
 import { useProject } from '../../store/project';
+import { useDeliverySettings } from './deliverySettings';
 import { DISPLAYS } from './deliverView';
 
 /** What the style sheet holds, and how it stands to the style sheets that a site has of its own. */
 const project = useProject();
 const delivery = computed(() => project.document?.delivery);
 
-type Delivery = ProjectDocument['delivery'];
-const set = <K extends keyof Delivery>(member: K, value: Delivery[K] | null): boolean =>
-  project.change([{ op: 'add', path: `/delivery/${member}`, value }]);
+const set = useDeliverySettings();
 
 const FORMS: { value: SheetForm; label: string }[] = [
   { value: 'whole', label: 'Everything' },

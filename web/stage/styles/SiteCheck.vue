@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { SetPage, SiteMark } from '@lettera/core/check';
 import type { ProjectDocument } from '@lettera/core/document';
-import { computed, nextTick, onBeforeUnmount, ref, shallowRef } from 'vue';
+import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
 import { urls } from '../../api/client';
 import DoButton from '../../control/DoButton.vue';
 import { count } from '../../control/figures';
@@ -11,6 +11,7 @@ import MarkLine from '../../proof/MarkLine.vue';
 import { ProofSheet } from '../../proof/proofSheet';
 import { setTextsOf, textsByStyle } from '../../proof/setTexts';
 import UnseenPage from '../../proof/UnseenPage.vue';
+import { useUnseenPages } from '../../proof/unseenPages';
 import { useEvidence } from '../../store/evidence';
 import { useFallbacks } from '../../store/fallbacks';
 import { useMarks } from '../../store/marks';
@@ -27,8 +28,7 @@ const fontUrl = useFontUrl();
 const marks = useMarks();
 const { evidenceOf } = useEvidence();
 
-const frame = ref<InstanceType<typeof UnseenPage> | null>(null);
-const source = ref('');
+const { source, onLoad, bring, setWidth } = useUnseenPages();
 const progress = ref<{ done: number; of: number; title: string } | null>(null);
 const failed = ref('');
 /** What was found, and of which state of the project. */
@@ -37,31 +37,14 @@ const found = shallowRef<{ marks: SiteMark[]; document: ProjectDocument; pages: 
 );
 const isStale = computed(() => found.value !== null && found.value.document !== project.document);
 
-/** A page takes no longer than this to come, milliseconds. */
-const PATIENCE = 20_000;
-let loaded: (() => void) | null = null;
 let run = 0;
-
-/** Puts a page into the frame. @throws Error when it does not come */
-async function bring(slug: string): Promise<Document> {
-  const here = new Promise<void>((resolve, reject) => {
-    loaded = resolve;
-    setTimeout(() => reject(new Error('A page did not come.')), PATIENCE);
-  });
-  source.value = urls.page(project.id, slug);
-  await here;
-  await nextTick();
-  const page = frame.value?.page();
-  if (!page) throw new Error('A page did not come.');
-  return page;
-}
 
 /** How the text of a page stands at each end of the scale. */
 async function look(page: Document, title: string, document: ProjectDocument): Promise<SetPage[]> {
   const sheet = new ProofSheet(page);
   const looked: SetPage[] = [];
   for (const { width } of [document.scale.small, document.scale.large]) {
-    frame.value?.setWidth(width);
+    setWidth(width);
     sheet.update({
       fontUrl,
       document,
@@ -93,7 +76,7 @@ async function check(): Promise<void> {
   try {
     for (const [i, { slug, title }] of pages.entries()) {
       progress.value = { done: i, of: pages.length, title };
-      looked.push(...(await look(await bring(slug), title, document)));
+      looked.push(...(await look(await bring(urls.page(project.id, slug)), title, document)));
       if (mine !== run) return;
     }
     const { siteMarks } = await import('@lettera/core/check');
@@ -157,7 +140,7 @@ const whereInWords = ({ seen }: SiteMark): string => {
         />
       </ul>
     </template>
-    <UnseenPage v-if="source" ref="frame" :source="source" @load="loaded?.()" />
+    <UnseenPage v-if="source" ref="unseen" :source="source" @load="onLoad" />
   </section>
 </template>
 
