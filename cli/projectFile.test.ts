@@ -26,6 +26,16 @@ beforeAll(async () => {
   here = await openServices(readConfig({ data: temporaryFolder() }, {}));
   elsewhere = await openServices(readConfig({ data: temporaryFolder() }, {}));
   sample = await loadSample(here);
+  await here.waypoints.add(sample, 'In three languages');
+  const other = { ...sample, document: { ...sample.document, words: 'Fog' } };
+  await here.waypoints.add(other, 'Fog');
+  await here.localReadings.keep(sample.id, [
+    {
+      local: 'georgia',
+      variant: 'regular',
+      advances: { advances: { a: 0.5 }, pairs: {}, colour: null, lines: null },
+    },
+  ]);
   saved = await saveProject(here, sample);
 });
 afterAll(async () => {
@@ -40,6 +50,7 @@ const fileOf = (bytes: Uint8Array): string => {
   writeFileSync(path, bytes);
   return path;
 };
+const FOG = { name: 'Fog', at: '1871-10-01T05:00:00.000Z' };
 const open = (bytes: Uint8Array) => openProject(elsewhere, fileOf(bytes));
 /** The file with its manifest, or with its files, changed. */
 const changed = (
@@ -58,6 +69,20 @@ describe('a project file', () => {
   test('brings the whole project elsewhere, its faces and pages included', async () => {
     const opened = await open(saved);
     expect(opened.document).toEqual(sample.document);
+    const named = (await elsewhere.waypoints.states(opened.id)).map(({ name, document }) => [
+      name,
+      document.words,
+    ]);
+    expect(named).toEqual([
+      ['In three languages', sample.document.words],
+      ['Fog', 'Fog'],
+    ]);
+    expect(await elsewhere.waypoints.states(opened.id)).toEqual(
+      await here.waypoints.states(sample.id),
+    );
+    expect(await elsewhere.localReadings.list(opened.id)).toEqual(
+      await here.localReadings.list(sample.id),
+    );
     expect(await elsewhere.pages.list(opened.id)).toEqual(await here.pages.list(sample.id));
     // What it delivers is the same to the byte, fonts and licences among it.
     const [one, other] = [
@@ -102,6 +127,33 @@ describe('a project file', () => {
       'has a document that is not valid',
       () => changed((it) => ((it['document'] as { name: unknown }).name = 7)),
       /document is not valid: \/name/,
+    ],
+    [
+      'has a waypoint that is not valid',
+      () =>
+        changed(
+          (it) => ((it['waypoints'] as { document: object }[])[1] = { ...FOG, document: {} }),
+        ),
+      /waypoint “Fog” is not valid/,
+    ],
+    [
+      'has a waypoint of a newer document',
+      () =>
+        changed((it) => {
+          it['waypoints'] = [{ ...FOG, document: { ...(it['document'] as object), format: 9 } }];
+        }),
+      /newer version/,
+    ],
+    [
+      'has waypoints without a time',
+      () => changed((it) => (it['waypoints'] = [{ ...FOG, at: 'soon', document: it['document'] }])),
+      /does not say/,
+    ],
+    [
+      'has a local font that is none',
+      () =>
+        changed((it) => (it['localFonts'] = [{ local: 'none', variant: 'regular', advances: {} }])),
+      /no local font “none”/,
     ],
     ['is of another kind', () => changed((it) => delete it['lettera']), /does not say/],
     [

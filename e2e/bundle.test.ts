@@ -2,47 +2,8 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import type { Browser, Page } from 'puppeteer-core';
 import { computed, fontsUsed, launchBrowser, newPage, press, proofFrame } from './browser';
 import { startLettera, type RunningLettera } from './lettera';
-import { serveSite, type Site } from './site';
+import { BARE_PAGE, SELECTORS, serveSite, TYPE, type Site } from './site';
 
-/** A page with nothing but the delivered style sheet. */
-const BARE_PAGE = `<!doctype html><html lang="en"><meta charset="utf-8">
-<meta name="viewport" content="width=device-width, initial-scale=1">
-<link rel="stylesheet" href="lettera.css">
-<main><h1>A light has burned on Tarnholm</h1><h2>What we are for</h2><p class="lead">We are nine.</p>
-<p>Tarnholm lies <em>eleven</em> miles <strong>out</strong>, <code>TH-7</code>. <a href="#">tides</a></p>
-<p class="greek">λμνρσφψ</p>
-<figure><figcaption>Tarnholm from the south-east</figcaption></figure>
-<table><thead><tr><th>Hour</th></tr></thead><tbody><tr><td>12.00</td></tr></tbody></table>
-<form><label>Name</label><input value="x"><button type="button">Send</button></form>
-<blockquote><p>Wind came round at four</p></blockquote></main></html>`;
-
-const SELECTORS = [
-  'h1',
-  'h2',
-  '.lead',
-  'main > p:not([class])',
-  'em',
-  'strong',
-  'code',
-  'figcaption',
-  'th',
-  'td',
-  'label',
-  'input',
-  'button',
-  'blockquote p',
-  'main a[href]:not([class])',
-];
-const PROPERTIES = [
-  'font-family',
-  'font-size',
-  'font-weight',
-  'font-style',
-  'line-height',
-  'letter-spacing',
-  'text-transform',
-  'color',
-];
 const WIDTHS = [360, 800, 1280];
 
 let lettera: RunningLettera;
@@ -86,8 +47,8 @@ describe('a page with nothing but the delivered style sheet', () => {
     await frame.waitForFunction((wanted: number) => window.innerWidth === wanted, {}, width);
     for (const selector of SELECTORS) {
       const [onSite, onProof] = await Promise.all([
-        computed(bare, selector, PROPERTIES),
-        computed(frame, selector, PROPERTIES),
+        computed(bare, selector, TYPE),
+        computed(frame, selector, TYPE),
       ]);
       expect({ selector, ...onSite }).toEqual({ selector, ...onProof });
     }

@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { build } from 'esbuild';
+import type { ProjectDocument } from '@lettera/core/document';
 import type { Browser, Page } from 'puppeteer-core';
 import { launchBrowser, newPage, proofFrame } from './browser';
 import { startLettera, type RunningLettera } from './lettera';
@@ -45,7 +46,7 @@ let cascade: string;
 beforeAll(async () => {
   const bundled = await build({
     stdin: {
-      contents: `export { cascadeOf, textElementsOf, typeOf } from './web/proof/panel/pageCascade'; export { decisionOf } from './core/page'; export { inWords } from './web/proof/panel/textFacts';`,
+      contents: `export { cascadeOf, textElementsOf, typeOf } from './web/proof/panel/pageCascade'; export { decisionOf } from './core/page'; export { inWords } from './web/proof/panel/textFacts'; export { weighedSelector } from './core/style';`,
       resolveDir: process.cwd(),
       loader: 'ts',
     },
@@ -83,11 +84,12 @@ async function tryDecisions(
       matches: (at: Element, selector: string) => boolean,
     ): { declared: Record<string, unknown> | 'browser'; node: Element } | null;
     inWords(by: unknown): string;
+    weighedSelector(document: unknown, element: unknown): string;
   }
   const { reckoning } = window as unknown as { reckoning: Reckoning };
   const json = async (path: string) => (await (await fetch(address + path)).json()) as unknown;
   const { document: type } = (await json('')) as {
-    document: { elements: Record<string, { selectors: string[] }> };
+    document: { elements: Record<string, { selectors: string[]; important?: boolean }> };
   };
   const rules = await json(`/pages/${slug}/account`);
   const site = document.querySelector<HTMLIFrameElement>('section.proof iframe')
@@ -146,7 +148,15 @@ async function tryDecisions(
       ...('selectorText' in rule ? [rule as CSSStyleRule] : []),
       ...('cssRules' in rule ? styleRulesOf((rule as CSSGroupingRule).cssRules) : []),
     ]);
-  const sheets = [...site.styleSheets].map((sheet) => ({
+  /** A sheet, and those that it imports. */
+  const withImports = (sheet: CSSStyleSheet): CSSStyleSheet[] => [
+    sheet,
+    ...[...sheet.cssRules].flatMap((rule) => {
+      const { styleSheet } = rule as Partial<CSSImportRule>;
+      return styleSheet ? withImports(styleSheet) : [];
+    }),
+  ];
+  const sheets = [...site.styleSheets].flatMap(withImports).map((sheet) => ({
     path: decodeURIComponent(sheet.href ?? ''),
     rules: styleRulesOf(sheet.cssRules),
   }));
@@ -158,12 +168,15 @@ async function tryDecisions(
     css: string,
   ): CSSStyleDeclaration | null {
     if (declared['by'] === 'inline') return (node as HTMLElement).style;
-    const priority = (declared['declaration'] as { important?: boolean } | undefined)?.important
-      ? 'important'
-      : '';
+    const element = type.elements[String(declared['element'])];
+    const isImportant =
+      declared['by'] === 'project'
+        ? element?.important
+        : (declared['declaration'] as { important?: boolean } | undefined)?.important;
+    const priority = isImportant ? 'important' : '';
     const selector =
       declared['by'] === 'project'
-        ? `:where(${type.elements[String(declared['element'])]?.selectors.join(', ')})`
+        ? reckoning.weighedSelector(type, element)
         : String(declared['selector']);
     const path =
       declared['by'] === 'project' ? 'start.css' : (declared['rule'] as { sheet: string }).sheet;
@@ -176,6 +189,7 @@ async function tryDecisions(
           rule.style.getPropertyValue(css) !== '' &&
           rule.style.getPropertyPriority(css) === priority &&
           (rule.selectorText.includes('&') ||
+            plain(rule.selectorText) === plain(selector) ||
             partsOf(rule.selectorText).some((one) => plain(one) === plain(selector))),
       );
     return found.at(-1)?.style ?? null;
@@ -240,33 +254,24 @@ async function tryDecisions(
   return { tried, counts };
 }
 
-test('who overrules what is what Chromium takes, on 500 texts of ten pages', async () => {
-  const project = `${lettera.url}/api/v1/projects/tarnholm-light`;
+/** Tries texts on pages as the project stands, and gathers what came of them. */
+async function tryPages(
+  pages: readonly { title: string; slug: string }[],
+  onEach: number,
+): Promise<{ wrong: string[]; tried: number; changing: number; counts: Record<string, number> }> {
   const wrong: string[] = [];
   let [changing, tried] = [0, 0];
   const counts: Record<string, number> = {};
-  for (const { title, slug } of await bringFrameworkPages(project, OWN)) {
-    await page.goto(`${lettera.url}/p/tarnholm-light/styles`);
+  for (const { title, slug } of pages) {
+    await page.goto(`${lettera.url}/p/tarnholm-light/styles?page=${slug}`);
     await proofFrame(page, { asItIs: true });
-    await page.waitForFunction(
-      () => {
-        if (document.querySelector('section.proof aside')) return true;
-        const buttons = [...document.querySelectorAll<HTMLElement>('section.proof button')];
-        buttons.find(({ textContent }) => textContent?.trim() === 'This page')?.click();
-        return false;
-      },
-      { polling: 500 },
-    );
-    // The list is long and moves while pages come: it is what the page does that is tried here.
-    const shows = await page.waitForSelector(`::-p-aria(Show ${title})`);
-    await shows?.evaluate((button) => (button as HTMLElement).click());
-    await page.waitForSelector(`section.proof iframe.ready[src$="/${slug}"]`);
+    await page.waitForSelector(`section.proof iframe.ready[src*="/pages/${slug}"]`);
     await page.evaluate(cascade);
     const result = await page.evaluate(
       tryDecisions,
       `/api/v1/projects/tarnholm-light`,
       slug,
-      TRIED_ON_EACH,
+      onEach,
       18_610 + tried,
     );
     tried += result.tried.length;
@@ -278,6 +283,14 @@ test('who overrules what is what Chromium takes, on 500 texts of ten pages', asy
       ),
     );
   }
+  return { wrong, tried, changing, counts };
+}
+
+let pages: { title: string; slug: string }[];
+
+test('who overrules what is what Chromium takes, on 500 texts of ten pages', async () => {
+  pages = await bringFrameworkPages(`${lettera.url}/api/v1/projects/tarnholm-light`, OWN);
+  const { wrong, tried, changing, counts } = await tryPages(pages, TRIED_ON_EACH);
   expect(wrong).toEqual([]);
   expect(tried).toBe(500);
   // The rest would have the same value from what stands behind it.
@@ -288,3 +301,50 @@ test('who overrules what is what Chromium takes, on 500 texts of ten pages', asy
   );
   expect(errors).toEqual([]);
 }, 240_000);
+
+/** The ways in which the project's rules can stand beside a site's own. */
+test.each<[how: string, settings: object, important: string[]]>([
+  [
+    'after its sheets, as heavy as their selectors',
+    { linked: 'after', layer: null, weight: 'own' },
+    [],
+  ],
+  ['after its sheets, in a layer of its own', { linked: 'after', layer: 'parts' }, []],
+  ['outside a layer that holds its sheets', { layer: null, siteLayer: 'site' }, []],
+  [
+    'with !important on a few, and some texts left alone',
+    { layer: null, weight: 'over', leave: ['main p', '.card h3', 'footer *'] },
+    ['h1', 'h2', 'h4', 'list-item'],
+  ],
+])(
+  'and so it is where they stand %s',
+  async (_how, settings, important) => {
+    const project = `${lettera.url}/api/v1/projects/tarnholm-light`;
+    const before = (await (await fetch(project)).json()) as {
+      document: ProjectDocument;
+      revision: number;
+    };
+    const elements = Object.keys(before.document.elements).filter((key) => important.includes(key));
+    const reply = await fetch(project, {
+      method: 'PATCH',
+      headers: {
+        'Content-Type': 'application/json-patch+json',
+        'If-Match': `"${before.revision}"`,
+      },
+      body: JSON.stringify([
+        {
+          op: 'replace',
+          path: '/delivery',
+          value: { layer: 'lettera', display: 'swap', dark: false, ...settings },
+        },
+        ...elements.map((key) => ({ op: 'add', path: `/elements/${key}/important`, value: true })),
+      ]),
+    });
+    expect(reply.status).toBe(200);
+    const { wrong, tried, counts } = await tryPages(pages.slice(0, 4), TRIED_ON_EACH);
+    expect(wrong).toEqual([]);
+    expect(tried).toBe(200);
+    expect(Math.min(counts['project'] ?? 0, counts['page'] ?? 0)).toBeGreaterThan(0);
+  },
+  240_000,
+);

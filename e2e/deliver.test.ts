@@ -115,6 +115,18 @@ test('font files hold what the site needs, weigh against a budget, and say what 
   for (const [text = 0, faces = 0] of times) expect(faces).toBeGreaterThan(text);
   expect(times[0]?.[1]).toBeGreaterThan(times[2]?.[1] ?? Infinity);
 
+  // What is fetched at once is chosen by what the pages show before anything is scrolled.
+  const first = () =>
+    page.$eval('[aria-label="Fetched at once"]', (node) => node.textContent ?? '');
+  expect(await first()).toContain('which set the body and the first heading');
+  await press(page, 'Choose by what 5 pages show first');
+  const { delivery } = await stored((document) => document.delivery.first !== undefined);
+  expect(delivery.first).toContain('h1');
+  const told = await eventually(first, (text) => text.includes('what the pages show first'));
+  const preloaded = [...(await fileOf('head.html')).matchAll(/preload" href="fonts\/([^"]+)"/g)];
+  expect(preloaded.length).toBeGreaterThan(0);
+  for (const [, name = ''] of preloaded) expect(told).toContain(name);
+
   await press(page, 'Work it out');
   await page.waitForSelector('::-p-aria(Work it out again[role="button"])');
   const savings = '[aria-label="What would be saved"]';

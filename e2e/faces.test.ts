@@ -396,7 +396,7 @@ describe('taking in', () => {
       await page.waitForSelector('.panel [aria-label="Family to take its place everywhere"]')
     )?.click();
     await (await page.waitForSelector('::-p-aria(Warden[role="option"])'))?.click();
-    await page.click('.panel section[aria-label="In the case"] .l-onoff');
+    await page.locator('.panel ::-p-text(Keep the apparent size)').click();
     await press(page, 'Replace everywhere', '.panel');
     const after = await eventually(
       project,

@@ -3,6 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { createServer, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { preparedData } from './prepared';
 
 /** The built application with its foundry and the sample project, on ports and data of its own. */
 export interface RunningLettera {
@@ -47,15 +48,27 @@ const end = (child: ChildProcess, signal: NodeJS.Signals = 'SIGTERM'): Promise<v
     child.kill(signal);
   });
 
+/** Has the sample's local fonts fitted and its files made, in a folder of its own. */
+async function prepare(dataFolder: string): Promise<void> {
+  const lettera = await startLettera({ dataFolder });
+  const delivery = await fetch(`${lettera.url}/api/v1/projects/tarnholm-light/delivery`);
+  await delivery.arrayBuffer();
+  await lettera.close();
+  if (!delivery.ok) throw new Error('The sample could not be prepared.');
+}
+
 /**
- * Starts the application as it is built; `dataFolder` is made, and removed at the end, when left out.
+ * Starts the application as it is built; `dataFolder` is made, and removed at the end, when left out. It has
+ * the sample in it as it is when it has been worked with for a while, unless the foundry is another.
  * @param families how many families the foundry holds at least
  */
 export async function startLettera(
   given?: { dataFolder: string },
   { families = 0 }: { families?: number } = {},
 ): Promise<RunningLettera> {
-  const dataFolder = given?.dataFolder ?? mkdtempSync(join(tmpdir(), 'lettera-e2e-'));
+  const dataFolder =
+    given?.dataFolder ??
+    (families > 0 ? mkdtempSync(join(tmpdir(), 'lettera-e2e-')) : await preparedData(prepare));
   const [port, foundryPort] = [await freePort(), await freePort()];
   const env = {
     LETTERA_PORT: String(port),

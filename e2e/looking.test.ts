@@ -146,6 +146,25 @@ test('zooming makes the viewport narrower, as a browser does, and the page as mu
   await press(page, '200 %', '.l-fold [aria-label="Visitor’s text at"]');
   const [larger] = await eventually(frames, ([one]) => (one?.size ?? 0) > 1.5 * (plain?.size ?? 0));
   expect(larger?.viewport).toBe(plain?.viewport);
+
+  // As delivered, the italics have no bold of their own, and no letters that the site does not need.
+  const italics = async () => {
+    const frame = await proofFrame(page, { asItIs: true });
+    return frame.evaluate(() =>
+      [...document.fonts]
+        .filter(
+          ({ family, style }) =>
+            family.includes('Literata') && !family.includes('for') && style === 'italic',
+        )
+        .map(({ weight }) => weight),
+    );
+  };
+  expect([...new Set(await italics())]).toEqual(['200 900']);
+  await press(page, 'As delivered', '.l-fold [aria-label="Font files"]');
+  expect([...new Set(await eventually(italics, (all) => !all.includes('200 900')))]).toEqual([
+    '400',
+  ]);
+  await press(page, 'As taken in', '.l-fold [aria-label="Font files"]');
   expect(await violationsOn(page, 'Looking')).toEqual([]);
 });
 

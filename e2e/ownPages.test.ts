@@ -46,7 +46,9 @@ async function upload(paths: string[], label = 'Files of pages'): Promise<void> 
   await input.uploadFile(...paths);
 }
 const frameOf = async (slug: string) => {
-  await page.waitForSelector(`section.proof iframe.ready[src$="/${slug}"]`);
+  await page.waitForSelector(
+    `section.proof iframe.ready:is([src$="/${slug}"], [src*="/${slug}?"])`,
+  );
   return proofFrame(page, { asItIs: true });
 };
 /** Clicks a text of the proof, wherever on the page it stands. */
@@ -159,10 +161,20 @@ describe('a page of the site’s own', () => {
     await page.goto(`${lettera.url}/p/tarnholm-light/scale`);
     await proofFrame(page, { asItIs: true });
     const session = await page.createCDPSession();
-    for (const type of ['dragEnter', 'dragOver', 'drop'] as const) {
+    const drag = (type: 'dragEnter' | 'dragOver' | 'drop') => {
       const data = { items: [], files: [site], dragOperationsMask: 1 };
-      await session.send('Input.dispatchDragEvent', { type, x: 400, y: 300, data });
-    }
+      return session.send('Input.dispatchDragEvent', { type, x: 400, y: 300, data });
+    };
+    await drag('dragEnter');
+    // What takes the drop comes after what is seen first, and says so while something is held over it.
+    await eventually(
+      async () => {
+        await drag('dragOver');
+        return page.$('.over');
+      },
+      (over) => over !== null,
+    );
+    await drag('drop');
     const frame = await frameOf('dropped');
     expect(await frame.$eval('p', (node) => getComputedStyle(node).fontSize)).toBe('33px');
     await bring({ 'first.html': '<title>First</title><p>a</p>' });
@@ -228,6 +240,7 @@ describe('a page of the site’s own', () => {
       '.good h2 in css/site.css, line 9, specificity 0-1-1, layer parts',
       'font-size, letter-spacing, text-transform',
       '3',
+      'Ways round it',
     ]);
     expect(rows.some(([who]) => who === 'a style attribute')).toBe(true);
     await press(
@@ -236,19 +249,64 @@ describe('a page of the site’s own', () => {
     );
     expect((await frame.$$('h2[data-lettera-out]')).length).toBe(3);
 
+    // Round one rule: said with !important of the elements that it overrules, and of those alone.
+    const sizes = () =>
+      frame.$$eval('.good h2', (all) => all.map((node) => getComputedStyle(node).fontSize));
+    const asTheySay = await sizes();
+    const rule = '.good h2 in css/site.css, line 9, specificity 0-1-1, layer parts';
+    await press(page, `Ways round ${rule}`);
+    const offered = await eventually(
+      () =>
+        page.$$eval(`[aria-label="Ways round ${rule}"] li`, (all) =>
+          all.map((node) => node.textContent?.replace(/\s+/g, ' ').trim() ?? ''),
+        ),
+      (ways) => ways.length === 3,
+    );
+    expect(offered.map((text) => text.replace(/:.*/, ''))).toEqual([
+      'Rules linked after your own style sheets',
+      'Rules with !important on Heading 2',
+      'Rules that leave these texts alone',
+    ]);
+    expect(offered[1]).toContain('3 of 3 texts there follow');
+    await press(page, 'Deliver the rules with !important on Heading 2');
+    await stored(({ elements }) => elements['h2']?.important === true);
+    await eventually(sizes, (now) => now.every((size) => !asTheySay.includes(size)));
+    expect(
+      await page.$$eval('section.proof td.who', (all) => all.map((td) => td.textContent)),
+    ).not.toContain(rule);
+    await press(page, 'Undo');
+    await eventually(sizes, (now) => now.join() === asTheySay.join());
+    await page.waitForSelector(`::-p-aria(Deliver the rules that leave these texts alone)`);
+    await press(page, 'Deliver the rules that leave these texts alone');
+    await stored(({ delivery }) => delivery.leave?.join() === '.good h2');
+    await page.waitForSelector('::-p-text(left to the page’s own style sheets)');
+    expect(await sizes()).toEqual(asTheySay);
+    await press(page, 'Undo');
+    await stored(({ delivery }) => delivery.leave === undefined);
+    await page.waitForFunction(
+      () =>
+        !document
+          .querySelector('section.proof aside')
+          ?.textContent?.includes(' left to the page’s'),
+    );
+
     // The least force that wins more is offered, tried on the page, and taken as one change.
     const follow = () =>
       page.$$eval('section.proof p b', ([first]) => Number(first?.textContent ?? -1));
     const before = await follow();
-    const [least] = await page.$$eval('[aria-label="The least that would win"] li', (all) =>
-      all.map((node) => ({
-        label: node.querySelector('button')?.ariaLabel ?? '',
-        following: Number(node.querySelector('b')?.textContent),
-      })),
+    const [least] = await eventually(
+      () =>
+        page.$$eval('[aria-label="The least that would win"] li', (all) =>
+          all.map((node) => ({
+            label: node.querySelector('button')?.ariaLabel ?? '',
+            following: Number(node.querySelector('b')?.textContent),
+          })),
+        ),
+      (ways) => ways.length > 0,
     );
     expect(least?.following).toBeGreaterThan(before);
     await press(page, least?.label ?? '');
-    await stored(({ delivery }) => delivery.layer === null);
+    await stored(({ delivery }) => delivery.linked === 'after');
     await eventually(follow, (following) => following === least?.following);
     await press(page, 'Undo');
     await eventually(follow, (following) => following === before);
@@ -257,7 +315,7 @@ describe('a page of the site’s own', () => {
     const { elements } = await stored(({ elements: all }) => 'price' in all);
     expect(elements['price']?.selectors).toEqual(['.price']);
 
-    await clickOn(frame, '.imprint');
+    await clickOn(await frameOf(key), '.imprint');
     await page.waitForSelector('section.proof form.typed');
     const told = () => page.$eval('section.proof dl', (node) => node.textContent ?? '');
     expect(await eventually(told, (text) => text.includes('to 1 on'))).toContain('Literata');

@@ -94,15 +94,18 @@ async function chromiumShift(
 /** Whether the server's answer of what was tried is let through: without it there are no fitted faces. */
 let fitted = true;
 
+/** What Chromium tells of the shift without fitted faces, at each width. */
+const unfitted: number[] = [];
+
 test.each([
-  ['without fitted faces', 'Tablet', 800, 0.02],
-  ['without fitted faces', 'Phone', 360, 0.003],
-  ['without fitted faces', 'Desktop', 1280, 0],
-  ['with fitted faces', 'Tablet', 800, 0],
-  ['with fitted faces', 'Phone', 360, 0],
+  ['without fitted faces', 'Tablet', 800],
+  ['without fitted faces', 'Phone', 360],
+  ['without fitted faces', 'Desktop', 1280],
+  ['with fitted faces', 'Tablet', 800],
+  ['with fitted faces', 'Phone', 360],
 ])(
   '%s, at the %s’s width of %i px, is what Chromium’s own entries come to',
-  async (how, stop, width, least) => {
+  async (how, stop, width) => {
     fitted = how === 'with fitted faces';
     await page.goto(`${lettera.url}/p/tarnholm-light/fallbacks`);
     await press(page, stop, 'section.proof');
@@ -124,8 +127,13 @@ test.each([
     const fallback = await eventually(proofStyles, (text) => text !== web);
     const height = width < 600 ? 800 : 720;
     const own = await chromiumShift(html, layout, { fallback, web }, { width, height });
-    expect(own).toBeGreaterThanOrEqual(least);
+    if (!fitted) unfitted.push(own);
     expect(Math.abs(Number(told) - own)).toBeLessThan(Math.max(0.001, own * 0.05));
     await press(page, 'Web', 'section.proof');
   },
 );
+
+test('there is a shift to be told of, at some width: which one depends on the fonts of the machine', () => {
+  expect(unfitted).toHaveLength(3);
+  expect(Math.max(...unfitted)).toBeGreaterThan(0.02);
+});

@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import type { Browser } from 'puppeteer-core';
 import { violationsOn } from './axe';
-import { eventually, launchBrowser, newPage, press } from './browser';
+import { eventually, fill, launchBrowser, newPage, press } from './browser';
 import { startLettera, type RunningLettera } from './lettera';
 
 /** The delivered bundle on a page of the site's own, with the page's own style sheets. */
@@ -41,6 +41,22 @@ test('what the page’s own rules make otherwise is told, text element by text e
   expect(text).toMatch(/1 text: Heading 1, size at 1280 px/);
   expect(text).not.toMatch(/Heading 1, (family|weight|style)/);
   expect(await page.$('iframe[title="A page that is measured"]')).toBeNull();
+
+  // Where the page's own style sheets are put into a layer, all of them lose, and are delivered so.
+  await press(page, 'Style sheet', '[aria-label="Views"]');
+  await fill(page, 'Cascade layer', ' ');
+  await fill(page, 'Layer for your own sheets', 'site');
+  await press(page, 'Files', '[aria-label="Views"]');
+  await page.waitForFunction(
+    () => !document.body.textContent?.includes('Working the files out anew'),
+  );
+  await press(page, 'Try it on 1 page of yours', part);
+  const again = await eventually(told, (now) => now.includes('come out as the project has them'));
+  const [, agreeing, all] = /(\d+) of (\d+) texts come out/.exec(again) ?? [];
+  expect(again).not.toContain('Heading');
+  expect([agreeing, all]).toEqual([all, '17']);
+  const files = await fetch(`${lettera.url}/api/v1/projects/tarnholm-light/delivery`);
+  expect(await files.text()).toContain('layer(site)');
   expect(await violationsOn(page, 'Deliver')).toEqual([]);
   expect(errors).toEqual([]);
 }, 300_000);

@@ -1,6 +1,7 @@
 import { promisify } from 'node:util';
 import zlib from 'node:zlib';
 import {
+  bundleFault,
   caseFonts,
   casePlan,
   cutName,
@@ -33,11 +34,18 @@ export interface Delivery {
 /** Revisions whose deliveries are remembered; and their bundles, which are larger. */
 const REMEMBERED = { deliveries: 20, bundles: 6 };
 
+/** The bundle would be larger than bundles may be. */
+export class BundleTooLargeError extends Error {
+  override readonly name = 'BundleTooLargeError';
+}
+
 /** What projects deliver: worked out once for a revision, beside the server. */
 export class Deliveries {
   readonly #deliveries = new Remembered<Delivery>(REMEMBERED.deliveries);
   readonly #packed = new Remembered<Buffer>(REMEMBERED.deliveries);
   readonly #bundles = new Remembered<Buffer>(REMEMBERED.bundles);
+  /** Projects whose files are not made ahead: their making was stopped, and has not been asked for since. */
+  readonly #stopped = new Set<string>();
 
   constructor(
     private readonly fonts: FontStore,
@@ -59,6 +67,13 @@ export class Deliveries {
     );
   }
 
+  /** Stops what is being made for a project's delivery; whoever waits for it is told so. */
+  stop(projectId: string): void {
+    this.#stopped.add(projectId);
+    this.maker.stop(projectId);
+    this.tuner.stop(projectId);
+  }
+
   /** What the bundle of a project holds, file by file. */
   of(project: Project): Promise<Delivery> {
     return this.#deliveries.get(keyOf(project), () => this.#deliver(project));
@@ -71,9 +86,11 @@ export class Deliveries {
     );
   }
 
-  /** The bundle's files with their contents, by path. */
+  /** The bundle's files with their contents, by path. @throws BundleTooLargeError */
   async contents(project: Project): Promise<Record<string, string | Uint8Array>> {
     const { files } = await this.of(project);
+    const fault = bundleFault(files.reduce((sum, { bytes }) => sum + bytes, 0));
+    if (fault) throw new BundleTooLargeError(fault);
     const entries = await Promise.all(
       files.map(async (file) => [file.path, await this.#contentOf(file)] as const),
     );
@@ -116,6 +133,7 @@ export class Deliveries {
    * be used before that.
    */
   async makeFiles(project: Pick<Project, 'id' | 'document'>): Promise<void> {
+    if (this.#stopped.has(project.id)) return;
     await this.#make(project, deliveryPlan);
     await this.#make(project, casePlan);
   }
@@ -137,6 +155,7 @@ export class Deliveries {
 
   async #deliver(project: Project): Promise<Delivery> {
     const { id, document } = project;
+    this.#stopped.delete(id);
     const [trials] = await Promise.all([
       this.tuner.trials(id, document),
       this.#make(project, deliveryPlan),

@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import { documentErrors } from '@lettera/core/change';
-import { DOCUMENT_FORMAT, type ProjectDocument } from '@lettera/core/document';
+import { checkLocalReading, type LocalReading } from '@lettera/core/fallback';
+import { DOCUMENT_FORMAT, type ProjectDocument, type SitePage } from '@lettera/core/document';
 import { FontError } from '@lettera/core/font';
 import { innerPath, mediaTypeOf } from '@lettera/core/page';
 import type { ReadFile, ReadPage } from '@lettera/core/page/file';
@@ -8,6 +9,7 @@ import type { Project } from '@lettera/core/wire';
 import type { Services } from './services';
 import type { NewFont } from './store/fontStore';
 import type { Page } from './store/pageStore';
+import { MOST_WAYPOINTS, type NamedState } from './store/waypointStore';
 
 /** What a project file is called at its end. */
 export const PROJECT_FILE_SUFFIX = '.lettera';
@@ -26,6 +28,10 @@ interface Manifest {
   sites: { site: string; pages: ReadPage[]; files: string[] }[];
   /** Licence texts, by the font file's hash. */
   licences: Record<string, string>;
+  /** Named states, the oldest first; left out by files of an earlier version, as what follows. */
+  waypoints?: NamedState[];
+  /** Local fonts that were measured on a designer's machine. */
+  localFonts?: LocalReading[];
 }
 
 /** A project file that cannot be opened, with what is wrong with it. */
@@ -37,28 +43,46 @@ export class ProjectFileError extends Error {
   }
 }
 
-type Stores = Pick<Services, 'projects' | 'fonts' | 'pages' | 'sites' | 'jobs'>;
+type Stores = Pick<
+  Services,
+  'projects' | 'fonts' | 'pages' | 'sites' | 'waypoints' | 'localReadings' | 'jobs'
+>;
 
-const hashesOf = ({ case: families }: ProjectDocument): string[] => [
+/** The font files of documents, each once. */
+const hashesOf = (documents: readonly ProjectDocument[]): string[] => [
   ...new Set(
-    Object.values(families).flatMap(({ faces }) =>
-      faces.flatMap(({ files }) => files.map(({ sha256 }) => sha256)),
+    documents.flatMap(({ case: families }) =>
+      Object.values(families).flatMap(({ faces }) =>
+        faces.flatMap(({ files }) => files.map(({ sha256 }) => sha256)),
+      ),
     ),
   ),
 ];
 
-/** A project in one file: its document, its font files, and the pages that it is proofed on. Its history stays. */
+/** The pages of the site's own in documents. */
+const ownPages = (documents: readonly ProjectDocument[]): [key: string, page: SitePage][] =>
+  documents.flatMap(({ pages = {} }) => Object.entries(pages));
+
+/**
+ * A project in one file: its document and waypoints with their font files, the pages that it is proofed on,
+ * and the local fonts that were measured for it. Its history stays, and what was delivered.
+ */
 export async function saveProject(
-  { fonts, pages, sites, jobs }: Stores,
+  { fonts, pages, sites, waypoints, localReadings, jobs }: Stores,
   { id, document }: Pick<Project, 'id' | 'document'>,
 ): Promise<Uint8Array> {
-  const hashes = hashesOf(document);
-  const [files, licences, given] = await Promise.all([
+  const states = await waypoints.states(id);
+  const documents = [document, ...states.map((state) => state.document)];
+  const hashes = hashesOf(documents);
+  const [files, licences, given, localFonts] = await Promise.all([
     fonts.files(hashes),
     fonts.licences(hashes),
     pages.list(id),
+    localReadings.list(id),
   ]);
-  const own = Object.values(document.pages ?? {});
+  const own = [
+    ...new Map(ownPages(documents).map(([, page]) => [`${page.site} ${page.path}`, page])).values(),
+  ];
   const kept = await Promise.all(
     [...new Set(own.map(({ site }) => site))].map(async (site) => ({
       site,
@@ -78,6 +102,8 @@ export async function saveProject(
     licences: Object.fromEntries(
       [...licences].flatMap(([hash, text]) => (text ? [[hash, text]] : [])),
     ),
+    waypoints: states,
+    localFonts,
   };
   return jobs.zip({
     [MANIFEST]: `${JSON.stringify(manifest, null, 1)}\n`,
@@ -105,9 +131,20 @@ function manifestIn(bytes: Uint8Array | undefined): Manifest {
   } catch {
     throw new ProjectFileError(`Its ${MANIFEST} is not there, or cannot be read.`);
   }
-  const { lettera, document, pages, sites, licences } = members(value);
-  const format = members(document)['format'];
-  if (Number(lettera) > FILE_FORMAT || Number(format) > DOCUMENT_FORMAT) {
+  const {
+    lettera,
+    document,
+    pages,
+    sites,
+    licences,
+    waypoints = [],
+    localFonts = [],
+  } = members(value);
+  const states = isList(waypoints) ? waypoints.map(members) : null;
+  const formats = [document, ...(states ?? []).map((state) => state['document'])].map((one) =>
+    Number(members(one)['format']),
+  );
+  if (Number(lettera) > FILE_FORMAT || formats.some((format) => format > DOCUMENT_FORMAT)) {
     throw new ProjectFileError('It was saved by a newer version of Lettera: open it there.');
   }
   const pagesHold =
@@ -133,12 +170,31 @@ function manifestIn(bytes: Uint8Array | undefined): Manifest {
       );
     });
   const licencesHold = Object.values(members(licences)).every(isText);
-  if (lettera !== FILE_FORMAT || !pagesHold || !sitesHold || !licencesHold) {
+  const statesHold =
+    states !== null &&
+    states.length <= MOST_WAYPOINTS &&
+    states.every(
+      ({ name, at }) => isText(name) && name !== '' && isText(at) && !isNaN(Date.parse(at)),
+    );
+  const isWhole = pagesHold && sitesHold && licencesHold && statesHold && isList(localFonts);
+  if (lettera !== FILE_FORMAT || !isWhole) {
     throw new ProjectFileError(`Its ${MANIFEST} does not say what a project file says.`);
   }
   const [error] = documentErrors(document);
   if (error)
     throw new ProjectFileError(`Its document is not valid: ${error.path} ${error.message}.`);
+  for (const { name, document: state } of states) {
+    const [wrong] = documentErrors(state);
+    if (!wrong) continue;
+    throw new ProjectFileError(
+      `Its waypoint “${String(name)}” is not valid: ${wrong.path} ${wrong.message}.`,
+    );
+  }
+  try {
+    for (const reading of localFonts) checkLocalReading(reading);
+  } catch (fault) {
+    throw new ProjectFileError((fault as Error).message);
+  }
   return value as Manifest;
 }
 
@@ -172,11 +228,19 @@ export async function openProject(stores: Stores, at: string): Promise<Project> 
   const unpacked = await stores.jobs.unpackProject(at);
   if ('unread' in unpacked && isText(unpacked.unread)) throw new ProjectFileError(unpacked.unread);
   const files = unpacked as Record<string, Uint8Array>;
-  const { document, pages, sites, licences } = manifestIn(files[MANIFEST]);
+  const {
+    document,
+    pages,
+    sites,
+    licences,
+    waypoints = [],
+    localFonts = [],
+  } = manifestIn(files[MANIFEST]);
+  const documents = [document, ...waypoints.map((state) => state.document)];
   const fonts = await Promise.all(
-    hashesOf(document).map((hash) => fontIn(stores, files, hash, licences[hash] ?? null)),
+    hashesOf(documents).map((hash) => fontIn(stores, files, hash, licences[hash] ?? null)),
   );
-  for (const [key, { site, path }] of Object.entries(document.pages ?? {})) {
+  for (const [key, { site, path }] of ownPages(documents)) {
     const known = sites.find((one) => one.site === site)?.pages.some((page) => page.path === path);
     if (!known) throw new ProjectFileError(`The page “${key}” is not in it.`);
   }
@@ -193,6 +257,8 @@ export async function openProject(stores: Stores, at: string): Promise<Project> 
     for (const { site, pages: read, files: paths } of sites) {
       await stores.sites.add(project.id, site, { pages: read, files: filesOf(site, paths) });
     }
+    await stores.waypoints.keep(project, waypoints);
+    await stores.localReadings.keep(project.id, localFonts.map(checkLocalReading));
   } catch (error) {
     await stores.projects.remove(project.id);
     throw error;

@@ -14,6 +14,7 @@ import { LocalReadingStore } from './store/localReadingStore';
 import { MeasureStore } from './store/measureStore';
 import { PageStore } from './store/pageStore';
 import { SiteStore } from './store/siteStore';
+import { TuningStore } from './store/tuningStore';
 import { ProjectStore } from './store/projectStore';
 import { SessionStore } from './store/sessionStore';
 import { WaypointStore } from './store/waypointStore';
@@ -58,7 +59,16 @@ export async function openServices(config: Config): Promise<Services> {
   // In processes of its own that give way: a designer who brings a font does not wait for what is being
   // fitted, and a library that is being measured meanwhile is not starved until its readings are given up.
   const tuningJobs = new Jobs(true);
-  const tuner = new FallbackTuner(fonts, pages, sites, localReadings, tuningJobs, progress);
+  const tunings = new TuningStore(database);
+  const tuner = new FallbackTuner(
+    fonts,
+    pages,
+    sites,
+    localReadings,
+    tuningJobs,
+    progress,
+    tunings,
+  );
   const maker = new FileMaker(fonts, new DerivedStore(database), jobs, progress);
   const incoming = await IncomingFiles.open(config.dataFolder);
   await fonts.removeUnused();

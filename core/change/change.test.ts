@@ -563,6 +563,28 @@ describe('a patch that is not meant well', () => {
       { op: 'replace', path: '/delivery/layer', value: 'initial' },
       '/delivery/layer',
     ],
+    ...Object.entries({
+      siteLayer: [7, '', 'a b', 'x) screen; @import "y', 'revert-layer', null],
+      linked: ['beside', true, null],
+      leave: ['h2', ['h2 {'], ['a,,b'], ['p::before'], ['h2', 'h2'], [7], Array(101).fill('h2')],
+      first: ['h1', [7], ['h1', 'h1'], ['x'.repeat(81)]],
+    }).flatMap(([member, values]) =>
+      values.map((value): [string, Patch[number], string] => [
+        `${member} of ${JSON.stringify(value).slice(0, 30)}`,
+        { op: 'add', path: `/delivery/${member}`, value },
+        `/delivery/${member}`,
+      ]),
+    ),
+    [
+      'an element that is important in words',
+      { op: 'add', path: '/elements/h1/important', value: 'yes' },
+      '/elements/h1/important',
+    ],
+    [
+      'a family that is only there in words',
+      { op: 'add', path: '/case/archivo/localOnly', value: 1 },
+      '/case/archivo/localOnly',
+    ],
     [
       'an alias with a line break',
       { op: 'add', path: '/case/archivo/alias', value: 'A\nB' },

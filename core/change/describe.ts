@@ -24,6 +24,12 @@ const WORDS: Record<string, string> = {
   changeAt: 'width of the change',
   crossing: 'steps that cross',
   grid: 'baseline grid',
+  linked: 'place beside the site’s own sheets',
+  siteLayer: 'layer of the site’s own sheets',
+  leave: 'texts left alone',
+  localOnly: 'only where it is installed',
+  first: 'faces fetched first',
+  important: '!important',
 };
 
 const PARTS: Record<string, string> = {

@@ -6,7 +6,7 @@ import type { Mark, Rule } from './mark';
 export const embedding: Rule = (document, { readings = {} }) =>
   familiesInUse(document).flatMap((key): Mark[] => {
     const family = document.case[key];
-    if (!family || family.source === 'reference') return [];
+    if (!family || family.source === 'reference' || family.localOnly) return [];
     const files = family.faces.flatMap((face) => face.files.map(({ sha256 }) => readings[sha256]));
     const forbidding = files.flatMap((reading) => {
       const rights = reading && embeddingRights(reading.fsType);
@@ -20,7 +20,7 @@ export const embedding: Rule = (document, { readings = {} }) =>
         stage: 'faces',
         family: key,
         message: `${first.fullName} would be delivered, though its file says “${first.says}”.`,
-        remedy: `Ask its maker for a web licence, or take ${family.name} in by reference.`,
+        remedy: `Ask its maker for a web licence, take ${family.name} in by reference, or let it show only where visitors have it installed.`,
       },
     ];
   });

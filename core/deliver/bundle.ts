@@ -33,7 +33,8 @@ export type BundleFile =
 export type LicenceTexts = Record<string, string>;
 
 /** What a person who opens the folder needs to know. */
-function readme(document: ProjectDocument, { files }: DeliveryPlan): string {
+function readme(document: ProjectDocument, { files, locals }: DeliveryPlan): string {
+  const installed = [...new Set(locals.map(({ family }) => siteName(family)))].map(escapeMarkdown);
   const families = [...new Set(files.map(({ family }) => siteName(family)))].map(escapeMarkdown);
   const elsewhere = referencedFamilies(document)
     .map(
@@ -46,10 +47,12 @@ function readme(document: ProjectDocument, { files }: DeliveryPlan): string {
 Made with Lettera. These files need nothing but a web server.
 
 1. Copy \`lettera.css\` and the folder \`fonts\` to the site, side by side.
-2. Paste \`head.html\` into the head of every page, before the site's own style sheets.
+2. Paste \`head.html\` into the head of every page, ${document.delivery.linked ?? 'before'} the site's own style sheets.
 3. Open \`specimen.html\` to see every element and every size.
 
-Families: ${families.join(', ') || 'none'}.${elsewhere}
+Families: ${families.join(', ') || 'none'}.${elsewhere}${
+    installed.length > 0 ? `\nOnly where visitors have it installed: ${installed.join(', ')}.` : ''
+  }
 ${betweenInWords(document.scale)}
 
 | file | what it is |
@@ -73,10 +76,14 @@ const ABOUT_WEIGHT: Record<RuleWeight, string> = {
 
 /** What whoever puts the style sheet onto a site needs to know of its rules. */
 function aboutRules({
-  delivery: { form = 'whole', weight = 'none', layer },
+  elements,
+  delivery: { form = 'whole', weight = 'none', layer, siteLayer, leave = [] },
 }: ProjectDocument): string {
   if (form === 'tokens')
     return 'The style sheet holds faces and tokens alone, and sets no text itself.';
+  const important = Object.values(elements)
+    .filter((element) => element.important)
+    .map(({ name }) => escapeMarkdown(name));
   return [
     ...(form === 'rules'
       ? ['The style sheet holds element rules alone, which read tokens that must be there already.']
@@ -84,6 +91,15 @@ function aboutRules({
     ABOUT_WEIGHT[weight],
     ...(layer
       ? [`They stand in the cascade layer \`${layer}\`, which rules outside any layer win over.`]
+      : []),
+    ...(siteLayer
+      ? [
+          `The site's own style sheets are to stand in the cascade layer \`${siteLayer}\`, so that rules outside it win over them: link each by \`@import url("site.css") layer(${siteLayer});\`.`,
+        ]
+      : []),
+    ...(important.length > 0 ? [`Said with \`!important\`: ${important.join(', ')}.`] : []),
+    ...(leave.length > 0
+      ? [`Left to the site's own style sheets: ${leave.map((one) => `\`${one}\``).join(', ')}.`]
       : []),
   ].join(' ');
 }

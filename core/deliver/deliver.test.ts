@@ -218,10 +218,19 @@ test('times are round trips and bytes on the connection stated', () => {
   const { firstText, swap } = loadTimes(connection, {
     stylesheetBytes: 10_000,
     fontBytes: 100_000,
+    preloadedBytes: 0,
   });
   expect(firstText).toBeCloseTo(500 + 10, 10);
   expect(swap).toBeCloseTo(510 + 100 + 100, 10);
-  expect(loadTimes(connection, { stylesheetBytes: 0, fontBytes: 0 }).swap).toBe(500);
+  const none = { stylesheetBytes: 0, fontBytes: 0, preloadedBytes: 0 };
+  expect(loadTimes(connection, none).swap).toBe(500);
+  // What is preloaded saves its round trip; the rest waits for that and for the style sheet.
+  const all = { stylesheetBytes: 10_000, fontBytes: 100_000, preloadedBytes: 100_000 };
+  expect(loadTimes(connection, all).swap).toBeCloseTo(510 + 100, 10);
+  const some = { ...all, preloadedBytes: 40_000 };
+  expect(loadTimes(connection, some).swap).toBeCloseTo(510 + 100 + 60, 10);
+  const most = { ...all, fontBytes: 300_000, preloadedBytes: 250_000 };
+  expect(loadTimes(connection, most).swap).toBeCloseTo(510 + 250 + 50, 10);
 });
 
 describe('what is delivered of a family', () => {

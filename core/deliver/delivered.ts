@@ -38,22 +38,22 @@ const fontsOf = (document: ProjectDocument, families: readonly string[]): Delive
     }),
   );
 
-const isOwn = ({ family }: DeliveredFont): boolean => family.source !== 'reference';
+const mayBeDelivered = ({ family }: DeliveredFont): boolean => family.source !== 'reference';
 
 /**
  * The font files that the proof shows: every face taken of each family whose voice is in use, stand-ins
- * of families by reference included. Families in the case that no voice in use holds are left out.
+ * of families by reference included, and what stands for families that visitors have installed. Families in the case that no voice in use holds are left out.
  */
 export const shownFonts = (document: ProjectDocument): DeliveredFont[] =>
   fontsOf(document, familiesInUse(document));
 
 /** The font files that the site loads from the bundle: those shown but for stand-ins. */
 export const deliveredFonts = (document: ProjectDocument): DeliveredFont[] =>
-  shownFonts(document).filter(isOwn);
+  shownFonts(document).filter((font) => mayBeDelivered(font) && !font.family.localOnly);
 
 /** The font files that the site would load if all of the case were in use. */
 export const caseFonts = (document: ProjectDocument): DeliveredFont[] =>
-  fontsOf(document, Object.keys(document.case)).filter(isOwn);
+  fontsOf(document, Object.keys(document.case)).filter(mayBeDelivered);
 
 /** The families in use that someone else's style sheet serves. */
 export const referencedFamilies = (

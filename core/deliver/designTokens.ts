@@ -207,10 +207,12 @@ export function designTokens(document: ProjectDocument, fallback: FallbackPlan):
         narrowBelow: narrowBelowOf(document),
         scale: asJson(scale),
         elements: Object.fromEntries(
-          Object.entries(document.elements).map(([key, { name, selectors, style, parent }]) => [
-            key,
-            { name, selectors, style, parent },
-          ]),
+          Object.entries(document.elements).map(
+            ([key, { name, selectors, style, parent, important }]) => [
+              key,
+              { name, selectors, style, parent, ...(important ? { important } : {}) },
+            ],
+          ),
         ),
         fallbackFaces: fallback.faces.map((face) => ({
           name: face.name,

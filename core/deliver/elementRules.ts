@@ -4,7 +4,7 @@ import { GROUND } from '../document/vocabulary';
 import { descriptorOf, PROPERTIES, PROPERTY_NAMES, type PropertyName } from '../document/property';
 import { narrowDocument } from '../style/narrow';
 import { carries, resolveStyle } from '../style/resolve';
-import { ruleSpecificity, weighedSelector } from '../style/ruleWeight';
+import { ruleSpecificity, selectorsOf, weighedSelector } from '../style/ruleWeight';
 import type { ProjectRules } from '../page/cascade';
 import { cssNumber, cssRule, indent } from './css';
 import {
@@ -23,6 +23,16 @@ const where = (selectors: readonly string[]): string => `:where(${selectors.join
 
 type Declaration = [property: string, value: string];
 
+/** What a rule is made of. */
+type RuledElement = Pick<TextElement, 'style' | 'selectors' | 'important'>;
+
+/** Declarations with the importance that their element has. CSS Cascade 5 §6.4. */
+const said = (
+  { important }: Pick<TextElement, 'important'>,
+  declarations: readonly Declaration[],
+): Declaration[] =>
+  declarations.map(([property, value]) => [property, important ? `${value} !important` : value]);
+
 /**
  * The size that text has where it stands, as it is reckoned and not as a length: custom properties are
  * inherited unreckoned, so that what refers to this one in a container takes its size from that container.
@@ -38,15 +48,15 @@ const followsContainer = ({ scale }: ProjectDocument): boolean => scale.between 
  * set fonts on headings, controls, code and others.
  */
 export const elementRule = (document: ProjectDocument, element: TextElement): string =>
-  ruleOf(document, weighedSelector(document, element.selectors), element);
+  ruleOf(document, weighedSelector(document, element), element);
 
 /** What an element that wears a style is given, in a rule for some selectors, with what differs on narrow screens. */
 export const ruleOf = (
   document: ProjectDocument,
   selector: string,
-  element: Pick<TextElement, 'style' | 'selectors'>,
+  element: RuledElement,
 ): string =>
-  cssRule(selector, elementDeclarations(document, element)) +
+  cssRule(selector, said(element, elementDeclarations(document, element))) +
   onNarrow(document, narrowRule(document, selector, element));
 
 /** The condition under which styles are set as for narrow screens: all widths that are not as wide. */
@@ -54,18 +64,14 @@ const onNarrow = (document: ProjectDocument, rules: string): string =>
   rules && `@media not all and (min-width: ${narrowBelowOf(document)}px) {\n${indent(rules)}}\n`;
 
 /** What an element is given on narrow screens beside what it has at every width, whose tokens may be others there. */
-function narrowRule(
-  document: ProjectDocument,
-  selector: string,
-  element: Pick<TextElement, 'style' | 'selectors'>,
-): string {
+function narrowRule(document: ProjectDocument, selector: string, element: RuledElement): string {
   const narrow = narrowDocument(document);
   if (narrow === document) return '';
   const usual = new Map(elementDeclarations(document, element));
   const more = elementDeclarations(narrow, element).filter(
     ([property, value]) => usual.get(property) !== value,
   );
-  return more.length > 0 ? cssRule(selector, more) : '';
+  return more.length > 0 ? cssRule(selector, said(element, more)) : '';
 }
 
 /** The tokens of styles that are others on narrow screens; empty where none is. */
@@ -74,10 +80,7 @@ export function narrowTokens(document: ProjectDocument): string {
   return onNarrow(document, properties.length > 0 ? cssRule(':root', properties) : '');
 }
 
-function elementDeclarations(
-  document: ProjectDocument,
-  element: Pick<TextElement, 'style' | 'selectors'>,
-): Declaration[] {
+function elementDeclarations(document: ProjectDocument, element: RuledElement): Declaration[] {
   const resolved = resolveStyle(document, element.style);
   const own = (property: PropertyName) => carries(resolved[property]);
   const declarations: Declaration[] = [];
@@ -121,9 +124,12 @@ const inLonghands = ([property, value]: Declaration): Declaration[] =>
 /** The element rules as they take part in the cascade of a page. */
 export const projectRules = (document: ProjectDocument): ProjectRules => ({
   layer: document.delivery.layer,
+  linked: document.delivery.linked ?? 'before',
+  siteLayer: document.delivery.siteLayer ?? null,
   rules: Object.entries(document.elements).map(([key, element]) => ({
     element: key,
-    selectors: element.selectors.map((text) => ({
+    important: element.important ?? false,
+    selectors: selectorsOf(document, element).map((text) => ({
       text,
       specificity: ruleSpecificity(document, text),
     })),
@@ -138,13 +144,14 @@ export const projectRules = (document: ProjectDocument): ProjectRules => ({
 function gridRules(document: ProjectDocument): string {
   if (document.scale.grid === undefined) return '';
   const grid = `var(${GRID_PROPERTY})`;
-  const rules = Object.values(document.elements).flatMap(({ style, parent, selectors }) => {
+  const rules = Object.values(document.elements).flatMap((element) => {
+    const { style, parent } = element;
     const own = resolveStyle(document, style);
     if (!carries(own.step) && !carries(own.lineHeight)) return [];
     const { source, value } = resolveStyle(document, style, parent).lineHeight;
     const factor = source ? `var(${styleProperty(source, 'lineHeight')})` : cssNumber(value);
     const lines = `max(${grid}, round(nearest, calc(${factor} * 1em), ${grid}))`;
-    return [cssRule(weighedSelector(document, selectors), [['line-height', lines]])];
+    return [cssRule(weighedSelector(document, element), said(element, [['line-height', lines]]))];
   });
   return `@supports (line-height: round(nearest, 1em, 1px)) {\n${indent(rules.join('\n'))}}\n`;
 }

@@ -14,6 +14,6 @@ export function fallbackBytes(
 ): number {
   // The web faces are the same with them and without.
   const sizeWith = (fallback: FallbackPlan) =>
-    size(stylesheet(document, { fallback, delivery: { files: [] } }));
+    size(stylesheet(document, { fallback, delivery: { files: [], locals: [] } }));
   return sizeWith(plan) - sizeWith(planIn(plan, 'none'));
 }

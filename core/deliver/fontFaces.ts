@@ -5,6 +5,7 @@ import { localSet, type LocalVariant } from '../fallback/localFonts';
 import type { PlannedFallbackFace } from '../fallback/plan';
 import { cssPercent, cssRule, cssString } from './css';
 import type { DeliveredFont } from './delivered';
+import type { LocalFace } from './plan';
 
 /** One value where both ends of a range agree, otherwise both. */
 const cssRange = (least: number | string, most: number | string): string =>
@@ -18,7 +19,11 @@ export const woff2Source = (url: string): string => `url(${cssString(url)}) form
  * @param source the `src`
  */
 export function webFaceRule(
-  { family, face, file }: Pick<DeliveredFont, 'family' | 'face' | 'file'>,
+  {
+    family,
+    face,
+    file,
+  }: Pick<DeliveredFont, 'family' | 'face'> & { file: Pick<DeliveredFont['file'], 'unicodeRange'> },
   source: string,
   display: FontDisplay,
 ): string {
@@ -45,6 +50,15 @@ export function webFaceRule(
     ...(file.unicodeRange ? ([['unicode-range', file.unicodeRange]] as const) : []),
   ]);
 }
+
+/** The `@font-face` rule of a face that shows only where visitors have it installed. */
+export const localFaceRule = ({ family, face, names }: LocalFace, display: FontDisplay): string =>
+  webFaceRule(
+    { family, face, file: { unicodeRange: null } },
+    names.map((name) => `local(${cssString(name)})`).join(', ') ||
+      `local(${cssString(family.name)})`,
+    family.display ?? display,
+  );
 
 /**
  * `local()` for each name that platforms know the face by: of the font that leads its set, and of others for

@@ -23,19 +23,27 @@ const ROUND_TRIPS_TO_PAGE = 4;
 const transfer = ({ bandwidth }: Connection, bytes: number): number => (bytes * 8) / bandwidth;
 
 /**
- * When text first shows and when the web faces take over, in milliseconds, for a page that brings only
- * its style sheet and fonts: round trips + bytes ÷ bandwidth. Text waits for the style sheet; fonts that
- * are not preloaded are asked for once the style sheet is read.
+ * When text first shows and when the last web face takes over, in milliseconds, for a page that brings only
+ * its style sheet and fonts: round trips + bytes ÷ bandwidth. Text waits for the style sheet. Fonts that are
+ * preloaded are asked for with it and come after it on the same connection; the others are asked for once
+ * it is read.
  */
 export function loadTimes(
   connection: Connection,
-  { stylesheetBytes, fontBytes }: { stylesheetBytes: number; fontBytes: number },
+  {
+    stylesheetBytes,
+    fontBytes,
+    preloadedBytes,
+  }: { stylesheetBytes: number; fontBytes: number; preloadedBytes: number },
 ): { firstText: number; swap: number } {
-  const page = ROUND_TRIPS_TO_PAGE * connection.roundTrip;
-  const firstText = page + connection.roundTrip + transfer(connection, stylesheetBytes);
+  const { roundTrip } = connection;
+  const asked = ROUND_TRIPS_TO_PAGE * roundTrip;
+  const firstText = asked + roundTrip + transfer(connection, stylesheetBytes);
+  const preloaded = firstText + transfer(connection, preloadedBytes);
+  const later = fontBytes - preloadedBytes;
   const swap =
-    fontBytes === 0
-      ? firstText
-      : firstText + connection.roundTrip + transfer(connection, fontBytes);
+    later > 0
+      ? Math.max(preloaded, firstText + roundTrip) + transfer(connection, later)
+      : preloaded;
   return { firstText, swap };
 }

@@ -2,7 +2,8 @@ import { describe, expect, test } from '@jest/globals';
 import { applyChange } from '../change';
 import type { Patch, ProjectDocument } from '../document';
 import type { Axis } from '../font/reading';
-import { face, family, seatedDocument } from '../testing/documents';
+import { face, family, plansOf, seatedDocument } from '../testing/documents';
+import { stylesheet } from './stylesheet';
 import { madeKey, PACKED, type Cut } from './cut';
 import { casePlan, deliveryPlan, totalBytes, type DeliveryEvidence } from './plan';
 
@@ -154,6 +155,35 @@ describe('other axes of a file', () => {
   test('of slant stay whole where an italic is made of the upright', () => {
     const upright = changed(seatedDocument(), { op: 'remove', path: '/case/literata/faces/1' });
     expect(cutOf(UPRIGHT, upright, withAxis('slnt', -10, 0))?.axes).not.toHaveProperty('slnt');
+  });
+});
+
+describe('a family that shows only where it is installed', () => {
+  const names = { fullName: 'Archivo Bold', postScriptName: 'Archivo-Bold' };
+  const evidence = { readings: { ...readings, [BOLD]: { ...VARIABLE, axes: [], ...names } } };
+  const local = changed(seatedDocument(), {
+    op: 'add',
+    path: '/case/archivo/localOnly',
+    value: true,
+  });
+
+  test('has no file delivered, and the names of each face that is asked for', () => {
+    expect(of(BOLD, local)).toEqual([]);
+    expect(of(UPRIGHT, local)).not.toEqual([]);
+    const { locals } = plan(local, evidence);
+    expect(locals.map(({ face: { weightMin }, names: known }) => [weightMin, known])).toEqual([
+      [600, []],
+      [700, ['Archivo Bold', 'Archivo-Bold']],
+    ]);
+    expect(plan(seatedDocument(), evidence).locals).toEqual([]);
+  });
+
+  test('is a face over those names in the style sheet, and none over a file', () => {
+    const { fallback } = plansOf(local);
+    const css = stylesheet(local, { fallback, delivery: plan(local, evidence) });
+    expect(css).toContain('src: local("Archivo Bold"), local("Archivo-Bold");');
+    expect(css).not.toContain('archivo-700');
+    expect(css).toContain('--font-heading: "Archivo",');
   });
 });
 

@@ -1,9 +1,15 @@
 import { formatUnicodeRange, withinUnicodeRange } from '../css/unicodeRange';
-import type { Face, ProjectDocument } from '../document/projectDocument';
+import type { Face, Family, ProjectDocument } from '../document/projectDocument';
 import { embeddingRights } from '../font/embedding';
 import type { FaceReading } from '../font/reading';
 import { madeKey, PACKED, type Cut } from './cut';
-import { caseFonts, deliveredFonts, uniquePaths, type DeliveredFont } from './delivered';
+import {
+  caseFonts,
+  deliveredFonts,
+  shownFonts,
+  uniquePaths,
+  type DeliveredFont,
+} from './delivered';
 import { faceUses } from './faceUse';
 import { featuresUsed } from './featuresUsed';
 import { charactersOfCopy, neededCharacters } from './neededCharacters';
@@ -26,10 +32,19 @@ export interface LeftOutFile extends DeliveredFont {
   why: 'unused-face' | 'no-characters';
 }
 
+/** A face that shows only where visitors have it installed, and the names that it goes by there. */
+export interface LocalFace {
+  family: Family;
+  face: Face;
+  names: readonly string[];
+}
+
 /** Every file that the site loads. The one source of files and bytes. */
 export interface DeliveryPlan {
   files: readonly PlannedFile[];
   leftOut: readonly LeftOutFile[];
+  /** Faces that no file is delivered of, since they are only to show where they are installed. */
+  locals: readonly LocalFace[];
   /** Names of families that are delivered whole, since their files forbid being cut. */
   uncut: readonly string[];
   /** What has to be made before the plan is settled: what is delivered, and what that is compared with. */
@@ -45,6 +60,9 @@ export interface DeliveryEvidence {
       Pick<FaceReading, 'format' | 'axes' | 'fsType'> & {
         /** As a `unicode-range`; left out by readings of an earlier version. */
         characters?: string;
+        /** What the face is called where it is installed. */
+        fullName?: string;
+        postScriptName?: string;
       }
     >
   >;
@@ -70,6 +88,7 @@ const purposeOf = ({
 class Planner {
   readonly files: Omit<PlannedFile, 'path'>[] = [];
   readonly leftOut: LeftOutFile[] = [];
+  readonly locals = new Map<Face, LocalFace & { names: string[] }>();
   readonly uncut = new Set<string>();
   readonly wanted = new Map<string, { source: string; cut: Cut }>();
   readonly #needed: ReadonlySet<number> | null;
@@ -87,6 +106,7 @@ class Planner {
     return {
       files: uniquePaths(this.files),
       leftOut: this.leftOut,
+      locals: [...this.locals.values()],
       uncut: [...this.uncut],
       wanted: [...this.wanted.values()],
     };
@@ -129,6 +149,18 @@ class Planner {
       // Where it has no other, there is none to leave out.
       const characters = unicodeRange === reading.characters ? null : unicodeRange;
       this.#smallest(waysOf(part, reading, limits, { characters, features: this.#features }));
+    }
+  }
+
+  /** Plans a face to show where visitors have it installed, if a text element asks for it. */
+  addLocal({ family, face, file }: DeliveredFont): void {
+    if (!faceUses(this.document).has(face)) return;
+    const { fullName, postScriptName } = this.#readingOf(file.sha256) ?? {};
+    const known = this.locals.get(face) ?? { family, face, names: [] };
+    this.locals.set(face, known);
+    const isRegular = face.style === 'normal' && face.weightMin <= 400 && face.weightMax >= 400;
+    for (const name of [fullName, postScriptName, isRegular ? family.name : undefined]) {
+      if (name && !known.names.includes(name)) known.names.push(name);
     }
   }
 
@@ -188,6 +220,7 @@ const sum = (bytes: readonly (number | null)[]): number =>
 export function deliveryPlan(document: ProjectDocument, evidence: DeliveryEvidence): DeliveryPlan {
   const planner = new Planner(document, evidence);
   for (const font of deliveredFonts(document)) planner.add(font);
+  for (const font of shownFonts(document)) if (font.family.localOnly) planner.addLocal(font);
   return planner.plan;
 }
 
@@ -197,10 +230,6 @@ export function casePlan(document: ProjectDocument, evidence: DeliveryEvidence):
   for (const font of caseFonts(document)) planner.addWhole(font);
   return planner.plan;
 }
-
-/** The files that set Latin text: what nearly every page waits for. */
-export const firstFonts = ({ files }: Pick<DeliveryPlan, 'files'>): PlannedFile[] =>
-  files.filter(({ file }) => ['latin', 'all'].includes(file.script));
 
 /** Bytes of all files together; null while one has not been made. */
 export const totalBytes = (files: readonly Pick<PlannedFile, 'bytes'>[]): number | null =>

@@ -10,5 +10,5 @@ export interface Plans {
 /** What the style sheet is written from. */
 export interface SheetPlans {
   fallback: FallbackPlan;
-  delivery: Pick<DeliveryPlan, 'files'>;
+  delivery: Pick<DeliveryPlan, 'files' | 'locals'>;
 }

@@ -19,7 +19,7 @@ import type { SheetPlans } from './plans';
 import { changeWidth } from '../scale/sizeAt';
 import { widthOf } from '../scale/words';
 import { layeredRules, narrowTokens } from './elementRules';
-import { fallbackFaceRule, webFaceRule, woff2Source } from './fontFaces';
+import { fallbackFaceRule, localFaceRule, webFaceRule, woff2Source } from './fontFaces';
 
 const comment = (text: string): string => `/* ${text} */\n`;
 
@@ -95,6 +95,12 @@ export function stylesheet(document: ProjectDocument, { fallback, delivery }: Sh
       delivery.files
         .map((font) => webFaceRule(font, woff2Source(font.path), font.family.display ?? display))
         .join('\n'),
+    ...(delivery.locals.length > 0
+      ? [
+          comment('Faces that show where visitors have them installed') +
+            delivery.locals.map((face) => localFaceRule(face, display)).join('\n'),
+        ]
+      : []),
     ...(fallback.faces.length > 0
       ? [
           comment(fallbackTitle(document, fallback)) +

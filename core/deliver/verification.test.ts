@@ -83,6 +83,11 @@ describe('faces that did not come', () => {
 
   test('are named, each once', () => {
     expect(facesMissing(document, given())).toEqual([]);
+    // What only visitors may have is missed by none.
+    const { archivo: heading, ...others } = document.case;
+    if (!heading) throw new Error('There is a heading family.');
+    const local = { ...document, case: { ...others, archivo: { ...heading, localOnly: true } } };
+    expect(facesMissing(local, given().slice(0, 2))).toEqual([]);
     expect(facesMissing(document, given({ loaded: false }))).toEqual([
       'Literata 400 italic did not load',
     ]);

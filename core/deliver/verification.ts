@@ -110,9 +110,13 @@ export interface GivenFace {
 /** Faces that text elements ask for and that did not come, in words, each once. */
 export function facesMissing(document: ProjectDocument, given: readonly GivenFace[]): string[] {
   const missing = new Set<string>();
+  // Whether a visitor has them installed is not known here.
+  const installed = new Set(
+    Object.values(document.case).flatMap((family) => (family.localOnly ? [siteName(family)] : [])),
+  );
   for (const element of Object.keys(document.elements)) {
     const type = typeOf(document, element, document.scale.large.width);
-    if (!type) continue;
+    if (!type || installed.has(type.family)) continue;
     const faces = given
       .filter(({ family }) => family === type.family)
       .map((face) => ({ ...face, style: face.slant === 'italic' ? 'italic' : 'normal' }) as const);

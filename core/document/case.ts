@@ -2,6 +2,7 @@ import {
   ArrayMaxSize,
   ArrayMinSize,
   IsArray,
+  IsBoolean,
   IsIn,
   IsInt,
   IsNumber,
@@ -156,6 +157,11 @@ export class Family extends Placed {
   @MinLength(1)
   @MaxLength(LONGEST_COPY)
   onlyFor?: string;
+
+  /** Whether it shows only where visitors have it installed: no file of it is delivered. */
+  @MayBeLeftOut()
+  @IsBoolean()
+  localOnly?: boolean;
 
   /** Of a family by reference: who serves it, and what stands in for it. */
   @MayBeLeftOut()

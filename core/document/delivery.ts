@@ -1,6 +1,18 @@
-import { IsBoolean, IsIn, IsInt, IsString, Matches, Max, MaxLength, Min } from 'class-validator';
+import {
+  ArrayMaxSize,
+  ArrayUnique,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsString,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+} from 'class-validator';
 import { LONGEST_COPY } from './case';
-import { IsLayerName } from './cssValues';
+import { IsLayerName, IsSelector } from './cssValues';
 import { MayBeLeftOut, MayBeNull, ValuesByKey } from './decorators';
 import {
   FEATURES_KEPT,
@@ -8,11 +20,13 @@ import {
   LETTERS_KEPT,
   RULE_WEIGHTS,
   SHEET_FORMS,
+  SHEET_PLACES,
   type FeaturesKept,
   type FontDisplay,
   type LettersKept,
   type RuleWeight,
   type SheetForm,
+  type SheetPlace,
 } from './vocabulary';
 
 const CUSTOM_PROPERTY = /^--[A-Za-z0-9_-]{1,100}$/;
@@ -40,6 +54,24 @@ export class Delivery {
   @MayBeLeftOut()
   @IsIn(RULE_WEIGHTS)
   weight?: RuleWeight;
+
+  /** Where the style sheet is linked; before the site's own when left out. */
+  @MayBeLeftOut()
+  @IsIn(SHEET_PLACES)
+  linked?: SheetPlace;
+
+  /** Name of a cascade layer that the site's own style sheets are put into; none when left out. */
+  @MayBeLeftOut()
+  @IsLayerName()
+  siteLayer?: string;
+
+  /** Selectors of texts that are left to the site's own style sheets: no element rule meets them. */
+  @MayBeLeftOut()
+  @IsArray()
+  @ArrayMaxSize(100)
+  @ArrayUnique()
+  @IsSelector({ each: true })
+  leave?: string[];
 
   /** Names of custom properties that a style sheet of the site's own reads, each with the token it is to have. */
   @MayBeLeftOut()
@@ -77,6 +109,15 @@ export class Delivery {
   @MayBeLeftOut()
   @IsBoolean()
   boldItalics?: boolean;
+
+  /** Text elements that are seen first, whose files are fetched at once; body and first heading when left out. */
+  @MayBeLeftOut()
+  @IsArray()
+  @ArrayMaxSize(10)
+  @ArrayUnique()
+  @IsString({ each: true })
+  @MaxLength(80, { each: true })
+  first?: string[];
 
   /** What all font files together are to stay under, bytes. */
   @MayBeLeftOut()

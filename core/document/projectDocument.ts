@@ -186,6 +186,11 @@ export class TextElement extends Placed {
   @MayBeNull()
   @IsString()
   parent!: string | null;
+
+  /** Whether its rule says `!important`, so that rules of a site's own that do not lose; not when left out. */
+  @MayBeLeftOut()
+  @IsBoolean()
+  important?: boolean;
 }
 
 export class Colour extends Placed {

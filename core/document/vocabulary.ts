@@ -34,6 +34,10 @@ export type FeaturesKept = (typeof FEATURES_KEPT)[number];
 export const RULE_WEIGHTS = ['none', 'own', 'over'] as const;
 export type RuleWeight = (typeof RULE_WEIGHTS)[number];
 
+/** Where the style sheet is linked, beside those that a site has of its own. */
+export const SHEET_PLACES = ['before', 'after'] as const;
+export type SheetPlace = (typeof SHEET_PLACES)[number];
+
 /** Colours that every project has: the text's and its ground. */
 export const INK = 'ink';
 export const GROUND = 'ground';

@@ -66,7 +66,14 @@ export {
 export { LINES_SIZE, MEASURES, type LinesFit } from './runningLines';
 export { readNames, type ReadNames } from './readNames';
 export { localsOf, triedFor, type StackEntry } from './stack';
-export { tuneFallback, WebWidths, type TextFit, type TunedFace, type TuningRequest } from './tune';
+export {
+  tuneFallback,
+  TUNING_VERSION,
+  WebWidths,
+  type TextFit,
+  type TunedFace,
+  type TuningRequest,
+} from './tune';
 export {
   countWords,
   sentencesOf,

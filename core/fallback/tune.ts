@@ -17,6 +17,9 @@ import { linesFit, type LinesFit, type SetsWords } from './runningLines';
 import { countWords, type TuningText, type WordCounts } from './tuningText';
 import { wordModel, type Grouping, type WordModel } from './wordModel';
 
+/** Goes up with every change that makes a tuning come out otherwise: those that were kept count no more. */
+export const TUNING_VERSION = 1;
+
 /** How text goes in one of the ways to set it, against the web face. */
 export interface TextFit {
   /** Mean and 95th percentile of |fallback − web| ÷ web over words, as they occur. */

@@ -4,11 +4,27 @@ import { specificityOf } from '../css';
 import { Cascade, layerPlaces, type ProjectRules } from './cascade';
 import { rulesOfPage } from './siteRules';
 
+/** A project that has paragraphs in its own colour. */
+const projectRules = (project: Partial<ProjectRules> = {}): ProjectRules => ({
+  layer: null,
+  linked: 'before',
+  siteLayer: null,
+  rules: [
+    {
+      element: 'text',
+      important: false,
+      selectors: [{ text: 'p', specificity: [0, 0, 0] }],
+      declarations: new Map([['color', 'ours']]),
+    },
+  ],
+  ...project,
+});
+
 /** The cascade of a page in a document of this test's; media hold that name `screen`, supports that name `yes`. */
 function cascadeOf(
   html: string,
   sheets: Record<string, string>,
-  project: ProjectRules = { rules: [], layer: null },
+  project: ProjectRules = projectRules({ rules: [] }),
   linked: string[] = Object.keys(sheets),
 ) {
   document.body.innerHTML = html;
@@ -193,16 +209,7 @@ describe('what a rule is for', () => {
 });
 
 describe('what goes back', () => {
-  const project: ProjectRules = {
-    layer: 'lettera',
-    rules: [
-      {
-        element: 'text',
-        selectors: [{ text: 'p', specificity: [0, 0, 0] }],
-        declarations: new Map([['color', 'ours']]),
-      },
-    ],
-  };
+  const project = projectRules({ layer: 'lettera' });
 
   test.each<[string, string, string]>([
     ['to the layer before', '@layer site { .x { color: revert-layer } }', 'ours'],
@@ -239,16 +246,7 @@ describe('what decides where nothing is declared', () => {
 });
 
 describe('the rules of the project', () => {
-  const project = (layer: string | null): ProjectRules => ({
-    layer,
-    rules: [
-      {
-        element: 'text',
-        selectors: [{ text: 'p', specificity: [0, 0, 0] }],
-        declarations: new Map([['color', 'ours']]),
-      },
-    ],
-  });
+  const project = (layer: string | null): ProjectRules => projectRules({ layer });
 
   test('win where nothing else is said, and against what is of no weight before them alone', () => {
     expect(winner(X, '', project(null))).toBe('ours');
@@ -256,6 +254,45 @@ describe('the rules of the project', () => {
     expect(winner(X, '@layer a { #a { color: red } }', project(null))).toBe('ours');
     expect(winner(X, '@layer a { #a { color: red } }', project('lettera'))).toBe('red');
     expect(winner(X, 'p { color: red }', project('lettera'))).toBe('red');
+  });
+
+  test('win against what weighs as much when they are linked after it, and in a layer against layers before', () => {
+    const after = (layer: string | null) => projectRules({ layer, linked: 'after' });
+    expect(winner(X, ':where(.x) { color: red }', after(null))).toBe('ours');
+    expect(winner(X, 'p { color: red }', after(null))).toBe('red');
+    expect(winner(X, '@layer a { #a { color: red } }', after('lettera'))).toBe('ours');
+    const layers = '@layer base, parts; @layer base { .x { color: red } }';
+    expect(winner(X, layers, after('parts'))).toBe('ours');
+    expect(winner(X, layers, after('base'))).toBe('red');
+    expect(winner(X, layers, projectRules({ layer: 'parts' }))).toBe('red');
+  });
+
+  test('win against all that is in a layer of the page’s own sheets, but for what is important there', () => {
+    const within = (layer: string | null) => projectRules({ layer, siteLayer: 'site' });
+    expect(winner(X, '#a { color: red }', within(null))).toBe('ours');
+    expect(winner(X, '@layer b { #a { color: red } }', within(null))).toBe('ours');
+    expect(winner(X, '#a { color: red !important }', within(null))).toBe('red');
+    // The layer that is named first is the weaker: here the project's own.
+    expect(winner(X, '#a { color: red }', within('lettera'))).toBe('red');
+    const after = projectRules({ layer: 'lettera', siteLayer: 'site', linked: 'after' });
+    expect(winner(X, '#a { color: red }', after)).toBe('ours');
+    // Layers within it keep their order, under what stands in it directly.
+    const both = '@layer b, c; @layer c { p { color: blue } } @layer b { #a { color: red } }';
+    expect(winner(X, both, projectRules({ rules: [], siteLayer: 'site' }))).toBe('blue');
+    expect(
+      winner(X, `${both} p { color: green }`, projectRules({ rules: [], siteLayer: 'site' })),
+    ).toBe('green');
+  });
+
+  test('win where they are important, but against what is so and weighs more, or stands in a layer', () => {
+    const important = (layer: string | null) => {
+      const project = projectRules({ layer });
+      return { ...project, rules: project.rules.map((rule) => ({ ...rule, important: true })) };
+    };
+    expect(winner(X, '#a { color: red }', important(null))).toBe('ours');
+    expect(winner(X, 'p { color: red !important }', important(null))).toBe('red');
+    expect(winner(X, 'p { color: red !important }', important('lettera'))).toBe('ours');
+    expect(winner(X, '@layer b { p { color: red !important } }', important(null))).toBe('red');
   });
 });
 

@@ -1,4 +1,5 @@
 import { compareSpecificity, type Specificity } from '../css';
+import type { SheetPlace } from '../document/vocabulary';
 import type {
   Condition,
   LayerStatement,
@@ -30,6 +31,8 @@ export interface PageView<Node> {
 export interface ProjectRule {
   /** Key of the text element. */
   element: string;
+  /** Whether it says `!important`. */
+  important: boolean;
   selectors: readonly { text: string; specificity: Specificity }[];
   /** Properties that the rule declares, with the value as it is written. */
   declarations: ReadonlyMap<string, string>;
@@ -37,8 +40,12 @@ export interface ProjectRule {
 
 export interface ProjectRules {
   rules: readonly ProjectRule[];
-  /** The cascade layer that they stand in; null for none. They come before the page's own style sheets. */
+  /** The cascade layer that they stand in; null for none. */
   layer: string | null;
+  /** Whether they come before the page's own style sheets or after them. */
+  linked: SheetPlace;
+  /** The cascade layer that the page's own style sheets are put into, all of them; null for none. */
+  siteLayer: string | null;
 }
 
 /** A declaration that is made for an element. */
@@ -169,27 +176,35 @@ export class Cascade<Node> {
     const holding = (conditions: readonly Condition[]) =>
       conditions.every((condition) => isOfContainer(condition) || view.holds(condition));
     const named = layers.filter(({ conditions }: LayerStatement) => holding(conditions));
+    const ours = project.layer ? [project.layer.split('.')] : [];
+    const around = project.siteLayer?.split('.') ?? [];
+    const isFirst = project.linked === 'before';
     const places = layerPlaces([
-      ...(project.layer ? [project.layer.split('.')] : []),
-      ...named.map(({ layer }) => layer),
+      ...(isFirst ? ours : []),
+      ...(project.siteLayer ? [around] : []),
+      ...named.map(({ layer }) => [...around, ...layer]),
+      ...(isFirst ? [] : ours),
     ]);
     const placeOf = (layer: readonly string[] | null): number =>
       layer ? (places.get(pathOf(layer)) ?? 0) : UNLAYERED;
-    const projectLayer = placeOf(project.layer ? project.layer.split('.') : null);
-    project.rules.forEach((rule, order) => this.#addProject(rule, order, projectLayer));
+    const projectLayer = placeOf(ours[0] ?? null);
+    const from = isFirst ? 0 : rules.length;
+    project.rules.forEach((rule, i) => this.#addProject(rule, from + i, projectLayer));
+    const pageFrom = isFirst ? project.rules.length : 0;
     rules.forEach((rule, i) => {
       if (!holding(rule.conditions)) return;
-      this.#addPage(rule, project.rules.length + i, placeOf(rule.layer));
+      const layer = project.siteLayer ? [...around, ...(rule.layer ?? [])] : rule.layer;
+      this.#addPage(rule, pageFrom + i, placeOf(layer));
     });
   }
 
   #addProject(
-    { element, selectors, declarations }: ProjectRule,
+    { element, important, selectors, declarations }: ProjectRule,
     order: number,
     layer: number,
   ): void {
     for (const { text, specificity } of selectors) {
-      const rank: Rank = { important: false, layer, specificity, proximity: Infinity, order };
+      const rank: Rank = { important, layer, specificity, proximity: Infinity, order };
       for (const node of this.#view.find(text)) {
         for (const [property, value] of declarations) {
           this.#offer(node, property, rank, { by: 'project', element, value });

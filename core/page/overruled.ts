@@ -17,6 +17,8 @@ export interface Account<Node> {
   /** Elements that hold text, and those of them that follow the project in every property. */
   texts: number;
   following: number;
+  /** Those that something else decides only where they are left to it. */
+  left: number;
   /** What overrules, first what decides most texts. */
   overruling: Overruling<Node>[];
 }
@@ -48,21 +50,29 @@ const sameAs = (by: Overruling<unknown>['by']): unknown =>
  * Who overrules the project on a page: for each text and property what decides it, gathered by rule.
  *
  * @param texts elements that hold text of their own, in the order of the page
+ * @param leave selectors of what is left to the page
  */
 export function accountOf<Node>(
   cascade: Cascade<Node>,
   texts: readonly Node[],
   properties: readonly TypeProperty[],
   matches: (node: Node, selector: string) => boolean,
+  leave: readonly string[] = [],
 ): Account<Node> {
   const found = new Map<unknown, Overruling<Node>>();
   let following = 0;
+  let left = 0;
   for (const node of texts) {
     let follows = true;
+    let isLeft = false;
     for (const property of properties) {
       if (!cascade.isOurs(node, property)) continue;
       const decision = decisionOf(cascade, node, property, matches);
       if (!decision || (decision.declared !== 'browser' && decision.declared.by === 'project')) {
+        continue;
+      }
+      if (leave.some((selector) => matches(decision.node, selector))) {
+        isLeft = true;
         continue;
       }
       follows = false;
@@ -72,8 +82,9 @@ export function accountOf<Node>(
       if (!known.properties.includes(property.css)) known.properties.push(property.css);
       if (known.texts.at(-1) !== node) known.texts.push(node);
     }
-    if (follows) following++;
+    if (follows && isLeft) left++;
+    else if (follows) following++;
   }
   const overruling = [...found.values()].sort((a, b) => b.texts.length - a.texts.length);
-  return { texts: texts.length, following, overruling };
+  return { texts: texts.length, following, left, overruling };
 }

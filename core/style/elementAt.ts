@@ -1,9 +1,15 @@
 import { compareSpecificity, type Specificity } from '../css';
-import type { ProjectDocument } from '../document/projectDocument';
-import { ruleSpecificity } from './ruleWeight';
+import { onceFor } from '../document/once';
+import type { ProjectDocument, TextElement } from '../document/projectDocument';
+import { ruleSpecificity, selectorsOf } from './ruleWeight';
 
 /** States that a pointer or a key brings about for a moment. Selectors 4 §9, user action pseudo-classes. */
 const MOMENTARY = /:(hover|active|focus|focus-visible|focus-within)\b/;
+
+/** An element without the selectors that are about such a state. */
+const lasting = onceFor(({ selectors }: TextElement) => ({
+  selectors: selectors.filter((selector) => !MOMENTARY.test(selector)),
+}));
 
 /**
  * Which text element a node of a page is: of the rules that match the one of most weight, of several as
@@ -17,9 +23,9 @@ export function elementAt(
   matches: (selector: string) => boolean,
 ): string | null {
   let found: { key: string; weight: Specificity } | null = null;
-  for (const [key, { selectors }] of Object.entries(document.elements)) {
-    for (const selector of selectors) {
-      if (MOMENTARY.test(selector) || !matches(selector)) continue;
+  for (const [key, element] of Object.entries(document.elements)) {
+    for (const selector of selectorsOf(document, lasting(element))) {
+      if (!matches(selector)) continue;
       const weight = ruleSpecificity(document, selector);
       if (!found || compareSpecificity(weight, found.weight) >= 0) found = { key, weight };
     }

@@ -49,7 +49,7 @@ export {
   type WeightChange,
 } from './weightPlan';
 export { narrowDocument } from './narrow';
-export { ruleSpecificity, weighedSelector } from './ruleWeight';
+export { ruleSpecificity, selectorsOf, weighedSelector } from './ruleWeight';
 export { ownVoices, type OwnVoice } from './ownVoices';
 export { redundant, sameStyles, strays, unwornStyles, type StyleProperty } from './gathered';
 export {

@@ -1,17 +1,52 @@
-import { specificityOf, type Specificity } from '../css';
-import type { ProjectDocument } from '../document/projectDocument';
+import { selectorTexts, specificityOf, subjectsOf, type Specificity } from '../css';
+import { onceFor } from '../document/once';
+import type { ProjectDocument, TextElement } from '../document/projectDocument';
 
 /** How many classes the rules weigh more that are to win over those of a site. */
 export const CLASSES_OVER = 4;
 /** A class that no page has: what is not that weighs as much as a class. Selectors 4 §17. */
 const NO_CLASS = ':not(.lettera-weight)'.repeat(CLASSES_OVER);
 
-/** How the selectors of an element rule are written, with the weight that the delivery has for them. */
-export function weighedSelector(
-  { delivery }: ProjectDocument,
+/** The type of element that a selector is about; null for any. */
+const typeOf = (selector: string): string | null => subjectsOf(selector).at(-1)?.element ?? null;
+
+/** Whether two selectors may meet the same element, as far as the types tell that they are about. */
+const mayMeet = (a: string | null, b: string | null): boolean =>
+  a === null || b === null || a === b;
+
+/**
+ * What an element's rule meets: its selectors, but for texts that are left to the site's own style sheets.
+ * What is taken out adds no specificity. Selectors 4 §17.
+ */
+export const selectorsOf = (
+  { delivery: { leave } }: Pick<ProjectDocument, 'delivery'>,
+  { selectors }: Pick<TextElement, 'selectors'>,
+): readonly string[] => (leave?.length ? leaving(leave)(selectors) : selectors);
+
+/** Selectors without what is left alone: read once for each, as every text of a page is held to them. */
+const leaving = onceFor((leave: readonly string[]) => {
+  const left = leave.flatMap(selectorTexts).map((text) => ({ text, type: typeOf(text) }));
+  return onceFor((selectors: readonly string[]): readonly string[] => without(selectors, left));
+});
+
+function without(
   selectors: readonly string[],
+  left: readonly { text: string; type: string | null }[],
+): string[] {
+  return selectors.flatMap(selectorTexts).map((selector) => {
+    const type = typeOf(selector);
+    const out = left.filter((one) => mayMeet(one.type, type)).map(({ text }) => text);
+    return out.length > 0 ? `${selector}:not(:where(${out.join(', ')}))` : selector;
+  });
+}
+
+/** How the selector of an element's rule is written, with the weight that the delivery has for it. */
+export function weighedSelector(
+  document: Pick<ProjectDocument, 'delivery'>,
+  element: Pick<TextElement, 'selectors'>,
 ): string {
-  const { weight = 'none' } = delivery;
+  const { weight = 'none' } = document.delivery;
+  const selectors = selectorsOf(document, element);
   if (weight === 'none') return `:where(${selectors.join(', ')})`;
   if (weight === 'own') return selectors.join(', ');
   return selectors.map((selector) => `:is(${selector})${NO_CLASS}`).join(', ');

@@ -1,12 +1,19 @@
-import { startLettera } from '../lettera';
+import { barePage } from '@lettera/core/deliver/trying';
+import type { ProjectDocument } from '@lettera/core/document';
+import type { Project } from '@lettera/server';
+import { startLettera, type RunningLettera } from '../lettera';
+import { ask, changeProject } from '../project';
+import { serveSite } from '../site';
 import { ENGINES } from './engine';
 import { differenceOf, measuring, type Difference, type Measured } from './measured';
 import { withPlatformFonts } from './platformFonts';
 import { serveInTwo } from './siteInTwo';
+import { verifyingIn, type Outcome } from './verified';
 
 /**
- * Opens the bundle in three engines: the sample's pages at three widths, in the web faces and in what stands
- * in for them, and how the one differs from the other.
+ * Opens the bundle in three engines: in each of its forms in a bare page, whose every text element is held to
+ * the project; and the sample's pages at three widths, in the web faces and in what stands in for them, and
+ * how the one differs from the other.
  */
 
 const WIDTHS = [360, 800, 1280];
@@ -22,11 +29,61 @@ const MOST = { height: 0.012, changed: 1 / 20, size: 0.03 };
 const within = ({ height, changed, blocks, size }: Difference): boolean =>
   height <= MOST.height && changed <= blocks * MOST.changed && size <= MOST.size;
 
+/** Forms that the bundle is delivered in. */
+const FORMS: Record<string, Partial<ProjectDocument['delivery']>> = {
+  whole: {},
+  'outside any layer, over classes': { layer: null, weight: 'over' },
+  'tokens with a prefix': { prefix: 'tl' },
+  'files as they were taken in': { letters: 'whole' },
+  'features in use, bold inside italics': { features: 'used', boldItalics: true },
+};
+
 const percent = (share: number): string => `${(share * 100).toFixed(2)} %`;
 
+/** Holds each text element to the project in a bare page, form by form. @returns how many did not hold */
+async function verifyForms(lettera: RunningLettera): Promise<number> {
+  const sample = 'tarnholm-light';
+  const { document: before } = await ask<Project>(lettera, `/projects/${sample}`);
+  let faults = 0;
+  for (const [form, settings] of Object.entries(FORMS)) {
+    const { document } = await changeProject(lettera, sample, [
+      { op: 'replace', path: '/delivery', value: { ...before.delivery, ...settings } },
+    ]);
+    const bare = await serveSite(lettera, sample, barePage(document));
+    for (const { name, start } of ENGINES) {
+      const engine = await start();
+      if (!engine) continue;
+      try {
+        const { elements, differences, missing } = await engine.ask<Outcome>(
+          bare.url,
+          await verifyingIn(document),
+        );
+        const found = [
+          ...missing,
+          ...differences.map(
+            ({ element, width, what, project, browser }) =>
+              `${element} at ${width} px: ${what} ${browser}, not ${project}`,
+          ),
+        ];
+        faults += found.length;
+        const holds = found.length === 0 ? 'holds' : 'FAILS';
+        console.log([holds, name.padEnd(9), form.padEnd(36), `${elements} elements`].join('  '));
+        for (const line of found) console.log(`       ${line}`);
+      } finally {
+        await engine.close();
+      }
+    }
+    await bare.close();
+  }
+  await changeProject(lettera, sample, [
+    { op: 'replace', path: '/delivery', value: before.delivery },
+  ]);
+  return faults;
+}
+
 const lettera = await startLettera();
+let failed = await verifyForms(lettera);
 const site = await serveInTwo(lettera);
-let failed = 0;
 try {
   for (const [platform, fonts] of Object.entries(PLATFORM_FONTS)) {
     await withPlatformFonts(fonts, async () => {

@@ -1,7 +1,9 @@
-import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import { afterAll, beforeAll, expect, jest, test } from '@jest/globals';
 import supertest from 'supertest';
 import type { DeliveryFile, MadeDelivery, Project } from '@lettera/core/wire';
 import { startTestServer, type TestServer } from '../testing/server';
+
+const FONT = 'node_modules/@fontsource/spectral/files/spectral-latin-400-normal.woff';
 
 let server: TestServer;
 beforeAll(async () => {
@@ -94,7 +96,20 @@ test('a file of the bundle is served as a site would have it, beside a bare page
   expect(page.text).toContain('data-element="h1"');
   await api().get(`${address}/1/files/../../secret`).expect(404);
   await api().get(`${address}/1/files/fonts/none.woff2`).expect(404);
-  await api().get(`${address}/2/files/lettera.css`).expect(404);
+  for (const none of ['2', '0', '-1', 'x', '1.5']) {
+    await api().get(`${address}/${none}/files/lettera.css`).expect(404);
+  }
+  // What a browser has begun to bring goes on while the project changes.
+  await api()
+    .patch(address.replace('/delivery', ''))
+    .set('If-Match', '"1"')
+    .type('application/json-patch+json')
+    .send(JSON.stringify([{ op: 'add', path: '/styles/lead/set/weight', value: 511 }]))
+    .expect(200);
+  const earlier = await api().get(`${address}/1/files/lettera.css`).expect(200);
+  expect(earlier.text).toBe(css.text);
+  const later = await api().get(`${address}/2/files/lettera.css`).expect(200);
+  expect(later.text).toContain('--style-lead-font-weight: 511');
 });
 
 test('bytes after a change are told, and nothing is changed', async () => {
@@ -109,4 +124,75 @@ test('bytes after a change are told, and nothing is changed', async () => {
     .post(address)
     .send([[{ op: 'add', path: '/delivery/features', value: 'x' }]])
     .expect(422);
+});
+
+test('what is being made can be stopped; whoever waits is told, and it begins again only when it is asked for', async () => {
+  const { body } = await api().post('/api/v1/projects').send({ name: 'Stopped' }).expect(201);
+  const { id } = body as Project;
+  const address = `/api/v1/projects/${id}`;
+  const { deliveries, jobs, progress } = server.services;
+  jest.spyOn(deliveries, 'makeFiles').mockResolvedValueOnce(undefined);
+  await api().post(`${address}/fonts`).attach('file', FONT).expect(201);
+  const change = [{ op: 'replace', path: '/voices/text/family', value: 'spectral' }];
+  await api()
+    .patch(address)
+    .set('If-Match', '"2"')
+    .type('application/json-patch+json')
+    .send(JSON.stringify(change))
+    .expect(200);
+
+  const derive = jest.spyOn(jobs, 'derive');
+  const begun = new Promise<void>((resolve) =>
+    progress.on(id, ({ task }) => task === 'packing' && resolve()),
+  );
+  const waiting = api()
+    .get(`${address}/delivery`)
+    .then((answer) => answer);
+  await begun;
+  await api().delete(`${address}/delivery/making`).expect(204);
+  const told = await waiting;
+  expect([told.status, (told.body as { type: string }).type]).toEqual([
+    409,
+    'urn:lettera:problem:stopped',
+  ]);
+  derive.mockClear();
+  const evidence = await api().get(`${address}/delivery/evidence`).expect(200);
+  expect(evidence.body).toMatchObject({ made: {}, failed: {} });
+  expect(derive).not.toHaveBeenCalled();
+
+  const { body: made } = await api().get(`${address}/delivery`).expect(200);
+  expect((made as DeliveryFile[]).some(({ path }) => path.endsWith('.woff2'))).toBe(true);
+  await api().get(`${address}/delivery/evidence`).expect(200);
+  await api().delete('/api/v1/projects/nowhere/delivery/making').expect(404);
+
+  // Where it is only to show where it is installed, no file of it is delivered, and its face has its names.
+  await api()
+    .patch(address)
+    .set('If-Match', '"3"')
+    .type('application/json-patch+json')
+    .send(JSON.stringify([{ op: 'add', path: '/case/spectral/localOnly', value: true }]))
+    .expect(200);
+  const { body: local } = await api().get(`${address}/delivery`).expect(200);
+  expect((local as DeliveryFile[]).some(({ path }) => path.endsWith('.woff2'))).toBe(false);
+  expect(cssIn(local as DeliveryFile[])).toContain(
+    'src: local("Spectral Regular"), local("Spectral-Regular"), local("Spectral");',
+  );
+}, 60_000);
+
+test('a bundle larger than bundles may be is refused with what to do', async () => {
+  const { body } = await api().post('/api/v1/projects').send({ name: 'Heavy' }).expect(201);
+  const { id } = body as Project;
+  const { deliveries } = server.services;
+  const heavy: DeliveryFile = {
+    path: 'fonts/heavy.woff2',
+    kind: 'font',
+    purpose: 'Heavy',
+    source: 'a'.repeat(64),
+    cut: null,
+    bytes: 65 * 1024 * 1024,
+  };
+  jest.spyOn(deliveries, 'of').mockResolvedValueOnce({ files: [heavy], trials: {} });
+  const { body: told } = await api().get(`/api/v1/projects/${id}/bundle.zip`).expect(413);
+  expect((told as { detail: string }).detail).toContain('65.0 MB, and 64.0 MB is the most');
+  await api().get(`/api/v1/projects/${id}/bundle.zip`).expect(200);
 });

@@ -1,5 +1,6 @@
 import { Router, type Request, type Response } from 'express';
-import { barePage, slug } from '@lettera/core/deliver';
+import { slug } from '@lettera/core/deliver';
+import { barePage } from '@lettera/core/deliver/trying';
 import {
   checkLocalReading,
   EVENNESS_POINTS,
@@ -101,11 +102,19 @@ export function deliveryRoutes(
     response.status(201).json(readings.map(({ local, variant }) => ({ local, variant })));
   });
 
+  router.delete('/projects/:id/delivery/making', async (request, response) => {
+    const { id } = await projectOf(projects, request);
+    deliveries.stop(id);
+    response.status(204).end();
+  });
+
   router.get('/projects/:id/delivery', async (request, response) => {
     const project = await projectOf(projects, request);
     response.type('json').vary('Accept-Encoding');
     if (request.acceptsEncodings('gzip')) {
-      response.set('Content-Encoding', 'gzip').send(await deliveries.packed(project));
+      // A refusal is not packed.
+      const packed = await deliveries.packed(project);
+      response.set('Content-Encoding', 'gzip').send(packed);
     } else {
       response.send(JSON.stringify((await deliveries.of(project)).files));
     }
@@ -141,21 +150,21 @@ export function deliveryRoutes(
   });
 
   /**
-   * A file of the bundle as a site would serve it, and a bare page that links it. By revision, so that all of
-   * them belong together.
+   * A file of the bundle as a site would serve it, and a bare page that links it. By revision, this one or an
+   * earlier, so that all of them belong together.
    */
   router.get(
     '/projects/:id/delivery/:revision/files/*path',
     pageSecurity,
     async (request: Request<{ id: string; revision: string; path: string[] }>, response) => {
-      const project = await projectOf(projects, request);
-      const { revision, path } = request.params;
-      if (project.revision !== Number(revision)) {
-        throw new Problem(
-          'not-found',
-          'The project has changed since: look at its newer revision.',
-        );
-      }
+      const now = await projectOf(projects, request);
+      const { path } = request.params;
+      const revision = Number(request.params.revision);
+      // The project may change while a browser still brings what an earlier revision delivers.
+      const document =
+        revision === now.revision ? now.document : await projects.documentAt(now.id, revision);
+      if (!document) throw new Problem('not-found', 'The project has no such revision.');
+      const project = { ...now, revision, document };
       const wanted = path.join('/');
       if (wanted === BARE_PAGE) {
         response.type('html').send(barePage(project.document));

@@ -55,6 +55,14 @@ const PROBLEMS: Record<number, string> = {
   502: 'The foundry failed',
 };
 
+/** A cascade layer that a page's own style sheets are put into. */
+const layerOfSite = {
+  name: 'layer',
+  in: 'query',
+  schema: { type: 'string' },
+  description: 'Cascade layer that the page’s own style sheets are put into',
+};
+
 const inPath = (name: string, description: string) => ({
   name,
   in: 'path',
@@ -272,7 +280,7 @@ export const openApi = {
       parameters: [project, inPath('revision', 'Revision that was delivered')],
       get: {
         summary: 'The bundle of a delivery, once more',
-        responses: { 200: file('The bundle', 'application/zip'), ...problems(404) },
+        responses: { 200: file('The bundle', 'application/zip'), ...problems(404, 409, 413) },
       },
     },
     '/projects/{id}/events': {
@@ -474,7 +482,17 @@ export const openApi = {
       parameters: [project, inPath('page', 'Short name of a page')],
       get: {
         summary: 'A page for the proof, without type',
-        responses: { 200: file('HTML', 'text/html'), ...problems(404) },
+        parameters: [
+          {
+            name: 'linked',
+            in: 'query',
+            schema: { enum: ['before', 'after'] },
+            description:
+              'Where the project’s rules stand beside the page’s own; before if left out',
+          },
+          layerOfSite,
+        ],
+        responses: { 200: file('HTML', 'text/html'), ...problems(400, 404) },
       },
     },
     '/projects/{id}/pages/{page}/page.css': {
@@ -506,7 +524,8 @@ export const openApi = {
       ],
       get: {
         summary: 'A style sheet, picture or font that a page asks for',
-        responses: { 200: file('File', '*/*'), ...problems(404) },
+        parameters: [layerOfSite],
+        responses: { 200: file('File', '*/*'), ...problems(400, 404) },
       },
     },
     '/projects/{id}/fallbacks': {
@@ -528,6 +547,13 @@ export const openApi = {
       parameters: [project],
       delete: {
         summary: 'Stops the fitting that is under way; whoever waits for it is told so',
+        responses: { 204: { description: 'Stopped' }, ...problems(404) },
+      },
+    },
+    '/projects/{id}/delivery/making': {
+      parameters: [project],
+      delete: {
+        summary: 'Stops what is being made for the delivery; whoever waits for it is told so',
         responses: { 204: { description: 'Stopped' }, ...problems(404) },
       },
     },
@@ -604,7 +630,7 @@ export const openApi = {
       parameters: [project],
       get: {
         summary: 'The bundle',
-        responses: { 200: file('Zip', 'application/zip'), ...problems(404, 409) },
+        responses: { 200: file('Zip', 'application/zip'), ...problems(404, 409, 413) },
       },
     },
     '/local-fonts': {

@@ -188,6 +188,48 @@ describe('pages of the site’s own', () => {
     }
   });
 
+  test('have a place for the project’s rules before their own sheets or after them, and those in a layer', async () => {
+    const address = await newProject();
+    await bring(address, {
+      'index.html':
+        '<title>Lamp</title><style>p { color: red }</style><link rel="stylesheet" href="a.css" media="print"><p title="</body>">a',
+      'a.css': 'p { color: blue }',
+    });
+    const at = `${address}/pages/lamp`;
+    const sheetsIn = async (query: string): Promise<string[]> => {
+      const { text } = await api().get(`${at}${query}`).expect(200);
+      return [...text.matchAll(/<link rel="stylesheet"[^>]*href="([^"]*)"/g)].map(([, href = '']) =>
+        href.replace(/^\.\.\/sites\/[0-9a-f]{64}\//, ''),
+      );
+    };
+    // The one of the project's own has its place by its id.
+    const placeIn = async (query: string) => {
+      const { text } = await api().get(`${at}${query}`).expect(200);
+      return [text.indexOf('lettera-start'), text.indexOf('sites/'), text.lastIndexOf('sites/')];
+    };
+    const own = ['index.html.style-1.css', 'a.css'];
+    expect(await sheetsIn('')).toEqual(['../start.css', ...own]);
+    const [start = 0, first = 0] = await placeIn('');
+    expect(start).toBeLessThan(first);
+    const after = await placeIn('?linked=after');
+    expect(after[0]).toBeGreaterThan(after[2] ?? 0);
+    const layered = await sheetsIn('?layer=old-site');
+    expect(layered.slice(1)).toEqual(own.map((path) => `${path}?layer=old-site`));
+
+    const { text } = await api().get(at);
+    const [, sheet = ''] = /href="\.\.(\/sites\/[^"]*a\.css)"/.exec(text) ?? [];
+    // A page of frames has no body to end.
+    await bring(address, { 'frames.html': '<title>Frames</title><frameset><frame></frameset>' });
+    const frames = await api().get(`${address}/pages/frames?linked=after`).expect(200);
+    expect(frames.text).toContain('<head><link rel="stylesheet" id="lettera-start"');
+    const wrapped = await api().get(`${address}${sheet}?layer=old-site`).expect(200);
+    expect(wrapped.text).toBe('@import url("a.css") layer(old-site);\n');
+    for (const layer of ['a;b', '{}', 'a b', '']) {
+      await api().get(at).query({ layer }).expect(400);
+      await api().get(`${address}${sheet}`).query({ layer }).expect(400);
+    }
+  });
+
   test('that cannot be shown refuse only themselves', async () => {
     const address = await newProject();
     const { pages, refused } = await bring(address, {

@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import { createReadStream } from 'node:fs';
 import { Router, type Request } from 'express';
+import { isLayerName } from '@lettera/core/css';
 import { escapeHtml, slug } from '@lettera/core/deliver';
 import { freeKey, type ProjectDocument, type SitePage } from '@lettera/core/document';
 import { SITE_LIMITS, type TypeRules } from '@lettera/core/page';
@@ -157,7 +158,8 @@ export function pageRoutes({
     response.set('Cache-Control', 'no-store').type('html');
     if (own) {
       const { html } = await ownPage(project.id, own);
-      response.send(html.replace(/<head[^>]*>/, (head) => head + START));
+      const { linked = 'before', layer } = request.query;
+      response.send(pageLinking(html, { linked, layer: layerNamed(layer) }));
       return;
     }
     const page = await pages.get(project.id, key);
@@ -191,6 +193,12 @@ export function pageRoutes({
   router.get('/projects/:id/sites/:site/*path', pageSecurity, async (request, response) => {
     const { id } = await projectOf(projects, request);
     const path = ([] as string[]).concat(request.params['path'] ?? []).join('/');
+    const layer = layerNamed(request.query['layer']);
+    if (layer) {
+      const name = path.replace(/^.*\//, '');
+      response.type('css').send(`@import url("${encodeURIComponent(name)}") layer(${layer});\n`);
+      return;
+    }
     const file = await sites.file(id, request.params['site'] ?? '', path);
     if (!file) throw new Problem('not-found', 'This project has no such file.');
     response.set('Cache-Control', 'private, max-age=31536000, immutable');
@@ -200,8 +208,37 @@ export function pageRoutes({
   return router;
 }
 
-/** Where the project's rules stand on a page of the site's own: before all that is its own, as delivered. */
+/** Where the project's rules stand on a page of the site's own. */
 const START = '<link rel="stylesheet" id="lettera-start" href="../start.css">';
+
+/** A style sheet of the page's own, as pages are kept: a name in an attribute has no plain quotes. */
+const OWN_SHEET = /(<link rel="stylesheet" href="\.\.\/sites\/[^"?]*)(?=")/g;
+
+/**
+ * A page of the site's own with a place for the project's rules, before all style sheets of its own or after
+ * them, and those in a cascade layer if they are to be.
+ */
+function pageLinking(
+  html: string,
+  { linked, layer }: { linked: unknown; layer: string | null },
+): string {
+  const layered = layer
+    ? html.replace(OWN_SHEET, (sheet) => `${sheet}?layer=${encodeURIComponent(layer)}`)
+    : html;
+  // Pages are kept without comments, so that the last end of a body is its own; one of frames has none.
+  const end = layered.lastIndexOf('</body>');
+  if (linked !== 'after' || end < 0) {
+    return layered.replace(/<head[^>]*>/, (head) => head + START);
+  }
+  return layered.slice(0, end) + START + layered.slice(end);
+}
+
+/** The name of a cascade layer that an address asks for. @throws Problem 400 */
+function layerNamed(value: unknown): string | null {
+  if (value === undefined) return null;
+  if (typeof value === 'string' && isLayerName(value)) return value;
+  throw new Problem('bad-request', 'What “layer” has is no name of a cascade layer.');
+}
 
 /** A page that came with the project, in the project's language. */
 const samplePage = ({ slug: key, title, html, css }: Page, language: string): string =>

@@ -7,7 +7,8 @@ import { SiteError } from '@lettera/core/page';
 import { NothingToDoError, StaleRevisionError } from '../store/projectStore';
 import { TooMuchError } from '../incoming';
 import { ProjectFileError } from '../projectFile';
-import { FittingStoppedError } from '../job/fallbackTrials';
+import { BundleTooLargeError } from '../delivery';
+import { StoppedError } from '../job/stopping';
 import { DatabaseBusyError } from '../store/database';
 import { NotListedError, SupplyError } from '../supply/foundryClient';
 import { PickError } from '../supply/taking';
@@ -181,7 +182,8 @@ export function toProblem(error: unknown): Problem {
   if (error instanceof ProjectFileError) return new Problem('unusable-project', error.message);
   if (error instanceof PickError) return new Problem('bad-request', kept(error.message));
   if (error instanceof NotListedError) return new Problem('not-found', error.message);
-  if (error instanceof FittingStoppedError) return new Problem('stopped', error.message);
+  if (error instanceof BundleTooLargeError) return new Problem('too-large', error.message);
+  if (error instanceof StoppedError) return new Problem('stopped', error.message);
   if (error instanceof SupplyError) return new Problem('foundry-failed', error.message);
   if (error instanceof multer.MulterError) return fromUpload(error);
   return (

@@ -18,6 +18,8 @@ export function projectFileRoutes(
     | 'fonts'
     | 'pages'
     | 'sites'
+    | 'waypoints'
+    | 'localReadings'
     | 'jobs'
     | 'incoming'
     | 'measurer'

@@ -6,6 +6,7 @@ import {
   localsOf,
   orderCandidates,
   trialKey,
+  TUNING_VERSION,
   tuningTextOf,
   type FallbackTrials,
   type Fitting,
@@ -19,9 +20,11 @@ import type { FontStore } from '../store/fontStore';
 import type { LocalReadingStore } from '../store/localReadingStore';
 import type { PageStore } from '../store/pageStore';
 import type { SiteStore } from '../store/siteStore';
+import type { TuningStore } from '../store/tuningStore';
 import type { Jobs } from './jobs';
 import { languageText } from './languageText';
 import { pageText } from './pageText';
+import { StoppedError, Stopping } from './stopping';
 import type { MeasuredFonts } from './tuneTask';
 
 /** How many tunings are remembered; a project uses a few dozen. */
@@ -31,15 +34,6 @@ const TEXTS_REMEMBERED = 50;
 
 const hash = (value: unknown): string =>
   createHash('sha256').update(JSON.stringify(value)).digest('hex');
-
-/** A person stopped the fitting that was waited for. */
-export class FittingStoppedError extends Error {
-  override readonly name = 'FittingStoppedError';
-
-  constructor() {
-    super('Fitting the local fonts was stopped.');
-  }
-}
 
 /** What all tunings of a project share. */
 interface Ground {
@@ -62,8 +56,7 @@ interface Ground {
 export class FallbackTuner {
   readonly #known = new Map<string, Promise<TunedFace | null>>();
   readonly #texts = new Map<string, { text: TuningText; textKey: string }>();
-  /** Of each project, how to stop what is being fitted for it. */
-  readonly #stopping = new Map<string, AbortController>();
+  readonly #stopping = new Stopping('Fitting the local fonts was stopped.');
 
   constructor(
     private readonly fonts: FontStore,
@@ -72,15 +65,15 @@ export class FallbackTuner {
     private readonly readings: LocalReadingStore,
     private readonly jobs: Jobs,
     private readonly progress: Progress,
+    private readonly tunings: TuningStore,
   ) {}
 
   /** Stops what is being fitted for a project; what is done is kept, and asking again goes on from there. */
   stop(projectId: string): void {
-    this.#stopping.get(projectId)?.abort(new FittingStoppedError());
-    this.#stopping.delete(projectId);
+    this.#stopping.stop(projectId);
   }
 
-  /** @throws FittingStoppedError when it is stopped meanwhile */
+  /** @throws StoppedError when it is stopped meanwhile */
   async trials(projectId: string, document: ProjectDocument): Promise<FallbackTrials> {
     const ground = { ...(await this.#groundOf(projectId, document)), told: this.#told(projectId) };
     const voices = [...voiceUses(document).keys()].filter((key) => document.voices[key]?.family);
@@ -124,7 +117,7 @@ export class FallbackTuner {
       Object.entries(measured).map(([local, variants]) => [local, hash(variants)]),
     );
     return {
-      signal: this.#signalOf(projectId),
+      signal: this.#stopping.signalOf(projectId),
       document,
       measured,
       measuredKeys,
@@ -225,6 +218,7 @@ export class FallbackTuner {
     const instanceWeight = match.weight;
     const keyOf = (local: string) =>
       hash([
+        TUNING_VERSION,
         hashes,
         instanceWeight,
         weight,
@@ -238,21 +232,23 @@ export class FallbackTuner {
 
     const unknown = locals.filter((local) => !this.#known.has(keyOf(local)));
     if (unknown.length > 0) {
-      const job = this.#tune(
-        hashes,
-        match.face.pinned,
-        {
-          instanceWeight,
-          weight,
-          slant,
-          locals: unknown,
-          measured: Object.fromEntries(
-            unknown.flatMap((local) => (measured[local] ? [[local, measured[local]]] : [])),
-          ),
-          text,
-          fitting,
-        },
-        signal,
+      const job = this.#keptOr(unknown, keyOf, (rest) =>
+        this.#tune(
+          hashes,
+          match.face.pinned,
+          {
+            instanceWeight,
+            weight,
+            slant,
+            locals: rest,
+            measured: Object.fromEntries(
+              rest.flatMap((local) => (measured[local] ? [[local, measured[local]]] : [])),
+            ),
+            text,
+            fitting,
+          },
+          signal,
+        ),
       );
       told?.(job);
       for (const local of unknown) this.#remember(keyOf(local), local, job);
@@ -264,9 +260,26 @@ export class FallbackTuner {
       return Object.fromEntries(faces.flatMap(([local, face]) => (face ? [[local, face]] : [])));
     } catch (error) {
       // Another project waited for the same tuning, and stopped it for itself.
-      if (!(error instanceof FittingStoppedError) || signal.aborted) throw error;
+      if (!(error instanceof StoppedError) || signal.aborted) throw error;
       return this.#request(ground, voice, { weight, slant }, locals, fitting);
     }
+  }
+
+  /** What is known of local fonts from before, and what is worked out of the rest, which is kept. */
+  async #keptOr(
+    locals: readonly string[],
+    keyOf: (local: string) => string,
+    tune: (rest: string[]) => Promise<Record<string, TunedFace>>,
+  ): Promise<Record<string, TunedFace>> {
+    const kept = await this.tunings.get(locals.map(keyOf));
+    const rest = locals.filter((local) => !kept.has(keyOf(local)));
+    const tuned = rest.length > 0 ? await tune(rest) : {};
+    await this.tunings.keep(new Map(rest.map((local) => [keyOf(local), tuned[local] ?? null])));
+    const known = locals.flatMap((local) => {
+      const face = tuned[local] ?? kept.get(keyOf(local));
+      return face ? [[local, face] as const] : [];
+    });
+    return Object.fromEntries(known);
   }
 
   #remember(key: string, local: string, job: Promise<Record<string, TunedFace>>): void {
@@ -291,12 +304,6 @@ export class FallbackTuner {
     // A face that is pinned has the line box that it is pinned to.
     const metrics = pinned ? { unitsPerEm: 1, ...pinned } : reading;
     return this.jobs.tune({ ...request, files: [...files.values()], metrics }, signal);
-  }
-
-  #signalOf(projectId: string): AbortSignal {
-    const known = this.#stopping.get(projectId) ?? new AbortController();
-    this.#stopping.set(projectId, known);
-    return known.signal;
   }
 }
 

@@ -3,6 +3,7 @@ import type { Progress } from '../progress';
 import type { DerivedFile, DerivedStore } from '../store/derivedStore';
 import type { FontStore } from '../store/fontStore';
 import type { Jobs } from './jobs';
+import { StoppedError, Stopping } from './stopping';
 
 const keyOf = ({ source, cut }: DerivedFile): string => madeKey(source, cutOf(cut));
 
@@ -10,6 +11,7 @@ const keyOf = ({ source, cut }: DerivedFile): string => madeKey(source, cutOf(cu
 export class FileMaker {
   readonly #underWay = new Map<string, Promise<number>>();
   readonly #failed = new Map<string, string>();
+  readonly #stopping = new Stopping('Making the font files was stopped.');
 
   constructor(
     private readonly fonts: FontStore,
@@ -31,22 +33,31 @@ export class FileMaker {
     );
   }
 
+  /** Stops what is being made for a project; what is done is kept, and asking again goes on from there. */
+  stop(projectId: string): void {
+    this.#stopping.stop(projectId);
+  }
+
   /**
    * Makes those of the files that have not been made, and tells the project how far that has come.
-   * @throws whatever keeps one of them from being made
+   * @throws whatever keeps one of them from being made; StoppedError when it is stopped meanwhile
    */
   async make(projectId: string, files: readonly DerivedFile[]): Promise<void> {
     const made = await this.made(files.map(({ source }) => source));
     const wanted = new Map(files.map((file) => [keyOf(file), file]));
     for (const key of Object.keys(made)) wanted.delete(key);
+    const signal = this.#stopping.signalOf(projectId);
     let done = 0;
     const tell = () => this.progress.report({ task: 'packing', done, of: wanted.size }, projectId);
     if (wanted.size > 0) tell();
     await Promise.all(
       [...wanted].map(async ([key, file]) => {
-        await this.#one(key, file);
-        done++;
-        tell();
+        try {
+          await this.#one(key, file, signal);
+        } finally {
+          done++;
+          tell();
+        }
       }),
     );
   }
@@ -61,13 +72,22 @@ export class FileMaker {
     return made;
   }
 
-  #one(key: string, file: DerivedFile): Promise<number> {
-    const running = this.#underWay.get(key);
-    if (running) return running;
+  async #one(key: string, file: DerivedFile, signal?: AbortSignal): Promise<number> {
+    signal?.throwIfAborted();
+    try {
+      return await (this.#underWay.get(key) ?? this.#begin(key, file, signal));
+    } catch (error) {
+      // Who began it stopped it, and others wait for it.
+      if (!(error instanceof StoppedError) || signal?.aborted) throw error;
+      return this.#one(key, file, signal);
+    }
+  }
+
+  #begin(key: string, file: DerivedFile, signal: AbortSignal | undefined): Promise<number> {
     this.#failed.delete(key);
-    const work = this.#derive(file)
+    const work = this.#derive(file, signal)
       .catch((error: unknown) => {
-        this.#failed.set(key, (error as Error).message);
+        if (!(error instanceof StoppedError)) this.#failed.set(key, (error as Error).message);
         throw error;
       })
       .finally(() => this.#underWay.delete(key));
@@ -75,10 +95,10 @@ export class FileMaker {
     return work;
   }
 
-  async #derive(file: DerivedFile): Promise<number> {
+  async #derive(file: DerivedFile, signal: AbortSignal | undefined): Promise<number> {
     const source = (await this.fonts.files([file.source])).get(file.source);
     if (!source) throw new RangeError(`The store has no file ${file.source}`);
-    const bytes = await this.jobs.derive({ bytes: source, cut: cutOf(file.cut) });
+    const bytes = await this.jobs.derive({ bytes: source, cut: cutOf(file.cut) }, signal);
     await this.derived.keep(file, bytes);
     return bytes.byteLength;
   }

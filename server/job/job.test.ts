@@ -7,7 +7,10 @@ import { newDocument } from '@lettera/core/document';
 import { defaultFitting, LOCAL_SETS, tuningTextOf, VARIANTS } from '@lettera/core/fallback';
 import { detectFormat, readFace, Shaper, unpack } from '@lettera/core/font/file';
 import { PAGES, startTestServer, type TestServer } from '../testing/server';
-import { FittingStoppedError } from './fallbackTrials';
+import { TuningStore } from '../store/tuningStore';
+import { FallbackTuner } from './fallbackTrials';
+import { Jobs } from './jobs';
+import { StoppedError } from './stopping';
 import { pageText } from './pageText';
 import { twinFiles } from './twins';
 
@@ -244,6 +247,19 @@ describe('fallback trials', () => {
     expect(taken?.sort()).toEqual(['georgia', 'noto-serif']);
     const tuning = jest.spyOn(server.services.tuningJobs, 'tune');
     expect(await tuner.trials(project.id, document)).toEqual(first);
+    // Nor after a start: what has been tuned is kept.
+    const { pages, sites, localReadings, tuningJobs, progress, database } = server.services;
+    const tunings = new TuningStore(database);
+    const restarted = new FallbackTuner(
+      fonts,
+      pages,
+      sites,
+      localReadings,
+      tuningJobs,
+      progress,
+      tunings,
+    );
+    expect(await restarted.trials(project.id, document)).toEqual(first);
     expect(tuning).not.toHaveBeenCalled();
     const bolder = applyChange(document, [
       { op: 'replace', path: '/styles/strong/set/weight', value: 600 },
@@ -261,7 +277,7 @@ describe('fallback trials', () => {
     const other = await projects.create(newDocument('Waits too'), PAGES);
     const reached = new Promise((resolve) => server.services.progress.on(project.id, resolve));
     const [stopped, waiting] = [tuner.trials(project.id, lighter), tuner.trials(other.id, lighter)];
-    const outcome = expect(stopped).rejects.toThrow(FittingStoppedError);
+    const outcome = expect(stopped).rejects.toThrow(StoppedError);
     await reached;
     tuner.stop(project.id);
     await outcome;
@@ -280,4 +296,17 @@ describe('a file that cannot be packed', () => {
     const { sfnt } = await unpack(bytes(GLOOCK));
     await expect(jobs().derive({ bytes: sfnt, cut })).resolves.toBeDefined();
   });
+});
+
+test('what waits when the workers are ended starts no others', async () => {
+  const own = new Jobs();
+  const { sfnt } = await unpack(bytes(GLOOCK));
+  const asked = Array.from({ length: 6 }, () => own.derive({ bytes: sfnt, cut: PACKED }));
+  const outcomes = Promise.allSettled(asked);
+  await own.close();
+  const rejected = (await outcomes).filter(({ status }) => status === 'rejected');
+  expect(rejected).toHaveLength(6);
+  // They can be asked again.
+  await expect(own.derive({ bytes: sfnt, cut: PACKED })).resolves.toBeDefined();
+  await own.close();
 });

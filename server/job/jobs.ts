@@ -46,6 +46,8 @@ const IDLE = 30_000;
 export class Jobs {
   #pool: workerpool.Pool | null = null;
   #idle: NodeJS.Timeout | undefined;
+  /** How often the workers have been ended. */
+  #closings = 0;
   /** Tasks wait here and not in the pool, so that a limit counts from when work on a file begins. */
   readonly #turn = pLimit(WORKERS);
 
@@ -82,15 +84,17 @@ export class Jobs {
   }
 
   /**
-   * Makes the file that is delivered from one that was taken in. Its limit grows with the file.
-   * @throws FontError when it cannot be made
+   * Makes the file that is delivered from one that was taken in. Its limit grows with the file. Aborting ends
+   * the worker that is at it.
+   * @throws FontError when it cannot be made; the signal's reason when it is aborted
    */
-  async derive(request: DeriveRequest): Promise<Uint8Array> {
+  async derive(request: DeriveRequest, signal?: AbortSignal): Promise<Uint8Array> {
     const { least, perMegabyte } = PACKING_LIMIT;
     const limit = least + (request.bytes.byteLength / MEGABYTE) * perMegabyte;
     try {
-      return (await this.#run('derive', request, { limit })) as Uint8Array;
+      return (await this.#run('derive', request, { limit, signal })) as Uint8Array;
     } catch (error) {
+      signal?.throwIfAborted();
       const why = isTimeout(error) ? ` within ${Math.round(limit / 1000)} seconds` : '';
       throw new FontError(
         'damaged',
@@ -144,8 +148,9 @@ export class Jobs {
     return this.#run('zip', files) as Promise<Uint8Array>;
   }
 
-  /** Ends all workers, and what they are at. */
+  /** Ends all workers, what they are at, and what waits for them. */
   async close(): Promise<void> {
+    this.#closings++;
     clearTimeout(this.#idle);
     const pool = this.#pool;
     this.#pool = null;
@@ -189,9 +194,12 @@ export class Jobs {
     { limit, signal }: { limit?: number; signal?: AbortSignal | undefined } = {},
   ): Promise<unknown> {
     clearTimeout(this.#idle);
+    const closings = this.#closings;
     try {
       return await this.#turn(async () => {
         signal?.throwIfAborted();
+        // What waited when the workers were ended would start others.
+        if (closings !== this.#closings) throw new Error('The workers have been ended.');
         const running = this.#workers().exec(name, [task]);
         const cancel = () => void running.cancel();
         signal?.addEventListener('abort', cancel);

@@ -221,7 +221,7 @@ export class ProjectStore {
   /** The document as it stood at a revision; null for one that never was. */
   async documentAt(id: string, revision: number): Promise<ProjectDocument | null> {
     const row = await this.#row(id);
-    if (!row || revision < 1 || revision > row.revision) return null;
+    if (!row || !Number.isInteger(revision) || revision < 1 || revision > row.revision) return null;
     let { document } = row;
     for (let below = row.revision; below > revision; below -= CHANGES_AT_ONCE) {
       const undone = await this.database

@@ -1,5 +1,5 @@
 import { blob, index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import type { LocalAdvances, LocalVariant } from '@lettera/core/fallback';
+import type { LocalAdvances, LocalVariant, TunedFace } from '@lettera/core/fallback';
 import type { FaceReading } from '@lettera/core/font';
 import type { FamilyMeasures, FamilySheet } from '@lettera/core/measure';
 import type { Patch, ProjectDocument } from '@lettera/core/document';
@@ -110,6 +110,12 @@ export const derivedFiles = sqliteTable(
   },
   (table) => [primaryKey({ columns: [table.source, table.cut] })],
 );
+
+/** Local fonts tuned to faces, by the hash of all that they were tuned on. */
+export const tunings = sqliteTable('tunings', {
+  key: text('key').primaryKey(),
+  face: text('face', { mode: 'json' }).$type<TunedFace>(),
+});
 
 /** Who is signed in: sessions by the hash of what their cookie holds. */
 export const sessions = sqliteTable('sessions', {

@@ -10,6 +10,14 @@ import { waypoints } from './schema';
 /** Most waypoints of a project. */
 export const MOST_WAYPOINTS = 200;
 
+/** A named state, as it is told apart from the project that it is of. */
+export interface NamedState {
+  name: string;
+  /** When it was named, ISO 8601. */
+  at: string;
+  document: ProjectDocument;
+}
+
 /** The project has as many waypoints as it may have. */
 export class TooManyWaypointsError extends Error {
   override readonly name = 'TooManyWaypointsError';
@@ -36,6 +44,28 @@ export class WaypointStore {
       .from(waypoints)
       .where(eq(waypoints.projectId, projectId))
       .orderBy(desc(waypoints.at));
+  }
+
+  /** What all of a project hold, the oldest first. */
+  async states(projectId: string): Promise<NamedState[]> {
+    const { name, at, document } = waypoints;
+    const rows = await this.database
+      .select({ name, at, document })
+      .from(waypoints)
+      .where(eq(waypoints.projectId, projectId))
+      .orderBy(at);
+    return rows.map((row) => ({ ...row, document: reapply(row.document, []) }));
+  }
+
+  /** Takes over states that were named elsewhere. */
+  async keep(
+    { id: projectId, revision }: Pick<Project, 'id' | 'revision'>,
+    states: readonly NamedState[],
+  ): Promise<void> {
+    if (states.length === 0) return;
+    await this.database
+      .insert(waypoints)
+      .values(states.map((state) => ({ id: randomUUID(), projectId, revision, ...state })));
   }
 
   /** Gives the present state a name. @throws TooManyWaypointsError */

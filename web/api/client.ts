@@ -1,4 +1,10 @@
-import type { LibraryFamily, Patch, Picks, WantedReference } from '@lettera/core/document';
+import type {
+  LibraryFamily,
+  Patch,
+  Picks,
+  ProjectDocument,
+  WantedReference,
+} from '@lettera/core/document';
 import type { FallbackTrials, LocalReading, TunedFace } from '@lettera/core/fallback';
 import type { FaceReading, Instance } from '@lettera/core/font';
 import type { FaceMeasures, FamilyMeasures, FamilySheet } from '@lettera/core/measure';
@@ -152,6 +158,7 @@ export const api = {
   },
   fallbacks: (id: string) => get<FallbackTrials>(`${project(id)}/fallbacks`),
   stopFitting: (id: string) => sendJson<void>('DELETE', `${project(id)}/fallbacks/fitting`),
+  stopMaking: (id: string) => sendJson<void>('DELETE', `${project(id)}/delivery/making`),
   fallbacksAfter: (id: string, patch: Patch) =>
     sendJson<FallbackTrials>('POST', `${project(id)}/fallbacks`, patch),
   fallbackCurve: (id: string, voice: string, local: string) =>
@@ -231,6 +238,18 @@ export const urls = {
   localFont: (key: string, variant: string, script: string) =>
     `${API}/local-fonts/${key}/${variant}/${script}.woff2`,
   page: (id: string, slug: string) => `${API}${project(id)}/pages/${encodeURIComponent(slug)}`,
+  /** A page of the site's own, with its style sheets as they stand beside the project's. */
+  ownPage: (
+    id: string,
+    slug: string,
+    { linked, siteLayer }: Pick<ProjectDocument['delivery'], 'linked' | 'siteLayer'>,
+  ) => {
+    const asked = new URLSearchParams({
+      ...(linked === 'after' ? { linked } : {}),
+      ...(siteLayer ? { layer: siteLayer } : {}),
+    }).toString();
+    return urls.page(id, slug) + (asked && `?${asked}`);
+  },
   /** A file of the bundle of a revision as a site would serve it. */
   deliveredFile: (id: string, revision: number, path: string) =>
     `${API}${project(id)}/delivery/${revision}/files/${path}`,

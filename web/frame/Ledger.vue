@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import type { Mark } from '@lettera/core/check';
 import {
-  firstFonts,
+  fontBytesFirst,
   loadTimes,
-  preloadedFonts,
   referencedFamilies,
   STATED_CONNECTION,
   stylesheet,
@@ -35,19 +34,15 @@ const figures = computed(() => {
   const fonts = delivery.files;
   const fallback = plans.fallbackOf(document);
   const css = new TextEncoder().encode(stylesheet(document, { fallback, delivery })).length;
-  const firstBytes = totalBytes(firstFonts(delivery));
+  const first = fontBytesFirst(document, delivery);
   return {
     faces: new Set(fonts.map(({ face }) => face)).size,
     fonts,
     elsewhere: referencedFamilies(document),
     bytes: totalBytes(fonts),
     css,
-    firstBytes,
-    preloaded: preloadedFonts(document, delivery),
-    times:
-      firstBytes === null
-        ? null
-        : loadTimes(STATED_CONNECTION, { stylesheetBytes: css, fontBytes: firstBytes }),
+    first,
+    times: first && loadTimes(STATED_CONNECTION, { stylesheetBytes: css, ...first }),
     marks: allMarks.marks,
   };
 });
@@ -102,7 +97,9 @@ function goTo({ stage, style }: Mark): void {
           {{ STATED_CONNECTION.bandwidth / 1000 }} Mbit/s. Text shows after
           {{ seconds(figures.times?.firstText) }}, once the {{ kilobytes(figures.css) }} of style
           sheet are there; the web faces take over after {{ seconds(figures.times?.swap) }}, once
-          the {{ kilobytes(figures.firstBytes) }} of Latin faces are.
+          the {{ kilobytes(figures.first?.fontBytes ?? null) }} of faces for the site’s first
+          language are, {{ kilobytes(figures.first?.preloadedBytes ?? null) }} of which are fetched
+          at once.
         </p>
         <p class="quiet small">
           Reckoned for a page that loads nothing else: round trips and bytes, uncompressed.

@@ -10,7 +10,7 @@ import FoldAway from '../control/FoldAway.vue';
 import { useContenders } from '../store/contenders';
 import { useProject } from '../store/project';
 import { useWaypoints } from '../store/waypoints';
-import { useProof, type Beside, type Eye } from '../store/proof';
+import { useProof, type Beside, type Eye, type FilesShown } from '../store/proof';
 
 /** Other ways to look at the page: beside itself, zoomed, with larger text, from afar, on paper. */
 const proof = useProof();
@@ -89,6 +89,10 @@ async function readIn(tag: string): Promise<void> {
 }
 const ZOOMS = [1, 1.5, 2, 3, 4].map((value) => ({ value, label: `${value * 100} %` }));
 const TEXT_SIZES = [1, 2].map((value) => ({ value, label: `${value * 100} %` }));
+const FILES: { value: FilesShown; label: string }[] = [
+  { value: 'taken', label: 'As taken in' },
+  { value: 'delivered', label: 'As delivered' },
+];
 const EYES: { value: Eye; label: string }[] = [
   { value: 'sharp', label: 'As it is' },
   { value: 'blurred', label: 'Blurred' },
@@ -143,6 +147,8 @@ const print = () => proof.shownPage?.defaultView?.print();
       <ChoiceSet v-model="proof.zoom" label="Zoomed to" :choices="ZOOMS" />
       <span>Visitor’s text at</span>
       <ChoiceSet v-model="proof.textSize" label="Visitor’s text at" :choices="TEXT_SIZES" />
+      <span>Font files</span>
+      <ChoiceSet v-model="proof.files" label="Font files" :choices="FILES" />
       <span>Seen</span>
       <ChoiceSet v-model="proof.eye" label="Seen" :choices="EYES" />
       <span>On paper</span>

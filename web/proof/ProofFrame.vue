@@ -2,13 +2,13 @@
 import { BODY_STYLE, type ProjectDocument } from '@lettera/core/document';
 import { layoutShift } from '@lettera/core/fallback';
 import { computed, ref, shallowRef, watch } from 'vue';
-import { urls } from '../api/client';
 import { debounce } from '../control/debounce';
 import { useFallbacks } from '../store/fallbacks';
 import { usePlans } from '../store/plans';
 import { useProject } from '../store/project';
 import { useProof, type Eye } from '../store/proof';
 import { useFontUrl } from './fontUrl';
+import { pageAddress } from './pageAddress';
 import { goTo, placeOf, type PagePlace } from './pagePlace';
 import {
   blocksInBody,
@@ -64,7 +64,6 @@ const zoom = computed(
 /** What a page is shrunk to, to be seen from afar. */
 const EYE: Record<Eye, number> = { sharp: 1, blurred: 1, afar: 0.35 };
 const shownZoom = computed(() => (second.value ? 1 : proof.zoom));
-const source = computed(() => urls.page(project.id, proof.page));
 
 /** The proof itself may show the state before. */
 const isBefore = computed(() => !second.value && proof.before && proof.earlier !== null);
@@ -75,6 +74,7 @@ const shownDocument = computed(
     (isBefore.value ? proof.earlier?.document : null) ??
     project.shown,
 );
+const source = computed(() => pageAddress(project.id, proof.page, shownDocument.value));
 const fontUrl = useFontUrl();
 
 const state = computed<ProofState | null>(() =>
@@ -87,6 +87,7 @@ const state = computed<ProofState | null>(() =>
         fonts: props.look?.fonts ?? proof.fonts,
         ground: props.look?.ground ?? proof.ground,
         textSize: proof.textSize,
+        delivery: proof.files === 'delivered' ? plans.deliveryOf(shownDocument.value) : undefined,
       }
     : null,
 );

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue';
+import { setFrameWidth } from './frameWidth';
 
 /** A page that is laid out where it is not seen, to be measured. */
 defineProps<{ source: string }>();
@@ -13,8 +14,8 @@ defineExpose({
     return page?.defaultView ? page : null;
   },
   /** @param width of the viewport, CSS px */
-  setWidth(width: number): void {
-    if (frame.value) frame.value.style.width = `${width}px`;
+  async setWidth(width: number): Promise<void> {
+    if (frame.value) await setFrameWidth(frame.value, width);
   },
 });
 </script>

@@ -1,5 +1,5 @@
 import { BODY_STYLE, type ProjectDocument } from '@lettera/core/document';
-import { elementAt } from '@lettera/core/style';
+import { elementAt, selectorsOf } from '@lettera/core/style';
 import type { Box } from '@lettera/core/fallback';
 import { isFar } from './nearFirst';
 
@@ -24,7 +24,7 @@ export function elementsWithStyle(
 ): Element[] {
   const selectors = Object.values(document.elements)
     .filter(({ style }) => style === styleKey)
-    .flatMap((element) => element.selectors)
+    .flatMap((element) => selectorsOf(document, element))
     .filter((selector) => selector !== 'body');
   if (selectors.length === 0) return [];
   return [...page.body.querySelectorAll(selectors.join(', '))].filter((node) => {

@@ -2,7 +2,7 @@
 import { beforeEach, describe, expect, test } from '@jest/globals';
 import { applyChange } from '@lettera/core/change';
 import type { ProjectDocument } from '@lettera/core/document';
-import { fallbacksOf, seatedDocument } from '../../core/testing/documents';
+import { fallbacksOf, plansOf, seatedDocument } from '../../core/testing/documents';
 import { ProofSheet, type ProofState } from './proofSheet';
 
 /** A style sheet that remembers what was written, and how often. */
@@ -53,6 +53,17 @@ describe('the sheet of the proof', () => {
     const [faces] = sheets;
     expect(faces?.text).toContain('url("/fonts/a")');
     expect(faces?.text).not.toContain('fonts/literata');
+    // As delivered it has no more weights and letters of them than the bundle has.
+    const { delivery } = plansOf(seatedDocument());
+    const file = delivery.files.find(({ source }) => source.startsWith('a'));
+    if (!file) throw new Error('Something is delivered.');
+    const cut = { ...file, face: { ...file.face, weightMin: 400, weightMax: 700 } };
+    proof.update(state(seatedDocument(), { delivery: { ...delivery, files: [cut] } }));
+    expect(faces?.text).toContain('font-weight: 400 700');
+    expect(faces?.text).toContain('url("/fonts/a")');
+    expect(faces?.text).not.toContain('url("/fonts/d")');
+    proof.update(state(seatedDocument()));
+    expect(faces?.text).toContain('url("/fonts/d")');
     const [, fallback = ''] =
       /(@font-face \{[^}]*"Georgia for Literata"[^}]*\})/.exec(faces?.text ?? '') ?? [];
     expect(fallback).toMatch(

@@ -2,6 +2,7 @@ import {
   cssString,
   customProperties,
   shownFonts,
+  type DeliveryPlan,
   changedSizes,
   GRID_PROPERTY,
   layeredRules,
@@ -22,6 +23,8 @@ export interface ProofState {
   fallback: FallbackPlan;
   twins: TwinScripts;
   fonts: FontsShown;
+  /** What is delivered, where the page is to have no more of its files than that; all as taken in when left out. */
+  delivery?: DeliveryPlan | undefined;
   ground: 'light' | 'dark';
   /** The size of text that the visitor has set, as a share of the usual; 1 when left out. */
   textSize?: number;
@@ -59,10 +62,18 @@ html::after {
 `;
 
 /** Every `@font-face` of the proof, with files from the project's store in place of the bundle's. */
-function faceRules({ fontUrl, document, fallback: plan, twins }: ProofState): string {
-  const web = shownFonts(document).map((font) =>
-    // As they were taken in: of any format that browsers read.
-    webFaceRule(font, `url(${cssString(fontUrl(font.file.sha256))})`, 'swap'),
+function faceRules({ fontUrl, document, fallback: plan, twins, delivery }: ProofState): string {
+  const taken = shownFonts(document).map((font) => ({ font, source: font.file.sha256 }));
+  const shown = delivery
+    ? [
+        ...delivery.files.map((font) => ({ font, source: font.source })),
+        // Stand-ins of families by reference are no files of the bundle.
+        ...taken.filter(({ font }) => font.family.source === 'reference'),
+      ]
+    : taken;
+  // Files as they were taken in, of any format that browsers read: what is cut from one sets no letter otherwise.
+  const web = shown.map(({ font, source }) =>
+    webFaceRule(font, `url(${cssString(fontUrl(source))})`, 'swap'),
   );
   const fallback = plan.faces.map((face) => fallbackRules(face, twins[face.local]));
   return [...web, ...fallback].join('\n');

@@ -1,4 +1,7 @@
-import { nextTick, ref, useTemplateRef, type Ref } from 'vue';
+import type { ProjectDocument } from '@lettera/core/document';
+import { nextTick, onBeforeUnmount, ref, useTemplateRef, type Ref } from 'vue';
+import { useProject } from '../store/project';
+import { pageAddress } from './pageAddress';
 import type UnseenPage from './UnseenPage.vue';
 
 /** A page takes no longer than this to come, milliseconds. */
@@ -12,31 +15,84 @@ export interface UnseenPages {
   /** Address of the page that is there; empty while none is wanted. */
   source: Ref<string>;
   onLoad: () => void;
-  /** @throws Error when the page does not come */
-  bring(address: string): Promise<Document>;
   /** @param width of the viewport, CSS px */
-  setWidth(width: number): void;
+  setWidth(width: number): Promise<void>;
+  /** How far it has come; null while nothing is measured. */
+  progress: Ref<{ done: number; of: number; title: string } | null>;
+  /** Why nothing came of it, as a sentence; empty while all is well. */
+  failed: Ref<string>;
+  /**
+   * Looks at each page as it stands beside a project.
+   * @param otherwise what is said behind the reason when it fails, as a sentence
+   * @returns what came of each, in order; null when it was stopped or failed, which is told
+   */
+  each<T>(
+    pages: readonly { slug: string; title: string }[],
+    document: ProjectDocument,
+    look: (page: Document, title: string) => Promise<T>,
+    otherwise: string,
+  ): Promise<T[] | null>;
+  stop(): void;
 }
 
 export function useUnseenPages(): UnseenPages {
+  const project = useProject();
   const frame = useTemplateRef<InstanceType<typeof UnseenPage>>('unseen');
   const source = ref('');
+  const progress: UnseenPages['progress'] = ref(null);
+  const failed = ref('');
   let loaded: (() => void) | null = null;
+  let run = 0;
+
+  async function bring(address: string): Promise<Document> {
+    const here = new Promise<void>((resolve, reject) => {
+      loaded = resolve;
+      setTimeout(() => reject(new Error('A page did not come.')), PATIENCE);
+    });
+    source.value = address;
+    await here;
+    await nextTick();
+    const page = frame.value?.page();
+    if (!page) throw new Error('A page did not come.');
+    return page;
+  }
+
+  function stop(): void {
+    run++;
+    progress.value = null;
+    source.value = '';
+  }
+  onBeforeUnmount(stop);
+
+  const each: UnseenPages['each'] = async (pages, document, look, otherwise) => {
+    const mine = ++run;
+    failed.value = '';
+    const looked = [];
+    try {
+      for (const [done, { slug, title }] of pages.entries()) {
+        progress.value = { done, of: pages.length, title };
+        const page = await bring(pageAddress(project.id, slug, document));
+        if (mine !== run) return null;
+        looked.push(await look(page, title));
+        if (mine !== run) return null;
+      }
+    } catch (error) {
+      if (mine !== run) return null;
+      failed.value = `${(error as Error).message} ${otherwise}`;
+      stop();
+      return null;
+    }
+    stop();
+    return looked;
+  };
+
   return {
     source,
     onLoad: () => loaded?.(),
-    async bring(address) {
-      const here = new Promise<void>((resolve, reject) => {
-        loaded = resolve;
-        setTimeout(() => reject(new Error('A page did not come.')), PATIENCE);
-      });
-      source.value = address;
-      await here;
-      await nextTick();
-      const page = frame.value?.page();
-      if (!page) throw new Error('A page did not come.');
-      return page;
-    },
-    setWidth: (width) => frame.value?.setWidth(width),
+    setWidth: async (width) => frame.value?.setWidth(width),
+    progress,
+    failed,
+    each,
+    stop,
   };
 }

@@ -2,6 +2,7 @@ import { defineStore } from 'pinia';
 import { ref, watch } from 'vue';
 import { urls } from '../api/client';
 import { useProject } from './project';
+import { readPage } from './readPage';
 
 /** A heading and a paragraph of the project's own copy, from its first page. */
 export const useCopy = defineStore('copy', () => {
@@ -13,10 +14,8 @@ export const useCopy = defineStore('copy', () => {
     const [first] = project.pages;
     if (!project.id || !first) return;
     const asked = project.id;
-    const response = await fetch(urls.page(asked, first.slug)).catch(() => null);
-    if (!response?.ok) return;
-    const page = new DOMParser().parseFromString(await response.text(), 'text/html');
-    if (asked !== project.id) return;
+    const page = await readPage(urls.page(asked, first.slug));
+    if (!page || asked !== project.id) return;
     const textOf = (selector: string) =>
       page.querySelector(selector)?.textContent?.replace(/\s+/g, ' ').trim() ?? '';
     heading.value = textOf('h1');

@@ -39,6 +39,9 @@ export type Since = 'change' | 'hour' | 'earlier' | 'opened' | 'one';
 export const EYES = ['sharp', 'blurred', 'afar'] as const;
 export type Eye = (typeof EYES)[number];
 
+/** The font files that set a page: all that was taken in, or no more of them than is delivered. */
+export type FilesShown = 'taken' | 'delivered';
+
 /** How the proof is shown: which page, how wide, on which ground, in which fonts. */
 export const useProof = defineStore('proof', () => {
   const page = ref('home');
@@ -62,6 +65,7 @@ export const useProof = defineStore('proof', () => {
   const zoom = ref(1);
   /** The size of text that the visitor has set, as a share of the usual. */
   const textSize = ref(1);
+  const files = ref<FilesShown>('taken');
   const eye = ref<Eye>('sharp');
   /** The contender that stands beside the page when one does; null where none is kept. */
   const contender = shallowRef<OtherState | null>(null);
@@ -126,6 +130,7 @@ export const useProof = defineStore('proof', () => {
     beside,
     zoom,
     textSize,
+    files,
     eye,
     contender,
     earlier,

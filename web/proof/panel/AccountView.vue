@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { isLayerName } from '@lettera/core/css';
 import type { ProjectDocument } from '@lettera/core/document';
 import type { Account, Overruling, UnclaimedKind } from '@lettera/core/page';
 import { unclaimedKinds } from '@lettera/core/page';
@@ -15,7 +16,8 @@ import { styledElement } from '../pageText';
 import { pagesRead } from './placesEverywhere';
 import { inWords } from './textFacts';
 import { claimPatch, nearestStyle } from './claim';
-import { waysToWin, type WayToWin } from './leastToWin';
+import { waysRound, waysToWin, type TriedOn, type Trying, type WayToWin } from './leastToWin';
+import WaysList from './WaysList.vue';
 
 /** Who sets the text of the page shown: what overrules the project, rule by rule, and what no element claims. */
 const project = useProject();
@@ -23,7 +25,7 @@ const proof = useProof();
 const own = useOwnPages();
 
 const account = shallowRef<Account<Element> | null>(null);
-const ways = shallowRef<readonly WayToWin<Element>[]>([]);
+const triedOn = shallowRef<TriedOn<Element> | null>(null);
 const unclaimed = shallowRef<(UnclaimedKind<Element> & { style: string })[]>([]);
 /** How long the page rests before it is reckoned anew, milliseconds. */
 const REST = 300;
@@ -43,22 +45,32 @@ watch(
   { immediate: true },
 );
 
+/** The text element that a text is of; null where only the body's type is about it. */
+function keyOfElement(document: ProjectDocument, node: Element): string | null {
+  const found = styledElement(document, node);
+  return found && found.node !== node.ownerDocument.body ? found.key : null;
+}
+
 function reckon(): void {
   const { shownPage: page, width } = proof;
   const document = project.shown;
   if (!page?.defaultView || !document || !ready.value) {
     account.value = null;
-    ways.value = [];
+    triedOn.value = null;
     return;
   }
-  const accountWith = (of: ProjectDocument) => pageAccount(of, page, own.account ?? NO_RULES);
-  account.value = accountWith(document);
-  ways.value =
-    account.value.overruling.length > 0 ? waysToWin(document, account.value, accountWith) : [];
-  const free = textElementsOf(page).filter((node) => {
-    const found = styledElement(document, node);
-    return !found || found.node === page.body;
-  });
+  const rules = own.account ?? NO_RULES;
+  const accountWith = (of: ProjectDocument) => pageAccount(of, page, rules);
+  const now = accountWith(document);
+  const layers = [...new Set(rules.layers.flatMap(({ layer: [outer] }) => outer ?? []))].filter(
+    (name) => isLayerName(name),
+  );
+  account.value = now;
+  triedOn.value = { document, now, accountWith, layers };
+  const left = document.delivery.leave?.join(', ');
+  const free = textElementsOf(page).filter(
+    (node) => !(left && node.closest(left)) && keyOfElement(document, node) === null,
+  );
   const elsewhere = (selector: string) =>
     others.value.flatMap((other) => [...other.querySelectorAll(selector)].map(seen));
   const kinds = unclaimedKinds(free.map(seen), viewOf(page).find, elsewhere);
@@ -88,6 +100,54 @@ function point(nodes: readonly Element[]): void {
 
 const keyOf = ({ by }: Overruling<Element>): string => inWords(by);
 
+/** What overrules and is looked at closer, and the ways round it. */
+const opened = ref('');
+const lookedAt = computed(() =>
+  account.value?.overruling.find((overruling) => keyOf(overruling) === opened.value),
+);
+const claimed = computed(() => {
+  const on = triedOn.value;
+  return (node: Element) => (on ? keyOfElement(on.document, node) : null);
+});
+const unclaimedThere = computed(
+  () => lookedAt.value?.texts.filter((node) => claimed.value(node) === null).length ?? 0,
+);
+
+/** Ways as they are found: each is tried on the whole page, and the page goes on living between them. */
+function useTrying(begin: () => Trying<Element> | null) {
+  const found = shallowRef<readonly WayToWin<Element>[]>([]);
+  const isTrying = ref(false);
+  let run = 0;
+  const gather = async (): Promise<void> => {
+    const mine = ++run;
+    found.value = [];
+    const ways = begin();
+    isTrying.value = ways !== null;
+    for (const way of ways ?? []) {
+      if (way) found.value = [...found.value, way];
+      await new Promise((resolve) => setTimeout(resolve));
+      if (mine !== run) return;
+    }
+    isTrying.value = false;
+  };
+  onBeforeUnmount(() => run++);
+  return { found, isTrying, gather };
+}
+/** On a page of more texts than these the ways for all rules are tried only when that is asked for. */
+const MANY_TEXTS = 4000;
+const wanted = ref(false);
+const waits = computed(() => !wanted.value && (account.value?.texts ?? 0) > MANY_TEXTS);
+const all = useTrying(() =>
+  triedOn.value && triedOn.value.now.overruling.length > 0 && !waits.value
+    ? waysToWin(triedOn.value)
+    : null,
+);
+const round = useTrying(() =>
+  triedOn.value && lookedAt.value ? waysRound(lookedAt.value, triedOn.value, claimed.value) : null,
+);
+watch([triedOn, wanted], () => void all.gather(), { immediate: true });
+watch([triedOn, opened], () => void round.gather());
+
 const styles = computed(() =>
   Object.entries(project.document?.styles ?? {}).map(([value, { name }]) => ({
     value,
@@ -111,7 +171,9 @@ function claim(kind: UnclaimedKind<Element> & { style: string }): void {
   <template v-else>
     <p>
       {{ count(account.texts, 'text') }} at {{ proof.width }} px:
-      <b>{{ account.following }}</b> follow Lettera in everything.
+      <b>{{ account.following }}</b> follow Lettera in everything<template v-if="account.left"
+        >, {{ account.left }} left to the page’s own style sheets</template
+      >.
     </p>
     <table v-if="account.overruling.length" class="figures-table">
       <caption class="visually-hidden">
@@ -122,49 +184,66 @@ function claim(kind: UnclaimedKind<Element> & { style: string }): void {
           <th scope="col">Overruled by</th>
           <th scope="col">In</th>
           <th scope="col" class="figure">Texts</th>
+          <th scope="col"><span class="visually-hidden">Ways round it</span></th>
         </tr>
       </thead>
       <tbody>
-        <tr v-for="one in account.overruling" :key="keyOf(one)">
-          <td class="who">{{ keyOf(one) }}</td>
-          <td class="small">{{ one.properties.join(', ') }}</td>
-          <td class="figure">
-            <DoButton
-              :label="String(one.texts.length)"
-              :aria-label="`Point at ${count(one.texts.length, 'text')} that ${keyOf(one)} decides`"
-              @click="point(one.texts)"
-            />
-          </td>
-        </tr>
+        <template v-for="one in account.overruling" :key="keyOf(one)">
+          <tr>
+            <td class="who">{{ keyOf(one) }}</td>
+            <td class="small">{{ one.properties.join(', ') }}</td>
+            <td class="figure">
+              <DoButton
+                :label="String(one.texts.length)"
+                :aria-label="`Point at ${count(one.texts.length, 'text')} that ${keyOf(one)} decides`"
+                @click="point(one.texts)"
+              />
+            </td>
+            <td>
+              <DoButton
+                :label="opened === keyOf(one) ? 'Close' : 'Ways round it'"
+                :aria-expanded="opened === keyOf(one)"
+                :aria-label="`Ways round ${keyOf(one)}`"
+                @click="opened = opened === keyOf(one) ? '' : keyOf(one)"
+              />
+            </td>
+          </tr>
+          <tr v-if="opened === keyOf(one)">
+            <td colspan="4">
+              <WaysList
+                :ways="round.found.value"
+                :trying="round.isTrying.value"
+                :about="`of ${count(one.texts.length, 'text')} there`"
+                :label="`Ways round ${keyOf(one)}`"
+                @take="project.change($event.patch)"
+              />
+              <p v-if="unclaimedThere" class="small quiet">
+                {{ unclaimedThere }} of {{ count(one.texts.length, 'text') }} there are of no text
+                element, so that no rule of Lettera’s is about them: make one of them, below.
+              </p>
+            </td>
+          </tr>
+        </template>
       </tbody>
     </table>
     <p v-else class="small quiet">Nothing of the page’s own overrules it.</p>
     <template v-if="account.overruling.length">
       <h3>The least that would win</h3>
-      <p v-if="ways.length === 0" class="small quiet">
+      <p v-if="waits" class="line wrap small quiet">
+        Each way is tried on all {{ count(account.texts, 'text') }}, which takes a while.
+        <DoButton label="Try them" @click="wanted = true" />
+      </p>
+      <p v-else-if="all.found.value.length === 0 && !all.isTrying.value" class="small quiet">
         No weight of Lettera’s rules wins more of these texts: take what sets their type out of the
         rules above, or leave those texts alone.
       </p>
-      <ul v-else class="kinds" aria-label="The least that would win">
-        <li v-for="way in ways" :key="way.says">
-          <span>
-            Rules {{ way.says }}: <b>{{ way.account.following }}</b> of
-            {{ count(way.account.texts, 'text') }} follow.
-          </span>
-          <span v-if="way.account.overruling.length" class="small quiet">
-            Still overruled by {{ way.account.overruling.map(keyOf).slice(0, 3).join('; ')
-            }}{{ way.account.overruling.length > 3 ? ' and others' : '' }}: take their type out, or
-            leave those texts alone.
-          </span>
-          <span class="line">
-            <DoButton
-              label="Deliver them so"
-              :aria-label="`Deliver the rules ${way.says}`"
-              @click="project.change(way.patch)"
-            />
-          </span>
-        </li>
-      </ul>
+      <WaysList
+        v-else
+        :ways="all.found.value"
+        :trying="all.isTrying.value"
+        label="The least that would win"
+        @take="project.change($event.patch)"
+      />
     </template>
     <template v-if="unclaimed.length">
       <h3>Texts that no text element claims</h3>

@@ -6,7 +6,8 @@ import type { ProjectDocument } from '@lettera/core/document';
 import Select from 'primevue/select';
 import { storeToRefs } from 'pinia';
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
-import { api, urls } from '../../api/client';
+import { api } from '../../api/client';
+import { pageAddress } from '../pageAddress';
 import ChoiceSet from '../../control/ChoiceSet.vue';
 import { debounce } from '../../control/debounce';
 import DoButton from '../../control/DoButton.vue';
@@ -109,7 +110,7 @@ const differing = computed(() =>
 );
 
 const frame = ref<InstanceType<typeof UnseenPage> | null>(null);
-const source = computed(() => urls.page(project.id, proof.page));
+const source = computed(() => pageAddress(project.id, proof.page, project.shown));
 const changes = shallowRef<PageChange[] | null>(null);
 const [phone, , desktop] = STOPS;
 
@@ -135,7 +136,7 @@ async function measure(): Promise<void> {
   };
   const found: PageChange[] = [];
   for (const { width } of [phone, desktop]) {
-    frame.value?.setWidth(width);
+    await frame.value?.setWidth(width);
     await set(earlier);
     const was = layoutOf(page);
     await set(now);

@@ -120,6 +120,7 @@ export const pageAccount = (
     textElementsOf(page),
     typeOf(document),
     (node, selector) => node.matches(selector),
+    document.delivery.leave,
   );
 
 const PLACES = 'header, nav, main, aside, footer';

@@ -1,5 +1,6 @@
 import type { ProjectDocument } from '@lettera/core/document';
 import { urls } from '../../api/client';
+import { readPage } from '../../store/readPage';
 import { elementsWithStyle } from '../pageText';
 
 /** Pages that have been read, by their address: what a page holds does not change. */
@@ -8,13 +9,7 @@ const known = new Map<string, Promise<Document | null>>();
 function pageAt(address: string): Promise<Document | null> {
   const before = known.get(address);
   if (before) return before;
-  const reading = (async () => {
-    const response = await fetch(address);
-    if (!response.ok) return null;
-    // Only what is where counts here; a style attribute would be read under the workbench's own policy.
-    const html = (await response.text()).replace(/\sstyle="[^"]*"/g, '');
-    return new DOMParser().parseFromString(html, 'text/html');
-  })().catch(() => null);
+  const reading = readPage(address);
   known.set(address, reading);
   return reading;
 }

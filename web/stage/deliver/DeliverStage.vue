@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue';
+import { bundleFault } from '@lettera/core/deliver';
 import type { ProjectDocument } from '@lettera/core/document';
 import type { DeliveryFile, MadeDelivery } from '@lettera/core/wire';
 import DoButton from '../../control/DoButton.vue';
 import ViewTabs from '../../control/ViewTabs.vue';
-import { api, urls } from '../../api/client';
+import { api, ApiError, urls } from '../../api/client';
 import { count, kilobytes } from '../../control/figures';
 import StandIns from '../../proof/StandIns.vue';
 import { useCaseReadings } from '../../store/caseReadings';
@@ -12,18 +13,19 @@ import { useProject } from '../../store/project';
 import StageHeader from '../StageHeader.vue';
 import CodeView from './CodeView.vue';
 import OtherNames from './OtherNames.vue';
+import MakingLine from './MakingLine.vue';
 import FontsView from './FontsView.vue';
 import PagesTried from './PagesTried.vue';
 import SheetChoices from './SheetChoices.vue';
 import SinceDelivered from './SinceDelivered.vue';
 import TokensFile from './TokensFile.vue';
 import VerifiedLine from './VerifiedLine.vue';
-import { bytesOf, forbiddenFiles, underWay } from './deliverView';
+import { bytesOf, forbiddenFiles } from './deliverView';
 
 const project = useProject();
 const caseReadings = useCaseReadings();
 const files = shallowRef<DeliveryFile[]>([]);
-const state = ref<'loading' | 'ready' | 'failed'>('loading');
+const state = ref<'loading' | 'ready' | 'stopped' | 'failed'>('loading');
 const message = ref('');
 /** The text file that is shown in the list. */
 const path = ref('');
@@ -40,8 +42,6 @@ const view = ref<View>('files');
 const forbidden = computed(() =>
   project.document ? forbiddenFiles(project.document, caseReadings.readings) : [],
 );
-const packing = computed(() => underWay(project.progress.packing));
-const fitting = computed(() => underWay(project.progress.fitting));
 /** The revision whose files are shown, as it is tried before it is offered. */
 const tried = shallowRef<{ document: ProjectDocument; revision: number } | null>(null);
 const isWhole = computed(() => (tried.value?.document.delivery.form ?? 'whole') === 'whole');
@@ -52,11 +52,15 @@ const downloadLabel = computed(() =>
     ? `Download the bundle, ${count(faults.value, 'thing')} otherwise`
     : 'Download the bundle',
 );
+/** While files are worked out anew, those before the last change are shown. */
+const isBehind = computed(() => tried.value?.revision !== project.stored?.revision);
 const total = computed(() => bytesOf(files.value));
+const tooLarge = computed(() => bundleFault(total.value));
 
 async function load(): Promise<void> {
   if (!project.stored) return;
   const { id, revision } = project.stored;
+  if (state.value !== 'ready') state.value = 'loading';
   try {
     const plan = await api.delivery(id);
     if (project.stored?.revision !== revision) return;
@@ -64,7 +68,9 @@ async function load(): Promise<void> {
     tried.value = { document: project.stored.document, revision };
     state.value = 'ready';
   } catch (error) {
-    state.value = 'failed';
+    if (project.stored?.revision !== revision) return;
+    const stopped = error instanceof ApiError && error.problem.type?.endsWith(':stopped');
+    state.value = stopped ? 'stopped' : 'failed';
     message.value = (error as Error).message;
   }
 }
@@ -114,19 +120,16 @@ async function keep(): Promise<void> {
   <p v-else-if="state === 'failed'" class="refused" role="alert">
     {{ message }} <DoButton @click="load">Try again</DoButton>
   </p>
-  <p v-else-if="state === 'loading'" class="loading quiet" role="status">
-    Working out the files …
-    <template v-if="fitting"
-      >local fonts are being fitted to the site’s text, {{ fitting.done }} of {{ fitting.of }}.
-    </template>
-    <template v-if="packing"
-      >{{ packing.done }} of {{ count(packing.of, 'font file') }} packed. A large one takes a minute
-      or so; its faces can be used meanwhile.</template
-    >
+  <p v-else-if="state === 'stopped'" class="loading line wrap" role="status">
+    Making the files was stopped. What was made is kept.
+    <DoButton label="Go on making them" @click="load" />
   </p>
+  <MakingLine v-else-if="state === 'loading'" class="loading">Working out the files …</MakingLine>
   <template v-else>
     <div class="line take">
+      <p v-if="tooLarge" role="alert" class="mark-text">{{ tooLarge }}</p>
       <DoButton
+        v-else
         as="a"
         :href="urls.bundle(project.id)"
         :label="downloadLabel"
@@ -139,6 +142,9 @@ async function keep(): Promise<void> {
         packed</span
       >
     </div>
+    <MakingLine v-if="isBehind" class="notice small">
+      Working the files out anew: those that stand here are from before the last change.
+    </MakingLine>
     <VerifiedLine
       v-if="tried && isWhole"
       :document="tried.document"

@@ -17,6 +17,7 @@ import { useProject } from '../../store/project';
 import ByteBars from './ByteBars.vue';
 import { useDeliverySettings } from './deliverySettings';
 import { byteGroups, GROUPINGS, leftOutLines, type Grouping } from './fontsView';
+import FetchedFirst from './FetchedFirst.vue';
 import LoadTimes from './LoadTimes.vue';
 import SavingsList from './SavingsList.vue';
 
@@ -135,6 +136,7 @@ const KILO = 1000;
     </div>
     <ByteBars :groups="groups" :budget="delivery.budget ?? null" />
     <LoadTimes :document="document" :delivery="plan" />
+    <FetchedFirst :document="document" :delivery="plan" />
     <details v-if="leftOut.length">
       <summary>Left out: {{ count(leftOut.length, 'file') }} of the case</summary>
       <ul>

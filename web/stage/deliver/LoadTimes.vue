@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import {
   CONNECTIONS,
-  firstFonts,
+  fontBytesFirst,
   loadTimes,
   stylesheet,
-  totalBytes,
   type DeliveryPlan,
 } from '@lettera/core/deliver';
 import type { ProjectDocument } from '@lettera/core/document';
@@ -16,14 +15,14 @@ const props = defineProps<{ document: ProjectDocument; delivery: DeliveryPlan }>
 const plans = usePlans();
 
 const rows = computed(() => {
-  const fontBytes = totalBytes(firstFonts(props.delivery));
-  if (fontBytes === null) return null;
+  const first = fontBytesFirst(props.document, props.delivery);
+  if (!first) return null;
   const fallback = plans.fallbackOf(props.document);
   const css = stylesheet(props.document, { fallback, delivery: props.delivery });
   const stylesheetBytes = new TextEncoder().encode(css).length;
   return CONNECTIONS.map((connection) => ({
     connection,
-    ...loadTimes(connection, { stylesheetBytes, fontBytes }),
+    ...loadTimes(connection, { stylesheetBytes, ...first }),
   }));
 });
 const seconds = (milliseconds: number): string => `${(milliseconds / 1000).toFixed(2)} s`;
@@ -33,7 +32,7 @@ const seconds = (milliseconds: number): string => `${(milliseconds / 1000).toFix
   <table v-if="rows" class="figures-table">
     <thead>
       <tr>
-        <th scope="col">For a page in Latin letters on</th>
+        <th scope="col">For a page in the first language on</th>
         <th scope="col" class="figure">Text after</th>
         <th scope="col" class="figure">Web faces after</th>
       </tr>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { ProjectDocument } from '@lettera/core/document';
-import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
+import { computed, shallowRef } from 'vue';
 import { urls } from '../../api/client';
 import DoButton from '../../control/DoButton.vue';
 import ProgressLine from '../../control/ProgressLine.vue';
@@ -15,41 +15,28 @@ import { linkBundle, verifyPage, type TriedPage } from './verifyPage';
 const props = defineProps<{ document: ProjectDocument; revision: number }>();
 const project = useProject();
 
-const { source, onLoad, bring, setWidth } = useUnseenPages();
-const progress = ref<{ done: number; of: number; title: string } | null>(null);
+const { source, onLoad, setWidth, progress, failed, each, stop } = useUnseenPages();
 const found = shallowRef<{ pages: TriedPage[]; revision: number } | null>(null);
-const failed = ref('');
-const isStale = computed(() => found.value !== null && found.value.revision !== props.revision);
+const isStale = computed(
+  () => found.value !== null && found.value.revision !== project.stored?.revision,
+);
 const ownPages = computed(() => project.pages.filter(({ slug }) => project.isOwnPage(slug)));
 
-let run = 0;
-
 async function tryPages(): Promise<void> {
-  const mine = ++run;
   const { document, revision } = props;
-  const pages: TriedPage[] = [];
-  failed.value = '';
   found.value = null;
-  try {
-    for (const [done, { slug, title }] of ownPages.value.entries()) {
-      progress.value = { done, of: ownPages.value.length, title };
-      const page = await bring(urls.page(project.id, slug));
-      await linkBundle(page, urls.deliveredFile(project.id, revision, 'lettera.css'));
-      if (mine !== run) return;
-      pages.push(verifyPage(document, page, { title, setWidth }));
-    }
-    found.value = { pages, revision };
-  } catch (error) {
-    if (mine === run) failed.value = `${(error as Error).message} Nothing was found out.`;
-  }
-  if (mine === run) leave();
+  const href = urls.deliveredFile(project.id, revision, 'lettera.css');
+  const pages = await each(
+    ownPages.value,
+    document,
+    async (page, title) => {
+      await linkBundle(page, href);
+      return verifyPage(document, page, { title, setWidth });
+    },
+    'Nothing was found out.',
+  );
+  if (pages) found.value = { pages, revision };
 }
-function leave(): void {
-  run++;
-  progress.value = null;
-  source.value = '';
-}
-onBeforeUnmount(leave);
 </script>
 
 <template>
@@ -59,7 +46,7 @@ onBeforeUnmount(leave);
       :label="found ? 'Try it there again' : `Try it on ${count(ownPages.length, 'page')} of yours`"
       @click="tryPages"
     />
-    <ProgressLine v-else :done="progress.done" :of="progress.of" stoppable @stop="leave">
+    <ProgressLine v-else :done="progress.done" :of="progress.of" stoppable @stop="stop">
       {{ progress.title }}, {{ progress.done + 1 }} of {{ progress.of }}
     </ProgressLine>
     <p v-if="failed" role="alert" class="mark-text small">{{ failed }}</p>

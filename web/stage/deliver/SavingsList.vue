@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { reductionsOf, type Reduction } from '@lettera/core/deliver';
+import { reductionsOf, type Reduction } from '@lettera/core/deliver/trying';
 import type { ProjectDocument } from '@lettera/core/document';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { api } from '../../api/client';

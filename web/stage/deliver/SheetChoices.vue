@@ -6,6 +6,7 @@ import { computed } from 'vue';
 import ChoiceSet from '../../control/ChoiceSet.vue';
 import OnOff from '../../control/OnOff.vue';
 import { useProject } from '../../store/project';
+import BesideSite from './BesideSite.vue';
 import { useDeliverySettings } from './deliverySettings';
 import { DISPLAYS } from './deliverView';
 
@@ -28,8 +29,12 @@ const WEIGHTS: { value: RuleWeight; label: string }[] = [
 
 /** What will be seen on the site, where rules carry weight. */
 const warning = computed(() => {
-  const { form = 'whole', weight = 'none', layer } = delivery.value ?? {};
-  if (form === 'tokens' || weight === 'none') return '';
+  const { form = 'whole', weight = 'none', layer, siteLayer, linked } = delivery.value ?? {};
+  if (form === 'tokens') return '';
+  if (siteLayer && layer && linked !== 'after') {
+    return `Your own sheets win all the same: their layer “${siteLayer}” comes after “${layer}”. Take the layer of the rules away, or link them after yours.`;
+  }
+  if (weight === 'none') return '';
   const inLayer = layer
     ? ` They stand in the layer “${layer}”, so that rules outside any layer win all the same: take the layer away for rules that are to win.`
     : '';
@@ -109,6 +114,7 @@ function setPrefix(event: Event): void {
         @update:model-value="set('display', $event)"
       />
     </label>
+    <BesideSite v-if="delivery.form !== 'tokens'" />
     <OnOff
       label="Dark colours for visitors who prefer a dark ground"
       :model-value="delivery.dark"

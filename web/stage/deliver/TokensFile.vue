@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { ReadTokens } from '@lettera/core/deliver';
+import type { ReadTokens } from '@lettera/core/deliver/reading';
 import { ref, shallowRef } from 'vue';
 import DoButton from '../../control/DoButton.vue';
 import FoldAway from '../../control/FoldAway.vue';
@@ -35,7 +35,7 @@ async function read(event: Event): Promise<void> {
     return;
   }
   try {
-    const { readTokens } = await import('@lettera/core/deliver');
+    const { readTokens } = await import('@lettera/core/deliver/reading');
     found.value = readTokens(document, await file.text());
   } catch (error) {
     refused.value = `${(error as Error).message} Nothing was changed.`;

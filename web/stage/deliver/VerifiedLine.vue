@@ -44,7 +44,9 @@ async function compare(): Promise<void> {
   }
   const of = props.revision;
   try {
-    const found = await verifyBundle(props.document, page, (width) => frame.value?.setWidth(width));
+    const found = await verifyBundle(props.document, page, async (width) =>
+      frame.value?.setWidth(width),
+    );
     if (of !== props.revision) return;
     result.value = found;
     emit('faults', found.differences.length + found.missing.length);

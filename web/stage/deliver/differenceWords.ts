@@ -1,4 +1,4 @@
-import type { Difference } from '@lettera/core/deliver';
+import type { Difference } from '@lettera/core/deliver/trying';
 import type { ProjectDocument } from '@lettera/core/document';
 
 const WHAT: Record<Difference['what'], string> = {

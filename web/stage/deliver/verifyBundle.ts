@@ -7,8 +7,9 @@ import {
   type Difference,
   type GivenFace,
   type SetType,
-} from '@lettera/core/deliver';
+} from '@lettera/core/deliver/trying';
 import type { ProjectDocument } from '@lettera/core/document';
+import { selectorsOf } from '@lettera/core/style';
 
 /** What came of trying a bundle in a browser. */
 export interface Verified {
@@ -46,8 +47,9 @@ export function computedType(node: Element): SetType {
 
 /** The example of an element; null where none of its selectors matches one. */
 function exampleOf(page: Document, document: ProjectDocument, key: string): Element | null {
+  const element = document.elements[key];
   const section = page.querySelector(`[${BARE_ELEMENT}="${key}"]`);
-  const selectors = document.elements[key]?.selectors.join(', ') ?? '';
+  const selectors = element ? selectorsOf(document, element).join(', ') : '';
   if (!section || !selectors) return null;
   const found = section.querySelector(selectors);
   return found ?? (page.body.matches(selectors) ? page.body : null);
@@ -73,13 +75,13 @@ const faceOf = ({ family, style, weight, status }: FontFace): GivenFace => {
 export async function verifyBundle(
   document: ProjectDocument,
   page: Document,
-  setWidth: (width: number) => void,
+  setWidth: (width: number) => Promise<void>,
 ): Promise<Verified> {
   const widths = widthsToVerify(document);
   const differences: Difference[] = [];
   const compared = new Set<string>();
   for (const width of widths) {
-    setWidth(width);
+    await setWidth(width);
     for (const key of Object.keys(document.elements)) {
       const project = typeOf(document, key, width);
       const node = project && exampleOf(page, document, key);

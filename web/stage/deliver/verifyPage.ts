@@ -1,4 +1,4 @@
-import { differencesOf, saidOf, typeOf, type Difference } from '@lettera/core/deliver';
+import { differencesOf, saidOf, typeOf, type Difference } from '@lettera/core/deliver/trying';
 import type { ProjectDocument } from '@lettera/core/document';
 import { textElementsOf } from '../../proof/panel/pageCascade';
 import { styledElement } from '../../proof/pageText';
@@ -17,7 +17,7 @@ export interface TriedPage {
 /** How long a style sheet may take to come, milliseconds. */
 const PATIENCE = 20_000;
 
-/** Puts the delivered style sheet where a site links it: before its own. @throws Error when it does not come */
+/** Puts the delivered style sheet where the page has a place for it. @throws Error when it does not come */
 export function linkBundle(page: Document, href: string): Promise<void> {
   const link = page.querySelector<HTMLLinkElement>('#lettera-start');
   if (!link) return Promise.reject(new Error('The page has no place for the style sheet.'));
@@ -34,11 +34,11 @@ export function linkBundle(page: Document, href: string): Promise<void> {
  * Compares what a browser makes of a page that links the bundle with what the project has, in all that the
  * style of each text's element says itself.
  */
-export function verifyPage(
+export async function verifyPage(
   document: ProjectDocument,
   page: Document,
-  { title, setWidth }: { title: string; setWidth: (width: number) => void },
-): TriedPage {
+  { title, setWidth }: { title: string; setWidth: (width: number) => Promise<void> },
+): Promise<TriedPage> {
   const claimed = textElementsOf(page).flatMap((text) => {
     const found = styledElement(document, text);
     return found && found.node !== page.body ? [found] : [];
@@ -46,7 +46,7 @@ export function verifyPage(
   const wrong = new Set<number>();
   const found = new Map<string, Difference & { texts: number }>();
   for (const { width } of [document.scale.small, document.scale.large]) {
-    setWidth(width);
+    await setWidth(width);
     claimed.forEach(({ node, key }, i) => {
       const project = typeOf(document, key, width);
       if (!project) return;

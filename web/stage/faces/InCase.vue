@@ -75,6 +75,11 @@ function setAlias(event: Event): void {
   }
   project.change([{ op: 'add', path, value: alias.slice(0, 300) }]);
 }
+
+function setLocalOnly(on: boolean): void {
+  const path = `/case/${props.caseKey}/localOnly`;
+  project.change(on ? [{ op: 'add', path, value: true }] : [{ op: 'remove', path }]);
+}
 </script>
 
 <template>
@@ -112,6 +117,13 @@ function setAlias(event: Event): void {
       <span class="small quiet"
         >Another name lets it take the place of one that the site’s CSS uses.</span
       >
+    </div>
+    <div v-if="!family.reference" class="line">
+      <OnOff
+        :model-value="family.localOnly ?? false"
+        label="Show it only where visitors have it installed: no file of it is delivered"
+        @update:model-value="setLocalOnly"
+      />
     </div>
     <div v-if="seats.length && others.length" class="line wrap">
       <Select

@@ -1,15 +1,9 @@
 <script setup lang="ts">
 import { FONT_DISPLAYS, type FontDisplay, type ProjectDocument } from '@lettera/core/document';
 import { FALLBACK_WAYS, type FallbackWay } from '@lettera/core/fallback';
-import {
-  firstFonts,
-  loadTimes,
-  STATED_CONNECTION,
-  stylesheet,
-  totalBytes,
-} from '@lettera/core/deliver';
+import { fontBytesFirst, loadTimes, STATED_CONNECTION, stylesheet } from '@lettera/core/deliver';
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
-import { urls } from '../../api/client';
+import { pageAddress } from '../../proof/pageAddress';
 import ChoiceSet from '../../control/ChoiceSet.vue';
 import DoButton from '../../control/DoButton.vue';
 import OnOff from '../../control/OnOff.vue';
@@ -35,13 +29,13 @@ const fontUrl = useFontUrl();
 
 const delivery = computed(() => plans.deliveryOf(props.document));
 const times = computed(() => {
-  const first = totalBytes(firstFonts(delivery.value));
-  if (first === null) return null;
+  const first = fontBytesFirst(props.document, delivery.value);
+  if (!first) return null;
   const fallback = plans.fallbackOf(props.document);
   const css = new TextEncoder().encode(
     stylesheet(props.document, { fallback, delivery: delivery.value }),
   ).length;
-  return loadTimes(STATED_CONNECTION, { stylesheetBytes: css, fontBytes: first });
+  return loadTimes(STATED_CONNECTION, { stylesheetBytes: css, ...first });
 });
 
 /** How long the fallback shows in a slow rehearsal, milliseconds. */
@@ -82,7 +76,7 @@ const VIEWPORTS = [
 const frame = ref<InstanceType<typeof UnseenPage> | null>(null);
 const shifts = shallowRef<Record<string, number>>({});
 const progress = shallowRef<{ done: number; of: number } | null>(null);
-const source = computed(() => urls.page(project.id, proof.page));
+const source = computed(() => pageAddress(project.id, proof.page, project.shown));
 const cell = (way: FallbackWay, width: number) => shifts.value[`${way} ${width}`];
 const title = computed(
   () => project.pages.find(({ slug }) => slug === proof.page)?.title ?? proof.page,
@@ -107,7 +101,7 @@ async function measure(): Promise<void> {
   progress.value = { done: 0, of: VIEWPORTS.length * FALLBACK_WAYS.length };
   for (const { width } of VIEWPORTS) {
     if (!frame.value) return;
-    frame.value.setWidth(width);
+    await frame.value.setWidth(width);
     for (const way of FALLBACK_WAYS) {
       const shift = await shiftIn(page, sheet, state, way);
       if (mine !== run) return;

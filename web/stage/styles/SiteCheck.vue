@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import type { SetPage, SiteMark } from '@lettera/core/check';
 import type { ProjectDocument } from '@lettera/core/document';
-import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
-import { urls } from '../../api/client';
+import { computed, shallowRef } from 'vue';
 import DoButton from '../../control/DoButton.vue';
 import { count } from '../../control/figures';
 import ProgressLine from '../../control/ProgressLine.vue';
@@ -28,23 +27,19 @@ const fontUrl = useFontUrl();
 const marks = useMarks();
 const { evidenceOf } = useEvidence();
 
-const { source, onLoad, bring, setWidth } = useUnseenPages();
-const progress = ref<{ done: number; of: number; title: string } | null>(null);
-const failed = ref('');
+const { source, onLoad, setWidth, progress, failed, each, stop } = useUnseenPages();
 /** What was found, and of which state of the project. */
 const found = shallowRef<{ marks: SiteMark[]; document: ProjectDocument; pages: number } | null>(
   null,
 );
 const isStale = computed(() => found.value !== null && found.value.document !== project.document);
 
-let run = 0;
-
 /** How the text of a page stands at each end of the scale. */
 async function look(page: Document, title: string, document: ProjectDocument): Promise<SetPage[]> {
   const sheet = new ProofSheet(page);
   const looked: SetPage[] = [];
   for (const { width } of [document.scale.small, document.scale.large]) {
-    setWidth(width);
+    await setWidth(width);
     sheet.update({
       fontUrl,
       document,
@@ -65,37 +60,21 @@ async function look(page: Document, title: string, document: ProjectDocument): P
   return looked;
 }
 
+const NOTHING = 'Nothing was found out.';
 async function check(): Promise<void> {
-  const { document } = project;
+  const { document, pages } = project;
   if (!document) return;
-  const mine = ++run;
-  const { pages } = project;
-  failed.value = '';
   found.value = null;
-  const looked: SetPage[] = [];
+  const looked = await each(pages, document, (page, title) => look(page, title, document), NOTHING);
+  if (!looked) return;
   try {
-    for (const [i, { slug, title }] of pages.entries()) {
-      progress.value = { done: i, of: pages.length, title };
-      looked.push(...(await look(await bring(urls.page(project.id, slug)), title, document)));
-      if (mine !== run) return;
-    }
     const { siteMarks } = await import('@lettera/core/check');
-    found.value = {
-      marks: siteMarks(document, evidenceOf(document), looked),
-      document,
-      pages: pages.length,
-    };
+    const marked = siteMarks(document, evidenceOf(document), looked.flat());
+    found.value = { marks: marked, document, pages: pages.length };
   } catch (error) {
-    if (mine === run) failed.value = `${(error as Error).message} Nothing was found out.`;
+    failed.value = `${(error as Error).message} ${NOTHING}`;
   }
-  if (mine === run) leave();
 }
-function leave(): void {
-  run++;
-  progress.value = null;
-  source.value = '';
-}
-onBeforeUnmount(leave);
 
 const whereInWords = ({ seen }: SiteMark): string => {
   const { pages = 0 } = found.value ?? {};
@@ -117,7 +96,7 @@ const whereInWords = ({ seen }: SiteMark): string => {
         @click="check"
       />
     </h2>
-    <ProgressLine v-if="progress" :done="progress.done" :of="progress.of" stoppable @stop="leave">
+    <ProgressLine v-if="progress" :done="progress.done" :of="progress.of" stoppable @stop="stop">
       {{ progress.title }}, {{ progress.done + 1 }} of {{ progress.of }}
     </ProgressLine>
     <p v-else-if="failed" role="alert" class="small mark-text">{{ failed }}</p>

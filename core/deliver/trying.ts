@@ -1,0 +1,13 @@
+/** What a delivery is tried by, and what would make it lighter: only where it is shown. */
+export { BARE_ELEMENT, barePage } from './barePage';
+export { FIGURES, reductionsOf, type Reduction } from './reductions';
+export {
+  differencesOf,
+  facesMissing,
+  saidOf,
+  typeOf,
+  widthsToVerify,
+  type Difference,
+  type GivenFace,
+  type SetType,
+} from './verification';

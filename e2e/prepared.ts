@@ -1,0 +1,48 @@
+import { createHash } from 'node:crypto';
+import {
+  cpSync,
+  existsSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+} from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
+/** What was built: other data is prepared for another build. */
+const STAMP = 'build/stamp.json';
+/** What folders of prepared data are called; those of earlier builds go. */
+const PREPARED = 'lettera-prepared-';
+
+/** Where data with the sample in it lies, whose local fonts have been fitted and whose files have been made. */
+function preparedFolder(): string {
+  const build = createHash('sha256').update(readFileSync(STAMP)).digest('hex').slice(0, 12);
+  return join(tmpdir(), PREPARED + build);
+}
+
+/**
+ * A data folder with the sample in it, as after it has been worked with for a while: prepared once for a build,
+ * and copied. Whoever takes it removes it.
+ * @param prepare starts the application on an empty folder, waits until all is there, and ends it
+ */
+export async function preparedData(prepare: (folder: string) => Promise<void>): Promise<string> {
+  const prepared = preparedFolder();
+  if (!existsSync(prepared)) {
+    for (const name of readdirSync(tmpdir()).filter((one) => one.startsWith(PREPARED))) {
+      rmSync(join(tmpdir(), name), { recursive: true, force: true });
+    }
+    const folder = mkdtempSync(join(tmpdir(), 'lettera-e2e-'));
+    await prepare(folder);
+    try {
+      renameSync(folder, prepared);
+    } catch {
+      // Another run was first.
+      rmSync(folder, { recursive: true, force: true });
+    }
+  }
+  const folder = mkdtempSync(join(tmpdir(), 'lettera-e2e-'));
+  cpSync(prepared, folder, { recursive: true });
+  return folder;
+}

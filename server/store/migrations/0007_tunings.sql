@@ -1,0 +1,4 @@
+CREATE TABLE `tunings` (
+	`key` text PRIMARY KEY NOT NULL,
+	`face` text
+);

@@ -1,0 +1,73 @@
+<script setup lang="ts">
+import DoButton from '../../control/DoButton.vue';
+import { count } from '../../control/figures';
+import type { WayToWin } from './leastToWin';
+import { inWords } from './textFacts';
+
+/** Ways for the project's rules to win, the least force first, each with what comes of it on the page shown. */
+defineProps<{
+  ways: readonly WayToWin<Element>[];
+  label: string;
+  /** Whether more of them are being tried. */
+  trying: boolean;
+  /** Which texts they are about, in words, where not about all: “of 12 texts there”. */
+  about?: string;
+}>();
+defineEmits<{ take: [way: WayToWin<Element>] }>();
+
+const MOST_NAMED = 3;
+</script>
+
+<template>
+  <ul class="ways" :aria-label="label">
+    <li v-for="way in ways" :key="way.says">
+      <span>
+        Rules {{ way.says }}:
+        <template v-if="about && way.won === 0"
+          >they stay as your style sheets have them, and {{ way.account.following }} of
+          {{ count(way.account.texts, 'text') }} on the page follow.</template
+        >
+        <template v-else-if="about"
+          ><b>{{ way.won }}</b> {{ about }} follow, {{ way.account.following }} of
+          {{ count(way.account.texts, 'text') }} on the page.</template
+        >
+        <template v-else
+          ><b>{{ way.account.following }}</b> of
+          {{ count(way.account.texts, 'text') }} follow.</template
+        >
+      </span>
+      <span v-if="!about && way.account.overruling.length" class="small quiet">
+        Still overruled by
+        {{
+          way.account.overruling
+            .slice(0, MOST_NAMED)
+            .map(({ by }) => inWords(by))
+            .join('; ')
+        }}{{ way.account.overruling.length > MOST_NAMED ? ' and others' : '' }}.
+      </span>
+      <span class="line">
+        <DoButton
+          label="Deliver them so"
+          :aria-label="`Deliver the rules ${way.says}`"
+          @click="$emit('take', way)"
+        />
+      </span>
+    </li>
+  </ul>
+  <p v-if="trying" class="small quiet" role="status">Trying more ways on the page …</p>
+</template>
+
+<style scoped>
+.ways {
+  display: grid;
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+.ways li {
+  display: grid;
+  gap: 3px;
+  padding: 6px 0;
+  border-bottom: 1px solid var(--rule);
+}
+</style>
