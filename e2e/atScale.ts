@@ -59,11 +59,15 @@ export function atScale(): AtScale {
     await at.lettera?.close();
   });
   beforeEach(async () => {
+    // What the last test changed has been stored before the project is put back.
+    await at.page?.waitForFunction(
+      () => document.querySelector('.save [role="status"]')?.textContent?.trim() === 'Saved',
+    );
+    await at.page?.close();
     const { document } = await at.project();
     if (JSON.stringify(document) !== JSON.stringify(at.start)) {
       await at.change({ op: 'replace', path: '', value: at.start });
     }
-    await at.page?.close();
     Object.assign(at, await newPage(browser));
     await at.page.goto(`${at.lettera.url}/p/${SLUG}/scale`);
     await proofFrame(at.page);

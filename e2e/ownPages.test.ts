@@ -249,6 +249,10 @@ describe('a page of the site’s own', () => {
     );
     expect((await frame.$$('h2[data-lettera-out]')).length).toBe(3);
 
+    const follow = () =>
+      page.$$eval('section.proof p b', ([first]) => Number(first?.textContent ?? -1));
+    const before = await eventually(follow, (following) => following > 0);
+
     // Round one rule: said with !important of the elements that it overrules, and of those alone.
     const sizes = () =>
       frame.$$eval('.good h2', (all) => all.map((node) => getComputedStyle(node).fontSize));
@@ -291,9 +295,7 @@ describe('a page of the site’s own', () => {
     );
 
     // The least force that wins more is offered, tried on the page, and taken as one change.
-    const follow = () =>
-      page.$$eval('section.proof p b', ([first]) => Number(first?.textContent ?? -1));
-    const before = await follow();
+    await eventually(follow, (following) => following === before);
     const [least] = await eventually(
       () =>
         page.$$eval('[aria-label="The least that would win"] li', (all) =>
