@@ -70,14 +70,16 @@ const FOLDERS = {
     deliver: ['fallback', 'style', 'scale', 'measure', 'font', 'document', 'css'],
     wire: ['fallback', 'measure', 'font', 'document'],
     check: ['fallback', 'style', 'scale', 'measure', 'font', 'document', 'css'],
+    stock: ['page', 'check', 'deliver', 'fallback', 'style', 'scale', 'document', 'css'],
   },
   web: {
     control: [],
     api: [],
     worker: [],
+    reader: [],
     store: ['api', 'worker', 'control'],
-    proof: ['store', 'api', 'control'],
-    stage: ['proof', 'store', 'api', 'control'],
+    proof: ['reader', 'store', 'api', 'control'],
+    stage: ['proof', 'reader', 'store', 'api', 'control'],
     frame: ['proof', 'store', 'api', 'control'],
   },
   server: {

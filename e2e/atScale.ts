@@ -64,8 +64,8 @@ export function atScale(): AtScale {
       () => document.querySelector('.save [role="status"]')?.textContent?.trim() === 'Saved',
     );
     await at.page?.close();
-    const { document } = await at.project();
-    if (JSON.stringify(document) !== JSON.stringify(at.start)) {
+    const { document: left } = await at.project();
+    if (JSON.stringify(left) !== JSON.stringify(at.start)) {
       await at.change({ op: 'replace', path: '', value: at.start });
     }
     Object.assign(at, await newPage(browser));

@@ -46,7 +46,7 @@ let cascade: string;
 beforeAll(async () => {
   const bundled = await build({
     stdin: {
-      contents: `export { cascadeOf, textElementsOf, typeOf } from './web/proof/panel/pageCascade'; export { decisionOf } from './core/page'; export { inWords } from './web/proof/panel/textFacts'; export { weighedSelector } from './core/style';`,
+      contents: `export { cascadeOf, typeOf } from './web/proof/panel/pageCascade'; export { textElementsOf } from './web/reader/textElements'; export { Decisions } from './core/page'; export { inWords } from './web/proof/panel/textFacts'; export { weighedSelector } from './core/style';`,
       resolveDir: process.cwd(),
       loader: 'ts',
     },
@@ -77,12 +77,15 @@ async function tryDecisions(
     cascadeOf(document: unknown, page: Document, rules: unknown): unknown;
     textElementsOf(page: Document): Element[];
     typeOf(document: unknown): { css: string; inherited: boolean }[];
-    decisionOf(
+    Decisions: new (
       cascade: unknown,
-      node: Element,
-      property: object,
       matches: (at: Element, selector: string) => boolean,
-    ): { declared: Record<string, unknown> | 'browser'; node: Element } | null;
+    ) => {
+      of(
+        node: Element,
+        property: object,
+      ): { declared: Record<string, unknown> | 'browser'; node: Element } | null;
+    };
     inWords(by: unknown): string;
     weighedSelector(document: unknown, element: unknown): string;
   }
@@ -216,14 +219,13 @@ async function tryDecisions(
     .sort((a, b) => a.at - b.at)
     .map(({ one }) => one);
   const reckoned = reckoning.cascadeOf(type, site, rules);
+  const decisions = new reckoning.Decisions(reckoned, (at, selector) => at.matches(selector));
   const tried: Tried[] = [];
   const counts: Record<string, number> = {};
   for (const { node, property } of all) {
     if (tried.length >= wanted) break;
     const { css } = property;
-    const decision = reckoning.decisionOf(reckoned, node, property, (at, selector) =>
-      at.matches(selector),
-    );
+    const decision = decisions.of(node, property);
     const by = !decision
       ? 'nothing'
       : decision.declared === 'browser'

@@ -11,6 +11,7 @@ export const router = createRouter({
       component: () => import('./frame/ProjectView.vue'),
       children: [
         { path: '', redirect: (to) => `${to.path.replace(/\/$/, '')}/faces` },
+        { path: 'stock', name: 'stock', component: () => import('./stage/stock/StockStage.vue') },
         { path: 'faces', name: 'faces', component: () => import('./stage/faces/FacesStage.vue') },
         { path: 'pair', name: 'pair', component: () => import('./stage/pair/PairStage.vue') },
         { path: 'scale', name: 'scale', component: () => import('./stage/scale/ScaleStage.vue') },

@@ -74,7 +74,8 @@ const winner = (
   const sheets = typeof css === 'string' ? { 'site.css': css } : css;
   const { cascade } = cascadeOf(html, sheets, project, linked);
   const node = document.querySelector('.x');
-  return node ? cascade.decided(node, 'color', { inherited: true })?.declared.value : undefined;
+  const declared = node && cascade.decided(node, 'color', { inherited: true })?.declared;
+  return declared && declared !== 'browser' ? declared.value : undefined;
 };
 const X = '<p id=a class=x>a</p>';
 
@@ -241,7 +242,10 @@ describe('what decides where nothing is declared', () => {
     const node = document.querySelector('.x') as Element;
     expect(cascade.decided(node, 'color', { inherited: false })).toBeNull();
     const stops = (at: Element) => at.matches('p');
-    expect(cascade.decided(node, 'color', { inherited: true, stops })).toBeNull();
+    expect(cascade.decided(node, 'color', { inherited: true, stops })).toEqual({
+      declared: 'browser',
+      node,
+    });
   });
 });
 

@@ -61,11 +61,11 @@ export type Declared =
     }
   | { by: 'inline'; important: boolean; value: string };
 
-/** What decides a property of an element: a declaration, and the element that it is made for. */
-export interface Decided<Node> {
-  declared: Declared;
-  node: Node;
-}
+/**
+ * What decides a property of an element: a declaration, or the browser's own style sheet, and the element that
+ * it is made for; null where nothing does.
+ */
+export type Decision<Node> = { declared: Declared | 'browser'; node: Node } | null;
 
 /** A property of type, as CSS has it. */
 export interface TypeProperty {
@@ -317,21 +317,44 @@ export class Cascade<Node> {
    * for the nearest element around it that something is declared for.
    *
    * @param stops whether the browser's own style sheet sets the property on an element
-   * @returns null where only the browser has a say
+   * @param known what is known already of that property, which is added to: texts of a page share what is
+   * around them
    */
   decided(
     node: Node,
     property: string,
-    { inherited, stops = () => false }: { inherited: boolean; stops?: (node: Node) => boolean },
-  ): Decided<Node> | null {
+    {
+      inherited,
+      stops = () => false,
+      known = new Map(),
+    }: {
+      inherited: boolean;
+      stops?: (node: Node) => boolean;
+      known?: Map<Node, Decision<Node>>;
+    },
+  ): Decision<Node> {
+    const passed: Node[] = [];
+    let decision: Decision<Node> = null;
     for (let at: Node | null = node; at !== null; at = this.#view.parent(at)) {
+      const before = known.get(at);
+      if (before !== undefined) {
+        decision = before;
+        break;
+      }
+      passed.push(at);
       const declared = this.declared(at, property);
-      const goesOn = declared
-        ? declared.value === 'inherit' || (inherited && declared.value === 'unset')
-        : inherited && !stops(at);
-      if (goesOn) continue;
-      return declared && { declared, node: at };
+      if (declared) {
+        if (declared.value === 'inherit' || (inherited && declared.value === 'unset')) continue;
+        decision = { declared, node: at };
+        break;
+      }
+      if (!inherited) break;
+      if (stops(at)) {
+        decision = { declared: 'browser', node: at };
+        break;
+      }
     }
-    return null;
+    for (const one of passed) known.set(one, decision);
+    return decision;
   }
 }

@@ -2,7 +2,7 @@ export { BROWSER_SETS } from './browserDefaults';
 export {
   Cascade,
   layerPlaces,
-  type Decided,
+  type Decision,
   type Declared,
   type PageView,
   type ProjectRule,
@@ -17,7 +17,7 @@ export {
   type PageChange,
 } from './layoutChange';
 export { OtherWords } from './otherWords';
-export { accountOf, decisionOf, type Account, type Decision, type Overruling } from './overruled';
+export { accountOf, Decisions, type Account, type Overruling } from './overruled';
 export { REMOVED_KINDS, type Removed, type RemovedKind } from './removed';
 export {
   innerPath,
@@ -27,6 +27,7 @@ export {
   SiteError,
   type SiteFile,
 } from './siteFile';
+export { typeProperty } from './typeProperty';
 export { unclaimedKinds, type Seen, type UnclaimedKind } from './unclaimed';
 export type {
   Condition,

@@ -1,8 +1,5 @@
 import { BROWSER_SETS } from './browserDefaults';
-import type { Cascade, Decided, Declared, TypeProperty } from './cascade';
-
-/** What decides a property of a text: a declaration, the browser's own style sheet, or nothing at all. */
-export type Decision<Node> = Decided<Node> | { declared: 'browser'; node: Node } | null;
+import type { Cascade, Decision, Declared, TypeProperty } from './cascade';
 
 /** What overrules the project somewhere: a rule of the page's, a style attribute, or the browser's own. */
 export interface Overruling<Node> {
@@ -23,23 +20,22 @@ export interface Account<Node> {
   overruling: Overruling<Node>[];
 }
 
-/** What decides a property of an element that holds text. */
-export function decisionOf<Node>(
-  cascade: Cascade<Node>,
-  node: Node,
-  { css, inherited }: Pick<TypeProperty, 'css' | 'inherited'>,
-  matches: (node: Node, selector: string) => boolean,
-): Decision<Node> {
-  const own = BROWSER_SETS[css];
-  let stopped: Node | null = null;
-  const stops = (at: Node): boolean => {
-    const set = own !== undefined && matches(at, own);
-    if (set) stopped = at;
-    return set;
-  };
-  const decided = cascade.decided(node, css, { inherited, stops });
-  if (decided) return decided;
-  return stopped === null ? null : { declared: 'browser', node: stopped };
+/** What decides properties of the texts of a page, with what browsers' own style sheets set. */
+export class Decisions<Node> {
+  readonly #known = new Map<string, Map<Node, Decision<Node>>>();
+
+  constructor(
+    private readonly cascade: Cascade<Node>,
+    private readonly matches: (node: Node, selector: string) => boolean,
+  ) {}
+
+  of(node: Node, { css, inherited }: Pick<TypeProperty, 'css' | 'inherited'>): Decision<Node> {
+    const known = this.#known.get(css) ?? new Map<Node, Decision<Node>>();
+    this.#known.set(css, known);
+    const own = BROWSER_SETS[css];
+    const stops = (at: Node): boolean => own !== undefined && this.matches(at, own);
+    return this.cascade.decided(node, css, { inherited, stops, known });
+  }
 }
 
 /** What tells one thing that overrules from another: a rule with the selector that it wins by. */
@@ -59,6 +55,7 @@ export function accountOf<Node>(
   matches: (node: Node, selector: string) => boolean,
   leave: readonly string[] = [],
 ): Account<Node> {
+  const decisions = new Decisions(cascade, matches);
   const found = new Map<unknown, Overruling<Node>>();
   let following = 0;
   let left = 0;
@@ -67,7 +64,7 @@ export function accountOf<Node>(
     let isLeft = false;
     for (const property of properties) {
       if (!cascade.isOurs(node, property)) continue;
-      const decision = decisionOf(cascade, node, property, matches);
+      const decision = decisions.of(node, property);
       if (!decision || (decision.declared !== 'browser' && decision.declared.by === 'project')) {
         continue;
       }

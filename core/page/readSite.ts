@@ -186,12 +186,21 @@ function readPage(site: Site, path: string, base: string): ReadPage {
     },
   });
   const notes = sheets.flatMap((sheet) => site.sheet(sheet.path)?.note ?? []);
+  // What a linked sheet asks for is asked for by the page; that of sheets which stand in it is told already.
+  const removals = new Removals();
+  const linked = sheets.filter(({ path: sheet }) => !sheet.startsWith(`${path}.style-`));
+  for (const { kind, what, times } of [
+    ...page.removed,
+    ...linked.flatMap((sheet) => site.sheet(sheet.path)?.removed ?? []),
+  ]) {
+    removals.add(kind, what, times);
+  }
   return {
     path,
     title: page.title || path.replace(/^.*\//, '').replace(/\.[^.]+$/, ''),
     html: page.html,
     sheets,
-    removed: page.removed,
+    removed: removals.list(),
     notes: [...(note ? [note] : []), ...notes],
   };
 }

@@ -24,6 +24,7 @@ export const SHAPES = {
   LanguageText: project.LanguageText,
   PageTitle: pages.PageTitle,
   BroughtPages: pages.BroughtPages,
+  LookedPages: pages.LookedPages,
   PageAccount: pages.PageAccount,
   Reading: readings.Reading,
   FaceMeasures: readings.Measures,
@@ -65,6 +66,7 @@ export type MadeDelivery = Shape<'MadeDelivery'>;
 export type LanguageText = Shape<'LanguageText'>;
 export type PageTitle = Shape<'PageTitle'>;
 export type BroughtPages = Shape<'BroughtPages'>;
+export type LookedPages = Shape<'LookedPages'>;
 export type PageAccount = Shape<'PageAccount'>;
 export type LibraryDetails = Shape<'LibraryDetails'>;
 export type MeasuredFile = Shape<'MeasuredFile'>;

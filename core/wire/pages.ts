@@ -15,6 +15,13 @@ export const BroughtPages = Type.Object({
   leftOut: list(why, 'Files that are left out'),
 });
 
+/** Pages that are looked at and are no part of the project, each by the files that it came with and its path there. */
+export const LookedPages = Type.Object({
+  pages: list(Type.Object({ name: text(), site: text('SHA-256'), path: text() })),
+  refused: list(why, 'Pages that cannot be shown'),
+  leftOut: list(why, 'Files that are left out'),
+});
+
 const RemovedShape = shapeOf<Removed>()(
   Type.Object({ kind: oneOf(REMOVED_KINDS), what: text(), times: integer() }),
 );

@@ -63,6 +63,22 @@ const layerOfSite = {
   description: 'Cascade layer that the page’s own style sheets are put into',
 };
 
+/** A page of the site's own by where it came from, whether or not it is one of the project's. */
+const placeOfPage = [
+  {
+    name: 'site',
+    in: 'query',
+    schema: { type: 'string' },
+    description: 'SHA-256 of the files that the page came with',
+  },
+  {
+    name: 'path',
+    in: 'query',
+    schema: { type: 'string' },
+    description: 'Its path among them',
+  },
+];
+
 const inPath = (name: string, description: string) => ({
   name,
   in: 'path',
@@ -478,11 +494,23 @@ export const openApi = {
         },
       },
     },
+    '/projects/{id}/looked': {
+      parameters: [project],
+      post: {
+        summary: 'Reads pages to be looked at: the project stays as it is',
+        requestBody: { content: filesSent },
+        responses: {
+          201: answer('What they are', ref('LookedPages')),
+          ...problems(400, 404, 413, 422, 503),
+        },
+      },
+    },
     '/projects/{id}/pages/{page}': {
       parameters: [project, inPath('page', 'Short name of a page')],
       get: {
         summary: 'A page for the proof, without type',
         parameters: [
+          ...placeOfPage,
           {
             name: 'linked',
             in: 'query',
@@ -513,6 +541,7 @@ export const openApi = {
       parameters: [project, inPath('page', 'Short name of a page of the site’s own')],
       get: {
         summary: 'What was taken out of a page, and what its style sheets do to type',
+        parameters: placeOfPage,
         responses: { 200: answer('Account', ref('PageAccount')), ...problems(404) },
       },
     },

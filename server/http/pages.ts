@@ -1,11 +1,11 @@
 import { createHash } from 'node:crypto';
 import { createReadStream } from 'node:fs';
-import { Router, type Request } from 'express';
+import { Router, type Request, type Response } from 'express';
 import { isLayerName } from '@lettera/core/css';
 import { escapeHtml, slug } from '@lettera/core/deliver';
 import { freeKey, type ProjectDocument, type SitePage } from '@lettera/core/document';
 import { SITE_LIMITS, type TypeRules } from '@lettera/core/page';
-import type { ReadPage } from '@lettera/core/page/file';
+import type { ReadPage, ReadSite } from '@lettera/core/page/file';
 import type { Services } from '../services';
 import type { Page } from '../store/pageStore';
 import { Problem } from './problem';
@@ -108,22 +108,49 @@ export function pageRoutes({
     ]);
   });
 
+  /** Reads the pages that are sent, and keeps their files; null where whoever sent them has gone. */
+  const receiveSite = async (
+    request: Request<{ id: string }>,
+    response: Response,
+  ): Promise<{ id: string; site: string; read: ReadSite } | null> => {
+    const { id } = await projectOf(projects, request);
+    const files = filesOf(request).map((file) => ({ path: fileName(file), at: file.path }));
+    if (files.length === 0) {
+      throw new Problem('bad-request', 'Send the files of a site in parts named “file”.');
+    }
+    const gone = untilGone(response);
+    const site = await siteHash(files);
+    const read = await jobs.readPages({ files, base: `../sites/${site}/` });
+    // Who stopped it was told that nothing was brought in.
+    if (gone.aborted) return null;
+    await sites.add(id, site, read);
+    return { id, site, read };
+  };
+
+  /** Reads pages that are only looked at: the project stays as it is. */
+  router.post(
+    '/projects/:id/looked',
+    ...receivingFiles(incoming, SITE_UPLOAD),
+    async (request: Request<{ id: string }>, response) => {
+      const received = await receiveSite(request, response);
+      if (!received) return;
+      const { site, read } = received;
+      response.status(201).json({
+        pages: read.pages.map(({ title, path }) => ({ name: plainName(title), site, path })),
+        refused: read.refused,
+        leftOut: read.leftOut,
+      });
+    },
+  );
+
   /** Brings pages in: HTML with what belongs to it, as files with their paths, or in archives. */
   router.post(
     '/projects/:id/pages',
     ...receivingFiles(incoming, SITE_UPLOAD),
     async (request: Request<{ id: string }>, response) => {
-      const { id } = await projectOf(projects, request);
-      const files = filesOf(request).map((file) => ({ path: fileName(file), at: file.path }));
-      if (files.length === 0) {
-        throw new Problem('bad-request', 'Send the files of a site in parts named “file”.');
-      }
-      const gone = untilGone(response);
-      const site = await siteHash(files);
-      const read = await jobs.readPages({ files, base: `../sites/${site}/` });
-      // Who stopped it was told that nothing was brought in.
-      if (gone.aborted) return;
-      await sites.add(id, site, read);
+      const received = await receiveSite(request, response);
+      if (!received) return;
+      const { id, site, read } = received;
       const taken = (await pages.list(id)).map((page) => page.slug);
       let added: [string, SitePage][] = [];
       const inside = (document: ProjectDocument) => {
@@ -154,7 +181,7 @@ export function pageRoutes({
   router.get('/projects/:id/pages/:page', pageSecurity, async (request, response) => {
     const project = await projectOf(projects, request);
     const { page: key } = request.params;
-    const own = project.document.pages?.[key];
+    const own = ownPageOf(project.document, request);
     response.set('Cache-Control', 'no-store').type('html');
     if (own) {
       const { html } = await ownPage(project.id, own);
@@ -181,7 +208,7 @@ export function pageRoutes({
   /** What was taken out of a page of the site's own, and what its style sheets do to type. */
   router.get('/projects/:id/pages/:page/account', async (request, response) => {
     const { id, document } = await projectOf(projects, request);
-    const own = document.pages?.[request.params.page];
+    const own = ownPageOf(document, request);
     if (!own) throw new Problem('not-found', 'This project has no such page of its own.');
     const [{ removed, notes }, { rules: found, layers }] = await Promise.all([
       ownPage(id, own),
@@ -206,6 +233,20 @@ export function pageRoutes({
   });
 
   return router;
+}
+
+/**
+ * The page of the site's own that is asked for: by its key in the project, or by its path among the files that
+ * it came with, where it is only looked at.
+ */
+function ownPageOf(
+  { pages = {} }: ProjectDocument,
+  { params, query }: Request<{ page: string }>,
+): SitePage | undefined {
+  const { site, path } = query;
+  return typeof site === 'string' && typeof path === 'string'
+    ? { name: '', site, path }
+    : pages[params.page];
 }
 
 /** Where the project's rules stand on a page of the site's own. */

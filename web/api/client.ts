@@ -10,6 +10,7 @@ import type { FaceReading, Instance } from '@lettera/core/font';
 import type { FaceMeasures, FamilyMeasures, FamilySheet } from '@lettera/core/measure';
 import type {
   BroughtPages,
+  LookedPages,
   PageAccount,
   DeliveryEvidence,
   DeliveryFile,
@@ -93,6 +94,17 @@ async function sendJson<T>(
   return (response.status === 204 ? undefined : await response.json()) as T;
 }
 
+/** Sends files with their paths. */
+async function sendFiles(
+  path: string,
+  files: readonly { path: string; content: Blob }[],
+  signal?: AbortSignal,
+): Promise<unknown> {
+  const body = new FormData();
+  for (const { path: name, content } of files) body.append('file', content, name);
+  return (await send(path, { method: 'POST', body, signal })).json();
+}
+
 const project = (id: string): string => `/projects/${encodeURIComponent(id)}`;
 const libraryFamily = (id: string, family: string): string =>
   `${project(id)}/foundry/families/${encodeURIComponent(family)}`;
@@ -144,17 +156,24 @@ export const api = {
   languageText: (tag: string) => get<LanguageText>(`/languages/${encodeURIComponent(tag)}/text`),
 
   pages: (id: string) => get<PageTitle[]>(`${project(id)}/pages`),
-  pageAccount: (id: string, slug: string) =>
-    get<PageAccount>(`${project(id)}/pages/${encodeURIComponent(slug)}/account`),
+  pageAccount: (id: string, slug: string, { site, path }: { site: string; path: string }) =>
+    get<PageAccount>(
+      `${project(id)}/pages/${encodeURIComponent(slug)}/account?${new URLSearchParams({ site, path })}`,
+    ),
   async bringPages(
     id: string,
     files: readonly { path: string; content: Blob }[],
     signal?: AbortSignal,
   ): Promise<BroughtPages> {
-    const body = new FormData();
-    for (const { path, content } of files) body.append('file', content, path);
-    const response = await send(`${project(id)}/pages`, { method: 'POST', body, signal });
-    return (await response.json()) as BroughtPages;
+    return (await sendFiles(`${project(id)}/pages`, files, signal)) as BroughtPages;
+  },
+  /** Reads pages without making them a part of the project. */
+  async lookAtPages(
+    id: string,
+    files: readonly { path: string; content: Blob }[],
+    signal?: AbortSignal,
+  ): Promise<LookedPages> {
+    return (await sendFiles(`${project(id)}/looked`, files, signal)) as LookedPages;
   },
   fallbacks: (id: string) => get<FallbackTrials>(`${project(id)}/fallbacks`),
   stopFitting: (id: string) => sendJson<void>('DELETE', `${project(id)}/fallbacks/fitting`),
@@ -242,13 +261,16 @@ export const urls = {
   ownPage: (
     id: string,
     slug: string,
+    { site, path }: { site: string; path: string },
     { linked, siteLayer }: Pick<ProjectDocument['delivery'], 'linked' | 'siteLayer'>,
   ) => {
     const asked = new URLSearchParams({
+      site,
+      path,
       ...(linked === 'after' ? { linked } : {}),
       ...(siteLayer ? { layer: siteLayer } : {}),
-    }).toString();
-    return urls.page(id, slug) + (asked && `?${asked}`);
+    });
+    return `${urls.page(id, slug)}?${asked}`;
   },
   /** A file of the bundle of a revision as a site would serve it. */
   deliveredFile: (id: string, revision: number, path: string) =>

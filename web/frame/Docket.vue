@@ -10,6 +10,7 @@ import { useFallbacks } from '../store/fallbacks';
 import { useLengthUnit } from '../control/lengthUnit';
 import { whenIdle } from '../control/whenIdle';
 import { useMarks } from '../store/marks';
+import { useStock } from '../store/stock';
 import { usePlans } from '../store/plans';
 import { count, kilobytes, percent, plainNumber } from '../control/figures';
 import ProjectName from './ProjectName.vue';
@@ -26,6 +27,7 @@ const fallbacks = useFallbacks();
 const allMarks = useMarks();
 const lengths = useLengthUnit();
 const plans = usePlans();
+const site = useStock();
 const route = useRoute();
 
 const shown = computed(() => allMarks.shown);
@@ -56,16 +58,27 @@ function fallbackDecisions(voices: string[]): Decision[] {
   });
 }
 
+/** What was read of a site that exists. */
+const stockDecision = computed(() => {
+  const { read, titles } = site;
+  if (read) {
+    return `${count(read.stock.pages.length, 'page')}, ${count(read.stock.texts.length, 'text')} read`;
+  }
+  return titles.length > 0 ? `${count(titles.length, 'page')} not read yet` : 'No site read';
+});
+
 /** What is decided at each stage now, a line or two each. */
 const decisions = computed<Record<StageKey, Decision[]>>(() => {
   const document = shown.value;
-  if (!document) return { faces: [], pair: [], scale: [], fallbacks: [], styles: [], deliver: [] };
+  if (!document)
+    return { stock: [], faces: [], pair: [], scale: [], fallbacks: [], styles: [], deliver: [] };
   const families = Object.entries(document.case);
   const { small, large } = document.scale;
   const seated = Object.entries(document.voices).filter(([, { family }]) => family);
   const { files } = plans.settledDelivery(document);
   const bytes = totalBytes(files);
   return {
+    stock: [{ text: stockDecision.value }],
     faces: [
       {
         text: families.length

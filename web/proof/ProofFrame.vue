@@ -8,7 +8,7 @@ import { usePlans } from '../store/plans';
 import { useProject } from '../store/project';
 import { useProof, type Eye } from '../store/proof';
 import { useFontUrl } from './fontUrl';
-import { pageAddress } from './pageAddress';
+import { BESIDE_NOTHING, pageAddress } from './pageAddress';
 import { goTo, placeOf, type PagePlace } from './pagePlace';
 import {
   blocksInBody,
@@ -74,7 +74,16 @@ const shownDocument = computed(
     (isBefore.value ? proof.earlier?.document : null) ??
     project.shown,
 );
-const source = computed(() => pageAddress(project.id, proof.page, shownDocument.value));
+/** A page as it stands without the project is nothing to measure the project on. */
+const isBare = computed(() => proof.bare && project.isOwnPage(proof.page) && !props.document);
+const source = computed(() => {
+  const document = shownDocument.value;
+  return pageAddress(
+    project.id,
+    proof.page,
+    document && isBare.value ? { pages: document.pages, delivery: BESIDE_NOTHING } : document,
+  );
+});
 const fontUrl = useFontUrl();
 
 const state = computed<ProofState | null>(() =>
@@ -87,6 +96,7 @@ const state = computed<ProofState | null>(() =>
         fonts: props.look?.fonts ?? proof.fonts,
         ground: props.look?.ground ?? proof.ground,
         textSize: proof.textSize,
+        bare: isBare.value,
         delivery: proof.files === 'delivered' ? plans.deliveryOf(shownDocument.value) : undefined,
       }
     : null,
@@ -120,7 +130,8 @@ function point(target: EventTarget | null): void {
     .forEach((node) => node.removeAttribute('data-lettera-pointed'));
   // The node is of the frame's own window, whose classes are not this window's.
   const node = target && 'matches' in target ? (target as Element) : null;
-  const found = node && project.document ? styledElement(project.document, node) : null;
+  const found =
+    node && project.document && !isBare.value ? styledElement(project.document, node) : null;
   if (!found || !project.document) {
     emit('pointed', null);
     return;
@@ -134,7 +145,9 @@ function select(event: MouseEvent): void {
   event.preventDefault();
   const target = event.target as Element | null;
   const found = target && project.document ? styledElement(project.document, target) : null;
-  proof.style = (found && project.document?.elements[found.key]?.style) ?? null;
+  proof.style = isBare.value
+    ? null
+    : ((found && project.document?.elements[found.key]?.style) ?? null);
   if (!second.value) proof.node = target;
 }
 
@@ -225,7 +238,7 @@ const measure = debounce(() => {
   void measureShift();
 }, REST);
 function measureSoon(): void {
-  if (!second.value && !isBefore.value) measure();
+  if (!second.value && !isBefore.value && !isBare.value) measure();
 }
 
 /** Tells where the page stands once it has been moved here, so that others move along. */

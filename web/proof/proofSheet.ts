@@ -28,6 +28,8 @@ export interface ProofState {
   ground: 'light' | 'dark';
   /** The size of text that the visitor has set, as a share of the usual; 1 when left out. */
   textSize?: number;
+  /** Whether the page is shown as its own style sheets have it, without the project's type. */
+  bare?: boolean;
 }
 
 /** The outline of the selected style and of what is pointed at; no part of what is delivered. */
@@ -136,8 +138,8 @@ export class ProofSheet {
   }
 
   #write(state: ProofState): void {
-    const { textSize = 1 } = state;
-    const faces = faceRules(state);
+    const { textSize = 1, bare = false } = state;
+    const faces = bare ? '' : faceRules(state);
     if (faces !== this.#facesText) {
       this.#faces.replaceSync(faces);
       this.#facesText = faces;
@@ -146,16 +148,16 @@ export class ProofSheet {
     const { document } = state;
     const grid = document.scale.grid === undefined ? '' : GRID_LINES;
     const enlarged = textSize === 1 ? '' : `html { font-size: ${textSize * 100}% !important; }\n`;
-    const rules =
-      changedSizes(document) + narrowTokens(document) + layeredRules(document) + grid + enlarged;
+    const type = changedSizes(document) + narrowTokens(document) + layeredRules(document) + grid;
+    const rules = (bare ? '' : type) + enlarged;
     if (rules !== this.#rulesText) {
       this.#rules(rules);
       this.#rulesText = rules;
     }
   }
 
-  #writeTokens({ document, fallback, fonts, ground }: ProofState): void {
-    const wanted = new Map(customProperties(document, fallback, { fonts, ground }));
+  #writeTokens({ document, fallback, fonts, ground, bare = false }: ProofState): void {
+    const wanted = new Map(bare ? [] : customProperties(document, fallback, { fonts, ground }));
     for (const name of this.#set.keys()) {
       if (wanted.has(name)) continue;
       this.#tokens.removeProperty(name);

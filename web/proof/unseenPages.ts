@@ -1,4 +1,3 @@
-import type { ProjectDocument } from '@lettera/core/document';
 import { nextTick, onBeforeUnmount, ref, useTemplateRef, type Ref } from 'vue';
 import { useProject } from '../store/project';
 import { pageAddress } from './pageAddress';
@@ -28,8 +27,8 @@ export interface UnseenPages {
    */
   each<T>(
     pages: readonly { slug: string; title: string }[],
-    document: ProjectDocument,
-    look: (page: Document, title: string) => Promise<T>,
+    document: Parameters<typeof pageAddress>[2],
+    look: (page: Document, title: string, slug: string) => Promise<T>,
     otherwise: string,
   ): Promise<T[] | null>;
   stop(): void;
@@ -73,7 +72,7 @@ export function useUnseenPages(): UnseenPages {
         progress.value = { done, of: pages.length, title };
         const page = await bring(pageAddress(project.id, slug, document));
         if (mine !== run) return null;
-        looked.push(await look(page, title));
+        looked.push(await look(page, title, slug));
         if (mine !== run) return null;
       }
     } catch (error) {

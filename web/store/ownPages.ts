@@ -18,6 +18,16 @@ export const pageFile = (file: File): PageFile => ({
   content: file,
 });
 
+/** A page that was pasted, with its style sheet, as the files that it would be. */
+export function pastedFiles(name: string, html: string, css: string): PageFile[] {
+  const title = /<title/i.test(html) ? '' : `<title>${name.replaceAll('<', '&lt;')}</title>`;
+  const link = css.trim() ? '<link rel="stylesheet" href="pasted.css">' : '';
+  return [
+    { path: 'pasted.html', content: new Blob([`${title}${link}${html}`], { type: 'text/html' }) },
+    ...(css.trim() ? [{ path: 'pasted.css', content: new Blob([css], { type: 'text/css' }) }] : []),
+  ];
+}
+
 /** Pages of the site's own: bringing them in, and what is known of the one that is shown. */
 export const useOwnPages = defineStore('ownPages', () => {
   const project = useProject();
@@ -50,19 +60,6 @@ export const useOwnPages = defineStore('ownPages', () => {
     }
   }
 
-  /** Brings in a page that was pasted, with its style sheet. */
-  function paste(name: string, html: string, css: string): Promise<boolean> {
-    const title = /<title/i.test(html) ? '' : `<title>${name.replaceAll('<', '&lt;')}</title>`;
-    const link = css.trim() ? '<link rel="stylesheet" href="pasted.css">' : '';
-    const type = 'text/html';
-    return bring([
-      { path: 'pasted.html', content: new Blob([`${title}${link}${html}`], { type }) },
-      ...(css.trim()
-        ? [{ path: 'pasted.css', content: new Blob([css], { type: 'text/css' }) }]
-        : []),
-    ]);
-  }
-
   const rename = (slug: string, name: string): boolean =>
     project.change([{ op: 'replace', path: `/pages/${slug}/name`, value: name }]);
   function remove(slug: string): void {
@@ -82,15 +79,16 @@ export const useOwnPages = defineStore('ownPages', () => {
     account.value = null;
     accountFailed.value = false;
     const { page } = proof;
-    if (!project.stored || !Object.hasOwn(project.stored.document.pages ?? {}, page)) return;
+    const own = project.shown?.pages?.[page];
+    if (!own) return;
     try {
-      const found = await api.pageAccount(project.id, page);
+      const found = await api.pageAccount(project.id, page, own);
       if (page === proof.page) account.value = found;
     } catch {
       if (page === proof.page) accountFailed.value = true;
     }
   }
-  watch([() => proof.page, () => project.stored?.document.pages], () => void load(), {
+  watch([() => proof.page, () => project.shown?.pages?.[proof.page]?.site], () => void load(), {
     immediate: true,
   });
 
@@ -99,7 +97,6 @@ export const useOwnPages = defineStore('ownPages', () => {
     outcome,
     refusal,
     bring,
-    paste,
     stop: () => abort.abort(),
     rename,
     remove,

@@ -117,16 +117,16 @@ export const useProject = defineStore('project', () => {
 
   const id = computed(() => stored.value?.id ?? '');
 
-  /** All pages to proof on: the site's own before those that came with the project. */
+  /** All pages to proof on, those that are only looked at too: the site's own before those that came with the project. */
   const pages = computed<PageTitle[]>(() => [
-    ...Object.entries(document.value?.pages ?? {}).map(([slug, { name }]) => ({
+    ...Object.entries(shown.value?.pages ?? {}).map(([slug, { name }]) => ({
       slug,
       title: name,
     })),
     ...given.value,
   ]);
   /** Whether a page is the site's own. */
-  const isOwnPage = (slug: string): boolean => Object.hasOwn(document.value?.pages ?? {}, slug);
+  const isOwnPage = (slug: string): boolean => Object.hasOwn(shown.value?.pages ?? {}, slug);
 
   function keep(): void {
     if (!stored.value) return;

@@ -67,6 +67,8 @@ export const useProof = defineStore('proof', () => {
   const textSize = ref(1);
   const files = ref<FilesShown>('taken');
   const eye = ref<Eye>('sharp');
+  /** Whether pages of the site's own are shown as their own style sheets have them. */
+  const bare = ref(false);
   /** The contender that stands beside the page when one does; null where none is kept. */
   const contender = shallowRef<OtherState | null>(null);
   /** The state that is looked back at: a waypoint, or the project as it was opened. */
@@ -132,6 +134,7 @@ export const useProof = defineStore('proof', () => {
     textSize,
     files,
     eye,
+    bare,
     contender,
     earlier,
     before,

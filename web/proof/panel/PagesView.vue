@@ -1,39 +1,20 @@
 <script setup lang="ts">
 import type { RemovedKind } from '@lettera/core/page';
-import { computed, ref } from 'vue';
+import { computed } from 'vue';
 import InputText from 'primevue/inputtext';
-import Textarea from 'primevue/textarea';
 import DoButton from '../../control/DoButton.vue';
 import { count } from '../../control/figures';
-import { pageFile, useOwnPages } from '../../store/ownPages';
+import { useOwnPages } from '../../store/ownPages';
 import { useProject } from '../../store/project';
 import { useProof } from '../../store/proof';
+import BringPages from '../BringPages.vue';
 
 /** The pages that the project is proofed on: brought in, named, put in order, taken out. */
 const project = useProject();
 const proof = useProof();
 const own = useOwnPages();
 
-const files = ref<HTMLInputElement | null>(null);
-const folder = ref<HTMLInputElement | null>(null);
-const pasting = ref(false);
-const html = ref('');
-const css = ref('');
-
 const ownPages = computed(() => Object.entries(project.document?.pages ?? {}));
-
-async function take(event: Event): Promise<void> {
-  const input = event.target as HTMLInputElement;
-  await own.bring([...(input.files ?? [])].map(pageFile));
-  input.value = '';
-}
-
-async function paste(): Promise<void> {
-  if (!(await own.paste('Pasted page', html.value, css.value))) return;
-  pasting.value = false;
-  html.value = '';
-  css.value = '';
-}
 
 function rename(slug: string, event: Event): void {
   const input = event.target as HTMLInputElement;
@@ -94,43 +75,12 @@ const removed = computed(() => own.account?.removed ?? []);
     The site’s own pages show its type where it will stand: HTML with its style sheets, pictures and
     fonts. Nothing in them runs here, and nothing is asked for elsewhere.
   </p>
-  <div class="line wrap">
-    <DoButton label="Bring files or a zip" :first="ownPages.length === 0" @click="files?.click()" />
-    <DoButton label="Bring a folder" @click="folder?.click()" />
-    <DoButton label="Paste a page" :aria-expanded="pasting" @click="pasting = !pasting" />
-    <template v-if="own.state === 'bringing'">
-      <span role="status">Reading the pages …</span>
-      <DoButton label="Stop" @click="own.stop()" />
-    </template>
-    <input
-      ref="files"
-      type="file"
-      multiple
-      hidden
-      aria-label="Files of pages"
-      accept=".html,.htm,.xhtml,.css,.zip,.png,.jpg,.jpeg,.gif,.webp,.avif,.svg,.woff,.woff2,.ttf,.otf"
-      @change="take"
-    />
-    <input
-      ref="folder"
-      type="file"
-      webkitdirectory
-      hidden
-      aria-label="A folder of pages"
-      @change="take"
-    />
-  </div>
-  <form v-if="pasting" class="paste" @submit.prevent="paste">
-    <label>
-      <span>HTML</span>
-      <Textarea v-model="html" rows="5" spellcheck="false" required fluid />
-    </label>
-    <label>
-      <span>CSS</span>
-      <Textarea v-model="css" rows="5" spellcheck="false" fluid />
-    </label>
-    <DoButton label="Bring it in" first type="submit" />
-  </form>
+  <BringPages
+    :bring="own.bring"
+    :first="ownPages.length === 0"
+    :bringing="own.state === 'bringing'"
+    @stop="own.stop()"
+  />
   <p v-if="own.refusal" role="alert" class="mark-text">{{ own.refusal }}</p>
   <p v-if="own.outcome" role="status" class="small">
     {{
@@ -195,21 +145,6 @@ const removed = computed(() => own.account?.removed ?? []);
 .path {
   flex: 1 1 80px;
   overflow-wrap: anywhere;
-}
-.paste {
-  display: grid;
-  gap: 6px;
-  margin-top: 8px;
-  justify-items: start;
-}
-.paste label {
-  display: grid;
-  width: 100%;
-}
-.paste textarea {
-  width: 100%;
-  font: 12px/1.4 monospace;
-  resize: vertical;
 }
 h3 {
   margin: 12px 0 4px;

@@ -8,10 +8,11 @@ import {
 } from '@lettera/core/document';
 import { localName, type FallbackPlan } from '@lettera/core/fallback';
 import { inUnicodeRange } from '@lettera/core/font';
-import { decisionOf, type Cascade, type Decision, type TypeRules } from '@lettera/core/page';
+import { Decisions, type Decision, type TypeRules } from '@lettera/core/page';
 import { matchFace, resolveElement, type TraceStep } from '@lettera/core/style';
-import { familiesIn, isGeneric, LetterFinder } from './faceUsed';
-import { groundOf } from './ground';
+import { familiesIn, isGeneric, LetterFinder } from '../../reader/faceUsed';
+import { Grounds } from '../../reader/grounds';
+import { charactersALine } from '../../reader/charactersALine';
 import { cascadeOf } from './pageCascade';
 import { elementsWithStyle, styledElement } from '../pageText';
 
@@ -95,13 +96,13 @@ function traceInWords(document: ProjectDocument, trace: readonly TraceStep[]): s
 
 function propertyOf(
   document: ProjectDocument,
-  cascade: Cascade<Element>,
+  decisions: Decisions<Element>,
   node: Element,
   name: PropertyName,
 ): DecidedProperty {
   const property = PROPERTIES[name];
   const style = node.ownerDocument.defaultView?.getComputedStyle(node);
-  const decision = decisionOf(cascade, node, property, (at, selector) => at.matches(selector));
+  const decision = decisions.of(node, property);
   const value = style?.getPropertyValue(property.css) ?? '';
   const { label, css } = property;
   if (!decision) return { label, css, value, follows: true, by: 'nothing sets it' };
@@ -170,14 +171,6 @@ function facesOf(
   );
 }
 
-/** Lines that a text makes, and characters of the fullest; a last line may be short. */
-function measureOf(node: Element, text: string): number | null {
-  const range = node.ownerDocument.createRange();
-  range.selectNodeContents(node);
-  const tops = new Set([...range.getClientRects()].map(({ bottom }) => Math.round(bottom / 4)));
-  return tops.size > 1 ? Math.round(text.length / (tops.size - 0.5)) : null;
-}
-
 /** What is known of the text of an element of a page that is shown. */
 export function textFactsOf(
   document: ProjectDocument,
@@ -191,6 +184,7 @@ export function textFactsOf(
   // What is set is what case makes of it.
   const text = style?.textTransform === 'uppercase' ? own.toUpperCase() : own;
   const cascade = cascadeOf(document, page, rules);
+  const decisions = new Decisions(cascade, (at, selector) => at.matches(selector));
   const claimed = styledElement(document, node);
   const element = claimed && claimed.node !== page.body ? claimed.key : null;
   const styleKey = claimed ? (document.elements[claimed.key]?.style ?? null) : null;
@@ -201,17 +195,17 @@ export function textFactsOf(
   const family = Object.values(document.case).find(({ name }) => name === web?.family);
   const slant = style?.fontStyle === 'normal' ? 'normal' : 'italic';
   const match = family ? matchFace(family.faces, { weight, slant }) : null;
-  const ground = groundOf(node);
+  const ground = new Grounds().of(node);
   return {
     words: text,
     element,
     style: styleKey,
     properties: PROPERTY_NAMES.filter((name) => cascade.isOurs(node, descriptorOf(name))).map(
-      (name) => propertyOf(document, cascade, node, name),
+      (name) => propertyOf(document, decisions, node, name),
     ),
     size,
     lineHeight: parseFloat(style?.lineHeight ?? '') || size * 1.2,
-    measure: measureOf(node, text),
+    measure: charactersALine(node, text.length),
     weight: {
       asked: weight,
       shown: match?.weight ?? null,

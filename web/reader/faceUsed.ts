@@ -60,4 +60,27 @@ export class LetterFinder {
     }
     return found;
   }
+
+  /** By stack and style, which family draws a letter; texts of a page have few of both. */
+  readonly #drawnBy = new Map<string, Map<string, string | null>>();
+
+  /** The family of the stack that draws most letters of a text; null where none of it draws most of them. */
+  mainFamily(text: string, stack: readonly string[], style: string): string | null {
+    const key = `${style} ${stack.join()}`;
+    const known = this.#drawnBy.get(key) ?? new Map<string, string | null>();
+    this.#drawnBy.set(key, known);
+    const counts = new Map<string | null, number>();
+    for (const letter of text) {
+      let family = known.get(letter);
+      if (family === undefined) {
+        if (!letter.trim()) continue;
+        family = stack.find((name) => isGeneric(name) || this.#draws(name, letter, style)) ?? null;
+        known.set(letter, family);
+      }
+      counts.set(family, (counts.get(family) ?? 0) + 1);
+    }
+    let [main, most] = [null as string | null, 0];
+    for (const [family, count] of counts) if (count > most) [main, most] = [family, count];
+    return main;
+  }
 }

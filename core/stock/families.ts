@@ -1,0 +1,169 @@
+import { isGenericWord, knownFont, lettersApart, nearestName } from '../fallback/plainNames';
+import { charactersOfStock, lookAt, STOCK_ENDS, type Stock, type StockFace } from './stock';
+
+/** How a family stands on a site. */
+export type FamilyState =
+  /** A page declares it, and it sets text. */
+  | 'shown'
+  /** No page declares it: visitors see it where they have it installed, and it shows here. */
+  | 'local'
+  /** Text asks for it, and a page declares it, but its files were not brought along or did not load. */
+  | 'missing'
+  /** Text asks for it first, no page declares it, and nothing here answers to the name. */
+  | 'unanswered'
+  /** A generic family is asked for first. */
+  | 'generic'
+  /** A page fetches it, and no text shows it. */
+  | 'fetched'
+  /** A page declares it, and no text asks for it. */
+  | 'unused';
+
+/** A family as a site has it. */
+export interface StockFamily {
+  name: string;
+  state: FamilyState;
+  /** Characters of the texts that ask for it first, and their share of all text. */
+  characters: number;
+  share: number;
+  /** Numbers of those texts. */
+  texts: number[];
+  /** What sets most of them, where it is another family; null where nothing of the stack does. */
+  instead: string | null | undefined;
+  /** The faces that pages declare of it. */
+  faces: StockFace[];
+  /** Weights and slants that those texts ask for and no declared face has. */
+  lacking: { weight: number; slant: 'normal' | 'italic'; characters: number }[];
+  /** A name that is known and nearly the same, where none answers to this one. */
+  nearest: string | null;
+}
+
+const plain = (name: string): string => name.trim().toLowerCase();
+
+/** The weights that a declared face serves. CSS Fonts 4 §4.4. */
+export function weightsOf({ weight }: Pick<StockFace, 'weight'>): readonly [number, number] {
+  const words: Readonly<Record<string, number>> = { normal: 400, bold: 700 };
+  const numbers = weight
+    .trim()
+    .split(/\s+/)
+    .map((word) => words[word] ?? Number(word))
+    .filter(Number.isFinite);
+  const least = numbers[0] ?? 400;
+  return [least, numbers[1] ?? least];
+}
+
+const isSlanted = (style: string): boolean => /^(italic|oblique)/.test(style.trim());
+
+/** The name nearest to one that nothing answers to, among those that pages declare and known local fonts. */
+function spellingOf(name: string, declared: readonly string[]): string | null {
+  const own = declared
+    .map((known) => ({ known, apart: lettersApart(plain(name), plain(known)) }))
+    .sort((a, b) => a.apart - b.apart)[0];
+  // A slip of the pen is at most every fifth letter.
+  if (own && own.apart > 0 && own.apart <= Math.max(1, name.length / 5)) return own.known;
+  const local = nearestName(name);
+  return local !== null && plain(local) !== plain(name) ? local : null;
+}
+
+/** The families that set a site's text or are declared on it, first those that most text asks for. */
+export function familiesOf(stock: Stock): StockFamily[] {
+  const all = Math.max(1, charactersOfStock(stock));
+  const faces = new Map<string, StockFace[]>();
+  for (const face of stock.pages.flatMap((page) => page.faces)) {
+    faces.set(plain(face.family), [...(faces.get(plain(face.family)) ?? []), face]);
+  }
+  const declared = [...faces.values()].flatMap(([first]) => (first ? [first.family] : []));
+
+  interface Found extends Pick<StockFamily, 'name' | 'characters' | 'texts'> {
+    shownBy: Map<string | null, number>;
+    asked: Map<string, StockFamily['lacking'][number]>;
+  }
+  const found = new Map<string, Found>();
+  const shown = new Set<string>();
+  stock.texts.forEach((text, number) => {
+    const look = lookAt(stock, text, 'wide');
+    for (const end of STOCK_ENDS) {
+      const { face } = lookAt(stock, text, end);
+      if (face !== null) shown.add(plain(face));
+    }
+    const name = look.stack[0] ?? 'serif';
+    const known = found.get(plain(name)) ?? {
+      name,
+      characters: 0,
+      texts: [],
+      shownBy: new Map<string | null, number>(),
+      asked: new Map<string, StockFamily['lacking'][number]>(),
+    };
+    found.set(plain(name), known);
+    known.characters += text.characters;
+    known.texts.push(number);
+    known.shownBy.set(look.face, (known.shownBy.get(look.face) ?? 0) + text.characters);
+    const slant = look.slant === 'normal' ? 'normal' : 'italic';
+    const asked = known.asked.get(`${look.weight} ${slant}`);
+    known.asked.set(`${look.weight} ${slant}`, {
+      weight: look.weight,
+      slant,
+      characters: (asked?.characters ?? 0) + text.characters,
+    });
+  });
+
+  const families = [...found.values()].map((one): StockFamily => {
+    const { name, characters, texts } = one;
+    const own = faces.get(plain(name)) ?? [];
+    const [most = null] =
+      [...one.shownBy].sort(([, a], [, b]) => b - a).map(([family]) => family) ?? [];
+    const isShown = [...one.shownBy.keys()].some((family) => plain(family ?? '') === plain(name));
+    const state: FamilyState = isGenericWord(name)
+      ? 'generic'
+      : isShown
+        ? own.length > 0
+          ? 'shown'
+          : 'local'
+        : own.length > 0
+          ? 'missing'
+          : 'unanswered';
+    return {
+      name,
+      state,
+      characters,
+      share: characters / all,
+      texts,
+      instead: most !== null && plain(most) === plain(name) ? undefined : most,
+      faces: own,
+      lacking:
+        own.length === 0
+          ? []
+          : [...one.asked.values()].filter(
+              ({ weight, slant }) =>
+                !own.some((face) => {
+                  const [least, greatest] = weightsOf(face);
+                  return (
+                    weight >= least &&
+                    weight <= greatest &&
+                    isSlanted(face.style) === (slant === 'italic')
+                  );
+                }),
+            ),
+      nearest: state === 'unanswered' && !knownFont(name) ? spellingOf(name, declared) : null,
+    };
+  });
+  const unasked = [...faces].flatMap(([key, own]): StockFamily[] => {
+    const [first] = own;
+    // What stands further back in a stack sets letters that the first lacks.
+    if (!first || found.has(key) || shown.has(key)) return [];
+    const fetched = own.some(({ state }) => state === 'loaded');
+    return [
+      {
+        name: first.family,
+        state: fetched ? 'fetched' : 'unused',
+        characters: 0,
+        share: 0,
+        texts: [],
+        instead: undefined,
+        faces: own,
+        lacking: [],
+        nearest: null,
+      },
+    ];
+  });
+  return [...families.sort((a, b) => b.characters - a.characters), ...unasked];
+}

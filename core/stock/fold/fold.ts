@@ -1,0 +1,296 @@
+import type { Patch } from '../../document/patch';
+import type { Colour, ProjectDocument, SitePage, Voice } from '../../document/projectDocument';
+import { stepSizeAt } from '../../scale/sizeAt';
+import { stepsOf } from '../../scale/steps';
+import { resolveInUse } from '../../style/resolve';
+import { lookAt, type Stock, type StockText } from '../stock';
+import { bodySize, roleOfText } from '../fights';
+import { foldColours, type FoldedColours } from './foldColours';
+import {
+  FOLD_LIMITS,
+  foldSizes,
+  type FoldedScale,
+  type FoldLimits,
+  type SizeShare,
+} from './foldSizes';
+import {
+  foldStyles,
+  STYLE_TOLERANCE,
+  type FoldedStyles,
+  type StockKind,
+  type StyleTolerance,
+} from './foldStyles';
+import { foldVoices, voicePart, voicesOfProject, type FoldedVoices } from './foldVoices';
+
+/** What is known of a site beside its stock: its kinds of text, and what selectors meet. */
+export interface StockView {
+  kinds: readonly StockKind[];
+  /** Numbers of the texts that a selector meets, on all pages. */
+  meets: (selector: string) => readonly number[];
+}
+
+/** What of a proposal is taken. */
+export interface FoldChoice {
+  voices: boolean;
+  scale: boolean;
+  styles: boolean;
+  limits: FoldLimits;
+  tolerance: StyleTolerance;
+  /** Families by the keys of the voices that a person gives them; those that go by their names otherwise. */
+  families: Readonly<Record<string, string | null>>;
+  /** Keys of styles that are left as they are on the site. */
+  left: readonly string[];
+}
+
+export const WHOLE_FOLD: FoldChoice = {
+  voices: true,
+  scale: true,
+  styles: true,
+  limits: FOLD_LIMITS,
+  tolerance: STYLE_TOLERANCE,
+  families: {},
+  left: [],
+};
+
+/** How far texts would move. */
+export interface Moves {
+  /** Texts of which anything would move that is seen: a tenth of a px, a step of 10 in weight. */
+  texts: number;
+  of: number;
+  /** The most that a size would move at either end, CSS px, and the mean over the text. */
+  most: number;
+  mean: number;
+  /** The most that a weight would move. */
+  weight: number;
+}
+
+/** A site folded into a project: what would be taken, and what it would move. */
+export interface Fold {
+  voices: FoldedVoices;
+  /** Null where the project's own scale stays. */
+  scale: FoldedScale | null;
+  colours: FoldedColours;
+  styles: FoldedStyles;
+  choice: FoldChoice;
+}
+
+const sizesOf = (stock: Stock): SizeShare[] => {
+  const found = new Map<string, SizeShare>();
+  for (const text of stock.texts) {
+    const [small, large] = [lookAt(stock, text, 'narrow').size, lookAt(stock, text, 'wide').size];
+    const key = `${small} ${large}`;
+    const known = found.get(key) ?? { small, large, characters: 0 };
+    found.set(key, { ...known, characters: known.characters + text.characters });
+  }
+  return [...found.values()];
+};
+
+/** The step of a project's scale that is nearest to a size at both ends. */
+const nearestStep =
+  ({ scale }: ProjectDocument) =>
+  ({ small, large }: { small: number; large: number }): number => {
+    const off = (step: (typeof steps)[number]) =>
+      Math.abs(step.small - small) + Math.abs(step.large - large);
+    const steps = stepsOf(scale);
+    return [...steps].sort((a, b) => off(a) - off(b))[0]?.number ?? 0;
+  };
+
+/** Whether a text is one of the body's: running text of the size that most of it has. */
+const isBodyOf = (stock: Stock): ((text: StockText) => boolean) => {
+  const size = bodySize(stock, 'wide');
+  const running = stock.texts.some((text) => roleOfText(text) === 'text');
+  return (text) =>
+    (!running || roleOfText(text) === 'text') && lookAt(stock, text, 'wide').size === size;
+};
+
+/**
+ * Folds a site into a project, as far as it is wanted: families to voices, sizes to a scale, runs of text to
+ * styles, selectors of the site's own to text elements. Nothing is changed by it.
+ *
+ * @throws RangeError for a stock without text
+ */
+export function foldStock(
+  stock: Stock,
+  view: StockView,
+  document: ProjectDocument,
+  choice: FoldChoice = WHOLE_FOLD,
+): Fold {
+  const [page] = stock.pages;
+  const voices = choice.voices ? foldVoices(stock, document) : voicesOfProject(stock, document);
+  const scale = choice.scale
+    ? foldSizes(
+        sizesOf(stock),
+        { small: page?.narrow ?? 360, large: page?.wide ?? 1280 },
+        choice.limits,
+      )
+    : null;
+  const names = new Map(
+    view.kinds.flatMap(({ name, texts }) => texts.map((number) => [number, name] as const)),
+  );
+  const numbers = new Map(stock.texts.map((text, number) => [text, number]));
+  const colours = foldColours(
+    stock,
+    isBodyOf(stock),
+    (text) => names.get(numbers.get(text) ?? -1) ?? 'Colour',
+  );
+  const styles = foldStyles(
+    stock,
+    view.kinds,
+    {
+      voiceOf: voices.voiceOf,
+      stepOf: scale?.stepOf ?? nearestStep(document),
+      colourKeyOf: colours.colourKeyOf,
+    },
+    view.meets,
+    choice.tolerance,
+  );
+  return { voices, scale, colours, styles, choice };
+}
+
+const replaced = (document: ProjectDocument, part: keyof ProjectDocument, value: unknown): Patch =>
+  document[part] === undefined
+    ? [{ op: 'add', path: `/${part}`, value }]
+    : [{ op: 'replace', path: `/${part}`, value }];
+
+const without = (document: ProjectDocument, ...parts: (keyof ProjectDocument)[]): Patch =>
+  parts.flatMap((part) =>
+    document[part] === undefined ? [] : [{ op: 'remove' as const, path: `/${part}` }],
+  );
+
+/** The layer that a site's own style sheets are put into, so that what is folded has its way. */
+export const SITE_LAYER = 'site';
+
+/**
+ * The change that takes a fold: one, so that one undo gives all of it back.
+ * @param pages of the site, to be proofed on from then on
+ */
+export function foldPatch(
+  document: ProjectDocument,
+  { voices, scale, colours, styles, choice }: Fold,
+  pages: Readonly<Record<string, SitePage>> = {},
+): Patch {
+  const patch: Patch = [];
+  const kept: Record<string, Voice> = {};
+  if (choice.voices) {
+    voices.voices.forEach((voice, i) => {
+      const family = choice.families[voice.key];
+      kept[voice.key] = voicePart(voice, family === undefined ? voice.family : family, i + 1);
+    });
+    // Styles that stay name the voices that they have now.
+    if (!choice.styles) {
+      for (const [key, voice] of Object.entries(document.voices)) kept[key] ??= voice;
+    }
+    patch.push(...replaced(document, 'voices', kept), ...without(document, 'pair'));
+  }
+  if (scale) {
+    const { scale: before } = document;
+    const steps = choice.styles
+      ? { down: scale.scale.down, up: scale.scale.up }
+      : {
+          down: Math.max(before.down, scale.scale.down),
+          up: Math.max(before.up, scale.scale.up),
+        };
+    patch.push({ op: 'replace', path: '/scale', value: { ...scale.scale, ...steps } });
+  }
+  if (choice.styles) {
+    const parts: Record<string, Colour> = {};
+    colours.colours.forEach(({ key, name, value }, i) => {
+      parts[key] = { name, light: value, dark: value, place: i + 1 };
+    });
+    const isLeft = (key: string) => choice.left.includes(key);
+    const worn = styles.styles.filter(({ key }) => !isLeft(key));
+    patch.push(
+      ...replaced(document, 'colours', parts),
+      ...replaced(
+        document,
+        'styles',
+        Object.fromEntries(worn.map(({ key, style }) => [key, style])),
+      ),
+      ...replaced(
+        document,
+        'elements',
+        Object.fromEntries(
+          styles.elements
+            .filter(({ element }) => !isLeft(element.style))
+            .map(({ key, element }) => [key, element]),
+        ),
+      ),
+      ...without(document, 'aside'),
+      {
+        op: document.delivery.siteLayer === undefined ? 'add' : 'replace',
+        path: '/delivery/siteLayer',
+        value: SITE_LAYER,
+      },
+      {
+        op: document.delivery.linked === undefined ? 'add' : 'replace',
+        path: '/delivery/linked',
+        value: 'before',
+      },
+    );
+  }
+  const added = Object.entries(pages).filter(([key]) => !document.pages?.[key]);
+  if (added.length > 0) {
+    patch.push(
+      ...(document.pages
+        ? added.map(([key, value]) => ({ op: 'add' as const, path: `/pages/${key}`, value }))
+        : [{ op: 'add' as const, path: '/pages', value: Object.fromEntries(added) }]),
+    );
+  }
+  return patch;
+}
+
+/**
+ * How far texts of a stock would move by a fold, as its project has it.
+ *
+ * @param folded the document with the fold taken
+ * @param texts numbers of those that are looked at; all that wear a style when left out
+ */
+export function movesOf(
+  stock: Stock,
+  { styles }: Pick<Fold, 'styles'>,
+  folded: ProjectDocument,
+  texts?: readonly number[],
+): Moves {
+  const styleOf = new Map(
+    styles.styles.flatMap(({ key, texts: own }) => own.map((number) => [number, key] as const)),
+  );
+  const looked = texts ?? [...styleOf.keys()];
+  let [moved, most, weight, characters, sum] = [0, 0, 0, 0, 0];
+  for (const number of looked) {
+    const text = stock.texts[number];
+    const key = styleOf.get(number);
+    if (!text || key === undefined || !folded.styles[key]) continue;
+    const [narrow, wide] = [lookAt(stock, text, 'narrow'), lookAt(stock, text, 'wide')];
+    const { set } = folded.styles[key];
+    // What stands in the midst of text and sets no size has that of the text around it.
+    const around = set.step === undefined && styles.styles.find((one) => one.key === key)?.style;
+    const sized =
+      around && around.follows === null && text.within !== null
+        ? (styleOf.get(text.within) ?? key)
+        : key;
+    const style = folded.styles[sized] ? resolveInUse(folded, sized) : null;
+    if (!style) continue;
+    const page = stock.pages[text.page];
+    const off = Math.max(
+      Math.abs(stepSizeAt(folded.scale, style.step.value, page?.narrow ?? 360) - narrow.size),
+      Math.abs(stepSizeAt(folded.scale, style.step.value, page?.wide ?? 1280) - wide.size),
+    );
+    const own = resolveInUse(folded, key);
+    const heavier =
+      set.weight === undefined && around && around.follows === null
+        ? 0
+        : Math.abs(own.weight.value - wide.weight);
+    if (off >= 0.1 || heavier >= 10) moved++;
+    most = Math.max(most, off);
+    weight = Math.max(weight, heavier);
+    characters += text.characters;
+    sum += off * text.characters;
+  }
+  return {
+    texts: moved,
+    of: looked.length,
+    most,
+    mean: characters === 0 ? 0 : sum / characters,
+    weight,
+  };
+}

@@ -1,0 +1,279 @@
+import type { Scale } from '../../document/scale';
+import { MOST_STEPS, SCALE_BOUNDS } from '../../document/scaleBounds';
+import { FEWEST_SIZES, findScale } from '../../scale/find';
+import { modularSize, roundSize } from '../../scale/steps';
+
+/** A size that text has at the two widths that a site was read at, CSS px, and how much text. */
+export interface SizeShare {
+  small: number;
+  large: number;
+  characters: number;
+}
+
+/** What a scale is folded to. */
+export interface FoldLimits {
+  /** Most steps, those that no text has among them. */
+  steps: number;
+  /** How far a size may move, CSS px, */
+  within: number;
+  /** and for how much of the text, from 0 to 1. */
+  share: number;
+}
+export const FOLD_LIMITS: FoldLimits = { steps: 9, within: 1, share: 0.95 };
+
+/** A scale that sizes fold into. */
+export interface FoldedScale {
+  scale: Pick<Scale, 'small' | 'large' | 'down' | 'up' | 'rounding' | 'overrides'>;
+  /** The step that a size becomes, by its two ends. */
+  stepOf: (size: Pick<SizeShare, 'small' | 'large'>) => number;
+  /** Steps that keep a size of their own. */
+  odd: number[];
+}
+
+/** Sizes that become one step. */
+interface Cluster {
+  small: number;
+  large: number;
+  characters: number;
+  sizes: SizeShare[];
+}
+
+/** Sizes this near are one size, written twice: no screen shows the difference. CSS px. */
+const SAME = 0.26;
+/** Sizes that are told apart at most, weightiest first: a page has seldom more, and each costs. */
+const MOST_SIZES = 120;
+
+const apart = (
+  a: Pick<SizeShare, 'small' | 'large'>,
+  b: Pick<SizeShare, 'small' | 'large'>,
+): number => Math.max(Math.abs(a.small - b.small), Math.abs(a.large - b.large));
+
+const byWeight = (a: SizeShare, b: SizeShare): number => b.characters - a.characters;
+const bySize = (a: Pick<SizeShare, 'small' | 'large'>, b: Pick<SizeShare, 'small' | 'large'>) =>
+  a.large - b.large || a.small - b.small;
+
+/** Sizes as they are, with those that are the same to the eye as one, the weightiest standing for them. */
+function distinct(sizes: readonly SizeShare[]): Cluster[] {
+  const clusters: Cluster[] = [];
+  for (const size of [...sizes].sort(byWeight)) {
+    const near =
+      clusters.find((one) => apart(one, size) <= SAME) ??
+      (clusters.length >= MOST_SIZES
+        ? [...clusters].sort((a, b) => apart(a, size) - apart(b, size))[0]
+        : undefined);
+    if (near) {
+      near.sizes.push(size);
+      near.characters += size.characters;
+    } else clusters.push({ ...size, sizes: [size] });
+  }
+  return clusters.sort(bySize);
+}
+
+/** What moving text costs, by how far: what stays within the limit costs little, what does not costs much. */
+const costOf = (moved: number, within: number): number =>
+  moved <= within ? (moved / within) * 0.1 : 1 + (moved - within) / within;
+
+/** The size that a row of sizes is best gathered on, and what that costs. */
+function gather(
+  row: readonly Cluster[],
+  within: number,
+): { centre: Pick<Cluster, 'small' | 'large'>; cost: number } {
+  let best = { centre: row[0] ?? { small: 16, large: 16 }, cost: Infinity };
+  for (const { small, large } of row) {
+    const cost = row.reduce(
+      (sum, one) => sum + one.characters * costOf(apart(one, { small, large }), within),
+      0,
+    );
+    if (cost < best.cost) best = { centre: { small, large }, cost };
+  }
+  return best;
+}
+
+/**
+ * Sizes gathered on as few as keep enough of the text near enough, by dynamic programming over the sizes in
+ * order: for each number of steps the division that costs least (W. D. Fisher, On grouping for maximum
+ * homogeneity, JASA 53 (1958)).
+ */
+function gathered(all: readonly Cluster[], limits: FoldLimits): Cluster[] {
+  const { steps, within, share } = limits;
+  const n = all.length;
+  const rows = Array.from({ length: n }, (_, from) =>
+    Array.from({ length: n - from }, (__, i) => gather(all.slice(from, from + i + 1), within)),
+  );
+  const costs: number[][] = [[0, ...new Array<number>(n).fill(Infinity)]];
+  const froms: number[][] = [[]];
+  for (let k = 1; k <= Math.min(steps, n); k++) {
+    const [cost, from] = [
+      new Array<number>(n + 1).fill(Infinity),
+      new Array<number>(n + 1).fill(0),
+    ];
+    for (let to = 1; to <= n; to++) {
+      for (let at = 0; at < to; at++) {
+        const whole =
+          (costs[k - 1]?.[at] ?? Infinity) + (rows[at]?.[to - at - 1]?.cost ?? Infinity);
+        if (whole < (cost[to] ?? Infinity)) {
+          cost[to] = whole;
+          from[to] = at;
+        }
+      }
+    }
+    costs.push(cost);
+    froms.push(from);
+    const clusters = divided(all, rows, froms, k);
+    const characters = all.reduce((sum, one) => sum + one.characters, 0);
+    if (nearEnough(clusters, within) >= share * characters || k === Math.min(steps, n)) {
+      return clusters;
+    }
+  }
+  return [];
+}
+
+function divided(
+  all: readonly Cluster[],
+  rows: readonly (readonly ReturnType<typeof gather>[])[],
+  froms: readonly (readonly number[])[],
+  count: number,
+): Cluster[] {
+  const clusters: Cluster[] = [];
+  for (let k = count, to = all.length; k > 0; k--) {
+    const from = froms[k]?.[to] ?? 0;
+    const row = all.slice(from, to);
+    const { centre } = rows[from]?.[to - from - 1] ?? { centre: { small: 16, large: 16 } };
+    clusters.unshift({
+      ...centre,
+      characters: row.reduce((sum, { characters }) => sum + characters, 0),
+      sizes: row.flatMap(({ sizes }) => sizes),
+    });
+    to = from;
+  }
+  return clusters;
+}
+
+/** Characters of the text that moves no further than the limit when each cluster takes its size. */
+const nearEnough = (clusters: readonly Cluster[], within: number): number =>
+  clusters
+    .flatMap((cluster) => cluster.sizes.filter((size) => apart(size, cluster) <= within))
+    .reduce((sum, { characters }) => sum + characters, 0);
+
+const bounded = (value: number, [least, most]: readonly [number, number]): number =>
+  Math.min(most, Math.max(least, value));
+
+const rounded = (value: number, places = 2): number => Number(value.toFixed(places));
+
+/** The ratio that comes closest to sizes which follow one another from the base, each a step: least squares of logarithms. */
+function ratioOf(sizes: readonly number[], at: number): number {
+  const base = sizes[at] ?? 16;
+  let [above, below] = [0, 0];
+  sizes.forEach((size, i) => {
+    above += (i - at) * Math.log(size / base);
+    below += (i - at) ** 2;
+  });
+  return bounded(below === 0 ? 1.2 : Math.exp(above / below), SCALE_BOUNDS.ratio);
+}
+
+/** What a scale would be before its odd steps: numbers of the clusters, and both ends. */
+interface Series {
+  numbers: number[];
+  small: { base: number; ratio: number };
+  large: { base: number; ratio: number };
+  rounding: Scale['rounding'];
+}
+
+/** The scale that the sizes are of, as far as they are of one; null where that has more steps than may be. */
+function foundSeries(
+  clusters: readonly Cluster[],
+  base: number,
+  limits: FoldLimits,
+): Series | null {
+  const rising = clusters.every(
+    ({ small, large }, i) => i === 0 || (large > (clusters[i - 1]?.large ?? 0) && small > 0),
+  );
+  if (clusters.length < FEWEST_SIZES || !rising) return null;
+  const found = findScale(
+    clusters.map(({ small, large }) => ({ small: rounded(small), large: rounded(large) })),
+    rounded(clusters[base]?.large ?? 16),
+  );
+  if (!found?.ends.small || !found.ends.large) return null;
+  const numbers = found.steps.map(({ number }) => number);
+  const span = Math.max(...numbers) - Math.min(...numbers) + 1;
+  if (span > limits.steps) return null;
+  return { numbers, small: found.ends.small, large: found.ends.large, rounding: found.rounding };
+}
+
+function plainSeries(clusters: readonly Cluster[], base: number): Series {
+  const of = (end: 'small' | 'large') => {
+    const sizes = clusters.map((one) => one[end]);
+    return {
+      base: bounded(rounded(sizes[base] ?? 16), SCALE_BOUNDS.base),
+      ratio: rounded(ratioOf(sizes, base), 3),
+    };
+  };
+  return {
+    numbers: clusters.map((_, i) => bounded(i - base, [-MOST_STEPS, MOST_STEPS])),
+    small: of('small'),
+    large: of('large'),
+    rounding: 'none',
+  };
+}
+
+/**
+ * Folds the sizes of a site into a scale: those that are a scale already into that one; others into as few
+ * steps as keep enough of the text near enough, each on the scale where that holds there too, and with a size
+ * of its own where it does not.
+ *
+ * @param sizes at least one
+ * @param widths that they were read at, CSS px
+ */
+export function foldSizes(
+  sizes: readonly SizeShare[],
+  widths: { small: number; large: number },
+  limits: FoldLimits = FOLD_LIMITS,
+): FoldedScale {
+  const all = distinct(sizes);
+  const asTheyAre = all.length <= limits.steps;
+  const clusters = asTheyAre ? all : gathered(all, limits);
+  const base = clusters.reduce(
+    (best, one, i) => (one.characters > (clusters[best]?.characters ?? 0) ? i : best),
+    0,
+  );
+  const series = foundSeries(clusters, base, limits) ?? plainSeries(clusters, base);
+  const overrides: Scale['overrides'] = {};
+  clusters.forEach((cluster, i) => {
+    const number = series.numbers[i] ?? 0;
+    const on = {
+      small: roundSize(modularSize(series.small.base, series.small.ratio, number), series.rounding),
+      large: roundSize(modularSize(series.large.base, series.large.ratio, number), series.rounding),
+    };
+    // On the scale where nobody sees the difference, or where the text stays near enough there too.
+    const near = cluster.sizes
+      .filter((size) => apart(size, on) <= (asTheyAre ? SAME : limits.within))
+      .reduce((sum, { characters }) => sum + characters, 0);
+    if (near >= limits.share * cluster.characters) return;
+    const size = (end: 'small' | 'large') => bounded(rounded(cluster[end]), SCALE_BOUNDS.size);
+    overrides[String(number)] = { small: size('small'), large: size('large') };
+  });
+  const numbers = series.numbers;
+  return {
+    scale: {
+      small: { width: widths.small, ...series.small },
+      large: { width: widths.large, ...series.large },
+      down: Math.max(0, -Math.min(...numbers)),
+      up: Math.max(0, ...numbers),
+      rounding: series.rounding,
+      overrides,
+    },
+    stepOf: (size) => {
+      let [nearest, least] = [0, Infinity];
+      clusters.forEach((cluster, i) => {
+        const distance = cluster.sizes.some(
+          (one) => one.small === size.small && one.large === size.large,
+        )
+          ? -1
+          : apart(cluster, size);
+        if (distance < least) [nearest, least] = [series.numbers[i] ?? 0, distance];
+      });
+      return nearest;
+    },
+    odd: Object.keys(overrides).map(Number),
+  };
+}

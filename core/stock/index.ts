@@ -1,0 +1,48 @@
+export {
+  charactersOfStock,
+  lookAt,
+  originAt,
+  STOCK_ENDS,
+  STOCK_PROPERTIES,
+  StockBook,
+  type Origin,
+  type Origins,
+  type SetAt,
+  type Stock,
+  type StockEnd,
+  type StockFace,
+  type StockPage,
+  type StockProperty,
+  type StockSource,
+  type StockText,
+  type TextLook,
+} from './stock';
+export { stockWidths } from './widths';
+export { gatherNear, sharesOf, type Gathered, type Share } from './shares';
+export { nearSize, nearWeight } from './near';
+export { familiesOf, type FamilyState, type StockFamily } from './families';
+export { bodySize, fightsOf, roleOfText, type Fight, type FightKind } from './fights';
+export {
+  foldPatch,
+  foldStock,
+  movesOf,
+  WHOLE_FOLD,
+  type Fold,
+  type FoldChoice,
+  type Moves,
+  type StockView,
+} from './fold/fold';
+export {
+  FOLD_LIMITS,
+  foldSizes,
+  type FoldLimits,
+  type FoldedScale,
+  type SizeShare,
+} from './fold/foldSizes';
+export {
+  STYLE_TOLERANCE,
+  type FoldedStyle,
+  type StockKind,
+  type Unfolded,
+} from './fold/foldStyles';
+export type { FoldedVoice } from './fold/foldVoices';

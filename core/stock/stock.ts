@@ -1,0 +1,190 @@
+/** The properties of type that a stock holds, as CSS names them, in the order in which they are told. */
+export const STOCK_PROPERTIES = [
+  'font-family',
+  'font-size',
+  'font-weight',
+  'font-style',
+  'line-height',
+  'letter-spacing',
+  'text-transform',
+  'color',
+] as const;
+export type StockProperty = (typeof STOCK_PROPERTIES)[number];
+
+/** The two widths that a page is read at. */
+export const STOCK_ENDS = ['narrow', 'wide'] as const;
+export type StockEnd = (typeof STOCK_ENDS)[number];
+
+/** How a text is set, as a browser computes it at one width. */
+export interface TextLook {
+  /** The families that are asked for, first to last, without quotes. */
+  stack: readonly string[];
+  /** The family of the stack that draws most of its letters; null where none of it has them. */
+  face: string | null;
+  /** CSS px. */
+  size: number;
+  weight: number;
+  slant: 'normal' | 'italic' | 'oblique';
+  /** CSS px; null for `normal`. */
+  lineHeight: number | null;
+  /** CSS px; 0 for `normal`. */
+  letterSpacing: number;
+  /** `text-transform` as computed. */
+  letterCase: string;
+  /** As computed. */
+  colour: string;
+  /** What it stands on, as a colour; null where that is no one colour. */
+  ground: string | null;
+}
+
+/** A declaration that decides a property of texts, the browser's own style sheet, or nothing at all. */
+export type StockSource =
+  | {
+      by: 'rule';
+      /** Path of the sheet, and the line in it, from 1. */
+      sheet: string;
+      line: number;
+      selector: string;
+      specificity: readonly [number, number, number];
+      layer: readonly string[] | null;
+      important: boolean;
+      /** As it is declared. */
+      property: string;
+      value: string;
+    }
+  | { by: 'inline'; important: boolean; value: string }
+  | { by: 'browser' }
+  | { by: 'nothing' };
+
+/** Where a property of a text comes from. */
+export interface Origin {
+  /** Number of the source in the stock. */
+  source: number;
+  /** The element that it is declared for, where the text inherits it from there; null where it is its own. */
+  from: string | null;
+}
+export type Origins = Readonly<Record<StockProperty, Origin>>;
+
+/** How a text stands at one width; looks and origins by their numbers in the stock. */
+export interface SetAt {
+  look: number;
+  origins: number;
+  /** Characters of its fuller lines; null for a text of one line. */
+  measure: number | null;
+}
+
+/** An element of a page that holds text of its own. */
+export interface StockText {
+  /** Number of its page in the stock. */
+  page: number;
+  /** Its number among those of the page, in the order of the page. */
+  element: number;
+  /** In small letters. */
+  tag: string;
+  classes: readonly string[];
+  role: string | null;
+  /** The nearest part of the page that it stands in, such as `nav`; null for none. */
+  place: string | null;
+  /** The nearest text around it, by its number in the stock: it stands in the midst of that. Null for none. */
+  within: number | null;
+  /** How it begins. */
+  words: string;
+  /** Characters of its own text, blanks as one. */
+  characters: number;
+  narrow: SetAt;
+  wide: SetAt;
+}
+
+/** A face that a page declares. */
+export interface StockFace {
+  family: string;
+  /** As it is declared: one weight, or a range. */
+  weight: string;
+  style: string;
+  /** Whether the browser has fetched it: it does so for what is shown. */
+  state: 'loaded' | 'unloaded' | 'failed';
+}
+
+/** A page as it was read. */
+export interface StockPage {
+  title: string;
+  /** Widths of the viewport that it was read at, CSS px. */
+  narrow: number;
+  wide: number;
+  faces: readonly StockFace[];
+  /** Hosts that fonts and style sheets are asked for from, and which were not asked. */
+  elsewhere: readonly string[];
+}
+
+/** The type of a site as it stands. */
+export interface Stock {
+  /** When it was read, as an ISO 8601 date and time. */
+  made: string;
+  pages: readonly StockPage[];
+  texts: readonly StockText[];
+  looks: readonly TextLook[];
+  origins: readonly Origins[];
+  sources: readonly StockSource[];
+}
+
+/** Keeps each thing once, by what it says, under a number. */
+class Kept<T> {
+  readonly all: T[] = [];
+  readonly #numbers = new Map<string, number>();
+
+  number(one: T): number {
+    const key = JSON.stringify(one);
+    const known = this.#numbers.get(key);
+    if (known !== undefined) return known;
+    this.#numbers.set(key, this.all.length);
+    return this.all.push(one) - 1;
+  }
+}
+
+/** A stock while it is read, page by page: looks, origins and sources that are the same are kept once. */
+export class StockBook {
+  readonly pages: StockPage[] = [];
+  readonly texts: StockText[] = [];
+  readonly #looks = new Kept<TextLook>();
+  readonly #origins = new Kept<Origins>();
+  readonly #sources = new Kept<StockSource>();
+
+  look = (look: TextLook): number => this.#looks.number(look);
+  origins = (origins: Origins): number => this.#origins.number(origins);
+  source = (source: StockSource): number => this.#sources.number(source);
+
+  /** @param made ISO 8601 */
+  close(made: string): Stock {
+    return {
+      made,
+      pages: this.pages,
+      texts: this.texts,
+      looks: this.#looks.all,
+      origins: this.#origins.all,
+      sources: this.#sources.all,
+    };
+  }
+}
+
+/** How a text is set at an end. @throws RangeError for one that is not of the stock */
+export function lookAt(stock: Stock, text: StockText, end: StockEnd): TextLook {
+  const look = stock.looks[text[end].look];
+  if (!look) throw new RangeError('The stock has no such look');
+  return look;
+}
+
+/** Where a property of a text comes from at an end. */
+export function originAt(
+  stock: Stock,
+  text: StockText,
+  end: StockEnd,
+  property: StockProperty,
+): { source: StockSource; from: string | null } {
+  const origin = stock.origins[text[end].origins]?.[property];
+  const source = origin && stock.sources[origin.source];
+  return { source: source ?? { by: 'nothing' }, from: origin?.from ?? null };
+}
+
+/** Characters of all texts. */
+export const charactersOfStock = ({ texts }: Pick<Stock, 'texts'>): number =>
+  texts.reduce((sum, { characters }) => sum + characters, 0);

@@ -1,0 +1,20 @@
+/** How long work goes on before others are let to theirs, milliseconds: a frame and a half. */
+const SPELL = 24;
+
+/** Parts long work, so that the page it runs in never waits for it. */
+export class Breather {
+  #since = performance.now();
+
+  /** @param stopped whether the work is no longer wanted @throws Stopped when it is not */
+  async pause(stopped: () => boolean): Promise<void> {
+    if (performance.now() - this.#since < SPELL) return;
+    await new Promise((resolve) => setTimeout(resolve));
+    if (stopped()) throw new Stopped();
+    this.#since = performance.now();
+  }
+}
+
+/** Work that was no longer wanted. */
+export class Stopped extends Error {
+  override readonly name = 'Stopped';
+}

@@ -1,0 +1,43 @@
+import { unclaimedKinds, type Seen } from '@lettera/core/page';
+import type { Stock, StockView } from '@lettera/core/stock';
+import { seen, textElementsOf } from './textElements';
+
+/**
+ * The kinds of text of a site, and what selectors meet on it.
+ * @param pages as they were read, in the order of the stock; not shown
+ */
+export function siteView(stock: Stock, pages: readonly Document[]): StockView {
+  const numbers = new Map<Element, number>();
+  const elements = pages.map(textElementsOf);
+  stock.texts.forEach(({ page, element }, number) => {
+    const node = elements[page]?.[element];
+    if (node) numbers.set(node, number);
+  });
+  const met = new Map<string, Element[]>();
+  const find = (selector: string): Element[] => {
+    const known = met.get(selector);
+    if (known) return known;
+    let found: Element[] = [];
+    try {
+      found = pages.flatMap((page) => [...page.querySelectorAll(selector)]);
+    } catch {
+      // No selector that this browser knows: it meets nothing.
+    }
+    const texts = found.filter((node) => numbers.has(node));
+    met.set(selector, texts);
+    return texts;
+  };
+  const all: Seen<Element>[] = [...numbers.keys()].map(seen);
+  const numberOf = (node: Element): number[] => {
+    const number = numbers.get(node);
+    return number === undefined ? [] : [number];
+  };
+  return {
+    kinds: unclaimedKinds(all, find).map(({ name, selector, nodes }) => ({
+      name,
+      selector,
+      texts: nodes.flatMap(numberOf),
+    })),
+    meets: (selector) => find(selector).flatMap(numberOf),
+  };
+}

@@ -1,0 +1,211 @@
+import {
+  Cascade,
+  Decisions,
+  typeProperty,
+  type Decision,
+  type ProjectRules,
+  type TypeProperty,
+  type TypeRules,
+} from '@lettera/core/page';
+import {
+  STOCK_ENDS,
+  stockWidths,
+  type Origin,
+  type Origins,
+  type SetAt,
+  type StockBook,
+  type StockEnd,
+  type StockFace,
+  type StockProperty,
+  type StockText,
+} from '@lettera/core/stock';
+import { Breather } from './breathe';
+import { charactersALine } from './charactersALine';
+import { LookReader } from './lookReader';
+import { viewOf } from './pageView';
+import { seen, textElementsOf } from './textElements';
+
+/** A page that is shown in a frame, without anything of a project's, and what is known of it. */
+export interface PageRead {
+  title: string;
+  page: Document;
+  rules: TypeRules;
+  /** Hosts that it asks for fonts and style sheets, and that were not asked. */
+  elsewhere: readonly string[];
+  /** Gives the page a viewport of a width, CSS px. */
+  setWidth: (width: number) => Promise<void>;
+}
+
+export interface ReadingOptions {
+  stopped: () => boolean;
+  /** @param share of the page that is read, from 0 to 1 */
+  progress: (share: number) => void;
+}
+
+const NO_PROJECT: ProjectRules = { rules: [], layer: null, linked: 'before', siteLayer: null };
+
+/** The properties of a stock as the cascade knows them. */
+const READ: readonly TypeProperty[] = (
+  ['voice', 'step', 'weight', 'slant', 'lineHeight', 'letterSpacing', 'case', 'colour'] as const
+).map(typeProperty);
+
+/** Words that tell a text apart, characters. */
+const LONGEST_WORDS = 80;
+
+/** The text that an element holds itself, blanks as one. */
+function ownText(node: Element): string {
+  let text = '';
+  for (let child = node.firstChild; child; child = child.nextSibling) {
+    if (child.nodeType === Node.TEXT_NODE) text += (child as Text).data;
+  }
+  return text.replace(/\s+/g, ' ').trim();
+}
+
+/** An element as people name it: its tag, and its first class. */
+const named = (node: Element): string =>
+  node.tagName.toLowerCase() + (node.classList[0] ? `.${node.classList[0]}` : '');
+
+/** Where properties of texts come from, each source under its number in the book. */
+class OriginReader {
+  readonly #decisions: Decisions<Element>;
+  /** Numbers of sources, by the declaration and the selector that it is made by. */
+  readonly #known = new Map<object, Map<string, number>>();
+
+  constructor(
+    private readonly book: StockBook,
+    page: Document,
+    rules: TypeRules,
+  ) {
+    this.#decisions = new Decisions(
+      new Cascade(rules, NO_PROJECT, viewOf(page), READ),
+      (at, selector) => at.matches(selector),
+    );
+  }
+
+  origins = (node: Element): Origins =>
+    Object.fromEntries(
+      READ.map((property): [StockProperty, Origin] => {
+        const decision = this.#decisions.of(node, property);
+        return [
+          property.css as StockProperty,
+          {
+            source: this.#source(decision),
+            from: decision && decision.node !== node ? named(decision.node) : null,
+          },
+        ];
+      }),
+    ) as Origins;
+
+  #source(decision: Decision<Element>): number {
+    if (!decision) return this.book.source({ by: 'nothing' });
+    const { declared } = decision;
+    if (declared === 'browser' || declared.by === 'project') {
+      return this.book.source({ by: 'browser' });
+    }
+    if (declared.by === 'inline') return this.book.source(declared);
+    const { rule, selector, specificity, declaration } = declared;
+    const bySelector = this.#known.get(declaration) ?? new Map<string, number>();
+    this.#known.set(declaration, bySelector);
+    const known = bySelector.get(selector);
+    if (known !== undefined) return known;
+    const { sheet, line, layer } = rule;
+    const { important, property, value } = declaration;
+    const number = this.book.source({
+      by: 'rule',
+      sheet,
+      line,
+      selector,
+      specificity,
+      layer,
+      important,
+      property,
+      value,
+    });
+    bySelector.set(selector, number);
+    return number;
+  }
+}
+
+const facesOf = (page: Document): StockFace[] =>
+  [...page.fonts].map(({ family, weight, style, status }) => ({
+    family: family.replace(/^["']|["']$/g, ''),
+    weight,
+    style,
+    state: status === 'loaded' ? 'loaded' : status === 'error' ? 'failed' : 'unloaded',
+  }));
+
+/** How long faces may take to come, milliseconds: what never comes does not hold up the rest. */
+const PATIENCE = 10_000;
+const facesCome = (page: Document): Promise<unknown> =>
+  Promise.race([page.fonts.ready, new Promise((resolve) => setTimeout(resolve, PATIENCE))]);
+
+type Kept = Omit<StockText, 'narrow' | 'wide' | 'page' | 'within'> & {
+  node: Element;
+  at: Partial<Record<StockEnd, SetAt>>;
+  isSeen: boolean;
+};
+
+/**
+ * Reads the type of a page into a book: every text, as the browser computes it at a narrow and at a wide width,
+ * with where each property comes from. Others are let to their work in between.
+ *
+ * @throws Stopped when it is no longer wanted; the book is then as it was
+ */
+export async function readPageInto(
+  book: StockBook,
+  { title, page, rules, elsewhere, setWidth }: PageRead,
+  { stopped, progress }: ReadingOptions,
+): Promise<void> {
+  const breather = new Breather();
+  const widths = stockWidths(rules);
+  const texts: Kept[] = [];
+  for (const [element, node] of textElementsOf(page).entries()) {
+    await breather.pause(stopped);
+    const text = ownText(node);
+    const { tag, classes, role, place } = seen(node);
+    const words = text.slice(0, LONGEST_WORDS);
+    const characters = [...text].length;
+    const kept = { node, element, tag, classes, role, place, words, characters };
+    texts.push({ ...kept, at: {}, isSeen: false });
+  }
+  for (const [i, end] of STOCK_ENDS.entries()) {
+    await setWidth(widths[end]);
+    await facesCome(page);
+    const looks = new LookReader(page);
+    const origins = new OriginReader(book, page, rules);
+    for (const [number, text] of texts.entries()) {
+      await breather.pause(stopped);
+      const { node } = text;
+      const look = looks.look(node, ownText(node));
+      if (!look) continue;
+      const isInline = page.defaultView?.getComputedStyle(node).display === 'inline';
+      const isSeen = node.checkVisibility();
+      text.isSeen ||= isSeen;
+      text.at[end] = {
+        look: book.look(look),
+        origins: book.origins(origins.origins(node)),
+        measure:
+          isSeen && !isInline
+            ? charactersALine(node, (node.textContent ?? '').trim().length)
+            : null,
+      };
+      progress((i + number / texts.length) / STOCK_ENDS.length);
+    }
+  }
+  const numbers = new Map<Element, number>();
+  const at = book.pages.length;
+  for (const { node, at: set, isSeen, ...text } of texts) {
+    if (!isSeen || !set.narrow || !set.wide) continue;
+    let around = node.parentElement;
+    while (around && !numbers.has(around)) around = around.parentElement;
+    numbers.set(node, book.texts.length);
+    book.texts.push({
+      ...text,
+      page: at,
+      within: around ? (numbers.get(around) ?? null) : null,
+      narrow: set.narrow,
+      wide: set.wide,
+    });
+  }
+  book.pages.push({ title, ...widths, faces: facesOf(page), elsewhere });
+}

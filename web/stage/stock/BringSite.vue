@@ -1,0 +1,69 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import DoButton from '../../control/DoButton.vue';
+import { count } from '../../control/figures';
+import BringPages from '../../proof/BringPages.vue';
+import { useProject } from '../../store/project';
+import { useStock } from '../../store/stock';
+
+/** The ways in which a site comes, each with what it shows and what it does not. */
+const project = useProject();
+const site = useStock();
+const own = computed(() => Object.values(project.document?.pages ?? {}));
+</script>
+
+<template>
+  <section class="ways" aria-label="Ways to bring a site">
+    <p>
+      Bring pages of a site that exists. Lettera reads, as a browser would, what really sets their
+      text: which families, sizes, weights and lines, how much of each, and which rule says so. It
+      is a look: the project stays as it is.
+    </p>
+    <div>
+      <h2>A saved page</h2>
+      <p class="small quiet">
+        HTML with its style sheets, pictures and fonts: as files, a folder or a zip, or pasted. It
+        shows all that was saved; not what scripts add later, and no font that stayed elsewhere.
+      </p>
+      <BringPages
+        :bring="site.bring"
+        first
+        :bringing="site.state === 'bringing'"
+        @stop="site.stop()"
+      />
+    </div>
+    <div v-if="own.length">
+      <h2>Pages that are here</h2>
+      <p class="small quiet">
+        The site’s own pages that the project is proofed on, without the project’s type.
+      </p>
+      <DoButton :label="`Read ${count(own.length, 'page')}`" @click="site.look(own)" />
+    </div>
+    <p v-if="site.refusal" role="alert" class="mark-text">{{ site.refusal }}</p>
+    <ul v-if="site.outcome" class="small" role="status">
+      <li v-for="one in [...site.outcome.refused, ...site.outcome.leftOut]" :key="one.path">
+        {{ one.path }}: {{ one.why }}
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+.ways {
+  display: grid;
+  gap: 16px;
+  padding: 4px 20px 24px;
+  max-width: 620px;
+}
+h2 {
+  margin: 0 0 2px;
+  font-size: 14px;
+}
+.ways > div > p {
+  margin-bottom: 6px;
+}
+ul {
+  margin: 0;
+  padding-left: 18px;
+}
+</style>

@@ -1,0 +1,114 @@
+<script setup lang="ts">
+import { familiesOf, type Stock, type StockFamily } from '@lettera/core/stock';
+import { computed } from 'vue';
+import DoButton from '../../control/DoButton.vue';
+import { count, percent } from '../../control/figures';
+import { usePlaces } from './places';
+import ShareBar from './ShareBar.vue';
+import { weightsInWords } from './words';
+
+/** The families of a site by how much text asks for each, and what became of that. */
+const props = defineProps<{ stock: Stock }>();
+const { point } = usePlaces(() => props.stock);
+
+const families = computed(() => familiesOf(props.stock));
+const elsewhere = computed(() => [...new Set(props.stock.pages.flatMap((page) => page.elsewhere))]);
+
+function instead({ instead: other }: StockFamily): string {
+  return other === null ? 'a font that the browser looks for' : (other ?? '');
+}
+
+function says(family: StockFamily): string {
+  switch (family.state) {
+    case 'shown':
+      return `${count(family.faces.length, 'face')} declared and shown.`;
+    case 'local':
+      return 'Declared by no page. It shows here since this machine has it; visitors without it see what stands behind it.';
+    case 'missing':
+      return `Declared, and not here: its files were not brought along or did not load. ${instead(family)} shows instead.`;
+    case 'unanswered':
+      return `Declared by no page, and nothing here answers to the name. ${instead(family)} shows instead.`;
+    case 'generic':
+      return 'Whatever the visitor’s browser takes for it.';
+    case 'fetched':
+      return 'Fetched, and no text shows it.';
+    case 'unused':
+      return 'Declared, and no text asks for it.';
+  }
+}
+
+const lacks = ({ lacking }: StockFamily): string =>
+  lacking.length === 0
+    ? ''
+    : `No face of its own for ${weightsInWords(lacking)}: the nearest is shown, or it is faked.`;
+</script>
+
+<template>
+  <table class="shares figures-table">
+    <thead>
+      <tr>
+        <th scope="col">Family asked for</th>
+        <th scope="col" class="figure">Of the text</th>
+        <th scope="col"><span class="visually-hidden">As a bar</span></th>
+        <th scope="col">What shows</th>
+        <th scope="col"><span class="visually-hidden">Where</span></th>
+      </tr>
+    </thead>
+    <tbody>
+      <tr v-for="family in families" :key="family.name" :class="family.state">
+        <th scope="row">{{ family.name }}</th>
+        <td class="figure">{{ family.characters ? percent(family.share) : '' }}</td>
+        <td class="bar"><ShareBar :share="family.share" /></td>
+        <td>
+          {{ says(family) }} {{ lacks(family) }}
+          <template v-if="family.nearest">
+            Was <b>{{ family.nearest }}</b> meant?</template
+          >
+        </td>
+        <td>
+          <DoButton
+            v-if="family.texts.length"
+            label="Point"
+            :aria-label="`Point at ${count(family.texts.length, 'text')} in ${family.name}`"
+            @click="point(family.texts)"
+          />
+        </td>
+      </tr>
+    </tbody>
+  </table>
+  <p v-if="elsewhere.length" class="small note">
+    Served by others, and not asked for here: {{ elsewhere.join(', ') }}. Their faces are not on
+    these pages as they are shown.
+  </p>
+</template>
+
+<style scoped>
+.note {
+  padding: 0 20px 16px;
+}
+.bar {
+  width: 90px;
+}
+.missing th,
+.unanswered th {
+  text-decoration: underline dashed var(--mark);
+  text-underline-offset: 3px;
+}
+</style>
+
+<style>
+.shares {
+  width: calc(100% - 40px);
+  margin: 0 20px 12px;
+}
+.shares th[scope='row'] {
+  padding: 4px 12px 4px 0;
+  text-align: left;
+  font-weight: 550;
+  color: var(--ink);
+  overflow-wrap: anywhere;
+}
+.shares td {
+  vertical-align: top;
+}
+</style>

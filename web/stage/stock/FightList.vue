@@ -1,0 +1,73 @@
+<script setup lang="ts">
+import { fightsOf, type Stock } from '@lettera/core/stock';
+import { computed, ref } from 'vue';
+import DoButton from '../../control/DoButton.vue';
+import { count } from '../../control/figures';
+import { usePlaces } from './places';
+import { sourceInWords } from './words';
+
+/** Where a site fights itself or its readers, each with its places and the declarations at fault. */
+const props = defineProps<{ stock: Stock }>();
+const { point } = usePlaces(() => props.stock);
+
+const fights = computed(() => fightsOf(props.stock));
+const open = ref<number | null>(null);
+/** Declarations that are named at most. */
+const MOST_NAMED = 40;
+</script>
+
+<template>
+  <p v-if="fights.length === 0" class="none">
+    Nothing: no rule stands in another’s way, and all text can be read.
+  </p>
+  <ul v-else class="fights" aria-label="Where the site fights itself">
+    <li v-for="(fight, i) in fights" :key="`${fight.kind} ${fight.message}`">
+      <p>{{ fight.message }}</p>
+      <div class="line wrap">
+        <DoButton
+          label="Point"
+          :aria-label="`Point at ${count(fight.texts.length, 'text')}: ${fight.message}`"
+          @click="point(fight.texts)"
+        />
+        <DoButton
+          v-if="fight.sources.length"
+          :label="count(fight.sources.length, 'declaration')"
+          :aria-expanded="open === i"
+          @click="open = open === i ? null : i"
+        />
+      </div>
+      <ol v-if="open === i" class="small">
+        <li v-for="(source, j) in fight.sources.slice(0, MOST_NAMED)" :key="j">
+          {{ sourceInWords(source) }}
+        </li>
+        <li v-if="fight.sources.length > MOST_NAMED">
+          and {{ fight.sources.length - MOST_NAMED }} more
+        </li>
+      </ol>
+    </li>
+  </ul>
+</template>
+
+<style scoped>
+.none {
+  padding: 0 20px 16px;
+}
+.fights {
+  margin: 0;
+  padding: 0 20px 20px;
+  list-style: none;
+}
+.fights > li {
+  padding: 8px 0;
+  border-bottom: 1px solid var(--rule);
+}
+.fights p {
+  margin: 0 0 4px;
+  max-width: 68ch;
+}
+ol {
+  margin: 6px 0 0;
+  padding-left: 20px;
+  overflow-wrap: anywhere;
+}
+</style>

@@ -1,0 +1,183 @@
+<script setup lang="ts">
+import { StockBook } from '@lettera/core/stock';
+import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
+import { api } from '../../api/client';
+import DoButton from '../../control/DoButton.vue';
+import ProgressLine from '../../control/ProgressLine.vue';
+import ViewTabs from '../../control/ViewTabs.vue';
+import { count } from '../../control/figures';
+import { BESIDE_NOTHING, pageAddress } from '../../proof/pageAddress';
+import UnseenPage from '../../proof/UnseenPage.vue';
+import { useUnseenPages } from '../../proof/unseenPages';
+import { Stopped } from '../../reader/breathe';
+import { siteView } from '../../reader/siteView';
+import { readPageInto } from '../../reader/stockReader';
+import { useProject } from '../../store/project';
+import { readPage } from '../../store/readPage';
+import { useStock } from '../../store/stock';
+import StageHeader from '../StageHeader.vue';
+import BringSite from './BringSite.vue';
+import FamilyShares from './FamilyShares.vue';
+import FightList from './FightList.vue';
+import FoldView from './FoldView.vue';
+import SizeShares from './SizeShares.vue';
+import TextHere from './TextHere.vue';
+import ValueShares from './ValueShares.vue';
+import { hostsIn } from './elsewhere';
+
+const project = useProject();
+const site = useStock();
+const { source, onLoad, setWidth, progress, failed, each, stop } = useUnseenPages();
+
+const VIEWS = [
+  { value: 'families', label: 'Families' },
+  { value: 'sizes', label: 'Sizes' },
+  { value: 'values', label: 'Weights, lines, colours' },
+  { value: 'fights', label: 'Against itself' },
+  { value: 'fold', label: 'Fold' },
+] as const;
+type View = (typeof VIEWS)[number]['value'];
+const view = ref<View>('families');
+const bringing = ref(false);
+/** How much of the page that is being read is read. */
+const share = ref(0);
+const wasStopped = ref(false);
+
+onMounted(site.open);
+onBeforeUnmount(site.leave);
+
+/** The pages as their own style sheets have them. */
+const asTheyAre = computed(() => ({ pages: { ...site.pages }, delivery: BESIDE_NOTHING }));
+
+/** Reads all pages of the site, one after another. */
+async function read(): Promise<void> {
+  const { titles } = site;
+  if (titles.length === 0) return;
+  bringing.value = false;
+  wasStopped.value = false;
+  const book = new StockBook();
+  let running = true;
+  const mine = each(
+    titles,
+    asTheyAre.value,
+    async (page, title, slug) => {
+      const own = site.pages[slug];
+      if (!own) throw new Error('The page is no longer looked at.');
+      const account = await api.pageAccount(project.id, slug, own);
+      share.value = 0;
+      await readPageInto(
+        book,
+        { title, page, rules: account, elsewhere: hostsIn(account.removed), setWidth },
+        {
+          stopped: () => !running || progress.value === null,
+          progress: (now) => (share.value = now),
+        },
+      ).catch((error: unknown) => {
+        if (!(error instanceof Stopped)) throw error;
+      });
+    },
+    'Nothing was changed.',
+  );
+  const done = await mine;
+  running = false;
+  if (!done) {
+    wasStopped.value = failed.value === '';
+    return;
+  }
+  const pages = await Promise.all(
+    titles.map(({ slug }) => readPage(pageAddress(project.id, slug, asTheyAre.value))),
+  );
+  const there = pages.filter((page) => page !== null);
+  if (there.length < pages.length) {
+    failed.value = 'A page did not come. Nothing was changed.';
+    return;
+  }
+  const stock = book.close(new Date().toISOString());
+  site.read = { stock, view: siteView(stock, there), slugs: titles.map(({ slug }) => slug) };
+}
+watch(
+  () => site.pages,
+  (pages) => {
+    if (Object.keys(pages).length > 0 && !site.read) void read();
+  },
+);
+
+const stock = computed(() => site.read?.stock ?? null);
+const isEmpty = computed(() => stock.value?.texts.length === 0);
+const summary = computed(() => {
+  if (!stock.value) return '';
+  const { pages, texts, made } = stock.value;
+  const [page] = pages;
+  const when = new Date(made).toLocaleDateString('en-GB', { day: 'numeric', month: 'long' });
+  return `${count(pages.length, 'page')}, ${count(texts.length, 'text')}, read at ${page?.narrow} and ${page?.wide} px on ${when}`;
+});
+const hasSite = computed(() => site.titles.length > 0);
+</script>
+
+<template>
+  <StageHeader title="Take stock">
+    <template #views>
+      <ViewTabs v-if="stock && !isEmpty && !bringing" v-model="view" label="Views" :views="VIEWS" />
+    </template>
+    <template #actions>
+      <template v-if="stock || hasSite">
+        <DoButton
+          :label="bringing ? 'Back to what was read' : 'More pages'"
+          :aria-expanded="bringing"
+          @click="bringing = !bringing"
+        />
+        <DoButton v-if="!progress" label="Read again" @click="read" />
+        <DoButton label="Leave this site" @click="site.clear()" />
+      </template>
+    </template>
+    What really sets the type of a site that exists, what is wrong with it, and what it would be as
+    voices, a scale and styles. The project stays as it is until you take something.
+  </StageHeader>
+  <div class="notices">
+    <ProgressLine
+      v-if="progress"
+      :done="Math.round((progress.done + share) * 100)"
+      :of="progress.of * 100"
+      stoppable
+      @stop="stop"
+    >
+      Reading {{ progress.title }}, {{ progress.done + 1 }} of {{ progress.of }}
+    </ProgressLine>
+    <p v-if="failed" role="alert" class="line wrap mark-text">
+      {{ failed }} <DoButton label="Try again" @click="read" />
+    </p>
+    <p v-else-if="wasStopped && !progress" role="status" class="line wrap">
+      Reading was stopped. <DoButton label="Read it after all" first @click="read" />
+    </p>
+  </div>
+  <BringSite v-if="bringing || (!hasSite && !stock)" />
+  <template v-else-if="stock && site.read">
+    <p v-if="isEmpty" class="notices" role="status">
+      There is no text on
+      {{ stock.pages.length === 1 ? 'this page' : 'these pages' }} that anybody sees: nothing sets
+      its type. What scripts add is not there in a saved page; the reader sees it.
+    </p>
+    <template v-else>
+      <p class="notices small quiet">{{ summary }}</p>
+      <TextHere :stock="stock" :slugs="site.read.slugs" />
+      <FamilyShares v-if="view === 'families'" :stock="stock" />
+      <SizeShares v-else-if="view === 'sizes'" :stock="stock" />
+      <ValueShares v-else-if="view === 'values'" :stock="stock" />
+      <FightList v-else-if="view === 'fights'" :stock="stock" />
+      <FoldView v-else :stock="stock" :view="site.read.view" />
+    </template>
+  </template>
+  <UnseenPage v-if="source" ref="unseen" :source="source" @load="onLoad" />
+</template>
+
+<style scoped>
+.notices {
+  padding: 0 20px;
+}
+.notices > * {
+  margin-bottom: 8px;
+}
+p.notices {
+  margin: 0 0 8px;
+}
+</style>

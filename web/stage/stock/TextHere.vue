@@ -1,0 +1,148 @@
+<script setup lang="ts">
+import {
+  charactersOfStock,
+  lookAt,
+  originAt,
+  STOCK_PROPERTIES,
+  type Stock,
+  type StockProperty,
+} from '@lettera/core/stock';
+import { computed } from 'vue';
+import DoButton from '../../control/DoButton.vue';
+import { count, percent, pixels } from '../../control/figures';
+import { usePlaces } from './places';
+import { sourceInWords } from './words';
+
+/** The text that was clicked on the page: how it is set, where each property comes from, and how much is like it. */
+const props = defineProps<{ stock: Stock; slugs: readonly string[] }>();
+const { point, clicked } = usePlaces(() => props.stock);
+
+const LABELS: Record<StockProperty, string> = {
+  'font-family': 'Family',
+  'font-size': 'Size',
+  'font-weight': 'Weight',
+  'font-style': 'Slant',
+  'line-height': 'Line height',
+  'letter-spacing': 'Letter spacing',
+  'text-transform': 'Capitals',
+  color: 'Colour',
+};
+
+const text = computed(() =>
+  clicked.value === null ? null : (props.stock.texts[clicked.value] ?? null),
+);
+const look = computed(() => text.value && lookAt(props.stock, text.value, 'wide'));
+const narrow = computed(() => text.value && lookAt(props.stock, text.value, 'narrow'));
+const face = computed(() => {
+  if (!look.value) return '';
+  const { face: shown, stack } = look.value;
+  const [asked = ''] = stack;
+  if (shown === null) return `asks for ${asked}; a font that the browser looks for shows`;
+  return shown.toLowerCase() === asked.toLowerCase() ? shown : `asks for ${asked}; ${shown} shows`;
+});
+/** Texts that look the same at both ends. */
+const alike = computed(() => {
+  const one = text.value;
+  if (!one) return [];
+  return props.stock.texts.flatMap((other, number) =>
+    other.wide.look === one.wide.look && other.narrow.look === one.narrow.look ? [number] : [],
+  );
+});
+const share = computed(() => {
+  const characters = alike.value.reduce(
+    (sum, number) => sum + (props.stock.texts[number]?.characters ?? 0),
+    0,
+  );
+  return characters / Math.max(1, charactersOfStock(props.stock));
+});
+
+function valueOf(property: StockProperty): string {
+  const [wide, small] = [look.value, narrow.value];
+  if (!wide || !small) return '';
+  const both = (a: string, b: string) => (a === b ? a : `${b} to ${a}`);
+  switch (property) {
+    case 'font-family':
+      return wide.stack.join(', ');
+    case 'font-size':
+      return both(pixels(wide.size), pixels(small.size));
+    case 'font-weight':
+      return both(String(wide.weight), String(small.weight));
+    case 'font-style':
+      return wide.slant;
+    case 'line-height':
+      return wide.lineHeight === null
+        ? 'normal'
+        : `${(wide.lineHeight / wide.size).toFixed(2)}, ${pixels(wide.lineHeight)}`;
+    case 'letter-spacing':
+      return wide.letterSpacing === 0 ? 'none' : pixels(wide.letterSpacing);
+    case 'text-transform':
+      return wide.letterCase === 'none' ? 'as typed' : wide.letterCase;
+    case 'color':
+      return wide.ground === null ? wide.colour : `${wide.colour} on ${wide.ground}`;
+  }
+}
+const rows = computed(() => {
+  const one = text.value;
+  if (!one) return [];
+  return STOCK_PROPERTIES.map((property) => {
+    const { source, from } = originAt(props.stock, one, 'wide', property);
+    const by = sourceInWords(source);
+    return {
+      property,
+      value: valueOf(property),
+      by: from === null ? by : `from ${from} around it: ${by}`,
+    };
+  });
+});
+</script>
+
+<template>
+  <section v-if="text" class="here" aria-label="The text that was clicked">
+    <p class="line wrap">
+      <b class="words">“{{ text.words }}”</b> <span>{{ face }}</span>
+    </p>
+    <table class="figures-table">
+      <tbody>
+        <tr v-for="row in rows" :key="row.property">
+          <th scope="row">{{ LABELS[row.property] }}</th>
+          <td>{{ row.value }}</td>
+          <td class="quiet">{{ row.by }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <p class="line wrap">
+      {{ percent(share) }} of the site’s text is set so.
+      <DoButton :label="`Point at ${count(alike.length, 'text')}`" @click="point(alike)" />
+    </p>
+  </section>
+  <p v-else class="small quiet none">
+    Click any text of the page for its face, where that comes from, and how much is like it.
+  </p>
+</template>
+
+<style scoped>
+.none {
+  padding: 0 20px;
+  margin: 0 0 8px;
+}
+.here {
+  margin: 0 20px 12px;
+  padding: 8px 0;
+  border-top: 1px solid var(--rule);
+  border-bottom: 1px solid var(--rule);
+}
+.words {
+  overflow-wrap: anywhere;
+}
+th {
+  width: 110px;
+  text-align: left;
+}
+td {
+  font-size: 12px;
+  overflow-wrap: anywhere;
+}
+p {
+  margin: 0 0 6px;
+}
+</style>

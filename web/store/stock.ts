@@ -1,0 +1,140 @@
+import { freeKey, type Patch, type SitePage } from '@lettera/core/document';
+import type { Stock, StockView } from '@lettera/core/stock';
+import type { LookedPages } from '@lettera/core/wire';
+import { defineStore } from 'pinia';
+import { computed, ref, shallowRef, watch } from 'vue';
+import { api } from '../api/client';
+import type { PageFile } from './ownPages';
+import { useProject } from './project';
+import { useProof } from './proof';
+
+const PAGES = 'pages of the site that is looked at';
+const FOLD = 'the site folded';
+
+/**
+ * A site that is taken stock of: its pages, what was read of them, and what is proposed. The project is not
+ * changed by any of it until something is taken.
+ */
+export const useStock = defineStore('stock', () => {
+  const project = useProject();
+  const proof = useProof();
+  /** Pages that are looked at, by the keys that they would have in the project. */
+  const pages = shallowRef<Readonly<Record<string, SitePage>>>({});
+  const state = ref<'idle' | 'bringing'>('idle');
+  /** What became of the files that were brought last. */
+  const outcome = shallowRef<LookedPages | null>(null);
+  const refusal = ref('');
+  /** What was read, with what selectors meet on those pages. */
+  const read = shallowRef<{ stock: Stock; view: StockView; slugs: string[] } | null>(null);
+  /** What is shown as if it were taken; null for the site as it is. */
+  const folded = shallowRef<Patch | null>(null);
+  /** Whether the stage is open: what is looked at is shown there alone. */
+  const isOpen = ref(false);
+  let abort = new AbortController();
+  let pageBefore = '';
+
+  const titles = computed(() =>
+    Object.entries(pages.value).map(([slug, { name }]) => ({ slug, title: name })),
+  );
+
+  function clear(): void {
+    abort.abort();
+    pages.value = {};
+    outcome.value = null;
+    refusal.value = '';
+    read.value = null;
+    folded.value = null;
+  }
+  watch(() => project.id, clear);
+
+  /** Shows what is looked at on the proof, or takes it away. */
+  function show(): void {
+    const own = project.document?.pages;
+    const added = Object.entries(pages.value).filter(([key]) => !own?.[key]);
+    const patch: Patch = own
+      ? added.map(([key, value]) => ({ op: 'add', path: `/pages/${key}`, value }))
+      : [{ op: 'add', path: '/pages', value: Object.fromEntries(added) }];
+    project.setLayer(PAGES, 'pointed', isOpen.value && added.length > 0 ? patch : null);
+    project.setLayer(FOLD, 'pointed', isOpen.value ? folded.value : null);
+    proof.bare = isOpen.value && folded.value === null;
+  }
+  watch([isOpen, pages, folded, () => project.document?.pages], show);
+
+  function open(): void {
+    pageBefore = proof.page;
+    isOpen.value = true;
+    show();
+    const [first] = titles.value;
+    if (first) proof.page = first.slug;
+  }
+  function leave(): void {
+    isOpen.value = false;
+    folded.value = null;
+    proof.pointedOut = [];
+    if (!Object.hasOwn(project.document?.pages ?? {}, proof.page)) proof.page = pageBefore;
+    show();
+  }
+
+  /** Looks at pages that are there already, or at more of them. */
+  function look(more: readonly SitePage[]): void {
+    const own = project.document?.pages ?? {};
+    const all = { ...pages.value };
+    for (const page of more) {
+      const same = (one: SitePage) => one.site === page.site && one.path === page.path;
+      if (Object.values(all).some(same)) continue;
+      const known = Object.entries(own).find(([, one]) => same(one));
+      const key =
+        known?.[0] ??
+        freeKey(
+          [...Object.keys(own), ...Object.keys(all), ...project.pages.map(({ slug }) => slug)],
+          'site-page',
+          'page',
+        );
+      all[key] = known?.[1] ?? page;
+    }
+    pages.value = all;
+    read.value = null;
+    folded.value = null;
+    show();
+    const [first] = Object.keys(all);
+    if (first) proof.page = first;
+  }
+
+  /** Brings files of a site to be looked at. @returns whether there are pages among them */
+  async function bring(files: readonly PageFile[]): Promise<boolean> {
+    if (files.length === 0 || state.value === 'bringing') return false;
+    state.value = 'bringing';
+    refusal.value = '';
+    outcome.value = null;
+    abort = new AbortController();
+    const { signal } = abort;
+    try {
+      const brought = await api.lookAtPages(project.id, files, signal);
+      if (signal.aborted) return false;
+      outcome.value = brought;
+      look(brought.pages);
+      return true;
+    } catch (error) {
+      refusal.value = signal.aborted ? 'Stopped. Nothing was read.' : (error as Error).message;
+      return false;
+    } finally {
+      state.value = 'idle';
+    }
+  }
+
+  return {
+    pages,
+    titles,
+    state,
+    outcome,
+    refusal,
+    read,
+    folded,
+    open,
+    leave,
+    look,
+    bring,
+    clear,
+    stop: () => abort.abort(),
+  };
+});
