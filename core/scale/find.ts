@@ -198,6 +198,45 @@ function scaleFor(
   return { rounding, ends: fitted, steps, meanOff };
 }
 
+/** Sizes by the ends at which all of them are given. */
+function endsOf(sizes: readonly GivenSize[]): Partial<Record<End, Sizes>> {
+  const ends: Partial<Record<End, Sizes>> = {};
+  for (const end of ENDS) {
+    const at = sizes.flatMap((size) => size[end] ?? []);
+    if (at.length === sizes.length && at.length > 0) ends[end] = at;
+  }
+  return ends;
+}
+
+/** A scale that sizes are near to: the step of each, and what it is made of, without rounding. */
+export interface NearScale {
+  numbers: number[];
+  ends: Partial<Record<End, { base: number; ratio: number }>>;
+}
+
+/**
+ * Scales that come near to sizes a site has, closest first: what is quick to know, before ratios are sought
+ * that round well.
+ *
+ * @param sizes three or more, in rising order, all at the same end or all at both
+ * @param base the size that is to be the base, at the large end where there is one
+ */
+export function nearScales(sizes: readonly GivenSize[], base: number): NearScale[] {
+  const ends = endsOf(sizes);
+  return candidates(ends, base).map(({ numbers, base: at }) => ({
+    numbers,
+    ends: Object.fromEntries(
+      ENDS.flatMap((end) => {
+        const list = ends[end];
+        const own = list?.[at];
+        return list && own !== undefined
+          ? [[end, { base: own, ratio: ratioOf(list, numbers, own) }]]
+          : [];
+      }),
+    ),
+  }));
+}
+
 /**
  * The base, ratio and rounding that come closest to sizes a site has, at one end or at both. The base is
  * one of the sizes given, since text is what a site has most of; every size becomes a step of its own.
@@ -210,11 +249,7 @@ export function findScale(
   sizes: readonly GivenSize[],
   base: number | null = null,
 ): FoundScale | null {
-  const ends: Partial<Record<End, Sizes>> = {};
-  for (const end of ENDS) {
-    const at = sizes.flatMap((size) => size[end] ?? []);
-    if (at.length === sizes.length && at.length > 0) ends[end] = at;
-  }
+  const ends = endsOf(sizes);
   const size = mean(ENDS.flatMap((end) => ends[end] ?? []));
   let best: { found: FoundScale; cost: number } | null = null;
   for (const candidate of candidates(ends, base)) {

@@ -1,5 +1,12 @@
 import { isGenericWord, knownFont, lettersApart, nearestName } from '../fallback/plainNames';
-import { charactersOfStock, lookAt, STOCK_ENDS, type Stock, type StockFace } from './stock';
+import {
+  charactersOfStock,
+  lookAt,
+  originAt,
+  STOCK_ENDS,
+  type Stock,
+  type StockFace,
+} from './stock';
 
 /** How a family stands on a site. */
 export type FamilyState =
@@ -13,6 +20,8 @@ export type FamilyState =
   | 'unanswered'
   /** A generic family is asked for first. */
   | 'generic'
+  /** No family is asked for: the browser takes its own. */
+  | 'unset'
   /** A page fetches it, and no text shows it. */
   | 'fetched'
   /** A page declares it, and no text asks for it. */
@@ -36,6 +45,9 @@ export interface StockFamily {
   /** A name that is known and nearly the same, where none answers to this one. */
   nearest: string | null;
 }
+
+/** What stands for a family where none is asked for: no family has this name. */
+const UNSET = '';
 
 const plain = (name: string): string => name.trim().toLowerCase();
 
@@ -85,7 +97,8 @@ export function familiesOf(stock: Stock): StockFamily[] {
       const { face } = lookAt(stock, text, end);
       if (face !== null) shown.add(plain(face));
     }
-    const name = look.stack[0] ?? 'serif';
+    const isSet = originAt(stock, text, 'wide', 'font-family').source.by !== 'nothing';
+    const name = isSet ? (look.stack[0] ?? UNSET) : UNSET;
     const known = found.get(plain(name)) ?? {
       name,
       characters: 0,
@@ -114,13 +127,15 @@ export function familiesOf(stock: Stock): StockFamily[] {
     const isShown = [...one.shownBy.keys()].some((family) => plain(family ?? '') === plain(name));
     const state: FamilyState = isGenericWord(name)
       ? 'generic'
-      : isShown
-        ? own.length > 0
-          ? 'shown'
-          : 'local'
-        : own.length > 0
-          ? 'missing'
-          : 'unanswered';
+      : name === UNSET
+        ? 'unset'
+        : isShown
+          ? own.length > 0
+            ? 'shown'
+            : 'local'
+          : own.length > 0
+            ? 'missing'
+            : 'unanswered';
     return {
       name,
       state,

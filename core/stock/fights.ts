@@ -101,14 +101,14 @@ function inPx(all: readonly InForce[]): Fight[] {
       source.by !== 'browser' &&
       properties.has('font-size') &&
       IN_PX.test(source.value) &&
-      !/\b(r?em|%|vw|cq\w+)\b/.test(source.value),
+      !/\d(r?em|%|vw|cq\w+)/.test(source.value),
   );
   if (fixed.length === 0) return [];
   const texts = textsOf(fixed);
   return [
     {
       kind: 'px',
-      message: `${count(texts.length, 'text')} stay as large as they are for visitors who have set larger text in their browser: ${count(fixed.length, 'declaration gives', 'declarations give')} the size in px.`,
+      message: `${count(texts.length, 'text stays as large as it is', 'texts stay as large as they are')} for visitors who have set larger text in their browser: ${count(fixed.length, 'declaration gives', 'declarations give')} the size in px.`,
       texts,
       sources: fixed.map(({ source }) => source),
     },

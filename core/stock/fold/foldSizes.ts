@@ -1,6 +1,6 @@
 import type { Scale } from '../../document/scale';
 import { MOST_STEPS, SCALE_BOUNDS } from '../../document/scaleBounds';
-import { FEWEST_SIZES, findScale } from '../../scale/find';
+import { FEWEST_SIZES, findScale, nearScales } from '../../scale/find';
 import { modularSize, roundSize } from '../../scale/steps';
 
 /** A size that text has at the two widths that a site was read at, CSS px, and how much text. */
@@ -179,25 +179,41 @@ interface Series {
   rounding: Scale['rounding'];
 }
 
-/** The scale that the sizes are of, as far as they are of one; null where that has more steps than may be. */
+const given = (clusters: readonly Cluster[]) =>
+  clusters.map(({ small, large }) => ({ small: rounded(small), large: rounded(large) }));
+
+const isRising = (clusters: readonly Cluster[]): boolean =>
+  clusters.every(
+    ({ small, large }, i) => i === 0 || (large > (clusters[i - 1]?.large ?? 0) && small > 0),
+  );
+
+/** The scale that the sizes are of, with the ratio and rounding that fit best; null where that has more steps than may be. */
 function foundSeries(
   clusters: readonly Cluster[],
   base: number,
   limits: FoldLimits,
 ): Series | null {
-  const rising = clusters.every(
-    ({ small, large }, i) => i === 0 || (large > (clusters[i - 1]?.large ?? 0) && small > 0),
-  );
-  if (clusters.length < FEWEST_SIZES || !rising) return null;
-  const found = findScale(
-    clusters.map(({ small, large }) => ({ small: rounded(small), large: rounded(large) })),
-    rounded(clusters[base]?.large ?? 16),
-  );
+  if (clusters.length < FEWEST_SIZES || !isRising(clusters)) return null;
+  const found = findScale(given(clusters), rounded(clusters[base]?.large ?? 16));
   if (!found?.ends.small || !found.ends.large) return null;
   const numbers = found.steps.map(({ number }) => number);
-  const span = Math.max(...numbers) - Math.min(...numbers) + 1;
-  if (span > limits.steps) return null;
-  return { numbers, small: found.ends.small, large: found.ends.large, rounding: found.rounding };
+  return spanOf(numbers) <= limits.steps
+    ? { numbers, small: found.ends.small, large: found.ends.large, rounding: found.rounding }
+    : null;
+}
+
+const spanOf = (numbers: readonly number[]): number =>
+  Math.max(...numbers) - Math.min(...numbers) + 1;
+
+/** Scales that the sizes are near to, without rounding. */
+function nearSeries(clusters: readonly Cluster[], base: number, limits: FoldLimits): Series[] {
+  if (clusters.length < FEWEST_SIZES || !isRising(clusters)) return [];
+  return nearScales(given(clusters), rounded(clusters[base]?.large ?? 16)).flatMap(
+    ({ numbers, ends: { small, large } }): Series[] =>
+      small && large && spanOf(numbers) <= limits.steps
+        ? [{ numbers, small, large, rounding: 'none' }]
+        : [],
+  );
 }
 
 function plainSeries(clusters: readonly Cluster[], base: number): Series {
@@ -216,6 +232,99 @@ function plainSeries(clusters: readonly Cluster[], base: number): Series {
   };
 }
 
+/** The step of a series that a cluster takes, CSS px. */
+const stepAt = (series: Series, i: number): Pick<Cluster, 'small' | 'large'> => {
+  const at = ({ base, ratio }: Series['small']) =>
+    roundSize(modularSize(base, ratio, series.numbers[i] ?? 0), series.rounding);
+  return { small: at(series.small), large: at(series.large) };
+};
+const onSeries = (cluster: Cluster, series: Series, i: number): number =>
+  apart(cluster, stepAt(series, i));
+
+/** Whether enough of a cluster's text stays near enough on the series. */
+function isOn(cluster: Cluster, series: Series, i: number, { within, share }: FoldLimits): boolean {
+  const step = stepAt(series, i);
+  const near = cluster.sizes
+    .filter((size) => apart(size, step) <= within)
+    .reduce((sum, { characters }) => sum + characters, 0);
+  return near >= share * cluster.characters;
+}
+
+const weightiest = (clusters: readonly Cluster[]): number =>
+  clusters.reduce(
+    (best, one, i) => (one.characters > (clusters[best]?.characters ?? 0) ? i : best),
+    0,
+  );
+
+/** Sizes that may be no part of the scale that the others make. */
+const MOST_OUTSIDE = 3;
+
+/**
+ * A series that the sizes make without some, which take the steps that are free between their neighbours;
+ * null where none are.
+ */
+function withOutside(
+  clusters: readonly Cluster[],
+  out: ReadonlySet<Cluster>,
+  series: Series,
+  limits: FoldLimits,
+): Series | null {
+  const numbers: number[] = [];
+  let next = 0;
+  for (const cluster of clusters) {
+    const before = numbers.at(-1);
+    const after = series.numbers[next] ?? 0;
+    if (!out.has(cluster)) {
+      numbers.push(after);
+      next++;
+    } else numbers.push(before === undefined ? after - 1 : before + 1);
+  }
+  const rising = numbers.every((number, i) => i === 0 || number > (numbers[i - 1] ?? 0));
+  return rising && spanOf(numbers) <= limits.steps ? { ...series, numbers } : null;
+}
+
+/** Of the series that the sizes, or most of them, make, the one that leaves fewest a size of their own. */
+function leastOdd(clusters: readonly Cluster[], limits: FoldLimits): Series {
+  const oddIn = (series: Series): number =>
+    clusters.filter((cluster, i) => !isOn(cluster, series, i, limits)).length;
+  const base = clusters[weightiest(clusters)];
+  let best = plainSeries(clusters, weightiest(clusters));
+  let odd = oddIn(best);
+  let out = new Set<Cluster>();
+  /** Takes the best of the series that the sizes make without some, if it is better. */
+  const trying = (
+    without: Set<Cluster>,
+    seriesOfRest: (rest: readonly Cluster[], base: number) => readonly Series[],
+    isBetter: (count: number) => boolean,
+  ): void => {
+    const rest = clusters.filter((one) => !without.has(one));
+    for (const near of seriesOfRest(rest, weightiest(rest))) {
+      const series = withOutside(clusters, without, near, limits);
+      const count = series ? oddIn(series) : Infinity;
+      if (series && isBetter(count)) [best, odd, out] = [series, count, without];
+    }
+  };
+  for (let left = 0; left <= MOST_OUTSIDE && odd > left; left++) {
+    const from = out;
+    const all = left === 0 ? [from] : clusters.map((one) => new Set([...from, one]));
+    for (const without of all) {
+      if (base && without.has(base)) continue;
+      trying(
+        without,
+        (rest, at) => nearSeries(rest, at, limits),
+        (count) => count < odd,
+      );
+    }
+  }
+  // A ratio with a name, or sizes that round, where they do as well.
+  trying(
+    out,
+    (rest, at) => [foundSeries(rest, at, limits)].filter((one) => one !== null),
+    (count) => count <= odd,
+  );
+  return best;
+}
+
 /**
  * Folds the sizes of a site into a scale: those that are a scale already into that one; others into as few
  * steps as keep enough of the text near enough, each on the scale where that holds there too, and with a size
@@ -230,27 +339,15 @@ export function foldSizes(
   limits: FoldLimits = FOLD_LIMITS,
 ): FoldedScale {
   const all = distinct(sizes);
-  const asTheyAre = all.length <= limits.steps;
-  const clusters = asTheyAre ? all : gathered(all, limits);
-  const base = clusters.reduce(
-    (best, one, i) => (one.characters > (clusters[best]?.characters ?? 0) ? i : best),
-    0,
-  );
-  const series = foundSeries(clusters, base, limits) ?? plainSeries(clusters, base);
+  const exact = all.length <= limits.steps ? foundSeries(all, weightiest(all), limits) : null;
+  const isScale = exact !== null && all.every((one, i) => onSeries(one, exact, i) <= SAME);
+  const clusters = isScale ? all : gathered(all, limits);
+  const series = isScale ? exact : leastOdd(clusters, limits);
   const overrides: Scale['overrides'] = {};
   clusters.forEach((cluster, i) => {
-    const number = series.numbers[i] ?? 0;
-    const on = {
-      small: roundSize(modularSize(series.small.base, series.small.ratio, number), series.rounding),
-      large: roundSize(modularSize(series.large.base, series.large.ratio, number), series.rounding),
-    };
-    // On the scale where nobody sees the difference, or where the text stays near enough there too.
-    const near = cluster.sizes
-      .filter((size) => apart(size, on) <= (asTheyAre ? SAME : limits.within))
-      .reduce((sum, { characters }) => sum + characters, 0);
-    if (near >= limits.share * cluster.characters) return;
+    if (isScale || isOn(cluster, series, i, limits)) return;
     const size = (end: 'small' | 'large') => bounded(rounded(cluster[end]), SCALE_BOUNDS.size);
-    overrides[String(number)] = { small: size('small'), large: size('large') };
+    overrides[String(series.numbers[i] ?? 0)] = { small: size('small'), large: size('large') };
   });
   const numbers = series.numbers;
   return {

@@ -14,9 +14,10 @@ const { point } = usePlaces(() => props.stock);
 const families = computed(() => familiesOf(props.stock));
 const elsewhere = computed(() => [...new Set(props.stock.pages.flatMap((page) => page.elsewhere))]);
 
-function instead({ instead: other }: StockFamily): string {
-  return other === null ? 'a font that the browser looks for' : (other ?? '');
-}
+const instead = ({ instead: other }: StockFamily): string =>
+  other === null || other === undefined
+    ? 'Another font, which the browser looks for,'
+    : other.charAt(0).toUpperCase() + other.slice(1);
 
 function says(family: StockFamily): string {
   switch (family.state) {
@@ -28,6 +29,8 @@ function says(family: StockFamily): string {
       return `Declared, and not here: its files were not brought along or did not load. ${instead(family)} shows instead.`;
     case 'unanswered':
       return `Declared by no page, and nothing here answers to the name. ${instead(family)} shows instead.`;
+    case 'unset':
+      return 'No family is asked for: browsers take their own.';
     case 'generic':
       return 'Whatever the visitor’s browser takes for it.';
     case 'fetched':
@@ -56,7 +59,7 @@ const lacks = ({ lacking }: StockFamily): string =>
     </thead>
     <tbody>
       <tr v-for="family in families" :key="family.name" :class="family.state">
-        <th scope="row">{{ family.name }}</th>
+        <th scope="row">{{ family.name || 'None' }}</th>
         <td class="figure">{{ family.characters ? percent(family.share) : '' }}</td>
         <td class="bar"><ShareBar :share="family.share" /></td>
         <td>
@@ -69,7 +72,7 @@ const lacks = ({ lacking }: StockFamily): string =>
           <DoButton
             v-if="family.texts.length"
             label="Point"
-            :aria-label="`Point at ${count(family.texts.length, 'text')} in ${family.name}`"
+            :aria-label="`Point at ${count(family.texts.length, 'text')} in ${family.name || 'no family'}`"
             @click="point(family.texts)"
           />
         </td>

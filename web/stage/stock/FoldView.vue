@@ -7,6 +7,7 @@ import {
   foldStock,
   movesOf,
   STYLE_TOLERANCE,
+  type FoldedVoice,
   type Moves,
   type Stock,
   type StockView,
@@ -93,15 +94,18 @@ function moveInWords(move: Moves | null): string {
   return `${move.texts} of ${count(move.of, 'text')} ${move.texts === 1 ? 'moves' : 'move'} by ${by.join(' and ')}`;
 }
 
+const NONE = '-';
+const familyFor = ({ key, family }: FoldedVoice): string =>
+  (Object.hasOwn(families.value, key) ? families.value[key] : family) ?? NONE;
 const cases = computed(() => [
-  { value: '', label: 'None yet' },
+  { value: NONE, label: 'None yet' },
   ...Object.entries(document.value?.case ?? {}).map(([value, family]) => ({
     value,
     label: siteName(family),
   })),
 ]);
 function give(voice: string, family: string): void {
-  families.value = { ...families.value, [voice]: family || null };
+  families.value = { ...families.value, [voice]: family === NONE ? null : family };
 }
 
 const steps = computed(() => {
@@ -173,7 +177,7 @@ const nothing = computed(() => !voices.value && !scale.value && !styles.value);
             <td>{{ voice.asks }}</td>
             <td>
               <Select
-                :model-value="families[voice.key] ?? voice.family ?? ''"
+                :model-value="familyFor(voice)"
                 :options="cases"
                 option-label="label"
                 option-value="value"
@@ -252,7 +256,7 @@ const nothing = computed(() => !voices.value && !scale.value && !styles.value);
               <span class="quiet">{{ count(texts.length, 'text') }}</span>
             </td>
             <td>{{ characters ? moveInWords(movesOfStyle(texts)) : '' }}</td>
-            <td class="line">
+            <td class="what">
               <DoButton
                 v-if="texts.length"
                 label="Point"
@@ -301,12 +305,19 @@ const nothing = computed(() => !voices.value && !scale.value && !styles.value);
 .part {
   display: grid;
   gap: 6px;
+  justify-items: start;
   padding-top: 8px;
   border-top: 1px solid var(--rule);
+}
+table {
+  width: 100%;
 }
 th[scope='row'] {
   text-align: left;
   font-weight: 550;
+}
+.what {
+  white-space: nowrap;
 }
 .where {
   overflow-wrap: anywhere;

@@ -1,0 +1,246 @@
+import { describe, expect, test } from '@jest/globals';
+import { applyChange } from '../../change';
+import { newDocument } from '../../document/newDocument';
+import type { ProjectDocument } from '../../document/projectDocument';
+import { resolveInUse } from '../../style/resolve';
+import type { Stock } from '../stock';
+import { rule, stockOf, type MadeText } from '../testing/stockOf';
+import { foldPatch, foldStock, movesOf, WHOLE_FOLD, type StockView } from './fold';
+
+/** A page in miniature: selectors are tags and classes, as its texts have them. */
+function viewOf(stock: Stock, names: Record<string, string> = {}): StockView {
+  const meets = (selector: string): number[] =>
+    stock.texts.flatMap(({ tag, classes }, number) =>
+      selector === tag || classes.some((one) => selector === `.${one}`) ? [number] : [],
+    );
+  const kinds = new Map<string, number[]>();
+  stock.texts.forEach(({ tag, classes }, number) => {
+    const key = classes[0] ? `.${classes[0]}` : tag;
+    kinds.set(key, [...(kinds.get(key) ?? []), number]);
+  });
+  return {
+    kinds: [...kinds].map(([selector, texts]) => ({
+      name: names[selector] ?? selector.replace('.', ''),
+      selector,
+      texts,
+    })),
+    meets,
+  };
+}
+
+const PAGE: MadeText[] = [
+  { tag: 'h1', characters: 30, look: { size: 40, weight: 700, lineHeight: 44 } },
+  { characters: 900 },
+  { characters: 700 },
+  { tag: 'em', within: 1, characters: 12, look: { slant: 'italic' } },
+  {
+    tag: 'p',
+    classes: ['note'],
+    characters: 120,
+    look: { size: 14, lineHeight: 20, colour: 'rgb(90, 90, 90)' },
+  },
+  {
+    tag: 'code',
+    within: 1,
+    characters: 20,
+    look: { stack: ['Courier New', 'monospace'], face: 'monospace', size: 14, lineHeight: 24 },
+  },
+  { tag: 'a', within: 2, characters: 30, look: { colour: 'rgb(14, 102, 86)' } },
+];
+
+const folded = (
+  texts: MadeText[],
+  choice = WHOLE_FOLD,
+  document: ProjectDocument = newDocument('Tarnholm'),
+) => {
+  const stock = stockOf(texts);
+  const fold = foldStock(stock, viewOf(stock), document, choice);
+  const after = applyChange(document, foldPatch(document, fold)).document;
+  return { stock, fold, after };
+};
+
+describe('a site folded', () => {
+  const { stock, fold, after } = folded(PAGE);
+  const styleOf = (selector: string): string =>
+    Object.values(after.elements).find(({ selectors }) => selectors.includes(selector))?.style ??
+    '';
+
+  test('gives families voices: text, and what is of equal widths', () => {
+    expect(fold.voices.voices.map(({ key, asks, generic }) => [key, asks, generic])).toEqual([
+      ['text', 'Literata', 'serif'],
+      ['code', 'Courier New', 'monospace'],
+    ]);
+    expect(after.voices['text']).toMatchObject({ family: null, generic: 'serif' });
+  });
+
+  test('gives texts styles, named by what they are', () => {
+    expect(fold.styles.styles.map(({ style }) => style.name)).toEqual([
+      'Body',
+      'note',
+      'Heading 1',
+      'a',
+      'code',
+      'em',
+    ]);
+    expect(after.styles[styleOf('p')]).toBe(after.styles['body']);
+    // What stands by itself follows the body; what stands in the midst of text has the rest from there.
+    expect(after.styles[styleOf('.note')]).toMatchObject({
+      follows: 'body',
+      set: { step: expect.any(Number), lineHeight: 1.429, colour: expect.any(String) },
+    });
+    expect(Object.keys(after.styles[styleOf('.note')]?.set ?? {})).toHaveLength(3);
+    expect(after.styles[styleOf('em')]).toMatchObject({ follows: null, set: { slant: 'italic' } });
+    expect(Object.keys(after.styles[styleOf('em')]?.set ?? {})).toEqual(['slant']);
+    expect(fold.styles.unfolded).toEqual([]);
+  });
+
+  test('comes to what the site had', () => {
+    const heading = resolveInUse(after, styleOf('h1'));
+    expect(heading.weight.value).toBe(700);
+    expect(heading.lineHeight.value).toBe(1.1);
+    expect(after.colours['ink']?.light).toBe('#141414');
+    expect(after.colours[resolveInUse(after, styleOf('a')).colour.value ?? '']?.light).toBe(
+      '#0e6656',
+    );
+    const moves = movesOf(stock, fold, after);
+    expect(moves).toMatchObject({ texts: 0, of: PAGE.length, weight: 0 });
+    expect(moves.most).toBeLessThan(0.1);
+  });
+
+  test('puts the site’s own style sheets into a layer, so that it has its way', () => {
+    expect(after.delivery).toMatchObject({ siteLayer: 'site', linked: 'before' });
+  });
+
+  test('is one change, which is taken back whole', () => {
+    const before = newDocument('Tarnholm');
+    const { document, inverse } = applyChange(before, foldPatch(before, fold));
+    expect(applyChange(document, inverse).document).toEqual(before);
+  });
+});
+
+describe('what differs by little is one style', () => {
+  const near = (look: MadeText['look']): number => {
+    const { fold } = folded([
+      { characters: 900 },
+      { tag: 'li', characters: 90, ...(look ? { look } : {}) },
+    ]);
+    return fold.styles.styles.length;
+  };
+  test.each<[string, MadeText['look'], MadeText['look']]>([
+    ['weight', { weight: 450 }, { weight: 451 }],
+    ['line height', { lineHeight: 24.9 }, { lineHeight: 25.1 }],
+    ['letter spacing', { letterSpacing: 0.19 }, { letterSpacing: 0.2 }],
+    ['colour', { colour: 'rgb(22, 22, 22)' }, { colour: 'rgb(40, 40, 40)' }],
+  ])('%s, from both sides', (_what, same, other) => {
+    expect(near(same)).toBe(1);
+    expect(near(other)).toBe(2);
+  });
+});
+
+describe('texts of one kind that are set otherwise', () => {
+  const intro = { size: 20, lineHeight: 28 };
+  test('take a selector of the site’s own that meets just those', () => {
+    const { fold } = folded([
+      { characters: 900 },
+      {
+        classes: ['wide', 'intro'],
+        characters: 90,
+        look: intro,
+        sources: { 'font-size': rule('.intro', 'font-size', '20px') },
+      },
+      { classes: ['wide'], characters: 100 },
+    ]);
+    const element = fold.styles.elements.find(({ element: { selectors } }) =>
+      selectors.includes('.intro'),
+    );
+    expect(element?.texts).toEqual([1]);
+    expect(fold.styles.unfolded).toEqual([]);
+  });
+
+  test('are listed where none does, with the reason', () => {
+    const { fold } = folded([
+      { characters: 900 },
+      { classes: ['wide'], characters: 90, look: intro },
+      { classes: ['wide'], characters: 100 },
+    ]);
+    expect(fold.styles.unfolded).toEqual([
+      {
+        what: 'wide',
+        why: 'some are set otherwise, and no selector of the site’s meets just those',
+        texts: [1],
+      },
+    ]);
+  });
+});
+
+describe('parts', () => {
+  const document = newDocument('Tarnholm');
+  const taking = (part: Partial<typeof WHOLE_FOLD>) =>
+    folded(PAGE, { ...WHOLE_FOLD, voices: false, scale: false, styles: false, ...part }).after;
+
+  test('voices alone keep the scale, and the voices that styles name', () => {
+    const after = taking({ voices: true });
+    expect(after.scale).toEqual(document.scale);
+    expect(after.styles).toEqual(document.styles);
+    expect(Object.keys(after.voices).sort()).toEqual(['code', 'heading', 'text']);
+  });
+
+  test('the scale alone keeps the steps that styles name', () => {
+    const after = taking({ scale: true });
+    expect(after.voices).toEqual(document.voices);
+    expect(after.scale.small.base).toBe(16);
+    expect(after.scale.up).toBeGreaterThanOrEqual(document.scale.up);
+  });
+
+  test('styles alone take the nearest steps of the scale that is there', () => {
+    const after = taking({ styles: true });
+    expect(after.scale).toEqual(document.scale);
+    expect(after.voices).toEqual(document.voices);
+    expect(after.styles['heading-1']?.set.step).toBeDefined();
+  });
+
+  test('a style that is left leaves its texts as they are', () => {
+    const { after } = folded(PAGE, { ...WHOLE_FOLD, left: ['note'] });
+    expect(after.styles['note']).toBeUndefined();
+    expect(Object.values(after.elements).some(({ style }) => style === 'note')).toBe(false);
+  });
+
+  test('a family that is given to a voice is taken', () => {
+    const document2 = newDocument('Tarnholm');
+    document2.case = {
+      literata: {
+        name: 'Literata',
+        class: 'serif',
+        source: 'files',
+        licence: null,
+        faces: [
+          {
+            style: 'normal',
+            weightMin: 400,
+            weightMax: 400,
+            files: [{ sha256: 'a'.repeat(64), script: 'all', unicodeRange: null, bytes: 1 }],
+          },
+        ],
+      },
+    };
+    expect(folded(PAGE, WHOLE_FOLD, document2).after.voices['text']?.family).toBe('literata');
+    const none = folded(PAGE, { ...WHOLE_FOLD, families: { text: null } }, document2);
+    expect(none.after.voices['text']?.family).toBeNull();
+  });
+});
+
+test('moves are counted with how far', () => {
+  const document = newDocument('Tarnholm');
+  const stock = stockOf([
+    { characters: 900 },
+    { tag: 'h1', characters: 100, look: { size: 40, weight: 700 } },
+  ]);
+  const choice = { ...WHOLE_FOLD, scale: false };
+  const fold = foldStock(stock, viewOf(stock), document, choice);
+  const after = applyChange(document, foldPatch(document, fold)).document;
+  // The scale that is there has 18 px at its large end, where the site has 16.
+  const moves = movesOf(stock, fold, after);
+  expect(moves.texts).toBe(2);
+  expect(moves.most).toBeGreaterThanOrEqual(2);
+  expect(movesOf(stock, fold, after, [0])).toMatchObject({ texts: 1, of: 1, weight: 0 });
+});

@@ -1,0 +1,161 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { newDocument } from '../../document/newDocument';
+import type { Scale } from '../../document/scale';
+import { stepsOf } from '../../scale/steps';
+import { FOLD_LIMITS, foldSizes, type FoldedScale, type SizeShare } from './foldSizes';
+
+const WIDTHS = { small: 360, large: 1280 };
+
+const wholeScale = ({ scale }: FoldedScale): Scale => ({ ...newDocument('x').scale, ...scale });
+
+/** The share of the text that is moved by no more than a distance, CSS px. */
+function within(sizes: readonly SizeShare[], folded: FoldedScale, px: number): number {
+  const steps = new Map(stepsOf(wholeScale(folded)).map((step) => [step.number, step]));
+  const all = sizes.reduce((sum, { characters }) => sum + characters, 0);
+  const near = sizes.filter((size) => {
+    const step = steps.get(folded.stepOf(size));
+    if (!step) throw new Error('A size was given a step that the scale has not');
+    const off = Math.max(Math.abs(step.small - size.small), Math.abs(step.large - size.large));
+    return off <= px + 1e-9;
+  });
+  return near.reduce((sum, { characters }) => sum + characters, 0) / all;
+}
+const stepCount = ({ scale }: FoldedScale): number => scale.down + scale.up + 1;
+
+/** Sizes as a site grows them: in px as somebody happened to type them, most of the text in few. */
+function oddSizes(count: number, seed: number): SizeShare[] {
+  let state = seed;
+  const random = () => {
+    state = (state * 1103515245 + 12345) % 2147483648;
+    return state / 2147483648;
+  };
+  return Array.from({ length: count }, (_, i) => {
+    const large = Math.round((10 + 46 * random() ** 2) * 10) / 10;
+    const small = Math.round(large * (0.8 + 0.2 * random()) * 10) / 10;
+    return {
+      small,
+      large,
+      characters: Math.round(20 + 4000 * random() ** 6 * (i % 7 === 0 ? 3 : 1)),
+    };
+  });
+}
+
+describe('sizes that are a scale', () => {
+  const scales: Pick<Scale, 'small' | 'large' | 'rounding'>[] = [
+    {
+      small: { width: 360, base: 16, ratio: 1.2 },
+      large: { width: 1280, base: 18, ratio: 1.25 },
+      rounding: 'none',
+    },
+    {
+      small: { width: 360, base: 17, ratio: 1.2 },
+      large: { width: 1280, base: 19, ratio: 1.28 },
+      rounding: 'none',
+    },
+    {
+      small: { width: 360, base: 16, ratio: 1.125 },
+      large: { width: 1280, base: 16, ratio: 1.2 },
+      rounding: 'half',
+    },
+    {
+      small: { width: 360, base: 18, ratio: 1.25 },
+      large: { width: 1280, base: 20, ratio: 4 / 3 },
+      rounding: 'none',
+    },
+  ];
+  test.each(scales)('%p is given back', (wanted) => {
+    const scale: Scale = { ...newDocument('x').scale, ...wanted, down: 2, up: 5, overrides: {} };
+    const used = stepsOf(scale).filter(({ number }) => ![4, -2].includes(number));
+    const folded = foldSizes(
+      used.map(({ small, large, number }) => ({
+        small: Number(small.toFixed(4)),
+        large: Number(large.toFixed(4)),
+        characters: number === 0 ? 9000 : 300,
+      })),
+      WIDTHS,
+    );
+    expect(folded.odd).toEqual([]);
+    expect(folded.scale.small.base).toBeCloseTo(wanted.small.base, 2);
+    expect(folded.scale.large.base).toBeCloseTo(wanted.large.base, 2);
+    expect(folded.scale.small.ratio).toBeCloseTo(wanted.small.ratio, 3);
+    expect(folded.scale.large.ratio).toBeCloseTo(wanted.large.ratio, 3);
+    for (const step of used) expect(folded.stepOf(step)).toBe(step.number);
+  });
+});
+
+describe('sizes that have grown', () => {
+  test.each([1, 7, 23, 99, 4242])('forty odd sizes come to nine steps (%d)', (seed) => {
+    const sizes = oddSizes(40, seed);
+    const folded = foldSizes(sizes, WIDTHS);
+    expect(stepCount(folded)).toBeLessThanOrEqual(9);
+    // The page of forty sizes that is asked of a browser has most of its text in few of them, as sites have.
+    expect(within(sizes, folded, 1)).toBeGreaterThan(0.85);
+  });
+
+  test('enough of the text stays near enough where nine steps can do it, in as few as can', () => {
+    const sizes: SizeShare[] = [
+      ...[15.6, 16, 16.3, 16.8].map((large, i) => ({
+        small: large,
+        large,
+        characters: i === 1 ? 5000 : 300,
+      })),
+      ...[13.1, 13.6, 14.2].map((large) => ({ small: large, large, characters: 400 })),
+      ...[31, 32, 32.7].map((large) => ({ small: large - 6, large, characters: 90 })),
+      { small: 12, large: 90, characters: 20 },
+    ];
+    const folded = foldSizes(sizes, WIDTHS);
+    expect(within(sizes, folded, 1)).toBeGreaterThanOrEqual(0.95);
+    // The four hundredths of the text that are left may move further: no step is made for them.
+    const used = (one: FoldedScale) => new Set(sizes.map(one.stepOf)).size;
+    expect(used(folded)).toBe(3);
+    const closer = foldSizes(sizes, WIDTHS, { ...FOLD_LIMITS, within: 0.5 });
+    expect(within(sizes, closer, 0.5)).toBeGreaterThanOrEqual(0.95);
+    expect(used(closer)).toBeGreaterThan(3);
+    const all = foldSizes(sizes, WIDTHS, { ...FOLD_LIMITS, share: 1 });
+    expect(within(sizes, all, 1)).toBe(1);
+    expect(used(all)).toBeGreaterThan(3);
+  });
+
+  test('a step that the scale reaches near enough has no size of its own', () => {
+    const at = (sizes: number[]) =>
+      sizes.map((large) => ({ small: large, large, characters: large === 16 ? 5000 : 400 }));
+    // 16 × 1.25: 12.8, 16, 20, 25, 31.25.
+    expect(foldSizes(at([12.8, 16, 20, 25, 31.25]), WIDTHS).odd).toEqual([]);
+    const odd = foldSizes(at([12.8, 16, 20, 25, 31.25, 90]), WIDTHS);
+    expect(odd.odd).toHaveLength(1);
+    const own = stepsOf(wholeScale(odd)).find(({ number }) => number === odd.odd[0]);
+    expect(own).toMatchObject({ small: 90, large: 90 });
+  });
+
+  test('one size is a scale of one step, and two of two', () => {
+    const one = foldSizes([{ small: 16, large: 18, characters: 1 }], WIDTHS);
+    expect(stepCount(one)).toBe(1);
+    expect(one.scale.small.base).toBe(16);
+    expect(one.scale.large.base).toBe(18);
+    const two = foldSizes(
+      [
+        { small: 16, large: 16, characters: 9 },
+        { small: 32, large: 40, characters: 1 },
+      ],
+      WIDTHS,
+    );
+    expect(stepCount(two)).toBe(2);
+  });
+
+  test('whatever the sizes, every one has a step, of at most nine', () => {
+    const size = fc.record({
+      small: fc.float({ min: 1, max: 300, noNaN: true }),
+      large: fc.float({ min: 1, max: 300, noNaN: true }),
+      characters: fc.integer({ min: 1, max: 10_000 }),
+    });
+    fc.assert(
+      fc.property(fc.array(size, { minLength: 1, maxLength: 60 }), (sizes) => {
+        const folded = foldSizes(sizes, WIDTHS);
+        expect(stepCount(folded)).toBeLessThanOrEqual(FOLD_LIMITS.steps);
+        expect(within(sizes, folded, Infinity)).toBeCloseTo(1);
+      }),
+      { numRuns: 60 },
+    );
+  });
+});
