@@ -136,7 +136,7 @@ onBeforeUnmount(() => observer.disconnect());
               @moved="place = { by: 'proof', at: $event }"
             />
             <MarksMargin
-              v-if="settled && proof.eye === 'sharp'"
+              v-if="settled && proof.eye === 'sharp' && !proof.bare"
               :shown-at="shownAt"
               :style="{ left: `${marginLeft}px` }"
             />

@@ -157,6 +157,22 @@ describe('texts of one kind that are set otherwise', () => {
     expect(fold.styles.unfolded).toEqual([]);
   });
 
+  test('take one that meets more, where those have one that meets fewer', () => {
+    const { fold } = folded([
+      { characters: 900, sources: { 'font-size': rule('p', 'font-size', '16px') } },
+      { classes: ['note'], characters: 90, look: { size: 13 } },
+      { tag: 'h1', characters: 20, look: { size: 40 } },
+    ]);
+    expect(
+      fold.styles.elements.map(({ element: { selectors }, texts }) => [selectors[0], texts]),
+    ).toEqual([
+      ['body', []],
+      ['p', [0]],
+      ['.note', [1]],
+      ['h1', [2]],
+    ]);
+  });
+
   test('are listed where none does, with the reason', () => {
     const { fold } = folded([
       { characters: 900 },
@@ -165,8 +181,8 @@ describe('texts of one kind that are set otherwise', () => {
     ]);
     expect(fold.styles.unfolded).toEqual([
       {
-        what: 'wide',
-        why: 'some are set otherwise, and no selector of the site’s meets just those',
+        what: 'wide 2',
+        why: 'no selector meets these texts without others that are set otherwise',
         texts: [1],
       },
     ]);

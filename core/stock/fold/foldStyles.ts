@@ -223,37 +223,70 @@ class Folding {
       });
     });
 
-  /** The kinds of text of a site, those that are set in more ways than one parted by the site's own selectors. */
+  /**
+   * The kinds of text of a site: each by the selector that meets just its texts, those that are set in more
+   * ways than one parted by the site's own selectors. What no selector meets alone takes one that meets more,
+   * where those others have a selector of their own that meets fewer, and so comes after it.
+   */
   units(kinds: readonly StockKind[]): Unit[] {
-    return kinds.flatMap((kind): Unit[] => {
-      const groups = this.#alike(kind.texts);
-      const [main = [], ...rest] = groups;
-      const units: Unit[] = [];
-      if (kind.selector !== null && selectorsFault(kind.selector) === null) {
-        units.push(this.#unit(kind.name, kind.selector, main));
-      } else {
-        const own = this.#selectorFor(main);
-        if (own === null) {
-          this.unfolded.push({
-            what: kind.name,
-            why: 'no selector of a few words meets these texts and no others',
-            texts: main,
-          });
-        } else units.push(this.#unit(kind.name, own, main));
+    const units: Unit[] = [];
+    const left: { name: string; texts: number[] }[] = [];
+    const found = (name: string, texts: number[], selector: string | null): void => {
+      if (selector === null) left.push({ name, texts });
+      else units.push(this.#unit(name, selector, texts));
+    };
+    for (const kind of kinds) {
+      const isSound = kind.selector !== null && selectorsFault(kind.selector) === null;
+      this.#alike(kind.texts).forEach((texts, i) => {
+        const own = i === 0 && isSound ? kind.selector : this.#selectorFor(texts);
+        found(i === 0 ? kind.name : `${kind.name} ${i + 1}`, texts, own);
+      });
+    }
+    for (const { name, texts } of left) {
+      const broad = this.#broadSelector(texts, units);
+      if (broad !== null) units.push(this.#unit(name, broad, texts));
+      else {
+        this.unfolded.push({
+          what: name,
+          why: 'no selector meets these texts without others that are set otherwise',
+          texts,
+        });
       }
-      for (const texts of rest) {
-        const own = this.#selectorFor(texts);
-        if (own !== null) units.push(this.#unit(`${kind.name} ${units.length + 1}`, own, texts));
-        else {
-          this.unfolded.push({
-            what: kind.name,
-            why: 'some are set otherwise, and no selector of the site’s meets just those',
-            texts,
-          });
-        }
+    }
+    return units;
+  }
+
+  /** A selector that meets these texts and others, each of which is set alike or has one that meets fewer. */
+  #broadSelector(texts: readonly number[], units: readonly Unit[]): string | null {
+    const [first] = texts;
+    const text = first === undefined ? undefined : this.stock.texts[first];
+    if (first === undefined || !text) return null;
+    const wanted = this.setting(first);
+    const { tag, place } = text;
+    const fewest = new Map<number, number>();
+    for (const { selector } of units) {
+      const met = this.meets(selector);
+      for (const number of met) {
+        fewest.set(number, Math.min(fewest.get(number) ?? Infinity, met.length));
       }
-      return units;
-    });
+    }
+    const tried = [...this.#ownSelectors(texts), ...(place ? [`${place} ${tag}`] : []), tag];
+    const [best] = tried
+      .flatMap((selector) => {
+        if (selectorsFault(selector) !== null) return [];
+        const met = this.meets(selector);
+        const all = new Set(met);
+        const holds =
+          texts.every((number) => all.has(number)) &&
+          met.every(
+            (number) =>
+              (fewest.get(number) ?? Infinity) < met.length ||
+              differing(wanted, this.setting(number), this.by).length === 0,
+          );
+        return holds ? [{ selector, meets: met.length }] : [];
+      })
+      .sort((a, b) => a.meets - b.meets);
+    return best?.selector ?? null;
   }
 
   /** A selector of the site's own that meets these texts, and of others none that is set otherwise. */

@@ -1,6 +1,6 @@
 import { pairSeatsOf } from '../../document/pairVoices';
 import type { ProjectDocument, Voice } from '../../document/projectDocument';
-import { MOST_PARTS } from '../../document/projectDocument';
+import { MOST_FALLBACKS, MOST_PARTS } from '../../document/projectDocument';
 import { freeKey } from '../../document/faces';
 import { GENERICS, type Generic } from '../../document/vocabulary';
 import { slug } from '../../deliver/fileName';
@@ -17,6 +17,8 @@ export interface FoldedVoice {
   /** Key of the family of the case that goes by that name; null where there is none. */
   family: string | null;
   generic: Generic;
+  /** The names that stand behind it in the stack, and itself, without the generic. */
+  plain: string[];
   characters: number;
   texts: number[];
 }
@@ -97,6 +99,7 @@ export function foldVoices(stock: Stock, document: ProjectDocument): FoldedVoice
       asks: one.name,
       family: familyNamed(document, one.name),
       generic: genericOf(one.stack),
+      plain: one.stack.filter((family) => !isGenericWord(family)).slice(0, MOST_FALLBACKS),
       characters: one.characters,
       texts: one.texts,
     });
@@ -131,9 +134,22 @@ export function voicesOfProject(stock: Stock, document: ProjectDocument): Folded
   };
 }
 
-/** A voice as the document has it. @param family key of a family of the case, or null */
-export const voicePart = (
-  { name, generic }: FoldedVoice,
+/**
+ * A voice as the document has it: without a family of the case it asks for the fonts that the site asks for.
+ * @param family key of a family of the case, or null
+ */
+export function voicePart(
+  { name, generic, plain: names, asks }: FoldedVoice,
   family: string | null,
   place: number,
-): Voice => ({ name, family, generic, fallback: null, place });
+): Voice {
+  const behind = family === null ? names : names.filter((one) => plain(one) !== plain(asks));
+  return {
+    name,
+    family,
+    generic,
+    fallback: null,
+    ...(behind.length > 0 ? { plain: behind } : {}),
+    place,
+  };
+}

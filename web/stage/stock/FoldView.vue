@@ -253,7 +253,7 @@ const nothing = computed(() => !voices.value && !scale.value && !styles.value);
             <th scope="row">{{ style.name }}</th>
             <td class="where">
               {{ selectorsOf(key) }}
-              <span class="quiet">{{ count(texts.length, 'text') }}</span>
+              <span v-if="texts.length" class="quiet">{{ count(texts.length, 'text') }}</span>
             </td>
             <td>{{ characters ? moveInWords(movesOfStyle(texts)) : '' }}</td>
             <td class="what">

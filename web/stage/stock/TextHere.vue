@@ -7,6 +7,7 @@ import {
   type Stock,
   type StockProperty,
 } from '@lettera/core/stock';
+import { hexOf } from '@lettera/core/css';
 import { computed } from 'vue';
 import DoButton from '../../control/DoButton.vue';
 import { count, percent, pixels } from '../../control/figures';
@@ -78,7 +79,9 @@ function valueOf(property: StockProperty): string {
     case 'text-transform':
       return wide.letterCase === 'none' ? 'as typed' : wide.letterCase;
     case 'color':
-      return wide.ground === null ? wide.colour : `${wide.colour} on ${wide.ground}`;
+      return wide.ground === null
+        ? hexOf(wide.colour)
+        : `${hexOf(wide.colour)} on ${hexOf(wide.ground)}`;
   }
 }
 const rows = computed(() => {
@@ -133,6 +136,10 @@ const rows = computed(() => {
 }
 .words {
   overflow-wrap: anywhere;
+}
+th,
+td {
+  padding-block: 2px;
 }
 th {
   width: 110px;

@@ -10,6 +10,7 @@ import {
   type StockText,
   type TextLook,
 } from '@lettera/core/stock';
+import { hexOf } from '@lettera/core/css';
 import { computed } from 'vue';
 import DoButton from '../../control/DoButton.vue';
 import { count, percent, plainNumber } from '../../control/figures';
@@ -86,7 +87,7 @@ const parts = computed((): { title: string; rows: Row[] }[] => [
   },
   {
     title: 'Colours',
-    rows: sharesOf(props.stock, (text) => look(text).colour).map(
+    rows: sharesOf(props.stock, (text) => hexOf(look(text).colour)).map(
       ({ value, share, texts }): Row => ({ words: value, share, texts, colour: value }),
     ),
   },
