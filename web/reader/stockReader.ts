@@ -134,6 +134,17 @@ const facesOf = (page: Document): StockFace[] =>
     state: status === 'loaded' ? 'loaded' : status === 'error' ? 'failed' : 'unloaded',
   }));
 
+/** Holds everything still: what moves to another value is not yet there when it is asked for. */
+function holdStill(page: Document): void {
+  const Sheet = (page.defaultView as (Window & typeof globalThis) | null)?.CSSStyleSheet;
+  if (!Sheet) return;
+  const still = new Sheet();
+  still.replaceSync(
+    '*, *::before, *::after { transition: none !important; animation: none !important }',
+  );
+  page.adoptedStyleSheets = [...page.adoptedStyleSheets, still];
+}
+
 /** How long faces may take to come, milliseconds: what never comes does not hold up the rest. */
 const PATIENCE = 10_000;
 const facesCome = (page: Document): Promise<unknown> =>
@@ -156,6 +167,7 @@ export async function readPageInto(
   { title, page, rules, elsewhere, setWidth }: PageRead,
   { stopped, progress }: ReadingOptions,
 ): Promise<void> {
+  holdStill(page);
   const breather = new Breather();
   const widths = stockWidths(rules);
   const texts: Kept[] = [];

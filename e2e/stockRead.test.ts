@@ -1,0 +1,384 @@
+import { createServer, type Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import type { Stock, TextLook } from '@lettera/core/stock';
+import { build } from 'esbuild';
+import type { Browser, Page } from 'puppeteer-core';
+import { launchBrowser, newPage } from './browser';
+import { startLettera, type RunningLettera } from './lettera';
+import { fortyOddSizes, PACKAGED, WRITTEN, type SiteFiles } from './sites/stockPages';
+
+/**
+ * What a stock says of a page, held to Chromium: the page is opened as its own server would serve it, without
+ * Lettera, and each of its texts is asked for its computed values there; the declaration that is named as the
+ * source of a value is changed, and the text must follow.
+ */
+
+let lettera: RunningLettera;
+let browser: Browser;
+let page: Page;
+let reading: string;
+let server: Server;
+let served: SiteFiles = {};
+const SLUG = 'tarnholm-light';
+const api = () => `${lettera.url}/api/v1/projects/${SLUG}`;
+const address = () => `http://127.0.0.1:${(server.address() as AddressInfo).port}/`;
+
+beforeAll(async () => {
+  const bundled = await build({
+    stdin: {
+      contents: `export { StockBook, foldStock, foldPatch, WHOLE_FOLD, movesOf } from './core/stock'; export { readPageInto } from './web/reader/stockReader'; export { siteView } from './web/reader/siteView'; export { textElementsOf } from './web/reader/textElements'; export { setFrameWidth } from './web/proof/frameWidth';`,
+      resolveDir: process.cwd(),
+      loader: 'ts',
+    },
+    bundle: true,
+    format: 'iife',
+    globalName: 'stocktaking',
+    write: false,
+    tsconfigRaw: { compilerOptions: { experimentalDecorators: true } },
+  });
+  reading = bundled.outputFiles[0]?.text ?? '';
+  server = createServer((request, response) => {
+    const path = decodeURIComponent((request.url ?? '/').slice(1).replace(/\?.*$/, ''));
+    const file = served[path];
+    if (path.endsWith('.css')) response.setHeader('Content-Type', 'text/css');
+    if (path.endsWith('.html')) response.setHeader('Content-Type', 'text/html');
+    response.setHeader('Cache-Control', 'no-store');
+    response.statusCode = file === undefined ? 404 : 200;
+    response.end(file);
+  });
+  await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
+  lettera = await startLettera();
+  browser = await launchBrowser();
+  ({ page } = await newPage(browser));
+  await page.goto(`${lettera.url}/p/${SLUG}/stock`);
+  await page.waitForSelector('section.ways');
+  await page.evaluate(reading);
+});
+afterAll(async () => {
+  await browser?.close();
+  await lettera?.close();
+  server?.close();
+});
+
+interface Looked {
+  site: string;
+  path: string;
+}
+
+async function look(files: SiteFiles): Promise<Looked> {
+  const body = new FormData();
+  for (const [path, content] of Object.entries(files))
+    body.append('file', new Blob([content as string]), path);
+  const answer = await fetch(`${api()}/looked`, { method: 'POST', body });
+  const { pages } = (await answer.json()) as { pages: Looked[] };
+  const [first] = pages;
+  if (!first) throw new Error('No page was read');
+  return first;
+}
+
+/** Takes stock of a page in the application's own page; what it showed is left in a frame there. */
+const takeStock = ({ site, path }: Looked): Promise<Stock> =>
+  page.evaluate(
+    async (project, query) => {
+      const { stocktaking } = window as unknown as { stocktaking: Stocktaking };
+      document.querySelector('#taken')?.remove();
+      const frame = document.createElement('iframe');
+      frame.id = 'taken';
+      frame.setAttribute('sandbox', 'allow-same-origin');
+      frame.style.cssText = 'position:fixed;left:-4000px;top:0;height:800px;border:0';
+      const loaded = new Promise((resolve) => (frame.onload = resolve));
+      frame.src = `${project}/pages/x?${query}`;
+      document.body.append(frame);
+      await loaded;
+      const book = new stocktaking.StockBook();
+      const rules = (await (await fetch(`${project}/pages/x/account?${query}`)).json()) as object;
+      await stocktaking.readPageInto(
+        book,
+        {
+          title: 'x',
+          page: frame.contentDocument,
+          rules,
+          elsewhere: [],
+          setWidth: (width: number) => stocktaking.setFrameWidth(frame, width),
+        },
+        { stopped: () => false, progress: () => undefined },
+      );
+      return book.close('2026-11-27T00:00:00.000Z');
+    },
+    `/api/v1/projects/${SLUG}`,
+    new URLSearchParams({ site, path }).toString(),
+  );
+
+interface Stocktaking {
+  StockBook: new () => { close(made: string): Stock };
+  readPageInto(book: object, page: object, options: object): Promise<void>;
+  setFrameWidth(frame: HTMLIFrameElement, width: number): Promise<void>;
+  siteView(stock: Stock, pages: Document[]): object;
+  textElementsOf(page: Document): Element[];
+}
+
+interface Seen {
+  tag: string;
+  words: string;
+  look: Omit<TextLook, 'face' | 'ground' | 'stack'> & { family: string };
+  shown: boolean;
+}
+
+/** Every text of the page as its own server serves it, with nothing that runs, asks elsewhere or moves. */
+async function asServed(path: string, width: number): Promise<Seen[]> {
+  const visit = await browser.newPage();
+  try {
+    await visit.setJavaScriptEnabled(false);
+    await visit.setRequestInterception(true);
+    visit.on('request', (request) => {
+      void (request.url().startsWith(address()) ? request.continue() : request.abort());
+    });
+    await visit.setViewport({ width, height: 800 });
+    await visit.goto(address() + path);
+    return await visit.evaluate(async () => {
+      await document.fonts.ready;
+      const OUT = 'script, style, template, noscript, title, head, option, textarea, iframe';
+      const found: Element[] = [];
+      const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+      while (walker.nextNode()) {
+        const { parentElement, nodeValue } = walker.currentNode as Text;
+        if (!nodeValue?.trim() || !parentElement || parentElement.closest(OUT)) continue;
+        if (!found.includes(parentElement)) found.push(parentElement);
+      }
+      return found.map((node): Seen => {
+        const style = getComputedStyle(node);
+        const px = (value: string) => parseFloat(value) || 0;
+        return {
+          tag: node.tagName.toLowerCase(),
+          words: [...node.childNodes]
+            .filter((child) => child.nodeType === Node.TEXT_NODE)
+            .map((child) => child.nodeValue)
+            .join('')
+            .replace(/\s+/g, ' ')
+            .trim()
+            .slice(0, 80),
+          look: {
+            family: style.fontFamily,
+            size: px(style.fontSize),
+            weight: Number(style.fontWeight),
+            slant: style.fontStyle as 'normal',
+            lineHeight: style.lineHeight === 'normal' ? null : px(style.lineHeight),
+            letterSpacing: px(style.letterSpacing),
+            letterCase: style.textTransform,
+            colour: style.color,
+          },
+          shown: node.checkVisibility(),
+        };
+      });
+    });
+  } finally {
+    await visit.close();
+  }
+}
+
+const lookOf = (stock: Stock, number: number, end: 'narrow' | 'wide'): TextLook =>
+  stock.looks[stock.texts[number]?.[end].look ?? -1] as TextLook;
+
+const ALL = { ...WRITTEN, ...PACKAGED };
+
+describe.each(Object.keys(ALL))('%s', (name) => {
+  test('every text is set as Chromium computes it where the site serves it, at both widths', async () => {
+    served = ALL[name]?.() ?? {};
+    const [path = ''] = Object.keys(served);
+    const stock = await takeStock(await look(served));
+    const [read] = stock.pages;
+    const [narrow, wide] = [
+      await asServed(path, read?.narrow ?? 0),
+      await asServed(path, read?.wide ?? 0),
+    ];
+    const seen = narrow.flatMap((small, i) => {
+      const large = wide[i];
+      return large && (small.shown || large.shown) ? [{ small, large }] : [];
+    });
+    expect(stock.texts.map(({ tag, words }) => [tag, words])).toEqual(
+      seen.map(({ small }) => [small.tag, small.words]),
+    );
+    expect(stock.texts.length).toBeGreaterThan(2);
+    stock.texts.forEach((text, number) => {
+      for (const [end, at] of [
+        ['narrow', seen[number]?.small],
+        ['wide', seen[number]?.large],
+      ] as const) {
+        const { stack, face: _face, ground: _ground, ...look } = lookOf(stock, number, end);
+        const { family, ...wanted } = at?.look ?? { family: '' };
+        expect({ text: text.words, end, ...look }).toEqual({ text: text.words, end, ...wanted });
+        expect(stack.join(',')).toBe(family.replace(/["']/g, '').replace(/,\s*/g, ','));
+      }
+    });
+    expect(stock.sources.some(({ by }) => by === 'rule')).toBe(true);
+  }, 120_000);
+});
+
+interface Tried {
+  what: string;
+  found: boolean;
+  follows: boolean;
+}
+
+/** Changes the declarations that are named as sources, one after another, and looks whether the text follows. */
+const trySources = (stock: Stock, wanted: number): Promise<Tried[]> =>
+  page.evaluate(
+    (taken, most) => {
+      const { stocktaking } = window as unknown as { stocktaking: Stocktaking };
+      const site = document.querySelector<HTMLIFrameElement>('#taken')?.contentDocument as Document;
+      const elements = stocktaking.textElementsOf(site);
+      const OTHER: Record<string, string> = {
+        color: 'rgb(1, 2, 3)',
+        'font-size': '77.5px',
+        'font-family': 'Sentinel',
+        'font-weight': '123',
+        'font-style': 'oblique 13deg',
+        'line-height': '77.5px',
+        'letter-spacing': '7.5px',
+        'text-transform': 'lowercase',
+      };
+      const plain = (text: string) => text.replace(/\s+/g, '').replace(/["']/g, '').toLowerCase();
+      const rulesIn = (list: CSSRuleList): CSSStyleRule[] =>
+        [...list].flatMap((rule) => [
+          ...('selectorText' in rule ? [rule as CSSStyleRule] : []),
+          ...('styleSheet' in rule && (rule as CSSImportRule).styleSheet
+            ? rulesIn((rule as CSSImportRule).styleSheet?.cssRules as CSSRuleList)
+            : []),
+          ...('cssRules' in rule ? rulesIn((rule as CSSGroupingRule).cssRules) : []),
+        ]);
+      // An imported sheet is another once it has been changed.
+      const all = () => [...site.styleSheets].flatMap((sheet) => rulesIn(sheet.cssRules));
+      const places = taken.texts
+        .flatMap((text) =>
+          Object.entries(taken.origins[text.wide.origins] ?? {}).map(([property, origin]) => ({
+            text,
+            property,
+            source: taken.sources[origin.source],
+          })),
+        )
+        .filter(({ source }) => source?.by === 'rule');
+      // Every so many of them, so that all parts of the page are tried.
+      const step = Math.max(1, Math.floor(places.length / most));
+      const tried: Tried[] = [];
+      for (let i = 0; i < places.length && tried.length < most; i += step) {
+        const place = places[i];
+        const node = place && elements[place.text.element];
+        if (!place || !node || place.source?.by !== 'rule') continue;
+        const { property, source } = place;
+        const last = (selector: string) => plain(selector).replace(/^.*[\s>+~]/, '');
+        const blocks = all().filter(
+          ({ style, selectorText }) =>
+            // A shorthand with a named value in it has no longhands of its own yet.
+            (style.getPropertyValue(property) !== '' || style.getPropertyValue('font') !== '') &&
+            // What is nested is told whole, and stands in its rule by its own part.
+            (plain(selectorText).includes(plain(source.selector)) ||
+              plain(source.selector).endsWith(last(selectorText).replace('&', ''))),
+        );
+        const value = () => site.defaultView?.getComputedStyle(node).getPropertyValue(property);
+        const follows = blocks.some(({ style }) => {
+          const text = style.cssText;
+          style.setProperty(property, OTHER[property] ?? '', style.getPropertyPriority(property));
+          const now = value();
+          style.cssText = text;
+          return now === OTHER[property];
+        });
+        tried.push({
+          what: `${property} of “${place.text.words}” by ${source.selector}`,
+          found: blocks.length > 0,
+          follows,
+        });
+      }
+      return tried;
+    },
+    stock,
+    wanted,
+  );
+
+test('the rule that is named is the one that decides, on 200 values of texts', async () => {
+  const tried: Tried[] = [];
+  for (const files of Object.values(ALL)) {
+    const stock = await takeStock(await look(files()));
+    tried.push(...(await trySources(stock, 24)));
+  }
+  expect(tried.filter(({ found, follows }) => !found || !follows)).toEqual([]);
+  expect(tried.length).toBeGreaterThanOrEqual(200);
+}, 240_000);
+
+test('no more than what Chromium sets a text in is told as its face', async () => {
+  const stock = await takeStock(await look(WRITTEN['a long read in two scripts']?.() ?? {}));
+  const shown = (words: string) => {
+    const number = stock.texts.findIndex((text) => text.words.startsWith(words));
+    return lookOf(stock, number, 'wide').face;
+  };
+  expect(shown('The glass fell')).toBe('Literata');
+  expect(shown('Κύμα')).toBe('Literata');
+  // Its file never comes.
+  expect(shown('The moon’s share')).toBe('sans-serif');
+  expect(shown('GET /tides')).toBe('monospace');
+  expect(stock.pages[0]?.faces.map(({ family, state }) => `${family} ${state}`).sort()).toEqual([
+    'Literata loaded',
+    'Literata loaded',
+    'Literata loaded',
+    'Lora unloaded',
+    'Onest failed',
+  ]);
+  expect(stock.texts.some(({ words }) => words === 'Not shown.')).toBe(false);
+}, 60_000);
+
+test('forty odd sizes fold into nine steps, within a px for 95 of 100 characters', async () => {
+  served = fortyOddSizes();
+  const looked = await look(served);
+  const stock = await takeStock(looked);
+  expect(new Set(stock.looks.map(({ size }) => size)).size).toBe(40);
+  const { steps, near } = await page.evaluate((taken) => {
+    const { stocktaking } = window as unknown as { stocktaking: Folding };
+    const site = document.querySelector<HTMLIFrameElement>('#taken')?.contentDocument as Document;
+    const view = stocktaking.siteView(taken, [site]);
+    const fold = stocktaking.foldStock(taken, view, { case: {}, scale: {}, voices: {} });
+    const { small, large, down, up, overrides, rounding } = fold.scale.scale;
+    const round = { none: 0, half: 0.5, whole: 1, even: 2 }[rounding];
+    const at = (end: 'small' | 'large', n: number): number => {
+      const { base, ratio } = { small, large }[end];
+      const size = base * ratio ** n;
+      return overrides[String(n)]?.[end] ?? (round ? Math.round(size / round) * round : size);
+    };
+    let [all, within] = [0, 0];
+    for (const text of taken.texts) {
+      const size = {
+        small: taken.looks[text.narrow.look]?.size ?? 0,
+        large: taken.looks[text.wide.look]?.size ?? 0,
+      };
+      const n = fold.scale.stepOf(size);
+      all += text.characters;
+      const off = Math.max(
+        Math.abs(at('small', n) - size.small),
+        Math.abs(at('large', n) - size.large),
+      );
+      if (off <= 1) within += text.characters;
+    }
+    return { steps: down + up + 1, near: within / all };
+  }, stock);
+  expect(steps).toBeLessThanOrEqual(9);
+  expect(near).toBeGreaterThanOrEqual(0.95);
+}, 60_000);
+
+interface Folding extends Stocktaking {
+  foldStock(
+    stock: Stock,
+    view: object,
+    document: object,
+  ): {
+    scale: {
+      scale: {
+        small: { base: number; ratio: number };
+        large: { base: number; ratio: number };
+        down: number;
+        up: number;
+        rounding: 'none' | 'half' | 'whole' | 'even';
+        overrides: Record<string, { small?: number; large?: number }>;
+      };
+      stepOf(size: { small: number; large: number }): number;
+    };
+  };
+}
