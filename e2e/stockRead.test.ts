@@ -281,6 +281,7 @@ const trySources = (stock: Stock, wanted: number): Promise<Tried[]> =>
           style.setProperty(property, OTHER[property] ?? '', style.getPropertyPriority(property));
           const now = value();
           style.cssText = text;
+          value();
           return now === OTHER[property];
         });
         tried.push({
