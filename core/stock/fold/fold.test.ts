@@ -108,7 +108,7 @@ describe('a site folded', () => {
   });
 
   test('puts the site’s own style sheets into a layer, so that it has its way', () => {
-    expect(after.delivery).toMatchObject({ siteLayer: 'site', linked: 'before' });
+    expect(after.delivery).toMatchObject({ siteLayer: 'site', layer: null });
   });
 
   test('is one change, which is taken back whole', () => {
@@ -187,6 +187,37 @@ describe('texts of one kind that are set otherwise', () => {
       },
     ]);
   });
+});
+
+test('what no rule outranks is listed with what says it', () => {
+  const { fold } = folded([
+    { characters: 900 },
+    {
+      classes: ['buy'],
+      sources: {
+        color: rule('.buy', 'color', 'white', { important: true }),
+        'font-style': { by: 'inline', important: false, value: 'italic' },
+      },
+    },
+    // What is inherited is outranked by a rule for the text itself.
+    {
+      classes: ['note'],
+      sources: { color: rule('main', 'color', 'red', { important: true }) },
+      from: { color: 'main' },
+    },
+  ]);
+  expect(fold.styles.unfolded).toEqual([
+    {
+      what: 'buy',
+      why: 'color stays as it is until .buy with !important, which says it, is taken out of the site',
+      texts: [1],
+    },
+    {
+      what: 'buy',
+      why: 'font-style stays as it is until a style attribute, which says it, is taken out of the site',
+      texts: [1],
+    },
+  ]);
 });
 
 describe('parts', () => {

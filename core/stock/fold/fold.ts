@@ -216,16 +216,9 @@ export function foldPatch(
         ),
       ),
       ...without(document, 'aside'),
-      {
-        op: document.delivery.siteLayer === undefined ? 'add' : 'replace',
-        path: '/delivery/siteLayer',
-        value: SITE_LAYER,
-      },
-      {
-        op: document.delivery.linked === undefined ? 'add' : 'replace',
-        path: '/delivery/linked',
-        value: 'before',
-      },
+      // Outside all layers, it has its way over sheets in one, wherever it is linked.
+      { op: 'replace', path: '/delivery/layer', value: null },
+      { op: 'add', path: '/delivery/siteLayer', value: SITE_LAYER },
     );
   }
   const added = Object.entries(pages).filter(([key]) => !document.pages?.[key]);

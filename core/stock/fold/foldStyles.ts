@@ -223,6 +223,34 @@ class Folding {
       });
     });
 
+  /** Texts of a unit that keep something whatever is delivered, by what says so. */
+  keeping({ name, texts }: Unit): Unfolded[] {
+    const found = new Map<string, { texts: Set<number>; properties: Set<string> }>();
+    for (const number of texts) {
+      const text = this.stock.texts[number];
+      for (const property of text ? STOCK_PROPERTIES : []) {
+        const { source, from } = originAt(this.stock, text as StockText, 'wide', property);
+        if (from !== null) continue;
+        const by =
+          source.by === 'inline'
+            ? 'a style attribute'
+            : source.by === 'rule' && source.important
+              ? `${source.selector} with !important`
+              : null;
+        if (by === null) continue;
+        const known = found.get(by) ?? { texts: new Set(), properties: new Set() };
+        found.set(by, known);
+        known.texts.add(number);
+        known.properties.add(property);
+      }
+    }
+    return [...found].map(([by, { texts: kept, properties }]) => ({
+      what: name,
+      why: `${[...properties].join(' and ')} stays as it is until ${by}, which says it, is taken out of the site`,
+      texts: [...kept],
+    }));
+  }
+
   /**
    * The kinds of text of a site: each by the selector that meets just its texts, those that are set in more
    * ways than one parted by the site's own selectors. What no selector meets alone takes one that meets more,
@@ -230,20 +258,19 @@ class Folding {
    */
   units(kinds: readonly StockKind[]): Unit[] {
     const units: Unit[] = [];
-    const left: { name: string; texts: number[] }[] = [];
-    const found = (name: string, texts: number[], selector: string | null): void => {
-      if (selector === null) left.push({ name, texts });
-      else units.push(this.#unit(name, selector, texts));
-    };
+    const left: { name: string; texts: number[]; kind: readonly number[] }[] = [];
     for (const kind of kinds) {
       const isSound = kind.selector !== null && selectorsFault(kind.selector) === null;
       this.#alike(kind.texts).forEach((texts, i) => {
         const own = i === 0 && isSound ? kind.selector : this.#selectorFor(texts);
-        found(i === 0 ? kind.name : `${kind.name} ${i + 1}`, texts, own);
+        const name = i === 0 ? kind.name : `${kind.name} ${i + 1}`;
+        if (own !== null) units.push(this.#unit(name, own, texts));
+        // Few of a kind that are set otherwise do not keep the rest from what they are.
+        else left.push({ name, texts, kind: i === 0 ? kind.texts : texts });
       });
     }
-    for (const { name, texts } of left) {
-      const broad = this.#broadSelector(texts, units);
+    for (const { name, texts, kind } of left) {
+      const broad = this.#broadSelector(texts, units, new Set(kind));
       if (broad !== null) units.push(this.#unit(name, broad, texts));
       else {
         this.unfolded.push({
@@ -256,8 +283,15 @@ class Folding {
     return units;
   }
 
-  /** A selector that meets these texts and others, each of which is set alike or has one that meets fewer. */
-  #broadSelector(texts: readonly number[], units: readonly Unit[]): string | null {
+  /**
+   * A selector that meets these texts and others, each of which is of their kind, is set alike, or has one that
+   * meets fewer.
+   */
+  #broadSelector(
+    texts: readonly number[],
+    units: readonly Unit[],
+    kind: ReadonlySet<number>,
+  ): string | null {
     const [first] = texts;
     const text = first === undefined ? undefined : this.stock.texts[first];
     if (first === undefined || !text) return null;
@@ -280,6 +314,7 @@ class Folding {
           texts.every((number) => all.has(number)) &&
           met.every(
             (number) =>
+              kind.has(number) ||
               (fewest.get(number) ?? Infinity) < met.length ||
               differing(wanted, this.setting(number), this.by).length === 0,
           );
@@ -429,6 +464,7 @@ export function foldStyles(
       });
       continue;
     }
+    folding.unfolded.push(...folding.keeping(unit));
     style.texts.push(...unit.texts);
     style.characters += unit.characters;
     inOrder.push({ unit, style });
