@@ -132,8 +132,11 @@ class Kept<T> {
   readonly all: T[] = [];
   readonly #numbers = new Map<string, number>();
 
+  /** @param keyOf what tells one thing from another */
+  constructor(private readonly keyOf: (one: T) => string = JSON.stringify) {}
+
   number(one: T): number {
-    const key = JSON.stringify(one);
+    const key = this.keyOf(one);
     const known = this.#numbers.get(key);
     if (known !== undefined) return known;
     this.#numbers.set(key, this.all.length);
@@ -145,8 +148,13 @@ class Kept<T> {
 export class StockBook {
   readonly pages: StockPage[] = [];
   readonly texts: StockText[] = [];
-  readonly #looks = new Kept<TextLook>();
-  readonly #origins = new Kept<Origins>();
+  // Every text has one of each, so that they are told apart by what is quick to write.
+  readonly #looks = new Kept<TextLook>(({ stack, ...look }) =>
+    [stack.join('\n'), ...Object.values(look)].join('|'),
+  );
+  readonly #origins = new Kept<Origins>((origins) =>
+    STOCK_PROPERTIES.map((name) => `${origins[name].source} ${origins[name].from}`).join('|'),
+  );
   readonly #sources = new Kept<StockSource>();
 
   look = (look: TextLook): number => this.#looks.number(look);

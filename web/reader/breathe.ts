@@ -1,6 +1,17 @@
 /** How long work goes on before others are let to theirs, milliseconds: a frame and a half. */
 const SPELL = 24;
 
+const waiting: (() => void)[] = [];
+const { port1, port2 } = new MessageChannel();
+port1.onmessage = () => waiting.shift()?.();
+
+/** Lets what waits have its turn; a timer would wait some milliseconds longer each time. */
+const letOthers = (): Promise<void> =>
+  new Promise((resolve) => {
+    waiting.push(resolve);
+    port2.postMessage(null);
+  });
+
 /** Parts long work, so that the page it runs in never waits for it. */
 export class Breather {
   #since = performance.now();
@@ -8,7 +19,7 @@ export class Breather {
   /** @param stopped whether the work is no longer wanted @throws Stopped when it is not */
   async pause(stopped: () => boolean): Promise<void> {
     if (performance.now() - this.#since < SPELL) return;
-    await new Promise((resolve) => setTimeout(resolve));
+    await letOthers();
     if (stopped()) throw new Stopped();
     this.#since = performance.now();
   }

@@ -14,6 +14,8 @@ export class LookReader {
   readonly #window: Window | null;
   readonly #letters: LetterFinder;
   readonly #grounds = new Grounds();
+  /** Colours as they are told, by what the browser computes: a page has few. */
+  readonly #colours = new Map<string, string>();
 
   constructor(page: Document) {
     this.#window = page.defaultView;
@@ -21,13 +23,13 @@ export class LookReader {
   }
 
   /** @param text what the element itself holds */
-  look(node: Element, text: string): TextLook | null {
+  look(node: Element, text: string): { look: TextLook; isInline: boolean } | null {
     const style = this.#window?.getComputedStyle(node);
     if (!style) return null;
     const { fontStyle, fontWeight, color } = style;
     const stack = familiesIn(style.fontFamily);
     const ground = this.#grounds.of(node);
-    return {
+    const look: TextLook = {
       stack,
       face: this.#letters.mainFamily(
         text.slice(0, LETTERS_LOOKED_AT),
@@ -40,9 +42,18 @@ export class LookReader {
       lineHeight: style.lineHeight === 'normal' ? null : px(style.lineHeight),
       letterSpacing: px(style.letterSpacing),
       letterCase: style.textTransform,
-      // A colour in a space that is not measured here is taken for ink.
-      colour: isCssColour(color) ? color : BLACK,
+      colour: this.#colour(color),
       ground: 'unknown' in ground ? null : ground.colour,
     };
+    return { look, isInline: style.display === 'inline' };
+  }
+
+  /** A colour in a space that is not measured here is taken for ink. */
+  #colour(computed: string): string {
+    const known = this.#colours.get(computed);
+    if (known !== undefined) return known;
+    const colour = isCssColour(computed) ? computed : BLACK;
+    this.#colours.set(computed, colour);
+    return colour;
   }
 }

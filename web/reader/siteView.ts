@@ -32,12 +32,19 @@ export function siteView(stock: Stock, pages: readonly Document[]): StockView {
     const number = numbers.get(node);
     return number === undefined ? [] : [number];
   };
+  const meeting = new Map<string, readonly number[]>();
   return {
     kinds: unclaimedKinds(all, find).map(({ name, selector, nodes }) => ({
       name,
       selector,
       texts: nodes.flatMap(numberOf),
     })),
-    meets: (selector) => find(selector).flatMap(numberOf),
+    meets(selector) {
+      const known = meeting.get(selector);
+      if (known) return known;
+      const numbersMet = find(selector).flatMap(numberOf);
+      meeting.set(selector, numbersMet);
+      return numbersMet;
+    },
   };
 }

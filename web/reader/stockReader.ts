@@ -49,6 +49,8 @@ const READ: readonly TypeProperty[] = (
   ['voice', 'step', 'weight', 'slant', 'lineHeight', 'letterSpacing', 'case', 'colour'] as const
 ).map(typeProperty);
 
+/** A text of fewer characters makes one line, or lines that nobody reads along. */
+const SHORTEST_LINES = 30;
 /** Words that tell a text apart, characters. */
 const LONGEST_WORDS = 80;
 
@@ -152,6 +154,7 @@ const facesCome = (page: Document): Promise<unknown> =>
 
 type Kept = Omit<StockText, 'narrow' | 'wide' | 'page' | 'within'> & {
   node: Element;
+  text: string;
   at: Partial<Record<StockEnd, SetAt>>;
   isSeen: boolean;
 };
@@ -177,7 +180,7 @@ export async function readPageInto(
     const { tag, classes, role, place } = seen(node);
     const words = text.slice(0, LONGEST_WORDS);
     const characters = [...text].length;
-    const kept = { node, element, tag, classes, role, place, words, characters };
+    const kept = { node, text, element, tag, classes, role, place, words, characters };
     texts.push({ ...kept, at: {}, isSeen: false });
   }
   for (const [i, end] of STOCK_ENDS.entries()) {
@@ -188,25 +191,22 @@ export async function readPageInto(
     for (const [number, text] of texts.entries()) {
       await breather.pause(stopped);
       const { node } = text;
-      const look = looks.look(node, ownText(node));
-      if (!look) continue;
-      const isInline = page.defaultView?.getComputedStyle(node).display === 'inline';
-      const isSeen = node.checkVisibility();
-      text.isSeen ||= isSeen;
+      const read = looks.look(node, text.text);
+      if (!read) continue;
+      const { look, isInline } = read;
+      text.isSeen ||= node.checkVisibility();
+      const length = text.characters < SHORTEST_LINES ? 0 : (node.textContent ?? '').trim().length;
       text.at[end] = {
         look: book.look(look),
         origins: book.origins(origins.origins(node)),
-        measure:
-          isSeen && !isInline
-            ? charactersALine(node, (node.textContent ?? '').trim().length)
-            : null,
+        measure: length > 0 && !isInline ? charactersALine(node, length) : null,
       };
       progress((i + number / texts.length) / STOCK_ENDS.length);
     }
   }
   const numbers = new Map<Element, number>();
   const at = book.pages.length;
-  for (const { node, at: set, isSeen, ...text } of texts) {
+  for (const { node, text: _text, at: set, isSeen, ...text } of texts) {
     if (!isSeen || !set.narrow || !set.wide) continue;
     let around = node.parentElement;
     while (around && !numbers.has(around)) around = around.parentElement;

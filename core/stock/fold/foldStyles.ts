@@ -258,20 +258,28 @@ class Folding {
    */
   units(kinds: readonly StockKind[]): Unit[] {
     const units: Unit[] = [];
+    const fewest = new Map<number, number>();
+    const add = (name: string, selector: string, texts: readonly number[]): void => {
+      units.push(this.#unit(name, selector, texts));
+      const met = this.meets(selector);
+      for (const number of met) {
+        fewest.set(number, Math.min(fewest.get(number) ?? Infinity, met.length));
+      }
+    };
     const left: { name: string; texts: number[]; kind: readonly number[] }[] = [];
     for (const kind of kinds) {
       const isSound = kind.selector !== null && selectorsFault(kind.selector) === null;
       this.#alike(kind.texts).forEach((texts, i) => {
         const own = i === 0 && isSound ? kind.selector : this.#selectorFor(texts);
         const name = i === 0 ? kind.name : `${kind.name} ${i + 1}`;
-        if (own !== null) units.push(this.#unit(name, own, texts));
+        if (own !== null) add(name, own, texts);
         // Few of a kind that are set otherwise do not keep the rest from what they are.
         else left.push({ name, texts, kind: i === 0 ? kind.texts : texts });
       });
     }
     for (const { name, texts, kind } of left) {
-      const broad = this.#broadSelector(texts, units, new Set(kind));
-      if (broad !== null) units.push(this.#unit(name, broad, texts));
+      const broad = this.#broadSelector(texts, fewest, new Set(kind));
+      if (broad !== null) add(name, broad, texts);
       else {
         this.unfolded.push({
           what: name,
@@ -286,10 +294,11 @@ class Folding {
   /**
    * A selector that meets these texts and others, each of which is of their kind, is set alike, or has one that
    * meets fewer.
+   * @param fewest how many texts the narrowest selector meets that there is for each
    */
   #broadSelector(
     texts: readonly number[],
-    units: readonly Unit[],
+    fewest: ReadonlyMap<number, number>,
     kind: ReadonlySet<number>,
   ): string | null {
     const [first] = texts;
@@ -297,13 +306,6 @@ class Folding {
     if (first === undefined || !text) return null;
     const wanted = this.setting(first);
     const { tag, place } = text;
-    const fewest = new Map<number, number>();
-    for (const { selector } of units) {
-      const met = this.meets(selector);
-      for (const number of met) {
-        fewest.set(number, Math.min(fewest.get(number) ?? Infinity, met.length));
-      }
-    }
     const tried = [...this.#ownSelectors(texts), ...(place ? [`${place} ${tag}`] : []), tag];
     const [best] = tried
       .flatMap((selector) => {
