@@ -1,11 +1,15 @@
 import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import type { Stock, TextLook } from '@lettera/core/stock';
+import type { Patch, ProjectDocument } from '@lettera/core/document';
+import type { Fold, Moves, Stock, TextLook } from '@lettera/core/stock';
+import { resolveInUse } from '@lettera/core/style';
 import { build } from 'esbuild';
+import { unzipSync } from 'fflate';
 import type { Browser, Page } from 'puppeteer-core';
 import { launchBrowser, newPage } from './browser';
 import { startLettera, type RunningLettera } from './lettera';
+import { BARE_PAGE } from './site';
 import { fortyOddSizes, PACKAGED, WRITTEN, type SiteFiles } from './sites/stockPages';
 
 /**
@@ -27,7 +31,7 @@ const address = () => `http://127.0.0.1:${(server.address() as AddressInfo).port
 beforeAll(async () => {
   const bundled = await build({
     stdin: {
-      contents: `export { StockBook, foldStock, foldPatch, WHOLE_FOLD, movesOf } from './core/stock'; export { readPageInto } from './web/reader/stockReader'; export { siteView } from './web/reader/siteView'; export { textElementsOf } from './web/reader/textElements'; export { setFrameWidth } from './web/proof/frameWidth';`,
+      contents: `export { StockBook, foldStock, foldPatch, WHOLE_FOLD, movesOf } from './core/stock'; export { lookAt } from './core/change'; export { readPageInto } from './web/reader/stockReader'; export { siteView } from './web/reader/siteView'; export { textElementsOf } from './web/reader/textElements'; export { setFrameWidth } from './web/proof/frameWidth';`,
       resolveDir: process.cwd(),
       loader: 'ts',
     },
@@ -382,4 +386,96 @@ interface Folding extends Stocktaking {
       stepOf(size: { small: number; large: number }): number;
     };
   };
+}
+
+test('a page that Lettera’s own bundle has set gives back the scale, the voices and the styles', async () => {
+  const bundle = unzipSync(
+    new Uint8Array(await (await fetch(`${api()}/bundle.zip`)).arrayBuffer()),
+  );
+  const { document } = (await (await fetch(api())).json()) as { document: ProjectDocument };
+  const stock = await takeStock(
+    await look({
+      'index.html': BARE_PAGE,
+      ...Object.fromEntries(
+        Object.entries(bundle)
+          .filter(([path]) => /^fonts\/|^lettera\.css$/.test(path))
+          .map(([path, file]) => [path, Buffer.from(file)]),
+      ),
+    }),
+  );
+  const folded = await page.evaluate(
+    (taken, project) => {
+      const { stocktaking } = window as unknown as { stocktaking: FoldingWhole };
+      const site = window.document.querySelector<HTMLIFrameElement>('#taken')
+        ?.contentDocument as Document;
+      const fold = stocktaking.foldStock(taken, stocktaking.siteView(taken, [site]), project);
+      const after = stocktaking.lookAt(project, stocktaking.foldPatch(project, fold));
+      return {
+        after,
+        moves: after && stocktaking.movesOf(taken, fold, after),
+        unfolded: fold.styles.unfolded,
+        texts: fold.styles.elements.map(({ element, texts }) => ({
+          style: element.style,
+          selectors: element.selectors,
+          texts: texts.map((number) => taken.texts[number]?.tag),
+        })),
+      };
+    },
+    stock,
+    document,
+  );
+  const { after } = folded;
+  if (!after) throw new Error('The project does not take the fold');
+  expect(folded.unfolded).toEqual([]);
+  expect(folded.moves).toMatchObject({ texts: 0, weight: 0 });
+  for (const end of ['small', 'large'] as const) {
+    expect(after.scale[end].base).toBeCloseTo(document.scale[end].base, 2);
+    expect(after.scale[end].ratio).toBeCloseTo(document.scale[end].ratio, 3);
+    expect(after.scale[end].width).toBe(document.scale[end].width);
+  }
+  expect(after.scale.overrides).toEqual(document.scale.overrides);
+  // Each voice has the family that it had.
+  const familyOf = (of: ProjectDocument, voice: string) => of.voices[voice]?.family;
+  expect(familyOf(after, 'text')).toBe(familyOf(document, 'text'));
+  expect(familyOf(after, 'heading')).toBe(familyOf(document, 'heading'));
+  // Each element comes to what its style comes to in the project.
+  const wanted: Record<string, string> = {
+    h1: 'heading-1',
+    h2: 'heading-2',
+    '.lead': 'lead',
+    figcaption: 'caption',
+    th: 'table-heading',
+    label: 'label',
+    button: 'control',
+  };
+  for (const [selector, style] of Object.entries(wanted)) {
+    const found = Object.values(after.elements).find(({ selectors }) =>
+      selectors.some((one) => one === selector || one.split(' ').at(-1) === selector),
+    );
+    const [now, before] = [resolveInUse(after, found?.style ?? ''), resolveInUse(document, style)];
+    expect({
+      selector,
+      step: now.step.value,
+      weight: now.weight.value,
+      slant: now.slant.value,
+      case: now.case.value,
+      lineHeight: Number(now.lineHeight.value.toFixed(2)),
+      spacing: Number(now.letterSpacing.value.toFixed(3)),
+    }).toEqual({
+      selector,
+      step: before.step.value,
+      weight: before.weight.value,
+      slant: before.slant.value,
+      case: before.case.value,
+      lineHeight: Number(before.lineHeight.value.toFixed(2)),
+      spacing: Number(before.letterSpacing.value.toFixed(3)),
+    });
+  }
+}, 60_000);
+
+interface FoldingWhole extends Stocktaking {
+  foldStock(stock: Stock, view: object, document: ProjectDocument): Fold;
+  foldPatch(document: ProjectDocument, fold: Fold): Patch;
+  movesOf(stock: Stock, fold: Fold, folded: ProjectDocument): Moves;
+  lookAt(document: ProjectDocument, patch: Patch): ProjectDocument | null;
 }

@@ -95,7 +95,7 @@ ${`<p>${LOG.repeat(6)}Its sign is <span lang="el">Κύμα, λμνρσφψ</span
 @font-face { font-family: Lora; src: url(fonts/lora.woff2); font-weight: 400 700 }
 body { font: 1.0625rem/1.62 Literata, Georgia, serif; max-width: 38rem; margin: auto }
 h1 { font: 700 2.6rem/1.1 Onest, sans-serif } .by { font-variant: small-caps; font-size: 0.9em }
-figcaption, td, th { font-size: 0.85rem } .n { font-variant-numeric: tabular-nums } code { font-family: Litrata Mono, monospace }`,
+figcaption, td, th { font-size: 0.85rem } .n { font-variant-numeric: tabular-nums } code { font-family: Litterata, monospace }`,
   'type/fonts/latin.woff2': packaged(
     '@fontsource-variable/literata',
     'files/literata-latin-wght-normal.woff2',

@@ -1,5 +1,7 @@
 /** Text nodes in one chunk, at most, where a page's structure allows it. */
 const CHUNK_TEXTS = 40;
+/** A page of more chunks is laid out whole, which is quicker than setting each aside and taking it up again. */
+const MOST_CHUNKS = 1500;
 /** Chunks that are laid out in one go once the change has been shown. */
 const CHUNKS_A_FRAME = 12;
 
@@ -49,7 +51,8 @@ export class NearFirst {
   constructor(page: Document) {
     this.#page = page;
     const chunks = chunksOf(page.body);
-    this.#chunks = textsIn(page.body) > CHUNK_TEXTS * 8 ? chunks : [];
+    const isLong = textsIn(page.body) > CHUNK_TEXTS * 8;
+    this.#chunks = isLong && chunks.length <= MOST_CHUNKS ? chunks : [];
     for (const chunk of this.#chunks) chunk.setAttribute('data-lettera-chunk', '');
     page.addEventListener('scroll', () => this.settle(), { passive: true });
   }

@@ -1,0 +1,232 @@
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterAll, beforeAll, beforeEach, expect, test } from '@jest/globals';
+import type { ProjectDocument } from '@lettera/core/document';
+import { zipSync } from 'fflate';
+import type { Browser, ElementHandle, Page } from 'puppeteer-core';
+import { violationsOn } from './axe';
+import { clickInProof, eventually, launchBrowser, newPage, press, proofFrame } from './browser';
+import { startLettera, type RunningLettera } from './lettera';
+import { ask } from './project';
+import { serveSite } from './site';
+import { WRITTEN, type SiteFiles } from './sites/stockPages';
+
+/** A site that is taken stock of in the real interface. */
+
+const SLUG = 'tarnholm-light';
+let lettera: RunningLettera;
+let browser: Browser;
+let page: Page;
+let errors: string[];
+let folder: string;
+
+interface Project {
+  revision: number;
+  document: ProjectDocument;
+}
+const project = () => ask<Project>(lettera, `/projects/${SLUG}`);
+
+beforeAll(async () => {
+  folder = mkdtempSync(join(tmpdir(), 'lettera-stock-'));
+  lettera = await startLettera();
+  browser = await launchBrowser();
+});
+afterAll(async () => {
+  await browser?.close();
+  await lettera?.close();
+  rmSync(folder, { recursive: true });
+});
+beforeEach(async () => {
+  await page?.close();
+  ({ page, errors } = await newPage(browser));
+  await page.goto(`${lettera.url}/p/${SLUG}/stock`);
+  await page.waitForSelector('section.ways');
+});
+
+const bytes = (file: string | Buffer): Uint8Array =>
+  typeof file === 'string' ? new TextEncoder().encode(file) : new Uint8Array(file);
+
+/** Brings a site as a zip. */
+async function bring(files: SiteFiles): Promise<void> {
+  const path = join(folder, 'site.zip');
+  const packed = Object.entries(files).map(([name, file]) => [name, bytes(file)] as const);
+  writeFileSync(path, zipSync(Object.fromEntries(packed)));
+  const input = (await page.waitForSelector(
+    'input[aria-label="Files of pages"]',
+  )) as ElementHandle<HTMLInputElement>;
+  await input.uploadFile(path);
+}
+const read = () => page.waitForSelector('table.shares');
+const site = (name: string): SiteFiles => WRITTEN[name]?.() ?? {};
+const rows = (selector: string) =>
+  page.$$eval(`${selector} tbody tr`, (all) =>
+    all.map((row) =>
+      [...row.children].map((cell) => cell.textContent?.replace(/\s+/g, ' ').trim() ?? ''),
+    ),
+  );
+const summary = () => page.$eval('main', (node) => node.textContent ?? '');
+
+test('a saved page is told by what sets its text, pointed at, and leaves the project as it was', async () => {
+  const { revision, document } = await project();
+  await bring(site('a long read in two scripts'));
+  await read();
+  const families = await rows('table.shares');
+  expect(families.map(([name]) => name)).toEqual(['Literata', 'Onest', 'Litterata', 'Lora']);
+  expect(families[1]?.join(' ')).toMatch(/Declared, and not here/);
+  expect(families[2]?.join(' ')).toMatch(/nothing here answers to the name.*Was Literata meant/);
+  expect(families[3]?.join(' ')).toMatch(/no text asks for it/);
+  expect(await violationsOn(page, 'main')).toEqual([]);
+
+  // The page is shown as its own style sheets have it.
+  const frame = await proofFrame(page);
+  expect(await frame.$eval('h1', (node) => getComputedStyle(node).fontFamily)).toBe(
+    'Onest, sans-serif',
+  );
+  await press(page, 'Sizes');
+  const sizes = await rows('table.shares');
+  const [main] = [...sizes].sort((a, b) => parseFloat(b[1] ?? '') - parseFloat(a[1] ?? ''));
+  expect(main?.[0]).toBe('17 px');
+  await page.locator('button[aria-label="Point at 1 text of 41.6 px"]').click();
+  await eventually(
+    () => frame.$$eval('[data-lettera-out]', (all) => all.map((one) => one.tagName).join()),
+    (tags) => tags === 'H1',
+  );
+
+  await clickInProof(page, frame, 'figcaption');
+  const here = await page.waitForSelector('section.here');
+  const said = await here?.evaluate((node) => node.textContent?.replace(/\s+/g, ' ') ?? '');
+  expect(said).toContain('figcaption in type/read.css, line 8, font-size: 0.85rem');
+  expect(said).toContain('from body around it: body in type/read.css, line 6, font:');
+
+  await press(page, 'Weights, lines, colours');
+  await page.waitForSelector('.swatch');
+  await press(page, 'Against itself');
+  await page.waitForSelector('.fights');
+  expect(await violationsOn(page, 'main')).toEqual([]);
+  expect((await project()).revision).toBe(revision);
+  expect((await project()).document).toEqual(document);
+
+  // What was looked at goes with the stage, and is there when it is come back to.
+  await page.keyboard.press('g');
+  await page.keyboard.press('s');
+  await page.waitForSelector('path.curve');
+  expect(await page.$eval('.docket', (node) => node.textContent)).toContain('1 page, ');
+  await page.keyboard.press('g');
+  await page.keyboard.press('k');
+  await read();
+  await press(page, 'Leave this site');
+  await page.waitForSelector('section.ways');
+  expect(errors).toEqual([]);
+}, 120_000);
+
+test.each([
+  ['fluid, with containers', '.lead'],
+  ['forty odd sizes', 'p'],
+  ['a long read in two scripts', 'p:not(.by)'],
+])(
+  'a site folded and put back onto its own page with its own style sheets: %s',
+  async (name, main) => {
+    const before = await project();
+    const files = site(name);
+    await bring(files);
+    await read();
+    await press(page, 'Fold');
+    await page.waitForSelector('section.fold');
+    expect(await violationsOn(page, 'main')).toEqual([]);
+    const frame = await proofFrame(page);
+    const asItIs = await frame.$eval(main, (node) => getComputedStyle(node).fontSize);
+    await page.keyboard.press('b');
+    await page.waitForSelector('section.proof iframe.ready[src*="layer=site"]');
+    const folded = await proofFrame(page);
+    const within = await folded.$eval(main, (node) => getComputedStyle(node).fontSize);
+    expect(Math.abs(parseFloat(within) - parseFloat(asItIs))).toBeLessThanOrEqual(1.001);
+    await page.keyboard.press('b');
+    await page.waitForSelector('section.proof iframe.ready:not([src*="layer=site"])');
+    // Nothing is stored until it is taken.
+    expect((await project()).revision).toBe(before.revision);
+
+    await press(page, 'Take what is on');
+    await page.waitForSelector('::-p-text(Taken, as one change)');
+    const after = await eventually(project, ({ revision }) => revision > before.revision);
+    expect(after.revision).toBe(before.revision + 1);
+    expect(Object.keys(after.document.pages ?? {})).toHaveLength(1);
+
+    // On the page, with the site's own style sheets, all texts follow.
+    await press(page, 'This page');
+    await page.keyboard.press('g');
+    await page.keyboard.press('t');
+    const [slug = ''] = Object.keys(after.document.pages ?? {});
+    await page.waitForSelector(`section.proof iframe.ready[src*="/${slug}?"]`);
+    await press(page, 'Who sets its text', 'section.proof [role="tablist"]');
+    const told = await eventually(
+      () => page.$eval('section.proof aside', (node) => node.textContent ?? ''),
+      (text) => /(\d+) texts at [\d ,]+px: (\d+) follow/.test(text),
+    );
+    const [, texts, following] = /(\d+) texts at [\d ,]+px: (\d+) follow/.exec(told) ?? [];
+    expect(`${following} of ${texts}`).toBe(`${texts} of ${texts}`);
+
+    // And where the site itself links what is delivered.
+    const [path = '', html = ''] = Object.entries(files)[0] ?? [];
+    const up = '../'.repeat(path.split('/').length - 1);
+    const own = Object.fromEntries(
+      Object.entries(files).map(([file, content]) => [file, bytes(content)]),
+    );
+    const linked = String(html)
+      .replace(
+        /<link rel="stylesheet" href="([^"]+)">/,
+        (_all, href: string) =>
+          `<style>@import "${href}" layer(site);</style><link rel="stylesheet" href="${up}lettera.css">`,
+      )
+      .replaceAll('href="/', 'href="#');
+    const server = await serveSite(lettera, SLUG, '', { ...own, [path]: bytes(linked) });
+    try {
+      const visit = await browser.newPage();
+      await visit.setViewport({ width: 1280, height: 800 });
+      await visit.goto(server.url + path);
+      const delivered = await visit.$eval(main, (node) => getComputedStyle(node).fontSize);
+      const proofed = await eventually(
+        async () => {
+          const now = await proofFrame(page);
+          return now.$eval(main, (node) => getComputedStyle(node).fontSize);
+        },
+        (size) => Math.abs(parseFloat(size) - parseFloat(delivered)) < 0.02,
+      );
+      expect(proofed).toBeTruthy();
+      expect(
+        await visit.$eval(main, (node) => getComputedStyle(node).getPropertyValue('--size-base')),
+      ).not.toBe('');
+      await visit.close();
+    } finally {
+      await server.close();
+    }
+    await press(page, 'Undo');
+    const undone = await eventually(project, ({ revision }) => revision > after.revision);
+    expect(undone.document).toEqual(before.document);
+    expect(errors).toEqual([]);
+  },
+  180_000,
+);
+
+test('what is no page, or has no text, is said, and nothing is lost', async () => {
+  await bring({ 'notes.txt': 'No page.' });
+  await page.waitForSelector('::-p-text(There is no page among them)');
+  await bring({ 'index.html': '<!doctype html><title>Empty</title><body><img src="a.png">' });
+  await page.waitForSelector('::-p-text(There is no text on this page that anybody sees)');
+  expect(await summary()).not.toContain('NaN');
+  await press(page, 'Leave this site');
+  await bring(site('in px'));
+  await read();
+  expect(await summary()).toContain('read at 360 and 1280 px');
+}, 60_000);
+
+test('reading can be stopped, and gone on with', async () => {
+  const many = Array.from({ length: 20_000 }, (_, i) => `<p class="c${i % 90}">The light ${i}</p>`);
+  await bring({ 'index.html': `<!doctype html><title>Long</title><body>${many.join('')}` });
+  await press(page, 'Stop', '.l-progress-line');
+  await page.waitForSelector('::-p-text(Reading was stopped)');
+  expect(await page.$('table.shares')).toBeNull();
+  await press(page, 'Read it after all');
+  await read();
+  expect(await summary()).toContain('20000 texts');
+}, 120_000);
