@@ -1,9 +1,11 @@
+import { readFileSync } from 'node:fs';
 import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import type { Patch, ProjectDocument } from '@lettera/core/document';
 import type { Fold, Moves, Stock, TextLook } from '@lettera/core/stock';
 import { resolveInUse } from '@lettera/core/style';
+import Ajv2020 from 'ajv/dist/2020';
 import { build } from 'esbuild';
 import { unzipSync } from 'fflate';
 import type { Browser, Page } from 'puppeteer-core';
@@ -82,9 +84,9 @@ async function look(files: SiteFiles): Promise<Looked> {
 }
 
 /** Takes stock of a page in the application's own page; what it showed is left in a frame there. */
-const takeStock = ({ site, path }: Looked): Promise<Stock> =>
+const takeStock = ({ site, path }: Looked, live: object[] = []): Promise<Stock> =>
   page.evaluate(
-    async (project, query) => {
+    async (project, query, views) => {
       const { stocktaking } = window as unknown as { stocktaking: Stocktaking };
       document.querySelector('#taken')?.remove();
       const frame = document.createElement('iframe');
@@ -104,6 +106,7 @@ const takeStock = ({ site, path }: Looked): Promise<Stock> =>
           page: frame.contentDocument,
           rules,
           elsewhere: [],
+          live: views,
           setWidth: (width: number) => stocktaking.setFrameWidth(frame, width),
         },
         { stopped: () => false, progress: () => undefined },
@@ -112,6 +115,7 @@ const takeStock = ({ site, path }: Looked): Promise<Stock> =>
     },
     `/api/v1/projects/${SLUG}`,
     new URLSearchParams({ site, path }).toString(),
+    live,
   );
 
 interface Stocktaking {
@@ -479,3 +483,96 @@ interface FoldingWhole extends Stocktaking {
   movesOf(stock: Stock, fold: Fold, folded: ProjectDocument): Moves;
   lookAt(document: ProjectDocument, patch: Patch): ProjectDocument | null;
 }
+
+interface Reading {
+  html: string;
+  sheets: { css: string }[];
+  views: { width: number; texts: { words: string; family: string; size: number }[] }[];
+}
+
+/** Runs the reader on a page as its own server serves it, at two widths, and gives the file that it offers last. */
+async function readLive(path: string): Promise<Reading> {
+  const script = await (await fetch(`${lettera.url}/reader.js`)).text();
+  const visit = await browser.newPage();
+  const asked: string[] = [];
+  try {
+    await visit.setViewport({ width: 360, height: 800 });
+    await visit.goto(address() + path);
+    await visit.evaluate(() => {
+      const offered: Blob[] = [];
+      const create = URL.createObjectURL.bind(URL);
+      URL.createObjectURL = (blob: Blob) => {
+        offered.push(blob);
+        return create(blob);
+      };
+      Object.assign(window, { offered });
+      const field = document.createElement('div');
+      field.innerHTML =
+        '<input value="a secret"><textarea>another secret</textarea><p style="display:none">a hidden secret</p>';
+      document.body.append(field);
+      field.querySelector('input')?.setAttribute('value', 'a typed secret');
+    });
+    visit.on('request', (request) => {
+      if (!request.url().startsWith('blob:')) asked.push(request.url());
+    });
+    await visit.evaluate(script);
+    await visit.setViewport({ width: 1280, height: 800 });
+    await visit.evaluate(script);
+    const text = await visit.evaluate(() =>
+      (window as unknown as { offered: Blob[] }).offered.at(-1)?.text(),
+    );
+    expect(asked).toEqual([]);
+    return JSON.parse(text ?? '') as Reading;
+  } finally {
+    await visit.close();
+  }
+}
+
+test.each(['in px', 'fluid, with containers', 'a long read in two scripts', 'on a framework'])(
+  'the reader gives the page as it is, at each width that it was run at: %s',
+  async (name) => {
+    served = WRITTEN[name]?.() ?? {};
+    const [path = ''] = Object.keys(served);
+    const reading = await readLive(path);
+    const ajv = new Ajv2020({ strict: false, validateFormats: false });
+    const schema = JSON.parse(readFileSync('docs/reading.schema.json', 'utf8')) as object;
+    ajv.validate(schema, reading);
+    expect(ajv.errors ?? []).toEqual([]);
+    expect(JSON.stringify(reading)).not.toMatch(/secret/);
+    expect(reading.views.map(({ width }) => width)).toEqual([360, 1280]);
+
+    const stock = await takeStock(
+      await look({ 'live.reading.json': JSON.stringify(reading) }),
+      reading.views,
+    );
+    expect([stock.pages[0]?.narrow, stock.pages[0]?.wide]).toEqual([360, 1280]);
+    for (const [end, view] of [
+      ['narrow', reading.views[0]],
+      ['wide', reading.views[1]],
+    ] as const) {
+      // What the live page shows at one width alone is told at that one.
+      const texts = new Map(view?.texts.map((text) => [text.words, text]));
+      const differing = stock.texts.flatMap((text, number) => {
+        const live = texts.get(text.words);
+        const { size, weight, lineHeight, letterSpacing, letterCase, colour } = lookOf(
+          stock,
+          number,
+          end,
+        );
+        const now = { size, weight, lineHeight, letterSpacing, letterCase, colour };
+        const {
+          words,
+          family: _family,
+          style: _style,
+          ...wanted
+        } = (live ?? {}) as Record<string, unknown>;
+        return live && JSON.stringify(now) !== JSON.stringify({ ...now, ...wanted })
+          ? [{ words, now, wanted }]
+          : [];
+      });
+      expect(differing).toEqual([]);
+      expect(stock.texts.filter(({ words }) => texts.has(words)).length).toBeGreaterThan(5);
+    }
+  },
+  120_000,
+);

@@ -58,10 +58,26 @@ async function buildWeb() {
   await build({ root: join(ROOT, 'web'), logLevel: 'warn' });
 }
 
+/** The reader stands alone, and is shown in full where it is offered: it is not made smaller. */
+async function buildReader() {
+  const { build } = await import('esbuild');
+  await build({
+    absWorkingDir: ROOT,
+    entryPoints: ['web/reader/script.ts'],
+    outfile: 'build/web/reader.js',
+    bundle: true,
+    format: 'iife',
+    target: 'es2022',
+    charset: 'utf8',
+    logLevel: 'warning',
+  });
+}
+
 async function build() {
   console.log('Building …');
   const sources = sourcesState();
   await buildWeb();
+  await buildReader();
   await buildPrograms();
   writeFileSync(STAMP, JSON.stringify({ sources }));
 }

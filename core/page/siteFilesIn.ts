@@ -1,4 +1,5 @@
 import { isZip, unzip } from './archive';
+import { filesOfReading, isReading } from './readerFile';
 import { SITE_LIMITS, SiteError, type SiteFile } from './siteFile';
 
 const tooMuch = (): SiteError =>
@@ -8,7 +9,10 @@ const tooMuch = (): SiteError =>
 const broken = (): SiteError =>
   new SiteError('The archive is damaged, or of a kind that is not read: bring it as a plain zip.');
 
-/** Files that were brought in, those of archives among them. @throws SiteError for more than may be, or a damaged archive */
+/**
+ * Files that were brought in, those of archives among them, and the page that the reader's file holds.
+ * @throws SiteError for more than may be, a damaged archive, or a file of the reader's that is not sound
+ */
 export function siteFilesIn(brought: readonly SiteFile[]): SiteFile[] {
   const room = { bytes: SITE_LIMITS.bytes, files: SITE_LIMITS.files };
   return brought.flatMap((file) => {
@@ -16,6 +20,6 @@ export function siteFilesIn(brought: readonly SiteFile[]): SiteFile[] {
     room.bytes -= file.bytes.byteLength;
     room.files -= 1;
     if (room.bytes < 0 || room.files < 0) throw tooMuch();
-    return [file];
+    return isReading(file) ? filesOfReading(file) : [file];
   });
 }

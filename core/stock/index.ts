@@ -17,7 +17,7 @@ export {
   type StockText,
   type TextLook,
 } from './stock';
-export { stockWidths } from './widths';
+export { stockWidths, widthsWithLive } from './widths';
 export { gatherNear, sharesOf, type Gathered, type Share } from './shares';
 export { nearSize, nearWeight } from './near';
 export { familiesOf, type FamilyState, type StockFamily } from './families';

@@ -8,6 +8,7 @@ import {
   nearWeight,
   sharesOf,
   stockWidths,
+  widthsWithLive,
   type FightKind,
 } from './index';
 import { rule, stockOf, type MadeText } from './testing/stockOf';
@@ -41,6 +42,14 @@ describe('the widths that a page is read at', () => {
   ])('%p: %d and %d', (texts, narrow, wide) => {
     expect(stockWidths(media(...texts))).toEqual({ narrow, wide });
   });
+});
+
+test('a page that was read where it is live is read at those widths', () => {
+  const usual = { narrow: 360, wide: 1280 };
+  expect(widthsWithLive(usual, [])).toEqual(usual);
+  expect(widthsWithLive(usual, [390, 414, 1000, 1440])).toEqual({ narrow: 390, wide: 1440 });
+  expect(widthsWithLive(usual, [699])).toEqual({ narrow: 699, wide: 1280 });
+  expect(widthsWithLive(usual, [700])).toEqual({ narrow: 360, wide: 700 });
 });
 
 describe('shares', () => {

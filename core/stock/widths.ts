@@ -21,6 +21,25 @@ const widthsIn = ({ kind, text }: Condition): number[] =>
         return px >= LIKELY.least && px <= LIKELY.most ? [px] : [];
       });
 
+/** Narrower than this is a phone's, CSS px. */
+const NARROW = 700;
+
+/**
+ * The widths that a page is read at, CSS px, where it was read at some of its own: the narrowest and the widest
+ * of those.
+ */
+export function widthsWithLive(
+  usual: { narrow: number; wide: number },
+  live: readonly number[],
+): { narrow: number; wide: number } {
+  const narrow = live.filter((width) => width < NARROW);
+  const wide = live.filter((width) => width >= NARROW);
+  return {
+    narrow: narrow.length > 0 ? Math.min(...narrow) : usual.narrow,
+    wide: wide.length > 0 ? Math.max(...wide) : usual.wide,
+  };
+}
+
 /**
  * The widths that a page is read at, CSS px: narrower than the first width at which its style sheets change
  * anything, and no narrower than the last.

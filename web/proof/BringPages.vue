@@ -49,7 +49,7 @@ async function paste(): Promise<void> {
       multiple
       hidden
       aria-label="Files of pages"
-      accept=".html,.htm,.xhtml,.css,.zip,.png,.jpg,.jpeg,.gif,.webp,.avif,.svg,.woff,.woff2,.ttf,.otf"
+      accept=".html,.htm,.xhtml,.css,.zip,.json,.png,.jpg,.jpeg,.gif,.webp,.avif,.svg,.woff,.woff2,.ttf,.otf"
       @change="take"
     />
     <input

@@ -3,6 +3,8 @@ import {
   Decisions,
   typeProperty,
   type Decision,
+  type LiveText,
+  type LiveView,
   type ProjectRules,
   type TypeProperty,
   type TypeRules,
@@ -10,6 +12,7 @@ import {
 import {
   STOCK_ENDS,
   stockWidths,
+  widthsWithLive,
   type Origin,
   type Origins,
   type SetAt,
@@ -18,9 +21,12 @@ import {
   type StockFace,
   type StockProperty,
   type StockText,
+  type TextLook,
 } from '@lettera/core/stock';
 import { Breather } from './breathe';
+import { isCssColour } from '@lettera/core/css';
 import { charactersALine } from './charactersALine';
+import { familiesIn } from './faceUsed';
 import { LookReader } from './lookReader';
 import { viewOf } from './pageView';
 import { seen, textElementsOf } from './textElements';
@@ -32,6 +38,8 @@ export interface PageRead {
   rules: TypeRules;
   /** Hosts that it asks for fonts and style sheets, and that were not asked. */
   elsewhere: readonly string[];
+  /** What it showed where it is live, by width: that goes before what is computed here. */
+  live?: readonly LiveView[];
   /** Gives the page a viewport of a width, CSS px. */
   setWidth: (width: number) => Promise<void>;
 }
@@ -128,6 +136,35 @@ class OriginReader {
   }
 }
 
+/** Texts as a live page showed them, each taken once, in the order of the page. */
+class LiveLooks {
+  readonly #waiting = new Map<string, LiveText[]>();
+
+  constructor(view: LiveView | undefined) {
+    for (const text of view?.texts ?? []) {
+      this.#waiting.set(text.words, [...(this.#waiting.get(text.words) ?? []), text]);
+    }
+  }
+
+  /** A look with what the live page had in place of it; as it is for a text that was not there. */
+  over(look: TextLook, words: string): TextLook {
+    const live = this.#waiting.get(words)?.shift();
+    if (!live) return look;
+    const { family, size, weight, style, lineHeight, letterSpacing, letterCase, colour } = live;
+    return {
+      ...look,
+      stack: familiesIn(family),
+      size,
+      weight,
+      slant: style === 'normal' || style === 'italic' ? style : 'oblique',
+      lineHeight,
+      letterSpacing,
+      letterCase,
+      colour: isCssColour(colour) ? colour : look.colour,
+    };
+  }
+}
+
 const facesOf = (page: Document): StockFace[] =>
   [...page.fonts].map(({ family, weight, style, status }) => ({
     family: family.replace(/^["']|["']$/g, ''),
@@ -167,12 +204,15 @@ type Kept = Omit<StockText, 'narrow' | 'wide' | 'page' | 'within'> & {
  */
 export async function readPageInto(
   book: StockBook,
-  { title, page, rules, elsewhere, setWidth }: PageRead,
+  { title, page, rules, elsewhere, setWidth, live = [] }: PageRead,
   { stopped, progress }: ReadingOptions,
 ): Promise<void> {
   holdStill(page);
   const breather = new Breather();
-  const widths = stockWidths(rules);
+  const widths = widthsWithLive(
+    stockWidths(rules),
+    live.map(({ width }) => width),
+  );
   const texts: Kept[] = [];
   for (const [element, node] of textElementsOf(page).entries()) {
     await breather.pause(stopped);
@@ -188,6 +228,7 @@ export async function readPageInto(
     await facesCome(page);
     const looks = new LookReader(page);
     const origins = new OriginReader(book, page, rules);
+    const shown = new LiveLooks(live.find(({ width }) => width === widths[end]));
     for (const [number, text] of texts.entries()) {
       await breather.pause(stopped);
       const { node } = text;
@@ -197,7 +238,7 @@ export async function readPageInto(
       text.isSeen ||= node.checkVisibility();
       const length = text.characters < SHORTEST_LINES ? 0 : (node.textContent ?? '').trim().length;
       text.at[end] = {
-        look: book.look(look),
+        look: book.look(shown.over(look, text.words)),
         origins: book.origins(origins.origins(node)),
         measure: length > 0 && !isInline ? charactersALine(node, length) : null,
       };

@@ -1,4 +1,5 @@
 import { freeKey, type Patch, type SitePage } from '@lettera/core/document';
+import { pageOfReading, viewsOfReading, type LiveView } from '@lettera/core/page';
 import type { Stock, StockView } from '@lettera/core/stock';
 import type { LookedPages } from '@lettera/core/wire';
 import { defineStore } from 'pinia';
@@ -28,6 +29,8 @@ export const useStock = defineStore('stock', () => {
   const read = shallowRef<{ stock: Stock; view: StockView; slugs: string[] } | null>(null);
   /** What is shown as if it were taken; null for the site as it is. */
   const folded = shallowRef<Patch | null>(null);
+  /** What pages showed where they are live, by their paths, where the reader gave that. */
+  const live = new Map<string, readonly LiveView[]>();
   /** Whether the stage is open: what is looked at is shown there alone. */
   const isOpen = ref(false);
   let abort = new AbortController();
@@ -44,6 +47,7 @@ export const useStock = defineStore('stock', () => {
     refusal.value = '';
     read.value = null;
     folded.value = null;
+    live.clear();
   }
   watch(() => project.id, clear);
 
@@ -112,6 +116,9 @@ export const useStock = defineStore('stock', () => {
       const brought = await api.lookAtPages(project.id, files, signal);
       if (signal.aborted) return false;
       outcome.value = brought;
+      for (const { path, content } of files.filter((file) => /\.json$/i.test(file.path))) {
+        live.set(pageOfReading(path), viewsOfReading(await content.text()));
+      }
       look(brought.pages);
       return true;
     } catch (error) {
@@ -135,6 +142,8 @@ export const useStock = defineStore('stock', () => {
     look,
     bring,
     clear,
+    /** What a page showed where it is live; none where it was brought as files. */
+    liveViews: (slug: string): readonly LiveView[] => live.get(pages.value[slug]?.path ?? '') ?? [],
     stop: () => abort.abort(),
   };
 });

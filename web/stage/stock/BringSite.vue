@@ -5,6 +5,7 @@ import { count } from '../../control/figures';
 import BringPages from '../../proof/BringPages.vue';
 import { useProject } from '../../store/project';
 import { useStock } from '../../store/stock';
+import ReaderOffer from './ReaderOffer.vue';
 
 /** The ways in which a site comes, each with what it shows and what it does not. */
 const project = useProject();
@@ -31,6 +32,16 @@ const own = computed(() => Object.values(project.document?.pages ?? {}));
         :bringing="site.state === 'bringing'"
         @stop="site.stop()"
       />
+    </div>
+    <div>
+      <h2>The live page, through the reader</h2>
+      <p class="small quiet">
+        A small script that you run on the page in your own browser, signed in or built by scripts
+        as it may be. It sends nothing, and gives one file to bring here; run again at another
+        width, it adds to it. It shows what the page has become; not font files, nor style sheets of
+        other hosts that keep theirs closed. Form fields and hidden text stay out.
+      </p>
+      <ReaderOffer />
     </div>
     <div v-if="own.length">
       <h2>Pages that are here</h2>

@@ -67,7 +67,14 @@ async function read(): Promise<void> {
       share.value = 0;
       await readPageInto(
         book,
-        { title, page, rules: account, elsewhere: hostsIn(account.removed), setWidth },
+        {
+          title,
+          page,
+          rules: account,
+          elsewhere: hostsIn(account.removed),
+          setWidth,
+          live: site.liveViews(slug),
+        },
         {
           stopped: () => !running || progress.value === null,
           progress: (now) => (share.value = now),
