@@ -187,6 +187,14 @@ program
     '--trust-proxy <which>',
     'proxies in front that are trusted: how many, or their addresses (LETTERA_TRUST_PROXY)',
   )
+  .option(
+    '--fetch <on|off>',
+    'whether pages are fetched from addresses that are typed; off behind a token (LETTERA_FETCH)',
+  )
+  .option(
+    '--fetch-hosts <hosts>',
+    'hosts on this machine or beside it that pages may be fetched from (LETTERA_FETCH_HOSTS)',
+  )
   .option('--sample', 'load the sample project if it is not there')
   .action(start);
 

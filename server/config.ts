@@ -19,6 +19,10 @@ export interface Config {
    * network, or how many proxies there are; null for none.
    */
   trustedProxy: string | number | null;
+  /** Whether pages are fetched from the addresses that people type; not behind a token, unless it is said. */
+  fetches: boolean;
+  /** Hosts, as `name` or `name:port`, that pages may be fetched from though they are this machine or its neighbours. */
+  fetchHosts: string[];
 }
 
 /** A start that was asked for in a way that cannot be: the message is for the person who asked. */
@@ -28,7 +32,10 @@ export class ConfigError extends Error {
 
 /** Values by flag, as the command line reads them; they go before the environment's. */
 export type ConfigFlags = Partial<
-  Record<'port' | 'host' | 'data' | 'foundryPort' | 'token' | 'trustProxy', string | undefined>
+  Record<
+    'port' | 'host' | 'data' | 'foundryPort' | 'token' | 'trustProxy' | 'fetch' | 'fetchHosts',
+    string | undefined
+  >
 >;
 
 const SHORTEST_TOKEN = 16;
@@ -63,6 +70,18 @@ function proxyFrom(value: string | undefined): string | number | null {
 export const isLoopback = (host: string): boolean =>
   host === 'localhost' || host === '::1' || (isIP(host) === 4 && host.startsWith('127.'));
 
+const listed = (value = ''): string[] =>
+  value
+    .split(',')
+    .map((name) => name.trim().toLowerCase())
+    .filter(Boolean);
+
+function fetchesFrom(value: string | undefined, fallback: boolean): boolean {
+  if (value === undefined || value === '') return fallback;
+  if (value === 'on' || value === 'off') return value === 'on';
+  throw new ConfigError(`“${value}” says not whether pages are fetched. Give --fetch on or off.`);
+}
+
 /**
  * The configuration from flags, then the environment, then the defaults.
  * @throws ConfigError when a value is no port, or an open address has no token
@@ -75,12 +94,12 @@ export function readConfig(flags: ConfigFlags = {}, env: NodeJS.ProcessEnv = pro
     databaseUrl: env['LETTERA_DATABASE_URL'] ?? null,
     foundryPort: portFrom(flags.foundryPort ?? env['LETTERA_FOUNDRY_PORT'], 4381, '--foundry-port'),
     token: flags.token ?? env['LETTERA_TOKEN'] ?? null,
-    hostNames: (env['LETTERA_HOST_NAMES'] ?? '')
-      .split(',')
-      .map((name) => name.trim())
-      .filter(Boolean),
+    hostNames: listed(env['LETTERA_HOST_NAMES']),
     trustedProxy: proxyFrom(flags.trustProxy ?? env['LETTERA_TRUST_PROXY']),
+    fetches: false,
+    fetchHosts: listed(flags.fetchHosts ?? env['LETTERA_FETCH_HOSTS']),
   };
+  config.fetches = fetchesFrom(flags.fetch ?? env['LETTERA_FETCH'], config.token === null);
   if (!isLoopback(config.host)) {
     if (!config.token) {
       throw new ConfigError(

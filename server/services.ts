@@ -21,6 +21,7 @@ import { WaypointStore } from './store/waypointStore';
 import { DeliveryStore } from './store/deliveryStore';
 import { FoundryClient } from './supply/foundryClient';
 import { LibraryMeasures } from './supply/libraryMeasures';
+import { SiteFetcher } from './supply/siteFetcher';
 
 /** Everything that requests are answered with. */
 export interface Services {
@@ -41,6 +42,7 @@ export interface Services {
   incoming: IncomingFiles;
   sessions: SessionStore;
   foundry: FoundryClient;
+  siteFetcher: SiteFetcher;
   measurer: FamilyMeasurer;
   libraryMeasures: LibraryMeasures;
   progress: Progress;
@@ -94,6 +96,7 @@ export async function openServices(config: Config): Promise<Services> {
     incoming,
     sessions: new SessionStore(database),
     foundry,
+    siteFetcher: new SiteFetcher(config.fetchHosts),
     measurer,
     libraryMeasures,
     progress,

@@ -7,5 +7,6 @@ export {
   type ReadSite,
   type SheetOfPage,
 } from './readSite';
+export { requestsOf } from './requestsOf';
 export { rulesOfPage } from './siteRules';
 export { siteFilesIn } from './siteFilesIn';

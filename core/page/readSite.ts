@@ -15,6 +15,7 @@ import {
   SiteError,
   targetOf,
   type SiteFile,
+  type Target,
 } from './siteFile';
 
 /** A style sheet of a page: the file that it is kept as, and what stands around all of it. */
@@ -53,13 +54,21 @@ export interface ReadSite {
 
 const megabytes = (bytes: number): string => `${Math.round(bytes / 1024 / 1024)} MB`;
 
+/** Addresses that files of a site were fetched from, by their paths. */
+export type Addresses = Readonly<Record<string, string>>;
+
 class Site {
+  readonly #paths: ReadonlyMap<string, string>;
   readonly #files = new Map<string, Uint8Array>();
   readonly #sheets = new Map<string, { text: string; removed: Removed[]; note: string | null }>();
   readonly kept = new Map<string, ReadFile>();
   readonly leftOut: ReadSite['leftOut'] = [];
 
-  constructor(files: readonly SiteFile[]) {
+  constructor(
+    files: readonly SiteFile[],
+    private readonly addresses: Addresses,
+  ) {
+    this.#paths = new Map(Object.entries(addresses).map(([path, address]) => [address, path]));
     for (const { path, bytes } of files) {
       const inner = innerPath(path);
       if (inner === null) {
@@ -77,10 +86,25 @@ class Site {
     return this.#files.get(path);
   }
 
+  /** Where an address in a file leads: by where that was fetched from, or among what was brought. */
+  target(address: string, from: string): Target {
+    const own = this.addresses[from.replace(/\.style-\d+\.css$/, '')];
+    if (own === undefined) return targetOf(address, from);
+    if (address.trim() === '' || address.trim().startsWith('#')) return null;
+    try {
+      const url = new URL(address.trim(), own);
+      url.hash = '';
+      const path = this.#paths.get(url.href);
+      return path === undefined ? { outside: url.href } : { path };
+    } catch {
+      return { outside: address };
+    }
+  }
+
   /** The address of a file for who stands at `from`; what is not there or leads elsewhere is told. */
   use(address: string, from: string, removals: Removals): string | null {
     if (/^data:/i.test(address.trim())) return address.trim();
-    const target = targetOf(address, from);
+    const target = this.target(address, from);
     if (target === null) return null;
     if ('outside' in target) {
       removals.add('request', target.outside);
@@ -176,7 +200,7 @@ function readPage(site: Site, path: string, base: string): ReadPage {
       return used === null || used.startsWith('data:') ? used : base + encodedPath(used);
     },
     linked: (address, media) => {
-      const target = targetOf(address, path);
+      const target = site.target(address, path);
       if (target && 'path' in target) sheets.push({ path: target.path, media });
     },
     standing: (css, media) => {
@@ -210,10 +234,15 @@ function readPage(site: Site, path: string, base: string): ReadPage {
  * refuses only itself.
  *
  * @param base what the addresses of files begin with in a page
+ * @param addresses where files were fetched from, where they were: addresses in them are resolved against that
  * @throws SiteError when there is no page among them, or none that can be shown
  */
-export function readSite(files: readonly SiteFile[], base: string): ReadSite {
-  const site = new Site(files);
+export function readSite(
+  files: readonly SiteFile[],
+  base: string,
+  addresses: Addresses = {},
+): ReadSite {
+  const site = new Site(files, addresses);
   const paths = site.pages;
   if (paths.length === 0) throw new SiteError('There is no page among them: no .html file.');
   const refused: ReadSite['refused'] = paths

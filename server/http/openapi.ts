@@ -505,6 +505,18 @@ export const openApi = {
         },
       },
     },
+    '/projects/{id}/looked/address': {
+      parameters: [project],
+      post: {
+        summary:
+          'Fetches a page, its style sheets and its fonts to be looked at: never from this machine or its neighbours',
+        requestBody: { content: json(object({ address: text })) },
+        responses: {
+          201: answer('What they are', ref('LookedPages')),
+          ...problems(400, 403, 404, 422, 503),
+        },
+      },
+    },
     '/projects/{id}/pages/{page}': {
       parameters: [project, inPath('page', 'Short name of a page')],
       get: {

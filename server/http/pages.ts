@@ -6,10 +6,11 @@ import { escapeHtml, slug } from '@lettera/core/deliver';
 import { freeKey, type ProjectDocument, type SitePage } from '@lettera/core/document';
 import { SITE_LIMITS, type TypeRules } from '@lettera/core/page';
 import type { ReadPage, ReadSite } from '@lettera/core/page/file';
+import type { LookedPages } from '@lettera/core/wire';
 import type { Services } from '../services';
 import type { Page } from '../store/pageStore';
 import { Problem } from './problem';
-import { projectOf, untilGone } from './requests';
+import { projectOf, stringField, untilGone } from './requests';
 import { pageSecurity } from './security';
 import { fileName, filesOf, receivingFiles } from './uploads';
 
@@ -21,6 +22,7 @@ const SITE_UPLOAD = {
   files: SITE_LIMITS.files,
   what: 'The files of a site',
 };
+const LONGEST_ADDRESS = 2000;
 /** Rules of so many pages are remembered: they are read once and never change. */
 const RULES_REMEMBERED = 40;
 
@@ -66,7 +68,12 @@ export function pageRoutes({
   sites,
   jobs,
   incoming,
-}: Pick<Services, 'projects' | 'pages' | 'sites' | 'jobs' | 'incoming'>): Router {
+  siteFetcher,
+  config,
+}: Pick<
+  Services,
+  'projects' | 'pages' | 'sites' | 'jobs' | 'incoming' | 'siteFetcher' | 'config'
+>): Router {
   const router = Router();
   const rules = new Map<string, Promise<TypeRules>>();
 
@@ -134,14 +141,38 @@ export function pageRoutes({
     async (request: Request<{ id: string }>, response) => {
       const received = await receiveSite(request, response);
       if (!received) return;
-      const { site, read } = received;
-      response.status(201).json({
-        pages: read.pages.map(({ title, path }) => ({ name: plainName(title), site, path })),
-        refused: read.refused,
-        leftOut: read.leftOut,
-      });
+      response.status(201).json(lookedPages(received.site, received.read));
     },
   );
+
+  /** Fetches a page from an address that was typed, to be looked at. */
+  router.post('/projects/:id/looked/address', async (request, response) => {
+    const { id } = await projectOf(projects, request);
+    if (!config.fetches) {
+      throw new Problem(
+        'fetching-off',
+        'This Lettera fetches no pages: it is shared, and was not started with --fetch on. Save the page, or take the reader.',
+      );
+    }
+    const address = stringField(request.body, 'address', LONGEST_ADDRESS);
+    const gone = untilGone(response);
+    const fetched = await siteFetcher.fetch(address, gone).catch((error: unknown) => {
+      if (gone.aborted) return null;
+      throw error;
+    });
+    if (!fetched) return;
+    const hash = createHash('sha256');
+    for (const { path, bytes } of fetched) hash.update(`${path}\0`).update(bytes).update('\0');
+    const site = hash.digest('hex');
+    const read = await jobs.readPages({
+      files: fetched.map(({ path, bytes }) => ({ path, bytes })),
+      addresses: Object.fromEntries(fetched.map(({ path, address: from }) => [path, from])),
+      base: `../sites/${site}/`,
+    });
+    if (gone.aborted) return;
+    await sites.add(id, site, read);
+    response.status(201).json(lookedPages(site, read));
+  });
 
   /** Brings pages in: HTML with what belongs to it, as files with their paths, or in archives. */
   router.post(
@@ -234,6 +265,13 @@ export function pageRoutes({
 
   return router;
 }
+
+/** Pages that are looked at, as they are told. */
+const lookedPages = (site: string, { pages, refused, leftOut }: ReadSite): LookedPages => ({
+  pages: pages.map(({ title, path }) => ({ name: plainName(title), site, path })),
+  refused,
+  leftOut,
+});
 
 /**
  * The page of the site's own that is asked for: by its key in the project, or by its path among the files that

@@ -31,6 +31,7 @@ export type ProblemName =
   | 'token-missing'
   | 'foundry-not-allowed'
   | 'foundry-failed'
+  | 'fetching-off'
   | 'storage-failed'
   | 'database-busy'
   | 'busy'
@@ -55,6 +56,7 @@ const TITLES: Record<ProblemName, [status: number, title: string]> = {
   'foreign-request': [403, 'The request comes from elsewhere'],
   'token-missing': [401, 'An access token is needed'],
   'foundry-not-allowed': [403, 'The foundry is not allowed for this project'],
+  'fetching-off': [403, 'Pages are not fetched here'],
   'foundry-failed': [502, 'The foundry failed'],
   'storage-failed': [507, 'The data could not be written'],
   'database-busy': [503, 'The database is busy'],

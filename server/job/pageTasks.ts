@@ -9,9 +9,11 @@ import {
   type SheetOfPage,
 } from '@lettera/core/page/file';
 
-/** Files of a site on their way in: where each lies, and its path as it was sent. */
+/** Files of a site on their way in: where each lies, or what is in it, and its path as it was sent. */
 export interface SiteRequest {
-  files: { path: string; at: string }[];
+  files: ({ path: string; at: string } | { path: string; bytes: Uint8Array })[];
+  /** Where they were fetched from, by their paths, where they were. */
+  addresses?: Record<string, string>;
   /** What the addresses of files begin with in a page. */
   base: string;
 }
@@ -22,12 +24,18 @@ export interface UnreadSite {
 }
 
 /** Reads the pages among files, those of archives too; or says why there are none. */
-export async function readPages({ files, base }: SiteRequest): Promise<ReadSite | UnreadSite> {
+export async function readPages({
+  files,
+  base,
+  addresses,
+}: SiteRequest): Promise<ReadSite | UnreadSite> {
   try {
     const brought = await Promise.all(
-      files.map(async ({ path, at }) => ({ path, bytes: new Uint8Array(await readFile(at)) })),
+      files.map(async (file) =>
+        'at' in file ? { path: file.path, bytes: new Uint8Array(await readFile(file.at)) } : file,
+      ),
     );
-    return readSite(siteFilesIn(brought), base);
+    return readSite(siteFilesIn(brought), base, addresses);
   } catch (error) {
     if (!(error instanceof SiteError)) throw error;
     return { unread: error.message };

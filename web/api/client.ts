@@ -175,6 +175,9 @@ export const api = {
   ): Promise<LookedPages> {
     return (await sendFiles(`${project(id)}/looked`, files, signal)) as LookedPages;
   },
+  /** Has a page fetched to be looked at. */
+  lookAtAddress: (id: string, address: string, signal?: AbortSignal) =>
+    sendJson<LookedPages>('POST', `${project(id)}/looked/address`, { address }, {}, signal),
   fallbacks: (id: string) => get<FallbackTrials>(`${project(id)}/fallbacks`),
   stopFitting: (id: string) => sendJson<void>('DELETE', `${project(id)}/fallbacks/fitting`),
   stopMaking: (id: string) => sendJson<void>('DELETE', `${project(id)}/delivery/making`),

@@ -104,21 +104,18 @@ export const useStock = defineStore('stock', () => {
     if (first) proof.page = first;
   }
 
-  /** Brings files of a site to be looked at. @returns whether there are pages among them */
-  async function bring(files: readonly PageFile[]): Promise<boolean> {
-    if (files.length === 0 || state.value === 'bringing') return false;
+  /** Takes what is brought, however it comes. @returns whether there are pages among it */
+  async function take(bringing: (signal: AbortSignal) => Promise<LookedPages>): Promise<boolean> {
+    if (state.value === 'bringing') return false;
     state.value = 'bringing';
     refusal.value = '';
     outcome.value = null;
     abort = new AbortController();
     const { signal } = abort;
     try {
-      const brought = await api.lookAtPages(project.id, files, signal);
+      const brought = await bringing(signal);
       if (signal.aborted) return false;
       outcome.value = brought;
-      for (const { path, content } of files.filter((file) => /\.json$/i.test(file.path))) {
-        live.set(pageOfReading(path), viewsOfReading(await content.text()));
-      }
       look(brought.pages);
       return true;
     } catch (error) {
@@ -128,6 +125,22 @@ export const useStock = defineStore('stock', () => {
       state.value = 'idle';
     }
   }
+
+  /** Brings files of a site to be looked at. @returns whether there are pages among them */
+  async function bring(files: readonly PageFile[]): Promise<boolean> {
+    if (files.length === 0) return false;
+    return take(async (signal) => {
+      const brought = await api.lookAtPages(project.id, files, signal);
+      for (const { path, content } of files.filter((file) => /\.json$/i.test(file.path))) {
+        live.set(pageOfReading(path), viewsOfReading(await content.text()));
+      }
+      return brought;
+    });
+  }
+
+  /** Has a page fetched from an address. @returns whether it came */
+  const fetchPage = (address: string): Promise<boolean> =>
+    take((signal) => api.lookAtAddress(project.id, address, signal));
 
   return {
     pages,
@@ -141,6 +154,7 @@ export const useStock = defineStore('stock', () => {
     leave,
     look,
     bring,
+    fetchPage,
     clear,
     /** What a page showed where it is live; none where it was brought as files. */
     liveViews: (slug: string): readonly LiveView[] => live.get(pages.value[slug]?.path ?? '') ?? [],

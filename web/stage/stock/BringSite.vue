@@ -5,6 +5,7 @@ import { count } from '../../control/figures';
 import BringPages from '../../proof/BringPages.vue';
 import { useProject } from '../../store/project';
 import { useStock } from '../../store/stock';
+import AddressForm from './AddressForm.vue';
 import ReaderOffer from './ReaderOffer.vue';
 
 /** The ways in which a site comes, each with what it shows and what it does not. */
@@ -42,6 +43,15 @@ const own = computed(() => Object.values(project.document?.pages ?? {}));
         other hosts that keep theirs closed. Form fields and hidden text stay out.
       </p>
       <ReaderOffer />
+    </div>
+    <div>
+      <h2>An address</h2>
+      <p class="small quiet">
+        Lettera fetches the page, its style sheets and its fonts, once and on this word alone. It
+        shows what the server sends to anybody; not what scripts add or signing in brings, and no
+        page on this machine or its neighbours.
+      </p>
+      <AddressForm />
     </div>
     <div v-if="own.length">
       <h2>Pages that are here</h2>

@@ -1,0 +1,115 @@
+import { createServer, type Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import request from 'supertest';
+import type { LookedPages, PageAccount, Project } from '@lettera/core/wire';
+import { readConfig } from '../config';
+import { startTestServer, type TestServer } from '../testing/server';
+
+/** Pages that are only looked at. */
+
+let server: TestServer;
+let closed: TestServer;
+let site: Server;
+let host: string;
+const project = async ({ app }: TestServer): Promise<Project> =>
+  (await request(app).post('/api/v1/projects').send({ name: 'Skerry' }).expect(201))
+    .body as Project;
+
+beforeAll(async () => {
+  site = createServer((asked, response) => {
+    const isPage = asked.url === '/';
+    response.writeHead(200, { 'Content-Type': isPage ? 'text/html' : 'text/css' });
+    response.end(
+      isPage
+        ? '<title>The log</title><link rel="stylesheet" href="log.css"><p>Fog</p>'
+        : 'p { font-size: 18px }',
+    );
+  });
+  await new Promise<void>((resolve) => site.listen(0, '127.0.0.1', resolve));
+  host = `127.0.0.1:${(site.address() as AddressInfo).port}`;
+  server = await startTestServer({ fetches: true, fetchHosts: [host] });
+  closed = await startTestServer({ fetches: false, fetchHosts: [host] });
+});
+afterAll(async () => {
+  await server.close();
+  await closed.close();
+  site.closeAllConnections();
+  site.close();
+});
+
+describe('a page that is looked at', () => {
+  test('is read and shown, and the project stays as it was', async () => {
+    const { id, revision, document } = await project(server);
+    const { body } = await request(server.app)
+      .post(`/api/v1/projects/${id}/looked`)
+      .attach('file', Buffer.from('<title>The tides</title><p>Ebb</p>'), 'tides.html')
+      .expect(201);
+    const { pages } = body as LookedPages;
+    expect(pages).toEqual([{ name: 'The tides', site: pages[0]?.site, path: 'tides.html' }]);
+    const place = new URLSearchParams({ site: pages[0]?.site ?? '', path: 'tides.html' });
+    const shown = await request(server.app)
+      .get(`/api/v1/projects/${id}/pages/x?${place}`)
+      .expect(200);
+    expect(shown.text).toContain('<p>Ebb</p>');
+    const after = (await request(server.app).get(`/api/v1/projects/${id}`).expect(200))
+      .body as Project;
+    expect([after.revision, after.document]).toEqual([revision, document]);
+    await request(server.app)
+      .get(`/api/v1/projects/${id}/pages/x?site=${'0'.repeat(64)}&path=tides.html`)
+      .expect(404);
+    await request(server.app).post(`/api/v1/projects/${id}/looked`).expect(400);
+  });
+
+  test('comes from an address that was typed', async () => {
+    const { id } = await project(server);
+    const { body } = await request(server.app)
+      .post(`/api/v1/projects/${id}/looked/address`)
+      .send({ address: `http://${host}/` })
+      .expect(201);
+    const [page] = (body as LookedPages).pages;
+    expect(page?.name).toBe('The log');
+    const place = new URLSearchParams({ site: page?.site ?? '', path: page?.path ?? '' });
+    const account = (
+      await request(server.app).get(`/api/v1/projects/${id}/pages/x/account?${place}`).expect(200)
+    ).body as PageAccount;
+    expect(account.rules.map(({ selectors }) => selectors[0]?.text)).toEqual(['p']);
+  });
+
+  test.each<[unknown, number]>([
+    ['http://127.0.0.1:1/', 422],
+    ['http://169.254.169.254/', 422],
+    ['file:///etc/passwd', 422],
+    ['', 422],
+    [7, 422],
+  ])('not from %p', async (address, status) => {
+    const { id } = await project(server);
+    const { body } = await request(server.app)
+      .post(`/api/v1/projects/${id}/looked/address`)
+      .send({ address })
+      .expect(status);
+    expect((body as { detail: string }).detail).toBeTruthy();
+  });
+
+  test('not at all where that was not asked for at start', async () => {
+    const { id } = await project(closed);
+    const { body } = await request(closed.app)
+      .post(`/api/v1/projects/${id}/looked/address`)
+      .send({ address: `http://${host}/` })
+      .expect(403);
+    expect((body as { type: string }).type).toBe('urn:lettera:problem:fetching-off');
+  });
+});
+
+test('pages are fetched unless Lettera is shared, or as it was said', () => {
+  expect(readConfig({}, {}).fetches).toBe(true);
+  const shared = { host: '0.0.0.0', token: 'x'.repeat(16) };
+  expect(readConfig(shared, {}).fetches).toBe(false);
+  expect(readConfig({ ...shared, fetch: 'on' }, {}).fetches).toBe(true);
+  expect(readConfig({}, { LETTERA_FETCH: 'off' }).fetches).toBe(false);
+  expect(() => readConfig({ fetch: 'maybe' }, {})).toThrow('says not whether');
+  expect(readConfig({ fetchHosts: 'Site.test:80, b.test' }, {}).fetchHosts).toEqual([
+    'site.test:80',
+    'b.test',
+  ]);
+});

@@ -1,0 +1,303 @@
+import { createServer, type RequestListener, type Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { gzipSync } from 'node:zlib';
+import { afterEach, describe, expect, test } from '@jest/globals';
+import { readSite } from '@lettera/core/page/file';
+import { isPublicAddress } from './publicAddress';
+import { FETCH_LIMITS, SiteFetcher, type Resolver } from './siteFetcher';
+
+/** Pages from addresses, held to servers of this test's own. */
+
+const servers: Server[] = [];
+afterEach(async () => {
+  for (const server of servers.splice(0)) {
+    server.closeAllConnections();
+    await new Promise((resolve) => server.close(resolve));
+  }
+});
+
+async function serving(listener: RequestListener): Promise<string> {
+  const server = createServer(listener);
+  servers.push(server);
+  await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
+  return `site.test:${(server.address() as AddressInfo).port}`;
+}
+
+/** Names of this test's own; what is asked of them is kept. */
+const names =
+  (known: Record<string, string[]>, asked: string[] = []): Resolver =>
+  (host, answer) => {
+    asked.push(host);
+    const addresses = known[host];
+    if (!addresses) answer(Object.assign(new Error('none'), { code: 'ENOTFOUND' }), []);
+    else {
+      answer(
+        null,
+        addresses.map((address) => ({ address, family: address.includes(':') ? 6 : 4 })),
+      );
+    }
+  };
+const HERE = names({ 'site.test': ['127.0.0.1'] });
+const never = () => new AbortController().signal;
+
+const HTML = { 'Content-Type': 'text/html' };
+/** A site by its paths. */
+const site =
+  (files: Record<string, string>): RequestListener =>
+  (request, response) => {
+    const path = request.url ?? '';
+    const body = files[path];
+    response.writeHead(body === undefined ? 404 : 200, /\.css/.test(path) ? {} : HTML);
+    response.end(body);
+  };
+
+describe('a page', () => {
+  test('comes with the style sheets and fonts that set its type, and is read as one', async () => {
+    const host = await serving(
+      site({
+        '/log/?year=1861':
+          '<title>The log</title><link rel="stylesheet" href="/css/all.css?v=2"><link rel=stylesheet href="gone.css"><style>@import "own.css";</style><p>Fog</p><img src="/a.png"><script src="/x.js"></script>',
+        '/css/all.css?v=2':
+          '@import url("base.css"); @font-face { font-family: A; src: url(../fonts/a.woff2) } p { background: url(p.png) }',
+        '/css/base.css': '@import "all.css?v=2"; p { font-size: 18px }',
+        '/log/own.css': 'p { color: red }',
+        '/fonts/a.woff2': 'wOF2 no font at all',
+      }),
+    );
+    const files = await new SiteFetcher([host], HERE).fetch(
+      `http://${host}/log/?year=1861#top`,
+      never(),
+    );
+    const port = host.replace(':', '-');
+    expect(files.map(({ path }) => path)).toEqual([
+      `${port}/log/index-year-1861.html`,
+      `${port}/css/all-v-2.css`,
+      `${port}/log/own.css`,
+      `${port}/css/base.css`,
+      `${port}/fonts/a.woff2`,
+    ]);
+    const { pages, files: kept } = readSite(
+      files,
+      '../sites/x/',
+      Object.fromEntries(files.map(({ path, address }) => [path, address])),
+    );
+    expect(pages[0]?.sheets.map(({ path }) => path.split('/').at(-1))).toEqual([
+      'all-v-2.css',
+      'index-year-1861.html.style-1.css',
+    ]);
+    const css = Object.fromEntries(
+      kept.map(({ path, bytes }) => [path.split('/').at(-1), new TextDecoder().decode(bytes)]),
+    );
+    expect(css['all-v-2.css']).toContain('@import url("base.css")');
+    expect(css['base.css']).toContain('font-size: 18px');
+    expect(pages[0]?.removed.map(({ kind, what }) => `${kind} ${what}`)).toContain(
+      `request http://${host}/log/gone.css`,
+    );
+  });
+
+  test('comes unpacked, over redirects, and from another host too', async () => {
+    const other = await serving(site({ '/t.css': 'p { color: blue }' }));
+    const host = await serving((request, response) => {
+      if (request.url === '/') {
+        response.writeHead(302, { Location: '/home' }).end();
+        return;
+      }
+      response.writeHead(200, { ...HTML, 'Content-Encoding': 'gzip' });
+      response.end(gzipSync(`<link rel=stylesheet href="http://${other}/t.css"><p>Fog</p>`));
+    });
+    const files = await new SiteFetcher([host, other], HERE).fetch(`http://${host}/`, never());
+    expect(files.map(({ address }) => address)).toEqual([
+      `http://${host}/home`,
+      `http://${other}/t.css`,
+    ]);
+  });
+});
+
+describe('where Lettera does not go', () => {
+  test.each([
+    'http://127.0.0.1/',
+    'http://127.1/',
+    'http://2130706433/',
+    'http://0x7f000001/',
+    'http://0177.0.0.1/',
+    'http://[::1]/',
+    'http://[::ffff:127.0.0.1]/',
+    'http://[::ffff:7f00:1]/',
+    'http://[64:ff9b::7f00:1]/',
+    'http://0.0.0.0/',
+    'http://10.0.0.7/',
+    'http://172.16.3.4/',
+    'http://192.168.1.1/',
+    'http://169.254.169.254/latest/meta-data/',
+    'http://100.64.0.1/',
+    'http://224.0.0.1/',
+    'http://255.255.255.255/',
+    'http://[fe80::1]/',
+    'http://[fd00::1]/',
+    'http://[ff02::1]/',
+    'http://[2002:7f00:1::]/',
+    'http://inner.test/',
+    'http://INNER.test./',
+    'http://mixed.test/',
+    'http://six.test/',
+  ])('%s', async (address) => {
+    const resolve = names({
+      'inner.test': ['127.0.0.1'],
+      'inner.test.': ['10.1.2.3'],
+      'mixed.test': ['93.184.216.34', '127.0.0.1'],
+      'six.test': ['::ffff:10.0.0.1'],
+    });
+    await expect(new SiteFetcher([], resolve).fetch(address, never())).rejects.toThrow(
+      /this machine or its neighbours/,
+    );
+  });
+
+  test.each(['file:///etc/passwd', 'ftp://site.test/', 'gopher://site.test/', 'javascript:0'])(
+    '%s',
+    async (address) => {
+      await expect(new SiteFetcher().fetch(address, never())).rejects.toThrow(/https:\/\/ or http/);
+    },
+  );
+
+  test.each([
+    ['http://a:b@site.test/', /name and password/],
+    ['no address', /is no address/],
+    [`http://site.test/${'x'.repeat(3000)}`, /too long/],
+    ['http://none.test/', /There is no none.test/],
+  ])('%s', async (address, says) => {
+    await expect(new SiteFetcher([], HERE).fetch(address, never())).rejects.toThrow(says);
+  });
+
+  test('not by a redirect either, nor by what a page asks for', async () => {
+    const asked: string[] = [];
+    const inner = await serving((request, response) => {
+      asked.push(request.url ?? '');
+      response.writeHead(200, HTML).end('secret');
+    });
+    const port = inner.split(':')[1];
+    const host = await serving((request, response) => {
+      if (request.url === '/away') {
+        response.writeHead(302, { Location: `http://127.0.0.1:${port}/` }).end();
+      } else {
+        response
+          .writeHead(200, HTML)
+          .end(`<link rel=stylesheet href="http://127.0.0.1:${port}/x.css"><p>Fog</p>`);
+      }
+    });
+    const fetcher = new SiteFetcher([host], HERE);
+    await expect(fetcher.fetch(`http://${host}/away`, never())).rejects.toThrow(/neighbours/);
+    expect(await fetcher.fetch(`http://${host}/`, never())).toHaveLength(1);
+    expect(asked).toEqual([]);
+  });
+
+  test('a name is asked once for a connection, which goes to what was looked at', async () => {
+    // The second answer would lead inward, were it asked for.
+    const host = await serving(site({ '/': '<p>Fog</p>' }));
+    let answers = 0;
+    const changing: Resolver = (_name, answer) => {
+      answers++;
+      answer(null, [{ address: answers === 1 ? '127.0.0.1' : '127.0.0.2', family: 4 }]);
+    };
+    await new SiteFetcher([host], changing).fetch(`http://${host}/`, never());
+    expect(answers).toBe(1);
+  });
+
+  test('a host is allowed by its name and port, and no other', async () => {
+    const host = await serving(site({ '/': '<p>Fog</p>' }));
+    await expect(
+      new SiteFetcher(['site.test:1'], HERE).fetch(`http://${host}/`, never()),
+    ).rejects.toThrow(/neighbours/);
+    expect(
+      await new SiteFetcher(['site.test'], HERE).fetch(`http://${host}/`, never()),
+    ).toHaveLength(1);
+  });
+});
+
+describe('what answers badly', () => {
+  const quick = { ...FETCH_LIMITS, answer: 300, all: 600 };
+  const fetchFrom = async (listener: RequestListener): Promise<unknown> => {
+    const host = await serving(listener);
+    return new SiteFetcher([host], HERE, quick).fetch(`http://${host}/`, never());
+  };
+
+  test.each<[string, RequestListener, RegExp]>([
+    [
+      'no page',
+      (_request, response) => response.writeHead(200, { 'Content-Type': 'image/png' }).end(),
+      /is no page.*image\/png/,
+    ],
+    ['nothing', (_request, response) => response.writeHead(404, HTML).end(), /answered 404/],
+    ['never', () => undefined, /took longer than 0.3 seconds/],
+    [
+      'without end, slowly',
+      (_request, response) => {
+        response.writeHead(200, HTML);
+        const drip = setInterval(() => response.write('<p>Fog</p>'), 20);
+        response.on('close', () => clearInterval(drip));
+      },
+      /took longer/,
+    ],
+    [
+      'on and on',
+      (request, response) =>
+        response
+          .writeHead(302, { Location: `/${Number((request.url ?? '/').slice(1)) + 1}` })
+          .end(),
+      /after 5 times/,
+    ],
+    [
+      'more than may be',
+      (_request, response) => response.writeHead(200, HTML).end('x'.repeat(6 * 1024 * 1024)),
+      /larger than 5 MB/,
+    ],
+    [
+      'more than it says',
+      (_request, response) =>
+        response
+          .writeHead(200, { ...HTML, 'Content-Encoding': 'gzip' })
+          .end(gzipSync('x'.repeat(60 * 1024 * 1024))),
+      /larger than 5 MB/,
+    ],
+    [
+      'packed wrongly',
+      (_request, response) =>
+        response.writeHead(200, { ...HTML, 'Content-Encoding': 'gzip' }).end('no gzip'),
+      /does not answer/,
+    ],
+    [
+      'breaking off',
+      (_request, response) => {
+        response.writeHead(200, { ...HTML, 'Content-Length': '9999' });
+        response.write('<p>');
+        setTimeout(() => response.destroy(), 10);
+      },
+      /does not answer/,
+    ],
+  ])('%s', async (_what, listener, says) => {
+    await expect(fetchFrom(listener)).rejects.toThrow(says);
+  });
+
+  test('who stops it is not told of a fault of the site’s', async () => {
+    const host = await serving(() => undefined);
+    const stopping = new AbortController();
+    const fetching = new SiteFetcher([host], HERE).fetch(`http://${host}/`, stopping.signal);
+    stopping.abort();
+    await expect(fetching).rejects.toThrow(/abort/i);
+  });
+});
+
+test.each<[string, boolean]>([
+  ['93.184.216.34', true],
+  ['172.15.255.255', true],
+  ['172.32.0.0', true],
+  ['100.63.255.255', true],
+  ['223.255.255.255', true],
+  ['2606:2800:220:1::1', true],
+  ['172.31.255.255', false],
+  ['100.127.255.255', false],
+  ['::', false],
+  ['2001:db8::1', false],
+  ['no address', false],
+])('%s leads to the world: %p', (address, holds) => {
+  expect(isPublicAddress(address)).toBe(holds);
+});
