@@ -107,6 +107,13 @@ test('a saved page is told by what sets its text, pointed at, and leaves the pro
   expect((await project()).revision).toBe(revision);
   expect((await project()).document).toEqual(document);
 
+  // A family that the page brought is taken in, under the name that the site knows it by.
+  await press(page, 'Families');
+  await page.locator('button[aria-label="Take it in: Lora"]').click();
+  await page.waitForSelector('::-p-text(1 face taken into the case)');
+  const taken = await eventually(project, (one) => one.revision > revision);
+  expect(Object.values(taken.document.case).map(({ name }) => name)).toContain('Lora');
+
   // What was looked at goes with the stage, and is there when it is come back to.
   await page.keyboard.press('g');
   await page.keyboard.press('s');
@@ -220,10 +227,80 @@ test('what is no page, or has no text, is said, and nothing is lost', async () =
   expect(await summary()).toContain('read at 360 and 1280 px');
 }, 60_000);
 
+test('the reader is offered in full, and its file is read as the page', async () => {
+  const script = await (await fetch(`${lettera.url}/reader.js`)).text();
+  await press(page, 'Show all of it');
+  expect(await page.$eval('pre[aria-label="The reader"]', (node) => node.textContent)).toBe(script);
+  expect(await page.$eval('a[href^="javascript:"]', (node) => node.getAttribute('href'))).toBe(
+    `javascript:${encodeURIComponent(script)}`,
+  );
+  const text = (size: number) => ({
+    words: 'Fog',
+    family: 'Georgia, serif',
+    size,
+    weight: 400,
+    style: 'normal',
+    lineHeight: null,
+    letterSpacing: 0,
+    letterCase: 'none',
+    colour: 'rgb(0, 0, 0)',
+  });
+  const path = join(folder, 'tarnholm.example.reading.json');
+  writeFileSync(
+    path,
+    JSON.stringify({
+      format: 'lettera-reading',
+      version: 1,
+      made: '2026-11-27T00:00:00.000Z',
+      address: 'https://tarnholm.example/',
+      title: 'The log',
+      quirks: false,
+      html: '<html lang="en"><head></head><body><p>Fog</p></body></html>',
+      sheets: [{ name: 'log.css', media: '', css: 'p { font-family: Georgia, serif }' }],
+      unread: [],
+      faces: [],
+      views: [
+        { width: 390, height: 800, texts: [text(17)] },
+        { width: 1440, height: 800, texts: [text(21)] },
+      ],
+    }),
+  );
+  const input = (await page.$(
+    'input[aria-label="Files of pages"]',
+  )) as ElementHandle<HTMLInputElement>;
+  await input.uploadFile(path);
+  await read();
+  expect(await summary()).toContain('read at 390 and 1440 px');
+  await press(page, 'Sizes');
+  expect((await rows('table.shares')).map(([size]) => size)).toEqual(['21 px']);
+  await press(page, 'at 390 px');
+  await eventually(
+    () => rows('table.shares'),
+    (all) => all[0]?.[0] === '17 px',
+  );
+  await press(page, 'Leave this site');
+  writeFileSync(path, '{"format": "lettera-reading", "version": 2}');
+  const again = (await page.waitForSelector(
+    'input[aria-label="Files of pages"]',
+  )) as ElementHandle<HTMLInputElement>;
+  await again.uploadFile(path);
+  await page.waitForSelector('::-p-text(made by a newer reader)');
+}, 60_000);
+
+test('an address is fetched on a word, and one that leads inside is refused', async () => {
+  await page.locator('input[aria-label="Address of a page"]').fill('http://127.0.0.1:1/');
+  await press(page, 'Fetch it');
+  await page.waitForSelector('::-p-text(this machine or its neighbours)');
+  expect(await page.$('table.shares')).toBeNull();
+}, 60_000);
+
 test('reading can be stopped, and gone on with', async () => {
   const many = Array.from({ length: 20_000 }, (_, i) => `<p class="c${i % 90}">The light ${i}</p>`);
   await bring({ 'index.html': `<!doctype html><title>Long</title><body>${many.join('')}` });
-  await press(page, 'Stop', '.l-progress-line');
+  // Whoever stops it does not wait for the line to come to rest.
+  await (
+    await page.waitForSelector('.l-progress-line button')
+  )?.evaluate((node) => (node as HTMLElement).click());
   await page.waitForSelector('::-p-text(Reading was stopped)');
   expect(await page.$('table.shares')).toBeNull();
   await press(page, 'Read it after all');

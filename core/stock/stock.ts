@@ -103,6 +103,8 @@ export interface StockFace {
   style: string;
   /** Whether the browser has fetched it: it does so for what is shown. */
   state: 'loaded' | 'unloaded' | 'failed';
+  /** Where the page here has its file; left out where that was not brought. */
+  file?: string;
 }
 
 /** A page as it was read. */

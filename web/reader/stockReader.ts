@@ -165,13 +165,38 @@ class LiveLooks {
   }
 }
 
-const facesOf = (page: Document): StockFace[] =>
-  [...page.fonts].map(({ family, weight, style, status }) => ({
-    family: family.replace(/^["']|["']$/g, ''),
-    weight,
-    style,
-    state: status === 'loaded' ? 'loaded' : status === 'error' ? 'failed' : 'unloaded',
-  }));
+/** Addresses of font files in the order of their `@font-face` rules, which is that of the page's faces. */
+function filesOf(list: CSSRuleList): (string | undefined)[] {
+  return [...list].flatMap((rule): (string | undefined)[] => {
+    const { style, styleSheet, cssRules, parentStyleSheet } = rule as CSSFontFaceRule &
+      CSSImportRule &
+      CSSGroupingRule;
+    if (rule.cssText.startsWith('@font-face')) {
+      const [, address] = /url\("([^"]*)"\)/.exec(style.getPropertyValue('src')) ?? [];
+      const isHere = address !== undefined && !/^data:,?/.test(address);
+      return [isHere ? new URL(address, parentStyleSheet?.href ?? undefined).href : undefined];
+    }
+    // Style rules nest no faces, and have their own declarations.
+    if (styleSheet) return filesOf(styleSheet.cssRules);
+    return cssRules && !('selectorText' in rule) ? filesOf(cssRules) : [];
+  });
+}
+
+function facesOf(page: Document): StockFace[] {
+  const files = [...page.styleSheets].flatMap(({ cssRules }) => filesOf(cssRules));
+  const faces = [...page.fonts];
+  return faces.map(({ family, weight, style, status }, i) => {
+    // Where they do not agree, which file is whose is not known.
+    const file = files.length === faces.length ? files[i] : undefined;
+    return {
+      family: family.replace(/^["']|["']$/g, ''),
+      weight,
+      style,
+      state: status === 'loaded' ? 'loaded' : status === 'error' ? 'failed' : 'unloaded',
+      ...(file ? { file } : {}),
+    };
+  });
+}
 
 /** Holds everything still: what moves to another value is not yet there when it is asked for. */
 function holdStill(page: Document): void {

@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import { familiesOf, type Stock, type StockFamily } from '@lettera/core/stock';
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
 import DoButton from '../../control/DoButton.vue';
 import { count, percent } from '../../control/figures';
+import { useProject } from '../../store/project';
+import { useUpload } from '../../store/upload';
 import { usePlaces } from './places';
 import ShareBar from './ShareBar.vue';
 import { weightsInWords } from './words';
@@ -10,6 +12,40 @@ import { weightsInWords } from './words';
 /** The families of a site by how much text asks for each, and what became of that. */
 const props = defineProps<{ stock: Stock }>();
 const { point } = usePlaces(() => props.stock);
+
+const project = useProject();
+const upload = useUpload();
+const filesOf = ({ faces }: StockFamily): string[] => [
+  ...new Set(faces.flatMap(({ file, state }) => (file && state !== 'failed' ? [file] : []))),
+];
+const isInCase = ({ name }: StockFamily): boolean =>
+  Object.values(project.document?.case ?? {}).some((one) =>
+    [one.name, one.alias].some((known) => known?.toLowerCase() === name.toLowerCase()),
+  );
+/** Takes the files that the page brought into the case, under the name that the site knows the family by. */
+const failed = ref('');
+async function takeIn(family: StockFamily): Promise<void> {
+  failed.value = '';
+  try {
+    const files = await Promise.all(
+      filesOf(family).map(async (address) => {
+        const response = await fetch(address);
+        if (!response.ok) throw new Error('A font file did not come. The case is as it was.');
+        return new File([await response.blob()], address.replace(/^.*\//, ''));
+      }),
+    );
+    await upload.take(files);
+    for (const taken of upload.families) {
+      const [key] =
+        Object.entries(project.document?.case ?? {}).find(([, { name }]) => name === taken) ?? [];
+      if (key && taken.toLowerCase() !== family.name.toLowerCase()) {
+        project.change([{ op: 'add', path: `/case/${key}/alias`, value: family.name }]);
+      }
+    }
+  } catch (error) {
+    failed.value = (error as Error).message;
+  }
+}
 
 const families = computed(() => familiesOf(props.stock));
 const elsewhere = computed(() => [...new Set(props.stock.pages.flatMap((page) => page.elsewhere))]);
@@ -75,10 +111,23 @@ const lacks = ({ lacking }: StockFamily): string =>
             :aria-label="`Point at ${count(family.texts.length, 'text')} in ${family.name || 'no family'}`"
             @click="point(family.texts)"
           />
+          <span v-if="isInCase(family)" class="small quiet">in the case</span>
+          <DoButton
+            v-else-if="filesOf(family).length"
+            label="Take it in"
+            :aria-label="`Take it in: ${family.name}`"
+            :why="upload.state === 'reading' ? 'Files are on their way in' : undefined"
+            @click="takeIn(family)"
+          />
         </td>
       </tr>
     </tbody>
   </table>
+  <p v-if="failed" role="alert" class="small note mark-text">{{ failed }}</p>
+  <div v-if="upload.state === 'done'" class="small note" role="status">
+    <p v-if="upload.brought">{{ count(upload.brought, 'face') }} taken into the case.</p>
+    <p v-for="line in upload.troubled" :key="line.text" class="mark-text">{{ line.text }}</p>
+  </div>
   <p v-if="elsewhere.length" class="small note">
     Served by others, and not asked for here: {{ elsewhere.join(', ') }}. Their faces are not on
     these pages as they are shown.

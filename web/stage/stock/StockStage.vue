@@ -43,11 +43,25 @@ const bringing = ref(false);
 const share = ref(0);
 const wasStopped = ref(false);
 
-onMounted(site.open);
-onBeforeUnmount(site.leave);
+onMounted(() => {
+  site.open();
+  if (site.titles.length > 0 && !site.read) void read();
+});
+onBeforeUnmount(() => {
+  run++;
+  site.leave();
+});
 
 /** The pages as their own style sheets have them. */
 const asTheyAre = computed(() => ({ pages: { ...site.pages }, delivery: BESIDE_NOTHING }));
+
+/** Number of the reading that is wanted. */
+let run = 0;
+function stopReading(): void {
+  run++;
+  stop();
+  wasStopped.value = true;
+}
 
 /** Reads all pages of the site, one after another. */
 async function read(): Promise<void> {
@@ -56,8 +70,8 @@ async function read(): Promise<void> {
   bringing.value = false;
   wasStopped.value = false;
   const book = new StockBook();
-  let running = true;
-  const mine = each(
+  const mine = ++run;
+  const done = await each(
     titles,
     asTheyAre.value,
     async (page, title, slug) => {
@@ -75,22 +89,14 @@ async function read(): Promise<void> {
           setWidth,
           live: site.liveViews(slug),
         },
-        {
-          stopped: () => !running || progress.value === null,
-          progress: (now) => (share.value = now),
-        },
+        { stopped: () => mine !== run, progress: (now) => (share.value = now) },
       ).catch((error: unknown) => {
         if (!(error instanceof Stopped)) throw error;
       });
     },
     'Nothing was changed.',
   );
-  const done = await mine;
-  running = false;
-  if (!done) {
-    wasStopped.value = failed.value === '';
-    return;
-  }
+  if (!done || mine !== run) return;
   const pages = await Promise.all(
     titles.map(({ slug }) => readPage(pageAddress(project.id, slug, asTheyAre.value))),
   );
@@ -146,7 +152,7 @@ const hasSite = computed(() => site.titles.length > 0);
       :done="Math.round((progress.done + share) * 100)"
       :of="progress.of * 100"
       stoppable
-      @stop="stop"
+      @stop="stopReading"
     >
       Reading {{ progress.title }}, {{ progress.done + 1 }} of {{ progress.of }}
     </ProgressLine>
