@@ -154,26 +154,29 @@ try {
   await press(page, 'Whole room', 'section.proof');
   await press(page, 'This page');
   await press(page, 'Show The lamp-room shop');
-  await page.waitForSelector('iframe.ready[src$="the-lamp-room-shop"]');
+  await page.waitForSelector('iframe.ready[src*="/the-lamp-room-shop?"]');
   await press(page, 'Who sets its text', '[role="tablist"]');
   await page.waitForSelector('section.proof table');
   await take('own-page');
   await press(page, 'Close', 'section.proof');
+  await open('stock');
+  await press(page, 'Fit', 'section.proof');
+  await press(page, 'Read 1 page');
+  await page.waitForSelector('table.shares');
+  await press(page, 'Sizes', '[aria-label="Views"]');
+  await page.waitForSelector('.chart');
+  await take('stock');
+  await press(page, 'Families', '[aria-label="Views"]');
   const frame = await proofFrame(page, { asItIs: true });
-  await frame.$eval('.good h2', (node) => node.scrollIntoView({ block: 'center' }));
-  await press(page, 'This page');
-  await clickInProof(page, frame, '.good h2');
-  await page.waitForSelector('section.proof dl');
-  await take('own-text');
-  await press(page, 'Close', 'section.proof');
-  await press(page, 'Looking');
-  await press(page, 'Other fonts', '.l-fold');
-  await page.keyboard.press('Escape');
-  await page.waitForFunction(() => document.querySelectorAll('iframe.ready').length === 2);
-  await take('two-at-once');
-  await press(page, 'Looking');
-  await press(page, 'Alone', '.l-fold');
-  await page.keyboard.press('Escape');
+  await frame.$eval('.price', (node) => node.scrollIntoView({ block: 'center' }));
+  await clickInProof(page, frame, '.price');
+  await page.waitForSelector('section.here');
+  await take('stock-text');
+  await press(page, 'Fold', '[aria-label="Views"]');
+  await press(page, 'Folded (b)');
+  await page.waitForSelector('section.proof iframe.ready[src*="layer=site"]');
+  await take('stock-fold');
+  await press(page, 'The site as it is');
 
   await open('deliver');
   await press(page, 'lettera.css[role="button"]', 'table');
@@ -192,13 +195,6 @@ try {
   await open('pair');
   await press(page, 'Dark', 'section.proof');
   await take('pair-dark');
-
-  await page.goto(`${lettera.url}/projects`);
-  await page.evaluate(() => localStorage.removeItem('lettera:theme'));
-  await page.goto(`${lettera.url}/projects`);
-  await fill(page, 'Start a project', 'Skerry Ferries');
-  await page.waitForSelector('.ways');
-  await take('new-project');
 } finally {
   await browser.close();
   await lettera.close();
