@@ -14,7 +14,7 @@ import {
   startingUp,
 } from './server';
 import { table, type Row } from './timing';
-import { drags, firstLoads, tokenChanges } from './web';
+import { drags, firstLoads, takingStock, tokenChanges } from './web';
 
 const RESULTS = 'bench/results.json';
 
@@ -32,6 +32,7 @@ const BENCHMARKS: Record<string, () => Promise<Row[]>> = {
   bytes: bundleBytes,
   documents: changingDocuments,
   fallback: fallbacks,
+  stock: takingStock,
   clients: manyClients,
 };
 

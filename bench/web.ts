@@ -1,4 +1,7 @@
-import type { Page } from 'puppeteer-core';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { ElementHandle, Page } from 'puppeteer-core';
 import { openServices, readConfig } from '@lettera/server';
 import { launchBrowser, newPage, proofFrame } from '../e2e/browser';
 import { startLettera } from '../e2e/lettera';
@@ -206,4 +209,53 @@ export async function tokenChanges(): Promise<Row[]> {
     summarise(`token change until the proof shows it, ${on}`, frames, 33),
     summarise('longest task on the main thread meanwhile', tasks, 50),
   ];
+}
+
+const STOCK_NODES = 10_000;
+const READINGS = 7;
+
+/** A page of so many text nodes, in forty styles, some of them in the midst of others. */
+function longPage(nodes: number): string {
+  const rules = Array.from(
+    { length: 40 },
+    (_, i) => `.c${i} { font-size: ${12 + i * 0.3}px; color: #${String(100 + i * 7)} }`,
+  );
+  const texts = Array.from(
+    { length: Math.ceil(nodes / 4) },
+    (_, i) =>
+      `<p class="c${i % 40}">The glass fell all day without hurry, <em>Þokuljós</em> answered, and by six nobody stood on the gallery. ${i}</p>${i % 9 === 0 ? `<h2>Log ${i}</h2>` : `<p>Fog ${i}</p>`}`,
+  );
+  return `<!doctype html><html lang="en"><title>Long</title><style>body { font: 16px/1.5 Georgia, serif } ${rules.join('\n')} @media (min-width: 700px) { h2 { font-size: 2rem } }</style><body>${texts.join('')}</body></html>`;
+}
+
+/** Reading a page for its stock, from the click until it is told. */
+export async function takingStock(): Promise<Row[]> {
+  const lettera = await startLettera();
+  const browser = await launchBrowser();
+  const { page } = await newPage(browser);
+  const folder = mkdtempSync(join(tmpdir(), 'lettera-bench-'));
+  const path = join(folder, 'long.html');
+  writeFileSync(path, longPage(STOCK_NODES));
+  await page.goto(`${lettera.url}/p/tarnholm-light/stock`);
+  const input = await page.waitForSelector('input[aria-label="Files of pages"]');
+  await (input as ElementHandle<HTMLInputElement>).uploadFile(path);
+  await page.waitForSelector('table.shares');
+  const times: number[] = [];
+  for (let run = 0; run < READINGS; run++) {
+    times.push(
+      await page.evaluate(async () => {
+        const start = performance.now();
+        for (const key of document.querySelectorAll('button')) {
+          if (key.textContent?.trim() === 'Read again') key.click();
+        }
+        do await new Promise((resolve) => requestAnimationFrame(resolve));
+        while (document.querySelector('.l-progress-line'));
+        return performance.now() - start;
+      }),
+    );
+  }
+  await browser.close();
+  await lettera.close();
+  rmSync(folder, { recursive: true });
+  return [summarise(`taking stock of a page of ${STOCK_NODES} text nodes`, times, 1000)];
 }

@@ -1,5 +1,6 @@
 import { resolve } from 'node:path';
-import { writeFile } from 'node:fs/promises';
+import { readFile, writeFile } from 'node:fs/promises';
+import { fileURLToPath } from 'node:url';
 import { Command, Option } from 'commander';
 import {
   backup,
@@ -17,12 +18,15 @@ import {
   type Services,
 } from '@lettera/server';
 import { newDocument } from '@lettera/core/document';
+import { SiteError } from '@lettera/core/page';
 import { sheetOfElements } from '@lettera/sample';
 import { loadSample } from './loadSample';
 import { marksReport, REPORT_FORMATS, type ReportFormat } from './marksReport';
 import { RunningServer, ServerError } from './onServer';
 import { withProject } from './projectAt';
 import { UnknownProjectError } from './projectNamed';
+import { BrowserError, stockOfSite } from './siteStock';
+import { driftInWords, stockInWords, STOCK_FORMAT } from './stockReport';
 import { writeBundle } from './writeBundle';
 
 /** Ends with the message of an error that the person can do something about; rethrows any other. */
@@ -33,6 +37,8 @@ function fail(error: unknown, code = 1): never {
     error instanceof UnknownProjectError ||
     error instanceof ProjectFileError ||
     error instanceof ServerError ||
+    error instanceof SiteError ||
+    error instanceof BrowserError ||
     ['EACCES', 'EEXIST', 'ENOENT'].includes((error as NodeJS.ErrnoException).code ?? '')
   ) {
     console.error((error as Error).message);
@@ -107,6 +113,45 @@ async function check(
   }
 }
 
+/** The reader as it is built to be run in a page, beside this program. */
+const readerScript = (): Promise<string> =>
+  readFile(fileURLToPath(new URL('takeStock.js', import.meta.url)), 'utf8');
+
+async function takeStock(files: string[], { out }: { out?: string }): Promise<void> {
+  try {
+    const paths = files.map((file) => resolve(file));
+    const { stock } = await stockOfSite(paths, await readerScript(), null);
+    if (out !== undefined) {
+      await writeFile(resolve(out), `${JSON.stringify({ ...STOCK_FORMAT, ...stock })}\n`);
+    }
+    console.log(stockInWords(stock));
+  } catch (error) {
+    fail(error, ENDS.failed);
+  }
+}
+
+async function tellDrift(
+  name: string,
+  files: string[],
+  { format, server, ...flags }: Where & { format: 'text' | 'json' },
+): Promise<void> {
+  try {
+    const { document } = server
+      ? await new RunningServer(server).project(name)
+      : await withProject(name, flags, (_services, found) => Promise.resolve(found));
+    const paths = files.map((file) => resolve(file));
+    const { stock, drift } = await stockOfSite(paths, await readerScript(), document);
+    if (!drift) return;
+    if (format === 'json') {
+      const { texts } = stock;
+      console.log(JSON.stringify({ texts: texts.length, ...drift }, null, 2));
+    } else console.log(driftInWords(document.name, document, stock, drift));
+    if (drift.drifted.length > 0) process.exitCode = ENDS.marked;
+  } catch (error) {
+    fail(error, ENDS.failed);
+  }
+}
+
 /** Does something with the data folder. */
 async function withServices(
   flags: { data?: string },
@@ -169,6 +214,7 @@ async function restoreBackup(file: string, flags: { data?: string }): Promise<vo
 }
 
 const WHICH = 'id or short name of the project, or a project file (….lettera)';
+const FILES_OF_SITE = 'pages with their files, folders, archives, or what the reader gave';
 const ON_SERVER = 'address of a running Lettera whose project it is (with LETTERA_TOKEN)';
 
 const program = new Command('lettera')
@@ -241,6 +287,31 @@ program
   .exitOverride(({ exitCode }) => process.exit(exitCode === 0 ? 0 : ENDS.failed))
   .option('--data <folder>', 'folder of the data (LETTERA_DATA, ./data)')
   .action(check);
+
+program
+  .command('stock')
+  .description(
+    'take stock of a site in files: what sets its text, read in Chromium; ends with 2 when it cannot',
+  )
+  .argument('<files...>', FILES_OF_SITE)
+  .option('--out <file>', 'file to write all of it to, as JSON')
+  .exitOverride(({ exitCode }) => process.exit(exitCode === 0 ? 0 : ENDS.failed))
+  .action(takeStock);
+
+program
+  .command('drift')
+  .description(
+    'tell which texts of a site no longer follow a project; ends with 1 when there are any, with 2 when it cannot',
+  )
+  .argument('<project>', WHICH)
+  .argument('<files...>', FILES_OF_SITE)
+  .option('--server <address>', ON_SERVER)
+  .addOption(
+    new Option('--format <format>', 'how they are told').choices(['text', 'json']).default('text'),
+  )
+  .option('--data <folder>', 'folder of the data (LETTERA_DATA, ./data)')
+  .exitOverride(({ exitCode }) => process.exit(exitCode === 0 ? 0 : ENDS.failed))
+  .action(tellDrift);
 
 program
   .command('backup')

@@ -39,6 +39,7 @@ afterAll(async () => {
 });
 beforeEach(async () => {
   await page?.close();
+  await fetch(`${lettera.url}/api/v1/projects/${SLUG}/stock`, { method: 'DELETE' });
   ({ page, errors } = await newPage(browser));
   await page.goto(`${lettera.url}/p/${SLUG}/stock`);
   await page.waitForSelector('section.ways');
@@ -122,7 +123,13 @@ test('a saved page is told by what sets its text, pointed at, and leaves the pro
   await page.keyboard.press('g');
   await page.keyboard.press('k');
   await read();
+  // And when the project is opened again, with when it was.
+  await page.reload();
+  await read();
+  expect(await summary()).toMatch(/as the site was brought on \d+ \w+/);
   await press(page, 'Leave this site');
+  await page.waitForSelector('section.ways');
+  await page.reload();
   await page.waitForSelector('section.ways');
   expect(errors).toEqual([]);
 }, 120_000);
@@ -158,6 +165,9 @@ test.each([
     const after = await eventually(project, ({ revision }) => revision > before.revision);
     expect(after.revision).toBe(before.revision + 1);
     expect(Object.keys(after.document.pages ?? {})).toHaveLength(1);
+    await press(page, 'Beside the project');
+    await page.waitForSelector('section.drift');
+    expect(await violationsOn(page, 'main')).toEqual([]);
 
     // On the page, with the site's own style sheets, all texts follow.
     await press(page, 'This page');

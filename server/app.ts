@@ -11,6 +11,7 @@ import { languageRoutes } from './http/languages';
 import { localFontRoutes } from './http/localFonts';
 import { openApi } from './http/openapi';
 import { pageRoutes } from './http/pages';
+import { stockRoutes } from './http/stock';
 import { projectFileRoutes } from './http/projectFiles';
 import { notFound, Problem, problemHandler } from './http/problem';
 import { projectRoutes } from './http/projects';
@@ -88,6 +89,7 @@ export function createApp({
   api.use(foundryRoutes(services));
   api.use(projectFileRoutes(services));
   api.use(pageRoutes(services));
+  api.use(stockRoutes(services));
   api.use(deliveryRoutes(services));
   api.use(localFontRoutes());
   api.use(languageRoutes());

@@ -14,6 +14,7 @@ import { LocalReadingStore } from './store/localReadingStore';
 import { MeasureStore } from './store/measureStore';
 import { PageStore } from './store/pageStore';
 import { SiteStore } from './store/siteStore';
+import { StockStore } from './store/stockStore';
 import { TuningStore } from './store/tuningStore';
 import { ProjectStore } from './store/projectStore';
 import { SessionStore } from './store/sessionStore';
@@ -33,6 +34,7 @@ export interface Services {
   fonts: FontStore;
   pages: PageStore;
   sites: SiteStore;
+  stocks: StockStore;
   jobs: Jobs;
   /** Fits fallbacks. */
   tuningJobs: Jobs;
@@ -88,6 +90,7 @@ export async function openServices(config: Config): Promise<Services> {
     fonts,
     pages,
     sites,
+    stocks: new StockStore(database),
     jobs,
     tuningJobs,
     tuner,

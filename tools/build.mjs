@@ -71,6 +71,19 @@ async function buildReader() {
     charset: 'utf8',
     logLevel: 'warning',
   });
+  // What the command runs in a browser that it drives.
+  await build({
+    absWorkingDir: ROOT,
+    entryPoints: ['web/reader/takeStock.ts'],
+    outfile: 'build/takeStock.js',
+    bundle: true,
+    format: 'iife',
+    globalName: 'letteraStock',
+    target: 'es2022',
+    charset: 'utf8',
+    logLevel: 'warning',
+    tsconfigRaw: { compilerOptions: { experimentalDecorators: true } },
+  });
 }
 
 async function build() {

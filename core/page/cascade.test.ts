@@ -26,6 +26,7 @@ function cascadeOf(
   sheets: Record<string, string>,
   project: ProjectRules = projectRules({ rules: [] }),
   linked: string[] = Object.keys(sheets),
+  keepsAll = false,
 ) {
   document.body.innerHTML = html;
   const rules = rulesOfPage(
@@ -61,6 +62,7 @@ function cascadeOf(
       inFontShorthand: css.startsWith('font'),
       whenOpen: 'inherit' as const,
     })),
+    { keepsAll },
   );
   return { cascade, rules };
 }
@@ -246,6 +248,24 @@ describe('what decides where nothing is declared', () => {
       declared: 'browser',
       node,
     });
+  });
+});
+
+describe('what does not win', () => {
+  const css =
+    'p { color: red } .x { color: green } #a { color: blue } @layer l { .x { color: grey } }';
+  const overridden = (keepsAll: boolean): string[] => {
+    const { cascade } = cascadeOf(X, { 'a.css': css }, undefined, undefined, keepsAll);
+    const node = document.querySelector('.x') as Element;
+    return cascade.overridden(node, 'color').map(({ value }) => value);
+  };
+
+  test('is told, the strongest first, where it was to be kept', () => {
+    expect(overridden(true)).toEqual(['green', 'red', 'grey']);
+  });
+
+  test('is not kept otherwise', () => {
+    expect(overridden(false)).toEqual([]);
   });
 });
 

@@ -155,8 +155,11 @@ const isOfContainer = ({ kind }: Condition): boolean => kind === 'container';
 export class Cascade<Node> {
   /** What is declared for each element, by property, the strongest first. */
   readonly #offers = new Map<Node, Map<string, Offer[]>>();
-  /** Whether some declaration goes back to what a weaker layer says, so that those count as well. */
-  readonly #rollsBack: boolean;
+  /**
+   * Whether what does not win is kept too: where it is asked for, and where some declaration goes back to what a
+   * weaker layer says.
+   */
+  readonly #keepsAll: boolean;
   readonly #view: PageView<Node>;
   readonly #properties: readonly TypeProperty[];
   /** What the project says of each element, whether or not it wins. */
@@ -167,12 +170,15 @@ export class Cascade<Node> {
     project: ProjectRules,
     view: PageView<Node>,
     properties: readonly TypeProperty[],
+    { keepsAll = false }: { keepsAll?: boolean } = {},
   ) {
     this.#view = view;
     this.#properties = properties;
-    this.#rollsBack = rules.some(({ declarations }) =>
-      declarations.some(({ value }) => value.startsWith('revert')),
-    );
+    this.#keepsAll =
+      keepsAll ||
+      rules.some(({ declarations }) =>
+        declarations.some(({ value }) => value.startsWith('revert')),
+      );
     const holding = (conditions: readonly Condition[]) =>
       conditions.every((condition) => isOfContainer(condition) || view.holds(condition));
     const named = layers.filter(({ conditions }: LayerStatement) => holding(conditions));
@@ -274,7 +280,7 @@ export class Cascade<Node> {
     const offers = known.get(property) ?? [];
     known.set(property, offers);
     const at = offers.findIndex((before) => outranks(rank, before.rank));
-    if (this.#rollsBack) offers.splice(at < 0 ? offers.length : at, 0, { rank, declared });
+    if (this.#keepsAll) offers.splice(at < 0 ? offers.length : at, 0, { rank, declared });
     else if (at === 0 || offers.length === 0) offers[0] = { rank, declared };
   }
 
@@ -310,6 +316,17 @@ export class Cascade<Node> {
       } else return declared.value === 'revert' && offers.length === 1 ? null : declared;
     }
     return null;
+  }
+
+  /**
+   * What is declared for an element itself and does not win, the strongest first: all of it where the cascade
+   * was to keep that.
+   */
+  overridden(node: Node, property: string): Declared[] {
+    const winner = this.declared(node, property);
+    return this.#offersFor(node, property)
+      .map(({ declared }) => declared)
+      .filter((declared) => declared !== winner);
   }
 
   /**

@@ -43,6 +43,13 @@ describe('a file of the reader’s', () => {
     ]);
   });
 
+  test('tells style sheets that could not be read there', () => {
+    const { pages } = read({ ...SOUND, unread: ['https://fonts.tarnholm.example/a.css', 7] });
+    expect(pages[0]?.removed).toEqual([
+      { kind: 'request', what: 'https://fonts.tarnholm.example/a.css', times: 1 },
+    ]);
+  });
+
   test.each<[string, unknown]>([
     ['cut short', JSON.stringify(SOUND).slice(0, 400)],
     ['no object', '{"format":"lettera-reading"'],

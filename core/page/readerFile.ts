@@ -137,7 +137,13 @@ export function filesOfReading({ path, bytes }: SiteFile): SiteFile[] {
         `<link rel="stylesheet" href="${escaped(name)}"${media ? ` media="${escaped(media)}"` : ''}>`,
     )
     .join('');
-  const head = `<head><title>${escaped(title)}</title>${links}</head>`;
+  // What could not be read there is told as any sheet that is asked for elsewhere.
+  const unread = (Array.isArray(reading['unread']) ? reading['unread'] : [])
+    .filter((address): address is string => typeof address === 'string')
+    .slice(0, MOST_SHEETS)
+    .map((address) => `<link rel="stylesheet" href="${escaped(address)}">`)
+    .join('');
+  const head = `<head><title>${escaped(title)}</title>${links}${unread}</head>`;
   const page = /<head\b[^>]*>[^]*?<\/head>|<head\b[^>]*\/?>/i.test(html)
     ? html.replace(/<head\b[^>]*>[^]*?<\/head>|<head\b[^>]*\/?>/i, () => head)
     : head + html;

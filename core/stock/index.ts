@@ -17,6 +17,7 @@ export {
   type StockText,
   type TextLook,
 } from './stock';
+export { driftOf, type Drift, type Drifted } from './drift';
 export { stockWidths, widthsWithLive } from './widths';
 export { gatherNear, sharesOf, type Gathered, type Share } from './shares';
 export { nearSize, nearWeight } from './near';

@@ -25,6 +25,7 @@ export const SHAPES = {
   PageTitle: pages.PageTitle,
   BroughtPages: pages.BroughtPages,
   LookedPages: pages.LookedPages,
+  KeptStock: pages.KeptStock,
   PageAccount: pages.PageAccount,
   Reading: readings.Reading,
   FaceMeasures: readings.Measures,
@@ -67,6 +68,7 @@ export type LanguageText = Shape<'LanguageText'>;
 export type PageTitle = Shape<'PageTitle'>;
 export type BroughtPages = Shape<'BroughtPages'>;
 export type LookedPages = Shape<'LookedPages'>;
+export type KeptStock = Shape<'KeptStock'>;
 export type PageAccount = Shape<'PageAccount'>;
 export type LibraryDetails = Shape<'LibraryDetails'>;
 export type MeasuredFile = Shape<'MeasuredFile'>;

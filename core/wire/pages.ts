@@ -15,9 +15,14 @@ export const BroughtPages = Type.Object({
   leftOut: list(why, 'Files that are left out'),
 });
 
+const placed = Type.Object({ name: text(), site: text('SHA-256'), path: text() });
+
+/** The site that was taken stock of last, and when; null where none was. */
+export const KeptStock = Type.Object({ made: nullable(text('ISO 8601')), pages: list(placed) });
+
 /** Pages that are looked at and are no part of the project, each by the files that it came with and its path there. */
 export const LookedPages = Type.Object({
-  pages: list(Type.Object({ name: text(), site: text('SHA-256'), path: text() })),
+  pages: list(placed),
   refused: list(why, 'Pages that cannot be shown'),
   leftOut: list(why, 'Files that are left out'),
 });

@@ -12,7 +12,7 @@ export interface Outcome {
 async function verifierSource(): Promise<string> {
   const bundled = await build({
     stdin: {
-      contents: `export { verifyBundle } from './web/stage/deliver/verifyBundle'; export { setFrameWidth } from './web/proof/frameWidth';`,
+      contents: `export { verifyBundle } from './web/stage/deliver/verifyBundle'; export { setFrameWidth } from './web/reader/frameWidth';`,
       resolveDir: process.cwd(),
       loader: 'ts',
     },

@@ -2,7 +2,7 @@ import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import request from 'supertest';
-import type { LookedPages, PageAccount, Project } from '@lettera/core/wire';
+import type { KeptStock, LookedPages, PageAccount, Project } from '@lettera/core/wire';
 import { readConfig } from '../config';
 import { startTestServer, type TestServer } from '../testing/server';
 
@@ -112,4 +112,42 @@ test('pages are fetched unless Lettera is shared, or as it was said', () => {
     'site.test:80',
     'b.test',
   ]);
+});
+
+describe('the site that was taken stock of last', () => {
+  test('is kept beside the project, and forgotten', async () => {
+    const { id, revision } = await project(server);
+    const at = `/api/v1/projects/${id}/stock`;
+    expect((await request(server.app).get(at).expect(200)).body).toEqual({ made: null, pages: [] });
+    const { body } = await request(server.app)
+      .post(`/api/v1/projects/${id}/looked`)
+      .attach('file', Buffer.from('<title>The tides</title><p>Ebb</p>'), 'tides.html')
+      .expect(201);
+    const { pages } = body as LookedPages;
+    const kept = (await request(server.app).put(at).send({ pages }).expect(200)).body as KeptStock;
+    expect(kept.pages).toEqual(pages);
+    expect(Date.parse(kept.made ?? '')).toBeGreaterThan(0);
+    expect((await request(server.app).get(at).expect(200)).body).toEqual(kept);
+    const after = (await request(server.app).get(`/api/v1/projects/${id}`).expect(200))
+      .body as Project;
+    expect(after.revision).toBe(revision);
+    await request(server.app).delete(at).expect(204);
+    expect((await request(server.app).get(at).expect(200)).body).toEqual({ made: null, pages: [] });
+  });
+
+  test.each<[unknown, number]>([
+    [{}, 422],
+    [{ pages: 'all' }, 422],
+    [{ pages: [null] }, 422],
+    [{ pages: [{ name: 'x'.repeat(200), site: '0', path: 'a' }] }, 422],
+    [{ pages: [{ name: 'x', site: '0'.repeat(64), path: 'a.html' }] }, 404],
+  ])('is not %p', async (body, status) => {
+    const { id } = await project(server);
+    const at = `/api/v1/projects/${id}/stock`;
+    await request(server.app)
+      .put(at)
+      .send(body as object)
+      .expect(status);
+    expect((await request(server.app).get(at).expect(200)).body).toEqual({ made: null, pages: [] });
+  });
 });

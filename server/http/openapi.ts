@@ -494,6 +494,24 @@ export const openApi = {
         },
       },
     },
+    '/projects/{id}/stock': {
+      parameters: [project],
+      get: {
+        summary: 'The site that was taken stock of last',
+        responses: { 200: answer('Its pages', ref('KeptStock')), ...problems(404) },
+      },
+      put: {
+        summary: 'Keeps which pages a stock was taken of',
+        requestBody: {
+          content: json(object({ pages: list(object({ name: text, site: text, path: text })) })),
+        },
+        responses: { 200: answer('Kept', ref('KeptStock')), ...problems(404, 422) },
+      },
+      delete: {
+        summary: 'Forgets it',
+        responses: { 204: { description: 'Forgotten' }, ...problems(404) },
+      },
+    },
     '/projects/{id}/looked': {
       parameters: [project],
       post: {

@@ -188,6 +188,17 @@ export const sitePages = sqliteTable(
   (table) => [primaryKey({ columns: [table.projectId, table.site, table.path] })],
 );
 
+/** The site that was taken stock of last for a project: when, and which of the pages that were brought in. */
+export const stocks = sqliteTable('stocks', {
+  projectId: text('project_id')
+    .primaryKey()
+    .references(() => projects.id, { onDelete: 'cascade' }),
+  made: text('made').notNull(),
+  pages: text('pages', { mode: 'json' })
+    .$type<{ name: string; site: string; path: string }[]>()
+    .notNull(),
+});
+
 /** What those pages ask for: style sheets, pictures and fonts. */
 export const siteFiles = sqliteTable(
   'site_files',

@@ -10,6 +10,7 @@ import type { FaceReading, Instance } from '@lettera/core/font';
 import type { FaceMeasures, FamilyMeasures, FamilySheet } from '@lettera/core/measure';
 import type {
   BroughtPages,
+  KeptStock,
   LookedPages,
   PageAccount,
   DeliveryEvidence,
@@ -175,6 +176,10 @@ export const api = {
   ): Promise<LookedPages> {
     return (await sendFiles(`${project(id)}/looked`, files, signal)) as LookedPages;
   },
+  stock: (id: string) => get<KeptStock>(`${project(id)}/stock`),
+  keepStock: (id: string, pages: KeptStock['pages']) =>
+    sendJson<KeptStock>('PUT', `${project(id)}/stock`, { pages }),
+  forgetStock: (id: string) => sendJson<void>('DELETE', `${project(id)}/stock`),
   /** Has a page fetched to be looked at. */
   lookAtAddress: (id: string, address: string, signal?: AbortSignal) =>
     sendJson<LookedPages>('POST', `${project(id)}/looked/address`, { address }, {}, signal),

@@ -51,7 +51,7 @@ const figures = computed(() => {
 const shiftText = computed(() => {
   if (proof.shift !== null) return proof.shift.toFixed(3);
   if (figures.value?.fonts.length === 0) return 'none';
-  return proof.folded ? 'not measured' : 'being measured';
+  return proof.folded || proof.bare ? 'not measured' : 'being measured';
 });
 
 /** A time, or that it is told once the files are there. */
@@ -114,6 +114,10 @@ function goTo({ stage, style }: Mark): void {
           and in the web faces.
         </p>
         <p v-else-if="proof.folded">It is measured on the proof, which is folded away.</p>
+        <p v-else-if="proof.bare">
+          The proof shows the site as it is, without the project’s type: there is nothing to
+          measure.
+        </p>
         <p v-else>It is being measured on the proof.</p>
         <p class="quiet small">
           Up to 0.1 counts as good in the field. Other pages and widths shift differently.

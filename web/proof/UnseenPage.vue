@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue';
-import { setFrameWidth } from './frameWidth';
+import { setFrameWidth } from '../reader/frameWidth';
 
 /** A page that is laid out where it is not seen, to be measured. */
 defineProps<{ source: string }>();

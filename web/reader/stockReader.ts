@@ -3,6 +3,7 @@ import {
   Decisions,
   typeProperty,
   type Decision,
+  type Declared,
   type LiveText,
   type LiveView,
   type ProjectRules,
@@ -20,6 +21,7 @@ import {
   type StockEnd,
   type StockFace,
   type StockProperty,
+  type StockSource,
   type StockText,
   type TextLook,
 } from '@lettera/core/stock';
@@ -59,6 +61,45 @@ const READ: readonly TypeProperty[] = (
 
 /** A text of fewer characters makes one line, or lines that nobody reads along. */
 const SHORTEST_LINES = 30;
+/**
+ * What is declared for a text, or for what it inherits a property from, and does not win.
+ * @returns by property, the strongest first, as sources of a stock are told
+ */
+export function overriddenOf(
+  page: Document,
+  rules: TypeRules,
+): (node: Element) => Partial<Record<StockProperty, StockSource[]>> {
+  const cascade = new Cascade(rules, NO_PROJECT, viewOf(page), READ, { keepsAll: true });
+  const decisions = new Decisions(cascade, (at, selector) => at.matches(selector));
+  return (node) =>
+    Object.fromEntries(
+      READ.map((property) => {
+        const at = decisions.of(node, property)?.node ?? node;
+        return [property.css, cascade.overridden(at, property.css).map(sourceOf)];
+      }),
+    );
+}
+
+/** A declaration as a stock tells it. */
+function sourceOf(declared: Declared | 'browser'): StockSource {
+  if (declared === 'browser' || declared.by === 'project') return { by: 'browser' };
+  if (declared.by === 'inline') return declared;
+  const { rule, selector, specificity, declaration } = declared;
+  const { sheet, line, layer } = rule;
+  const { important, property, value } = declaration;
+  return {
+    by: 'rule',
+    sheet,
+    line,
+    selector,
+    specificity,
+    layer,
+    important,
+    property,
+    value,
+  };
+}
+
 /** Words that tell a text apart, characters. */
 const LONGEST_WORDS = 80;
 
@@ -109,28 +150,15 @@ class OriginReader {
   #source(decision: Decision<Element>): number {
     if (!decision) return this.book.source({ by: 'nothing' });
     const { declared } = decision;
-    if (declared === 'browser' || declared.by === 'project') {
-      return this.book.source({ by: 'browser' });
+    if (declared === 'browser' || declared.by !== 'page') {
+      return this.book.source(sourceOf(declared));
     }
-    if (declared.by === 'inline') return this.book.source(declared);
-    const { rule, selector, specificity, declaration } = declared;
+    const { selector, declaration } = declared;
     const bySelector = this.#known.get(declaration) ?? new Map<string, number>();
     this.#known.set(declaration, bySelector);
     const known = bySelector.get(selector);
     if (known !== undefined) return known;
-    const { sheet, line, layer } = rule;
-    const { important, property, value } = declaration;
-    const number = this.book.source({
-      by: 'rule',
-      sheet,
-      line,
-      selector,
-      specificity,
-      layer,
-      important,
-      property,
-      value,
-    });
+    const number = this.book.source(sourceOf(declared));
     bySelector.set(selector, number);
     return number;
   }

@@ -46,10 +46,48 @@ export const useStock = defineStore('stock', () => {
     outcome.value = null;
     refusal.value = '';
     read.value = null;
+    keptAt.value = null;
+    keepFault.value = '';
     folded.value = null;
     live.clear();
   }
   watch(() => project.id, clear);
+
+  /** When the pages that are looked at were taken stock of before; null where they were not. */
+  const keptAt = ref<string | null>(null);
+  /** Why the pages will not be there another time; empty while they will. */
+  const keepFault = ref('');
+
+  /** Brings back the pages that were looked at when the project was open last. */
+  async function recall(): Promise<void> {
+    const { id } = project;
+    const kept = await api.stock(id).catch(() => null);
+    if (!kept || kept.pages.length === 0 || id !== project.id) return;
+    if (Object.keys(pages.value).length > 0) return;
+    keptAt.value = kept.made;
+    look(kept.pages);
+  }
+
+  /** Keeps what was read: its pages are there when the project is opened again. */
+  async function keep(taken: NonNullable<typeof read.value>): Promise<void> {
+    read.value = taken;
+    keepFault.value = '';
+    const all = taken.slugs.flatMap((slug) => pages.value[slug] ?? []);
+    try {
+      await api.keepStock(
+        project.id,
+        all.map(({ name, site, path }) => ({ name, site, path })),
+      );
+    } catch (error) {
+      keepFault.value = `${(error as Error).message} What was read is shown here, and not kept.`;
+    }
+  }
+
+  /** Leaves the site: another is begun with. */
+  async function leaveSite(): Promise<void> {
+    clear();
+    await api.forgetStock(project.id).catch(() => null);
+  }
 
   /** Shows what is looked at on the proof, or takes it away. */
   function show(): void {
@@ -70,6 +108,7 @@ export const useStock = defineStore('stock', () => {
     show();
     const [first] = titles.value;
     if (first) proof.page = first.slug;
+    else void recall();
   }
   function leave(): void {
     isOpen.value = false;
@@ -149,13 +188,16 @@ export const useStock = defineStore('stock', () => {
     outcome,
     refusal,
     read,
+    keptAt,
+    keepFault,
+    keep,
+    leaveSite,
     folded,
     open,
     leave,
     look,
     bring,
     fetchPage,
-    clear,
     /** What a page showed where it is live; none where it was brought as files. */
     liveViews: (slug: string): readonly LiveView[] => live.get(pages.value[slug]?.path ?? '') ?? [],
     stop: () => abort.abort(),

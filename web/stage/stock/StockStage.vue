@@ -17,6 +17,7 @@ import { readPage } from '../../store/readPage';
 import { useStock } from '../../store/stock';
 import StageHeader from '../StageHeader.vue';
 import BringSite from './BringSite.vue';
+import DriftView from './DriftView.vue';
 import FamilyShares from './FamilyShares.vue';
 import FightList from './FightList.vue';
 import FoldView from './FoldView.vue';
@@ -35,6 +36,7 @@ const VIEWS = [
   { value: 'values', label: 'Weights, lines, colours' },
   { value: 'fights', label: 'Against itself' },
   { value: 'fold', label: 'Fold' },
+  { value: 'drift', label: 'Beside the project' },
 ] as const;
 type View = (typeof VIEWS)[number]['value'];
 const view = ref<View>('families');
@@ -106,7 +108,8 @@ async function read(): Promise<void> {
     return;
   }
   const stock = book.close(new Date().toISOString());
-  site.read = { stock, view: siteView(stock, there), slugs: titles.map(({ slug }) => slug) };
+  const slugs = titles.map(({ slug }) => slug);
+  await site.keep({ stock, view: siteView(stock, there), slugs });
 }
 watch(
   () => site.pages,
@@ -121,8 +124,10 @@ const summary = computed(() => {
   if (!stock.value) return '';
   const { pages, texts, made } = stock.value;
   const [page] = pages;
-  const when = new Date(made).toLocaleDateString('en-GB', { day: 'numeric', month: 'long' });
-  return `${count(pages.length, 'page')}, ${count(texts.length, 'text')}, read at ${page?.narrow} and ${page?.wide} px on ${when}`;
+  const day = (at: string) =>
+    new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'long' });
+  const before = site.keptAt ? `, as the site was brought on ${day(site.keptAt)}` : '';
+  return `${count(pages.length, 'page')}, ${count(texts.length, 'text')}, read at ${page?.narrow} and ${page?.wide} px on ${day(made)}${before}`;
 });
 const hasSite = computed(() => site.titles.length > 0);
 </script>
@@ -140,7 +145,7 @@ const hasSite = computed(() => site.titles.length > 0);
           @click="bringing = !bringing"
         />
         <DoButton v-if="!progress" label="Read again" @click="read" />
-        <DoButton label="Leave this site" @click="site.clear()" />
+        <DoButton label="Leave this site" @click="site.leaveSite()" />
       </template>
     </template>
     What really sets the type of a site that exists, what is wrong with it, and what it would be as
@@ -156,6 +161,7 @@ const hasSite = computed(() => site.titles.length > 0);
     >
       Reading {{ progress.title }}, {{ progress.done + 1 }} of {{ progress.of }}
     </ProgressLine>
+    <p v-if="site.keepFault" role="alert" class="mark-text">{{ site.keepFault }}</p>
     <p v-if="failed" role="alert" class="line wrap mark-text">
       {{ failed }} <DoButton label="Try again" @click="read" />
     </p>
@@ -177,7 +183,8 @@ const hasSite = computed(() => site.titles.length > 0);
       <SizeShares v-else-if="view === 'sizes'" :stock="stock" />
       <ValueShares v-else-if="view === 'values'" :stock="stock" />
       <FightList v-else-if="view === 'fights'" :stock="stock" />
-      <FoldView v-else :stock="stock" :view="site.read.view" />
+      <FoldView v-else-if="view === 'fold'" :stock="stock" :view="site.read.view" />
+      <DriftView v-else :stock="stock" :view="site.read.view" />
     </template>
   </template>
   <UnseenPage v-if="source" ref="unseen" :source="source" @load="onLoad" />

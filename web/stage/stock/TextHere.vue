@@ -11,13 +11,20 @@ import { hexOf } from '@lettera/core/css';
 import { computed } from 'vue';
 import DoButton from '../../control/DoButton.vue';
 import { count, percent, pixels } from '../../control/figures';
+import { overriddenOf } from '../../reader/stockReader';
+import { useOwnPages } from '../../store/ownPages';
+import { useProof } from '../../store/proof';
 import { usePlaces } from './places';
 import { sourceInWords } from './words';
 
 /** The text that was clicked on the page: how it is set, where each property comes from, and how much is like it. */
 const props = defineProps<{ stock: Stock; slugs: readonly string[] }>();
-const { point, clicked } = usePlaces(() => props.stock);
+const { point, clicked, node } = usePlaces(() => props.stock);
+const proof = useProof();
+const own = useOwnPages();
 
+/** Declarations that lose are told at most, of a property. */
+const MOST_LOSING = 4;
 const LABELS: Record<StockProperty, string> = {
   'font-family': 'Family',
   'font-size': 'Size',
@@ -84,9 +91,15 @@ function valueOf(property: StockProperty): string {
         : `${hexOf(wide.colour)} on ${hexOf(wide.ground)}`;
   }
 }
+/** What loses on the page that is shown, once its rules have come. */
+const overridden = computed(() => {
+  const { shownPage } = proof;
+  return shownPage && own.account ? overriddenOf(shownPage, own.account) : null;
+});
 const rows = computed(() => {
   const one = text.value;
   if (!one) return [];
+  const losing = node.value && overridden.value ? overridden.value(node.value) : {};
   return STOCK_PROPERTIES.map((property) => {
     const { source, from } = originAt(props.stock, one, 'wide', property);
     const by = sourceInWords(source);
@@ -94,6 +107,7 @@ const rows = computed(() => {
       property,
       value: valueOf(property),
       by: from === null ? by : `from ${from} around it: ${by}`,
+      over: (losing[property] ?? []).slice(0, MOST_LOSING).map(sourceInWords),
     };
   });
 });
@@ -109,7 +123,10 @@ const rows = computed(() => {
         <tr v-for="row in rows" :key="row.property">
           <th scope="row">{{ LABELS[row.property] }}</th>
           <td>{{ row.value }}</td>
-          <td class="quiet">{{ row.by }}</td>
+          <td class="quiet">
+            {{ row.by }}
+            <span v-for="(one, i) in row.over" :key="i" class="over">over {{ one }}</span>
+          </td>
         </tr>
       </tbody>
     </table>
@@ -133,6 +150,9 @@ const rows = computed(() => {
   padding: 8px 0;
   border-top: 1px solid var(--rule);
   border-bottom: 1px solid var(--rule);
+}
+.over {
+  display: block;
 }
 .words {
   overflow-wrap: anywhere;

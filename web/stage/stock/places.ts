@@ -10,6 +10,8 @@ export interface Places {
   point(texts: readonly number[]): void;
   /** The text of the stock that was clicked on the page; null for none. */
   clicked: ComputedRef<number | null>;
+  /** Its element there. */
+  node: ComputedRef<Element | null>;
 }
 
 /** Texts are pointed out at most: outlines beyond are no help. */
@@ -47,13 +49,15 @@ export function usePlaces(stock: () => Stock): Places {
     proof.page = slug;
   }
   let waiting: readonly number[] = [];
+  const node = computed(() => {
+    const all = new Set(here.value);
+    let at: Element | null = proof.node;
+    while (at && !all.has(at)) at = at.parentElement;
+    return at;
+  });
   const clicked = computed(() => {
-    const { node } = proof;
-    if (!node) return null;
-    let at: Element | null = node;
-    while (at && !here.value.includes(at)) at = at.parentElement;
-    if (!at) return null;
-    const element = here.value.indexOf(at);
+    if (!node.value) return null;
+    const element = here.value.indexOf(node.value);
     const number = stock().texts.findIndex(
       (text) => text.page === pageShown.value && text.element === element,
     );
@@ -69,5 +73,5 @@ export function usePlaces(stock: () => Stock): Places {
       point(texts);
     },
   );
-  return { point, clicked };
+  return { point, clicked, node };
 }

@@ -1,0 +1,88 @@
+import { describe, expect, test } from '@jest/globals';
+import { applyChange } from '../change';
+import { newDocument } from '../document/newDocument';
+import { driftOf } from './drift';
+import { foldPatch, foldStock } from './fold/fold';
+import { stockOf, type MadeText } from './testing/stockOf';
+
+const PAGE: MadeText[] = [
+  {
+    tag: 'h1',
+    characters: 30,
+    look: { size: 40, weight: 700, lineHeight: 44 },
+    narrow: { size: 30, lineHeight: 33 },
+  },
+  { characters: 900 },
+  { tag: 'em', within: 1, characters: 12, look: { slant: 'italic' } },
+  { tag: 'li', characters: 120, look: { size: 14, lineHeight: 20 } },
+];
+const meetsIn = (texts: readonly MadeText[]) => (selector: string) =>
+  texts.flatMap(({ tag = 'p' }, number) => (tag === selector ? [number] : []));
+const kindsOf = (texts: readonly MadeText[]) =>
+  texts.map(({ tag = 'p' }, number) => ({ name: tag, selector: tag, texts: [number] }));
+
+const before = newDocument('Tarnholm');
+const stock = stockOf(PAGE);
+const fold = foldStock(stock, { kinds: kindsOf(PAGE), meets: meetsIn(PAGE) }, before);
+const { document } = applyChange(before, foldPatch(before, fold));
+const drift = (texts: MadeText[]) => driftOf(stockOf(texts), document, meetsIn(texts));
+const other = (number: number, change: Partial<MadeText>): MadeText[] =>
+  PAGE.map((text, i) => (i === number ? { ...text, ...change } : text));
+
+describe('a site and the project that it was folded into', () => {
+  test('agree as long as nothing was changed', () => {
+    expect(drift(PAGE)).toEqual({ following: [0, 1, 2, 3], unclaimed: [], drifted: [] });
+  });
+
+  test.each<[string, Partial<MadeText>, string, string, string]>([
+    ['size', { look: { size: 15 } }, 'font-size', '16 px', '15 px'],
+    ['weight', { look: { weight: 500 } }, 'font-weight', '400', '500'],
+    ['slant', { look: { slant: 'italic' } }, 'font-style', 'normal', 'italic'],
+    ['line height', { look: { lineHeight: 25 } }, 'line-height', '1.5', '1.563'],
+    ['spacing', { look: { letterSpacing: 0.08 } }, 'letter-spacing', '0 em', '0.005 em'],
+    ['capitals', { look: { letterCase: 'uppercase' } }, 'text-transform', 'none', 'uppercase'],
+    ['colour', { look: { colour: 'rgb(90, 0, 0)' } }, 'color', '#141414', '#5a0000'],
+    ['family', { look: { stack: ['Arial'] } }, 'font-family', 'Literata', 'Arial'],
+  ])('%s', (_what, change, property, expected, found) => {
+    // What stands in the midst of it goes with it, as in a browser.
+    const { drifted, following } = drift(
+      PAGE.map((text, i) =>
+        i === 1
+          ? { ...text, ...change }
+          : i === 2
+            ? { ...text, look: { ...change.look, slant: 'italic' } }
+            : text,
+      ),
+    );
+    expect(following).toEqual([0, 2, 3]);
+    expect(drifted.filter((one) => one.property === property)).toEqual(
+      [360, 1280].map((width) => ({ element: 'p', property, width, expected, found, texts: [1] })),
+    );
+  });
+
+  test('what is at one width alone is told at that one', () => {
+    const { drifted } = drift(other(0, { narrow: { size: 34, lineHeight: 37.4 } }));
+    expect(drifted.map(({ property, width }) => [property, width])).toEqual([['font-size', 360]]);
+  });
+
+  test('what browsers round is no drift', () => {
+    expect(drift(other(1, { look: { size: 16.05, lineHeight: 24.1 } })).drifted).toEqual([]);
+    expect(drift(other(1, { look: { size: 16.07 } })).drifted).not.toEqual([]);
+  });
+
+  test('a text that no element claims is told as that', () => {
+    expect(drift([...PAGE, { tag: 'aside' }]).unclaimed).toEqual([4]);
+  });
+
+  test('what is left to the text around is to be as that is', () => {
+    // The text around is larger, and what stands in it with it.
+    const larger = PAGE.map((text, i) =>
+      i === 1 || i === 2 ? { ...text, look: { ...text.look, size: 22, lineHeight: 33 } } : text,
+    );
+    expect(new Set(drift(larger).drifted.map(({ element }) => element))).toEqual(new Set(['p']));
+    const alone = drift(other(2, { look: { slant: 'italic', weight: 700 } })).drifted;
+    expect(
+      alone.map(({ element, property, expected, found }) => [element, property, expected, found]),
+    ).toEqual([360, 1280].map(() => ['em', 'font-weight', '400', '700']));
+  });
+});

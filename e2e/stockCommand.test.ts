@@ -1,0 +1,112 @@
+import { spawn } from 'node:child_process';
+import { mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { dirname, join } from 'node:path';
+import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import type { Stock } from '@lettera/core/stock';
+import { unzipSync } from 'fflate';
+import { startLettera, type RunningLettera } from './lettera';
+import { BARE_PAGE } from './site';
+import { WRITTEN, type SiteFiles } from './sites/stockPages';
+
+/** Taking stock from the command line, as it is built. */
+
+let lettera: RunningLettera;
+let folder: string;
+beforeAll(async () => {
+  folder = mkdtempSync(join(tmpdir(), 'lettera-command-'));
+  lettera = await startLettera();
+});
+afterAll(async () => {
+  await lettera?.close();
+  rmSync(folder, { recursive: true });
+});
+
+function run(
+  args: string[],
+  env: Record<string, string> = {},
+): Promise<{ code: number | null; out: string; said: string }> {
+  const child = spawn(process.execPath, ['build/lettera.mjs', ...args], {
+    env: { ...process.env, ...env },
+  });
+  let [out, said] = ['', ''];
+  child.stdout.on('data', (piece: Buffer) => (out += piece.toString()));
+  child.stderr.on('data', (piece: Buffer) => (said += piece.toString()));
+  return new Promise((resolve) => child.on('close', (code) => resolve({ code, out, said })));
+}
+
+/** Lays files of a site down, and gives the folder. */
+function laid(name: string, files: SiteFiles | Record<string, Uint8Array | string>): string {
+  const at = join(folder, name);
+  for (const [path, content] of Object.entries(files)) {
+    mkdirSync(dirname(join(at, path)), { recursive: true });
+    writeFileSync(join(at, path), content);
+  }
+  return at;
+}
+
+test('a site in a folder is told, and all of it written', async () => {
+  const site = laid('tides', WRITTEN['a long read in two scripts']?.() ?? {});
+  const file = join(folder, 'stock.json');
+  const { code, out } = await run(['stock', site, '--out', file]);
+  expect(code).toBe(0);
+  expect(out).toContain('- Literata: ');
+  expect(out).toContain('- Onest: ');
+  const stock = JSON.parse(readFileSync(file, 'utf8')) as Stock & {
+    format: string;
+    version: number;
+  };
+  expect([stock.format, stock.version]).toEqual(['lettera-stock', 1]);
+  expect(stock.texts.length).toBeGreaterThan(10);
+  expect(stock.looks[stock.texts[0]?.wide.look ?? -1]?.size).toBeCloseTo(41.6, 3);
+}, 60_000);
+
+test('what no longer follows a project is told, and ends otherwise', async () => {
+  const bundle = unzipSync(
+    new Uint8Array(
+      await (await fetch(`${lettera.url}/api/v1/projects/tarnholm-light/bundle.zip`)).arrayBuffer(),
+    ),
+  );
+  const files = Object.fromEntries(
+    Object.entries(bundle).filter(([path]) => /^fonts\/|^lettera\.css$/.test(path)),
+  );
+  const follows = laid('follows', { 'index.html': BARE_PAGE, ...files });
+  const drift = (site: string, ...more: string[]) =>
+    run(['drift', 'tarnholm-light', site, '--server', lettera.url, ...more]);
+  const before = await drift(follows);
+  expect(before.said).toBe('');
+  expect(before.out).not.toContain('- ');
+  expect(before.code).toBe(0);
+
+  const strays = laid('strays', {
+    ...files,
+    'index.html': BARE_PAGE.replace(
+      '<main>',
+      '<style>h1 { font-size: 30px } td { font-weight: 800 }</style><main>',
+    ),
+  });
+  const after = await drift(strays);
+  expect(after.code).toBe(1);
+  expect(after.out).toMatch(
+    /- Heading 1: font-size is 30 px on the site and [\d.]+ px in the project, at 1280 px, 1 text/,
+  );
+  expect(after.out).toMatch(/font-weight is 800 on the site and 400/);
+  const json = await drift(strays, '--format', 'json');
+  expect(JSON.parse(json.out)).toMatchObject({
+    drifted: expect.arrayContaining([expect.objectContaining({ element: 'h1', found: '30 px' })]),
+  });
+}, 90_000);
+
+test.each<[string, string[], RegExp]>([
+  ['no page', ['stock', 'package.json'], /There is no page among them/],
+  ['no file', ['stock', 'nowhere.html'], /ENOENT/],
+  ['no project', ['drift', 'skerry', 'e2e/sites/everything.html'], /There is no project/],
+])(
+  '%s is said',
+  async (_what, args, says) => {
+    const { code, said } = await run(args, { LETTERA_DATA: join(folder, 'empty') });
+    expect(said).toMatch(says);
+    expect(code).toBe(2);
+  },
+  60_000,
+);

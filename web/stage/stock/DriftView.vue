@@ -1,0 +1,82 @@
+<script setup lang="ts">
+import { driftOf, type Stock, type StockView } from '@lettera/core/stock';
+import { computed } from 'vue';
+import DoButton from '../../control/DoButton.vue';
+import { count } from '../../control/figures';
+import { useProject } from '../../store/project';
+import { usePlaces } from './places';
+
+/** What of the site, as it was read, follows the project, and what does not. */
+const props = defineProps<{ stock: Stock; view: StockView }>();
+const project = useProject();
+const { point } = usePlaces(() => props.stock);
+
+const drift = computed(() =>
+  project.document ? driftOf(props.stock, project.document, props.view.meets) : null,
+);
+const nameOf = (element: string): string => project.document?.elements[element]?.name ?? element;
+</script>
+
+<template>
+  <section v-if="drift" class="drift">
+    <p role="status">
+      <b>{{ drift.following.length }}</b> of {{ count(stock.texts.length, 'text') }}
+      {{ drift.following.length === 1 ? 'follows' : 'follow' }} the project, as the site was read.
+      <template v-if="drift.unclaimed.length">
+        {{ drift.unclaimed.length }} {{ drift.unclaimed.length === 1 ? 'is' : 'are' }} claimed by no
+        text element.
+        <DoButton
+          label="Point"
+          :aria-label="`Point at ${count(drift.unclaimed.length, 'text')} that no element claims`"
+          @click="point(drift.unclaimed)"
+        />
+      </template>
+    </p>
+    <table v-if="drift.drifted.length" class="figures-table">
+      <thead>
+        <tr>
+          <th scope="col">Text element</th>
+          <th scope="col">Property</th>
+          <th scope="col">The project</th>
+          <th scope="col">The site</th>
+          <th scope="col" class="figure">At</th>
+          <th scope="col" class="figure">Texts</th>
+          <th scope="col"><span class="visually-hidden">Where</span></th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="(one, i) in drift.drifted" :key="i">
+          <th scope="row">{{ nameOf(one.element) }}</th>
+          <td>{{ one.property }}</td>
+          <td>{{ one.expected }}</td>
+          <td>{{ one.found }}</td>
+          <td class="figure">{{ one.width }} px</td>
+          <td class="figure">{{ one.texts.length }}</td>
+          <td>
+            <DoButton
+              label="Point"
+              :aria-label="`Point at ${count(one.texts.length, 'text')}: ${nameOf(one.element)}, ${one.property} ${one.found}`"
+              @click="point(one.texts)"
+            />
+          </td>
+        </tr>
+      </tbody>
+    </table>
+  </section>
+</template>
+
+<style scoped>
+.drift {
+  padding: 0 20px 20px;
+}
+table {
+  width: 100%;
+}
+th[scope='row'] {
+  text-align: left;
+  font-weight: 550;
+}
+td {
+  overflow-wrap: anywhere;
+}
+</style>
