@@ -100,7 +100,7 @@ test('a saved page is told by what sets its text, pointed at, and leaves the pro
   expect(said).toContain('figcaption in type/read.css, line 8, font-size: 0.85rem');
   expect(said).toContain('from body around it: body in type/read.css, line 6, font:');
 
-  await press(page, 'Weights, lines, colours');
+  await press(page, 'Other values');
   await page.waitForSelector('.swatch');
   await press(page, 'Against itself');
   await page.waitForSelector('.fights');
@@ -165,7 +165,7 @@ test.each([
     const after = await eventually(project, ({ revision }) => revision > before.revision);
     expect(after.revision).toBe(before.revision + 1);
     expect(Object.keys(after.document.pages ?? {})).toHaveLength(1);
-    await press(page, 'Beside the project');
+    await press(page, 'Follows');
     await page.waitForSelector('section.drift');
     expect(await violationsOn(page, 'main')).toEqual([]);
 

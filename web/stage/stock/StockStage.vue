@@ -33,10 +33,10 @@ const { source, onLoad, setWidth, progress, failed, each, stop } = useUnseenPage
 const VIEWS = [
   { value: 'families', label: 'Families' },
   { value: 'sizes', label: 'Sizes' },
-  { value: 'values', label: 'Weights, lines, colours' },
+  { value: 'values', label: 'Other values' },
   { value: 'fights', label: 'Against itself' },
   { value: 'fold', label: 'Fold' },
-  { value: 'drift', label: 'Beside the project' },
+  { value: 'drift', label: 'Follows' },
 ] as const;
 type View = (typeof VIEWS)[number]['value'];
 const view = ref<View>('families');
