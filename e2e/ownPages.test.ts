@@ -247,7 +247,10 @@ describe('a page of the site’s own', () => {
       page,
       'Point at 3 texts that .good h2 in css/site.css, line 9, specificity 0-1-1, layer parts decides',
     );
-    expect((await frame.$$('h2[data-lettera-out]')).length).toBe(3);
+    await eventually(
+      async () => (await frame.$$('h2[data-lettera-out]')).length,
+      (pointed) => pointed === 3,
+    );
 
     const follow = () =>
       page.$$eval('section.proof p b', ([first]) => Number(first?.textContent ?? -1));
@@ -275,16 +278,17 @@ describe('a page of the site’s own', () => {
     await press(page, 'Deliver the rules with !important on Heading 2');
     await stored(({ elements }) => elements['h2']?.important === true);
     await eventually(sizes, (now) => now.every((size) => !asTheySay.includes(size)));
-    expect(
-      await page.$$eval('section.proof td.who', (all) => all.map((td) => td.textContent)),
-    ).not.toContain(rule);
+    await eventually(
+      () => page.$$eval('section.proof td.who', (all) => all.map((td) => td.textContent)),
+      (who) => who.length > 0 && !who.includes(rule),
+    );
     await press(page, 'Undo');
     await eventually(sizes, (now) => now.join() === asTheySay.join());
     await page.waitForSelector(`::-p-aria(Deliver the rules that leave these texts alone)`);
     await press(page, 'Deliver the rules that leave these texts alone');
     await stored(({ delivery }) => delivery.leave?.join() === '.good h2');
     await page.waitForSelector('::-p-text(left to the page’s own style sheets)');
-    expect(await sizes()).toEqual(asTheySay);
+    await eventually(sizes, (now) => now.join() === asTheySay.join());
     await press(page, 'Undo');
     await stored(({ delivery }) => delivery.leave === undefined);
     await page.waitForFunction(
