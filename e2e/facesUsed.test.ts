@@ -12,7 +12,7 @@ let browser: Browser;
 let finder: string;
 beforeAll(async () => {
   const bundled = await build({
-    entryPoints: ['web/proof/panel/faceUsed.ts'],
+    entryPoints: ['web/reader/faceUsed.ts'],
     bundle: true,
     format: 'iife',
     globalName: 'faces',
