@@ -3,6 +3,7 @@
  * sends nothing and asks for nothing. Run again at another width, it adds to what it had. It stands alone, so
  * that all of it can be read where it is offered. The file is described in docs/reading.md.
  */
+import type { LiveText, LiveView } from '@lettera/core/page';
 
 /** Properties that concern type, and what decides whether text is seen and on what. */
 const KEPT =
@@ -15,21 +16,9 @@ const OUT =
 const FIELDS = 'input, textarea, select, option, datalist, [contenteditable]';
 const MOST = { html: 4_000_000, css: 4_000_000, texts: 100_000 };
 
-interface ReadText {
-  words: string;
-  family: string;
-  size: number;
-  weight: number;
-  style: string;
-  lineHeight: number | null;
-  letterSpacing: number;
-  letterCase: string;
-  colour: string;
-}
-interface View {
-  width: number;
+/** What is told of a page at one width: types alone, of which nothing stands in what is run. */
+interface View extends LiveView {
   height: number;
-  texts: ReadText[];
 }
 interface Kept {
   views: View[];
@@ -185,7 +174,7 @@ function markup(css: string): string {
 const view = (): View => ({
   width: window.innerWidth,
   height: window.innerHeight,
-  texts: seenTexts().map((node): ReadText => {
+  texts: seenTexts().map((node): LiveText => {
     const style = getComputedStyle(node);
     return {
       words: [...node.childNodes]

@@ -189,6 +189,17 @@ describe('texts of one kind that are set otherwise', () => {
   });
 });
 
+test('sizes that cross from phone to desktop are kept as they are', () => {
+  const crossing = folded([
+    { characters: 900 },
+    { tag: 'h2', characters: 60, look: { size: 24 }, narrow: { size: 24 } },
+    { classes: ['lead'], characters: 80, look: { size: 28 }, narrow: { size: 20 } },
+  ]);
+  expect(crossing.after.scale.crossing).toBe(true);
+  expect(movesOf(crossing.stock, crossing.fold, crossing.after).most).toBeLessThanOrEqual(1);
+  expect(folded(PAGE).after.scale.crossing).toBeUndefined();
+});
+
 test('what no rule outranks is listed with what says it', () => {
   const { fold } = folded([
     { characters: 900 },

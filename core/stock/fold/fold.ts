@@ -1,5 +1,7 @@
 import type { Patch } from '../../document/patch';
 import type { Colour, ProjectDocument, SitePage, Voice } from '../../document/projectDocument';
+import type { Scale } from '../../document/scale';
+import { crossingsOf } from '../../scale/crossing';
 import { stepSizeAt } from '../../scale/sizeAt';
 import { stepsOf } from '../../scale/steps';
 import { resolveInUse } from '../../style/resolve';
@@ -190,7 +192,14 @@ export function foldPatch(
           down: Math.max(before.down, scale.scale.down),
           up: Math.max(before.up, scale.scale.up),
         };
-    patch.push({ op: 'replace', path: '/scale', value: { ...scale.scale, ...steps } });
+    const value: Scale = { ...scale.scale, ...steps };
+    // A site may well have what is larger on a desktop smaller on a phone: its sizes are kept, and the mark tells.
+    const crosses = crossingsOf(value).length > 0;
+    patch.push({
+      op: 'replace',
+      path: '/scale',
+      value: crosses ? { ...value, crossing: true } : value,
+    });
   }
   if (choice.styles) {
     const parts: Record<string, Colour> = {};

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { siteName } from '@lettera/core/document';
-import { lookAt as lookAtDocument } from '@lettera/core/change';
+import { siteName, type ProjectDocument } from '@lettera/core/document';
+import { lookAt as lookAtDocument, patchBetween } from '@lettera/core/change';
 import {
   FOLD_LIMITS,
   foldPatch,
@@ -118,11 +118,18 @@ function leave(key: string, on: boolean): void {
   left.value = on ? left.value.filter((one) => one !== key) : [...left.value, key];
 }
 
-const taken = ref(false);
+/** The project as it was made by taking; it is told as long as it stands so. */
+const takenAs = shallowRef<ProjectDocument | null>(null);
+const isTaken = computed(
+  () =>
+    takenAs.value !== null &&
+    document.value !== null &&
+    patchBetween(takenAs.value, document.value).length === 0,
+);
 function take(): void {
   const change = patch.value;
   site.folded = null;
-  taken.value = project.change(change);
+  takenAs.value = project.change(change) ? project.document : null;
 }
 
 const selectorsOf = (style: string): string =>
@@ -155,7 +162,7 @@ const nothing = computed(() => !voices.value && !scale.value && !styles.value);
         }}<template v-if="moves.texts">, {{ pixels(moves.mean) }} in the mean</template></span
       >
     </div>
-    <p v-if="taken" role="status">
+    <p v-if="isTaken" role="status">
       Taken, as one change: Undo gives the project back as it was. The pages are proof pages now.
     </p>
     <p v-if="project.refusal" role="alert" class="mark-text">{{ project.refusal.message }}</p>
