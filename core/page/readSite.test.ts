@@ -229,7 +229,7 @@ describe('a page', () => {
         .refused.map(({ why }) => why)
         .join();
     expect(refusal('<p>a'.repeat(SITE_LIMITS.html / 4 + 1))).toMatch(/larger than 5 MB/);
-    expect(refusal('<br>'.repeat(SITE_LIMITS.elements + 1))).toMatch(/more than 100,000 elements/);
+    expect(refusal('<br>'.repeat(SITE_LIMITS.elements + 1))).toMatch(/more than 250,000 elements/);
     expect(refusal('<b>'.repeat(600) + 'a')).toMatch(/more than 512 deep/);
     expect(refusal('<div>'.repeat(50_000))).toMatch(/512 deep/);
     expect(readSite([good, file('ok.html', '<i>'.repeat(400))], '/').pages).toHaveLength(2);

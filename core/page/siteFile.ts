@@ -14,7 +14,7 @@ export const SITE_LIMITS = {
   css: 5 * 1024 * 1024,
   pages: 60,
   /** Elements of one page, and how deep they may stand in one another: browsers go no deeper. */
-  elements: 100_000,
+  elements: 250_000,
   depth: 512,
 } as const;
 

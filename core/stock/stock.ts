@@ -129,20 +129,24 @@ export interface Stock {
   sources: readonly StockSource[];
 }
 
-/** Keeps each thing once, by what it says, under a number. */
-class Kept<T> {
+/** Keeps each thing once, by what it says, under a number; nothing that is kept is changed. */
+class Kept<T extends object> {
   readonly all: T[] = [];
   readonly #numbers = new Map<string, number>();
+  /** Things that were seen before are known by themselves. */
+  readonly #seen = new WeakMap<T, number>();
 
   /** @param keyOf what tells one thing from another */
   constructor(private readonly keyOf: (one: T) => string = JSON.stringify) {}
 
   number(one: T): number {
+    const seen = this.#seen.get(one);
+    if (seen !== undefined) return seen;
     const key = this.keyOf(one);
-    const known = this.#numbers.get(key);
-    if (known !== undefined) return known;
-    this.#numbers.set(key, this.all.length);
-    return this.all.push(one) - 1;
+    const number = this.#numbers.get(key) ?? this.all.push(one) - 1;
+    this.#numbers.set(key, number);
+    this.#seen.set(one, number);
+    return number;
   }
 }
 
@@ -150,13 +154,8 @@ class Kept<T> {
 export class StockBook {
   readonly pages: StockPage[] = [];
   readonly texts: StockText[] = [];
-  // Every text has one of each, so that they are told apart by what is quick to write.
-  readonly #looks = new Kept<TextLook>(({ stack, ...look }) =>
-    [stack.join('\n'), ...Object.values(look)].join('|'),
-  );
-  readonly #origins = new Kept<Origins>((origins) =>
-    STOCK_PROPERTIES.map((name) => `${origins[name].source} ${origins[name].from}`).join('|'),
-  );
+  readonly #looks = new Kept<TextLook>();
+  readonly #origins = new Kept<Origins>();
   readonly #sources = new Kept<StockSource>();
 
   look = (look: TextLook): number => this.#looks.number(look);

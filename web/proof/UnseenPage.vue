@@ -38,6 +38,8 @@ iframe {
   position: fixed;
   top: 0;
   left: -4000px;
+  /* A phone's, which most that is measured begins at: what has its width need not be laid out again. */
+  width: 360px;
   height: 800px;
   border: 0;
   visibility: hidden;

@@ -44,6 +44,9 @@ export function useUnseenPages(): UnseenPages {
   let run = 0;
 
   async function bring(address: string): Promise<Document> {
+    // What is there already does not load again: the frame is begun anew.
+    source.value = '';
+    await nextTick();
     const here = new Promise<void>((resolve, reject) => {
       loaded = resolve;
       setTimeout(() => reject(new Error('A page did not come.')), PATIENCE);

@@ -1,5 +1,5 @@
-/** How long work goes on before others are let to theirs, milliseconds: a frame and a half. */
-const SPELL = 24;
+/** How long work goes on before others are let to theirs, milliseconds: what takes less than 50 is not felt. */
+const SPELL = 40;
 
 const waiting: (() => void)[] = [];
 const { port1, port2 } = new MessageChannel();

@@ -121,6 +121,7 @@ class OriginReader {
   readonly #decisions: Decisions<Element>;
   /** Numbers of sources, by the declaration and the selector that it is made by. */
   readonly #known = new Map<object, Map<string, number>>();
+  readonly #same = new Map<string, Origins>();
 
   constructor(
     private readonly book: StockBook,
@@ -133,19 +134,21 @@ class OriginReader {
     );
   }
 
-  origins = (node: Element): Origins =>
-    Object.fromEntries(
-      READ.map((property): [StockProperty, Origin] => {
-        const decision = this.#decisions.of(node, property);
-        return [
-          property.css as StockProperty,
-          {
-            source: this.#source(decision),
-            from: decision && decision.node !== node ? named(decision.node) : null,
-          },
-        ];
-      }),
-    ) as Origins;
+  /** @returns the same object for texts whose properties come from the same */
+  origins(node: Element): Origins {
+    const origins: [StockProperty, Origin][] = [];
+    let key = '';
+    for (const property of READ) {
+      const decision = this.#decisions.of(node, property);
+      const source = this.#source(decision);
+      const from = decision && decision.node !== node ? named(decision.node) : null;
+      origins.push([property.css as StockProperty, { source, from }]);
+      key += `${source} ${from}|`;
+    }
+    const known = this.#same.get(key) ?? (Object.fromEntries(origins) as Origins);
+    this.#same.set(key, known);
+    return known;
+  }
 
   #source(decision: Decision<Element>): number {
     if (!decision) return this.book.source({ by: 'nothing' });

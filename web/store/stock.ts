@@ -9,6 +9,9 @@ import type { PageFile } from './ownPages';
 import { useProject } from './project';
 import { useProof } from './proof';
 
+/** Ways in which a site is brought from outside. */
+type Way = 'files' | 'address';
+
 const PAGES = 'pages of the site that is looked at';
 const FOLD = 'the site folded';
 
@@ -21,7 +24,10 @@ export const useStock = defineStore('stock', () => {
   const proof = useProof();
   /** Pages that are looked at, by the keys that they would have in the project. */
   const pages = shallowRef<Readonly<Record<string, SitePage>>>({});
-  const state = ref<'idle' | 'bringing'>('idle');
+  /** How the site that is being brought comes; null while none is. */
+  const bringing = ref<Way | null>(null);
+  /** How that came, which `outcome` and `refusal` are about. */
+  const way = ref<Way>('files');
   /** What became of the files that were brought last. */
   const outcome = shallowRef<LookedPages | null>(null);
   const refusal = ref('');
@@ -144,15 +150,19 @@ export const useStock = defineStore('stock', () => {
   }
 
   /** Takes what is brought, however it comes. @returns whether there are pages among it */
-  async function take(bringing: (signal: AbortSignal) => Promise<LookedPages>): Promise<boolean> {
-    if (state.value === 'bringing') return false;
-    state.value = 'bringing';
+  async function take(
+    by: Way,
+    ask: (signal: AbortSignal) => Promise<LookedPages>,
+  ): Promise<boolean> {
+    if (bringing.value) return false;
+    bringing.value = by;
+    way.value = by;
     refusal.value = '';
     outcome.value = null;
     abort = new AbortController();
     const { signal } = abort;
     try {
-      const brought = await bringing(signal);
+      const brought = await ask(signal);
       if (signal.aborted) return false;
       outcome.value = brought;
       look(brought.pages);
@@ -161,14 +171,14 @@ export const useStock = defineStore('stock', () => {
       refusal.value = signal.aborted ? 'Stopped. Nothing was read.' : (error as Error).message;
       return false;
     } finally {
-      state.value = 'idle';
+      bringing.value = null;
     }
   }
 
   /** Brings files of a site to be looked at. @returns whether there are pages among them */
   async function bring(files: readonly PageFile[]): Promise<boolean> {
     if (files.length === 0) return false;
-    return take(async (signal) => {
+    return take('files', async (signal) => {
       const brought = await api.lookAtPages(project.id, files, signal);
       for (const { path, content } of files.filter((file) => /\.json$/i.test(file.path))) {
         live.set(pageOfReading(path), viewsOfReading(await content.text()));
@@ -179,12 +189,13 @@ export const useStock = defineStore('stock', () => {
 
   /** Has a page fetched from an address. @returns whether it came */
   const fetchPage = (address: string): Promise<boolean> =>
-    take((signal) => api.lookAtAddress(project.id, address, signal));
+    take('address', (signal) => api.lookAtAddress(project.id, address, signal));
 
   return {
     pages,
     titles,
-    state,
+    bringing,
+    way,
     outcome,
     refusal,
     read,

@@ -1,17 +1,20 @@
 <script setup lang="ts">
 import InputText from 'primevue/inputtext';
-import { ref } from 'vue';
+import { computed, ref } from 'vue';
 import DoButton from '../../control/DoButton.vue';
 import { useStock } from '../../store/stock';
 
 /** An address that is typed, to have the page fetched on that word. */
-const looked = useStock();
+const site = useStock();
 const address = ref('');
+const isFetching = computed(() => site.bringing === 'address');
 
 async function fetchIt(): Promise<void> {
   const typed = address.value.trim();
-  if (typed) await looked.fetchPage(/^[a-z]+:/i.test(typed) ? typed : `https://${typed}`);
+  if (typed) await site.fetchPage(/^[a-z]+:/i.test(typed) ? typed : `https://${typed}`);
 }
+
+const stop = (): void => site.stop();
 </script>
 
 <template>
@@ -30,6 +33,10 @@ async function fetchIt(): Promise<void> {
       type="submit"
       :why="address.trim() ? undefined : 'Type an address'"
     />
+    <template v-if="isFetching">
+      <span role="status">Fetching the page …</span>
+      <DoButton label="Stop" @click="stop" />
+    </template>
   </form>
 </template>
 

@@ -6,6 +6,7 @@ import BringPages from '../../proof/BringPages.vue';
 import { useProject } from '../../store/project';
 import { useStock } from '../../store/stock';
 import AddressForm from './AddressForm.vue';
+import BringOutcome from './BringOutcome.vue';
 import ReaderOffer from './ReaderOffer.vue';
 
 /** The ways in which a site comes, each with what it shows and what it does not. */
@@ -30,9 +31,10 @@ const own = computed(() => Object.values(project.document?.pages ?? {}));
       <BringPages
         :bring="site.bring"
         first
-        :bringing="site.state === 'bringing'"
+        :bringing="site.bringing === 'files'"
         @stop="site.stop()"
       />
+      <BringOutcome v-if="site.way === 'files'" />
     </div>
     <div>
       <h2>The live page, through the reader</h2>
@@ -52,6 +54,7 @@ const own = computed(() => Object.values(project.document?.pages ?? {}));
         page on this machine or its neighbours.
       </p>
       <AddressForm />
+      <BringOutcome v-if="site.way === 'address'" />
     </div>
     <div v-if="own.length">
       <h2>Pages that are here</h2>
@@ -60,12 +63,6 @@ const own = computed(() => Object.values(project.document?.pages ?? {}));
       </p>
       <DoButton :label="`Read ${count(own.length, 'page')}`" @click="site.look(own)" />
     </div>
-    <p v-if="site.refusal" role="alert" class="mark-text">{{ site.refusal }}</p>
-    <ul v-if="site.outcome" class="small" role="status">
-      <li v-for="one in [...site.outcome.refused, ...site.outcome.leftOut]" :key="one.path">
-        {{ one.path }}: {{ one.why }}
-      </li>
-    </ul>
   </section>
 </template>
 
@@ -82,9 +79,5 @@ h2 {
 }
 .ways > div > p {
   margin-bottom: 6px;
-}
-ul {
-  margin: 0;
-  padding-left: 18px;
 }
 </style>

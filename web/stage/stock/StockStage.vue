@@ -3,7 +3,6 @@ import { StockBook } from '@lettera/core/stock';
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import { api } from '../../api/client';
 import DoButton from '../../control/DoButton.vue';
-import ProgressLine from '../../control/ProgressLine.vue';
 import ViewTabs from '../../control/ViewTabs.vue';
 import { count } from '../../control/figures';
 import { BESIDE_NOTHING, pageAddress } from '../../proof/pageAddress';
@@ -21,6 +20,7 @@ import DriftView from './DriftView.vue';
 import FamilyShares from './FamilyShares.vue';
 import FightList from './FightList.vue';
 import FoldView from './FoldView.vue';
+import ReadingLine from './ReadingLine.vue';
 import SizeShares from './SizeShares.vue';
 import TextHere from './TextHere.vue';
 import ValueShares from './ValueShares.vue';
@@ -43,6 +43,7 @@ const view = ref<View>('families');
 const bringing = ref(false);
 /** How much of the page that is being read is read. */
 const share = ref(0);
+const shareNow = (): number => share.value;
 const wasStopped = ref(false);
 
 onMounted(() => {
@@ -152,15 +153,7 @@ const hasSite = computed(() => site.titles.length > 0);
     voices, a scale and styles. The project stays as it is until you take something.
   </StageHeader>
   <div class="notices">
-    <ProgressLine
-      v-if="progress"
-      :done="Math.round((progress.done + share) * 100)"
-      :of="progress.of * 100"
-      stoppable
-      @stop="stopReading"
-    >
-      Reading {{ progress.title }}, {{ progress.done + 1 }} of {{ progress.of }}
-    </ProgressLine>
+    <ReadingLine v-if="progress" :progress="progress" :share="shareNow" @stop="stopReading" />
     <p v-if="site.keepFault" role="alert" class="mark-text">{{ site.keepFault }}</p>
     <p v-if="failed" role="alert" class="line wrap mark-text">
       {{ failed }} <DoButton label="Try again" @click="read" />
