@@ -8,7 +8,7 @@ import { resolveInUse } from '@lettera/core/style';
 import Ajv2020 from 'ajv/dist/2020';
 import { build } from 'esbuild';
 import { unzipSync } from 'fflate';
-import type { Browser, Page } from 'puppeteer-core';
+import type { Browser, CDPSession, Page } from 'puppeteer-core';
 import { launchBrowser, newPage } from './browser';
 import { startLettera, type RunningLettera } from './lettera';
 import { BARE_PAGE } from './site';
@@ -133,10 +133,15 @@ interface Seen {
   shown: boolean;
 }
 
-/** Every text of the page as its own server serves it, with nothing that runs, asks elsewhere or moves. */
-async function asServed(path: string, width: number): Promise<Seen[]> {
-  const visit = await browser.newPage();
-  try {
+/** A page as its own server serves it, with nothing that runs, asks elsewhere or moves. */
+class ServedVisit {
+  private constructor(
+    private readonly visit: Page,
+    private readonly session: CDPSession,
+  ) {}
+
+  static async open(path: string, width: number): Promise<ServedVisit> {
+    const visit = await browser.newPage();
     await visit.setJavaScriptEnabled(false);
     await visit.setRequestInterception(true);
     visit.on('request', (request) => {
@@ -144,7 +149,16 @@ async function asServed(path: string, width: number): Promise<Seen[]> {
     });
     await visit.setViewport({ width, height: 800 });
     await visit.goto(address() + path);
-    return await visit.evaluate(async () => {
+    const session = await visit.createCDPSession();
+    for (const domain of ['DOM', 'CSS', 'Runtime'] as const) await session.send(`${domain}.enable`);
+    return new ServedVisit(visit, session);
+  }
+
+  close = (): Promise<void> => this.visit.close();
+
+  /** Every element that holds text of its own. */
+  texts = (): Promise<Seen[]> =>
+    this.visit.evaluate(async () => {
       await document.fonts.ready;
       const OUT = 'script, style, template, noscript, title, head, option, textarea, iframe';
       const found: Element[] = [];
@@ -154,6 +168,7 @@ async function asServed(path: string, width: number): Promise<Seen[]> {
         if (!nodeValue?.trim() || !parentElement || parentElement.closest(OUT)) continue;
         if (!found.includes(parentElement)) found.push(parentElement);
       }
+      Object.assign(window, { found });
       return found.map((node): Seen => {
         const style = getComputedStyle(node);
         const px = (value: string) => parseFloat(value) || 0;
@@ -180,10 +195,60 @@ async function asServed(path: string, width: number): Promise<Seen[]> {
         };
       });
     });
-  } finally {
-    await visit.close();
+
+  /**
+   * The font that draws most of each text, by its name and whether the page brought it; empty for a text that
+   * is not drawn. What `texts` found is asked.
+   * @param families what texts are set in for this once, by their numbers; as they are where it is left out
+   */
+  async fonts(families: readonly (string | null)[] = []): Promise<string[]> {
+    const count = await this.visit.evaluate(async (wanted) => {
+      const { found } = window as unknown as { found: HTMLElement[] };
+      found.forEach((node, i) => {
+        const family = wanted[i];
+        if (family) node.style.setProperty('font-family', family, 'important');
+      });
+      await document.fonts.ready;
+      return found.length;
+    }, families);
+    // Numbers of nodes are those of the document that was asked for last.
+    await this.session.send('DOM.getDocument', { depth: 0 });
+    const all: string[] = [];
+    for (let i = 0; i < count; i++) {
+      const glyphs = new Map<string, number>();
+      const { result } = await this.session.send('Runtime.evaluate', {
+        expression: `[...found[${i}].childNodes].filter((child) => child.nodeType === 3 && child.data.trim())`,
+      });
+      const { result: nodes } = await this.session.send('Runtime.getProperties', {
+        objectId: result.objectId ?? '',
+        ownProperties: true,
+      });
+      for (const { value } of nodes) {
+        if (value?.subtype !== 'node' || !value.objectId) continue;
+        const { nodeId } = await this.session.send('DOM.requestNode', { objectId: value.objectId });
+        const { fonts } = await this.session.send('CSS.getPlatformFontsForNode', { nodeId });
+        for (const { familyName, isCustomFont, glyphCount } of fonts) {
+          const name = `${familyName}${isCustomFont ? ' of the page' : ''}`;
+          glyphs.set(name, (glyphs.get(name) ?? 0) + glyphCount);
+        }
+      }
+      const [main] = [...glyphs].sort(([, a], [, b]) => b - a);
+      all.push(main?.[0] ?? '');
+    }
+    await this.visit.evaluate((wanted) => {
+      const { found } = window as unknown as { found: HTMLElement[] };
+      found.forEach((node, i) => {
+        if (wanted[i]) node.style.removeProperty('font-family');
+      });
+    }, families);
+    return all;
   }
 }
+
+/** A family as a stack has it. */
+const GENERICS = /^(serif|sans-serif|monospace|cursive|fantasy|system-ui|math|emoji|ui-[a-z-]+)$/;
+const asDeclared = (family: string): string =>
+  GENERICS.test(family) ? family : JSON.stringify(family);
 
 const lookOf = (stock: Stock, number: number, end: 'narrow' | 'wide'): TextLook =>
   stock.looks[stock.texts[number]?.[end].look ?? -1] as TextLook;
@@ -196,13 +261,14 @@ describe.each(Object.keys(ALL))('%s', (name) => {
     const [path = ''] = Object.keys(served);
     const stock = await takeStock(await look(served));
     const [read] = stock.pages;
-    const [narrow, wide] = [
-      await asServed(path, read?.narrow ?? 0),
-      await asServed(path, read?.wide ?? 0),
+    const visits = [
+      await ServedVisit.open(path, read?.narrow ?? 0),
+      await ServedVisit.open(path, read?.wide ?? 0),
     ];
+    const [narrow = [], wide = []] = await Promise.all(visits.map((visit) => visit.texts()));
     const seen = narrow.flatMap((small, i) => {
       const large = wide[i];
-      return large && (small.shown || large.shown) ? [{ small, large }] : [];
+      return large && (small.shown || large.shown) ? [{ small, large, number: i }] : [];
     });
     expect(stock.texts.map(({ tag, words }) => [tag, words])).toEqual(
       seen.map(({ small }) => [small.tag, small.words]),
@@ -220,7 +286,40 @@ describe.each(Object.keys(ALL))('%s', (name) => {
       }
     });
     expect(stock.sources.some(({ by }) => by === 'rule')).toBe(true);
-  }, 120_000);
+
+    // The face that is told draws the text, and none before it in its stack does.
+    for (const [end, visit] of [
+      ['narrow', visits[0]],
+      ['wide', visits[1]],
+    ] as const) {
+      if (!visit) throw new Error('There is no visit');
+      const looks = new Map(seen.map(({ number }, i) => [number, lookOf(stock, i, end)]));
+      const perText = (family: (look: TextLook) => string | null | undefined) =>
+        narrow.map((_, i) => {
+          const look = looks.get(i);
+          const name = look && family(look);
+          return name ? asDeclared(name) : null;
+        });
+      const asIs = await visit.fonts();
+      expect(asIs.filter((font) => font !== '').length).toBeGreaterThan(2);
+      const alone = await visit.fonts(perText(({ face }) => face));
+      expect(alone).toEqual(asIs);
+      const unknown = await visit.fonts(perText(() => 'No such family'));
+      const longest = Math.max(...[...looks.values()].map(({ stack }) => stack.length));
+      for (let place = 0; place < longest; place++) {
+        const before = perText(({ stack, face }) => {
+          const last = face === null ? stack.length : stack.indexOf(face);
+          return place < last ? stack[place] : null;
+        });
+        if (before.every((family) => family === null)) break;
+        const drawn = await visit.fonts(before);
+        before.forEach((family, i) => {
+          if (family) expect(`${family}: ${drawn[i]}`).toBe(`${family}: ${unknown[i]}`);
+        });
+      }
+      await visit.close();
+    }
+  }, 240_000);
 });
 
 interface Tried {
