@@ -5,11 +5,12 @@ import type { AddressInfo } from 'node:net';
 import { basename, join, relative } from 'node:path';
 import type { ProjectDocument } from '@lettera/core/document';
 import {
-  pageOfReading,
+  NOT_LIVE,
   SITE_LIMITS,
   SiteError,
-  viewsOfReading,
-  type LiveView,
+  livePageOf,
+  livePathOf,
+  type LivePage,
 } from '@lettera/core/page';
 import { readSite, rulesOfPage, siteFilesIn, type ReadSite } from '@lettera/core/page/file';
 import type { Drift, Stock } from '@lettera/core/stock';
@@ -80,6 +81,12 @@ function serve({ pages, files }: ReadSite): Promise<Server> {
   return new Promise((resolve) => server.listen(0, '127.0.0.1', () => resolve(server)));
 }
 
+/** What a page showed where it is live; none where it was not given. */
+function liveOf({ files }: ReadSite, page: string): LivePage {
+  const file = files.find(({ path }) => path === livePathOf(page));
+  return file ? livePageOf(new TextDecoder().decode(file.bytes)) : NOT_LIVE;
+}
+
 interface Reader {
   takeStock(
     pages: readonly object[],
@@ -102,14 +109,6 @@ export async function stockOfSite(
 ): Promise<{ stock: Stock; drift: Drift | null }> {
   const executablePath = browserPath();
   const files = await given(paths);
-  const live = new Map<string, LiveView[]>(
-    files
-      .filter(({ path }) => /\.json$/i.test(path))
-      .map(({ path, bytes }) => [
-        pageOfReading(path),
-        viewsOfReading(new TextDecoder().decode(bytes)),
-      ]),
-  );
   const site = readSite(siteFilesIn(files), '/files/');
   const texts = new Map(
     site.files
@@ -139,7 +138,7 @@ export async function stockOfSite(
         title,
         rules: rulesOfPage(sheets, texts),
         elsewhere: [],
-        live: live.get(path) ?? [],
+        live: liveOf(site, path),
       })),
       new Date().toISOString(),
       project,

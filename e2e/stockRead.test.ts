@@ -84,7 +84,10 @@ async function look(files: SiteFiles): Promise<Looked> {
 }
 
 /** Takes stock of a page in the application's own page; what it showed is left in a frame there. */
-const takeStock = ({ site, path }: Looked, live: object[] = []): Promise<Stock> =>
+const takeStock = (
+  { site, path }: Looked,
+  live: object = { views: [], faces: [] },
+): Promise<Stock> =>
   page.evaluate(
     async (project, query, views) => {
       const { stocktaking } = window as unknown as { stocktaking: Stocktaking };
@@ -586,6 +589,7 @@ interface FoldingWhole extends Stocktaking {
 interface Reading {
   html: string;
   sheets: { css: string }[];
+  faces: { family: string; status: string }[];
   views: { width: number; texts: { words: string; family: string; size: number }[] }[];
 }
 
@@ -644,7 +648,7 @@ test.each(['in px', 'fluid, with containers', 'a long read in two scripts', 'on 
 
     const stock = await takeStock(
       await look({ 'live.reading.json': JSON.stringify(reading) }),
-      reading.views,
+      reading,
     );
     expect([stock.pages[0]?.narrow, stock.pages[0]?.wide]).toEqual([360, 1280]);
     for (const [end, view] of [
@@ -655,12 +659,15 @@ test.each(['in px', 'fluid, with containers', 'a long read in two scripts', 'on 
       const texts = new Map(view?.texts.map((text) => [text.words, text]));
       const differing = stock.texts.flatMap((text, number) => {
         const live = texts.get(text.words);
-        const { size, weight, lineHeight, letterSpacing, letterCase, colour } = lookOf(
-          stock,
-          number,
-          end,
-        );
-        const now = { size, weight, lineHeight, letterSpacing, letterCase, colour };
+        const {
+          stack: _stack,
+          ground: _ground,
+          slant: _slant,
+          ...now
+        } = {
+          ...lookOf(stock, number, end),
+          measure: text[end].measure,
+        };
         const {
           words,
           family: _family,
@@ -674,6 +681,13 @@ test.each(['in px', 'fluid, with containers', 'a long read in two scripts', 'on 
       expect(differing).toEqual([]);
       expect(stock.texts.filter(({ words }) => texts.has(words)).length).toBeGreaterThan(5);
     }
+    // Its faces are those of the live page, whose files stay there.
+    expect(stock.pages[0]?.faces.map(({ family, state }) => [family, state])).toEqual(
+      reading.faces.map(({ family, status }) => [
+        family,
+        { loaded: 'loaded', error: 'failed' }[status] ?? 'unloaded',
+      ]),
+    );
   },
   120_000,
 );

@@ -18,7 +18,15 @@ export {
 } from './layoutChange';
 export { OtherWords } from './otherWords';
 export { accountOf, Decisions, type Account, type Overruling } from './overruled';
-export { pageOfReading, viewsOfReading, type LiveText, type LiveView } from './readerFile';
+export {
+  livePageOf,
+  NOT_LIVE,
+  livePathOf,
+  type LiveFace,
+  type LivePage,
+  type LiveText,
+  type LiveView,
+} from './readerFile';
 export { REMOVED_KINDS, type Removed, type RemovedKind } from './removed';
 export {
   innerPath,

@@ -3,6 +3,7 @@ import { detectFormat } from '../font/file';
 import { cleanCss } from './cleanCss';
 import { cleanHtml } from './cleanHtml';
 import { decodeText } from './decode';
+import { livePageOf, livePathOf } from './readerFile';
 import { Removals, type Removed } from './removed';
 import {
   addressOf,
@@ -51,6 +52,8 @@ export interface ReadSite {
   /** Files that were brought and are left out, and why. */
   leftOut: { path: string; why: string }[];
 }
+
+const LIVE_TYPE = 'application/json; charset=utf-8';
 
 const megabytes = (bytes: number): string => `${Math.round(bytes / 1024 / 1024)} MB`;
 
@@ -144,6 +147,16 @@ class Site {
     return true;
   }
 
+  /** Keeps what a page showed where it is live, if the reader gave that. */
+  keepLive(page: string): void {
+    const path = livePathOf(page);
+    const bytes = this.#files.get(path);
+    if (!bytes) return;
+    // Anybody can have a file of that name: no more than what is sound is kept of it.
+    const live = JSON.stringify(livePageOf(new TextDecoder().decode(bytes)));
+    this.kept.set(path, { path, type: LIVE_TYPE, bytes: new TextEncoder().encode(live) });
+  }
+
   /** Keeps a style sheet that stands in a page, beside the page. */
   addSheet(page: string, css: string): { path: string; removed: Removed[] } {
     for (let number = 1; ; number++) {
@@ -193,6 +206,7 @@ function readPage(site: Site, path: string, base: string): ReadPage {
     throw new SiteError(`It is larger than ${megabytes(SITE_LIMITS.html)}.`);
   }
   const { text, note } = decodeText(bytes);
+  site.keepLive(path);
   const sheets: SheetOfPage[] = [];
   const page = cleanHtml(text, {
     use: (address, removals) => {

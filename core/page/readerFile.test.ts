@@ -1,4 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
+import { zipSync } from 'fflate';
+import { livePathOf } from './readerFile';
 import { readSite } from './readSite';
 import { SiteError } from './siteFile';
 import { siteFilesIn } from './siteFilesIn';
@@ -38,9 +40,60 @@ describe('a file of the reader’s', () => {
     ]);
     expect(files.map(({ path }) => path.split('/').at(-1)).sort()).toEqual([
       'base.css',
+      'lettera-live.json',
       'print.css',
       'site.css',
     ]);
+  });
+
+  test('is kept with what the live page showed, as far as that is sound', () => {
+    const text = {
+      words: 'Fog & rain',
+      family: 'Onest',
+      size: 18,
+      weight: 400,
+      style: 'normal',
+      lineHeight: null,
+      letterSpacing: 0,
+      letterCase: 'none',
+      colour: 'rgb(0, 0, 0)',
+    };
+    const face = { family: 'Onest', weight: '400', style: 'normal', status: 'loaded' };
+    const { pages, files } = read({
+      ...SOUND,
+      views: [
+        {
+          width: 360,
+          height: 800,
+          texts: [
+            { ...text, face: 'Onest', measure: null, note: 'more' },
+            { ...text, size: 'large' },
+            { ...text, face: 7 },
+            { ...text, measure: 'long' },
+            null,
+            text,
+          ],
+        },
+        { width: -1, texts: [text] },
+        { width: 1280, texts: 'none' },
+      ],
+      faces: [face, { ...face, status: 'lost' }],
+    });
+    const kept = files.find(({ path }) => path === livePathOf(pages[0]?.path ?? ''));
+    expect(JSON.parse(new TextDecoder().decode(kept?.bytes))).toEqual({
+      views: [
+        { width: 360, texts: [{ ...text, face: 'Onest', measure: null }, text] },
+        { width: 1280, texts: [] },
+      ],
+      faces: [face],
+    });
+  });
+
+  test('is read in an archive as it is alone', () => {
+    const { path, bytes } = file(SOUND);
+    const archive = { path: 'all.zip', bytes: zipSync({ [path]: bytes }) };
+    const { pages } = readSite(siteFilesIn([archive]), '../sites/x/');
+    expect(pages.map((page) => page.html)).toEqual(read(SOUND).pages.map((page) => page.html));
   });
 
   test('tells style sheets that could not be read there', () => {

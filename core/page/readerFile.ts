@@ -47,10 +47,24 @@ function parsed(bytes: Uint8Array): unknown {
 const escaped = (value: string): string =>
   value.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('"', '&quot;');
 
-/** What a page showed at one width where it is live. docs/reading.md. */
+/** A page as it was where it is live. docs/reading.md. */
+export interface LivePage {
+  views: LiveView[];
+  faces: LiveFace[];
+}
+/** A page that was not read where it is live. */
+export const NOT_LIVE: LivePage = { views: [], faces: [] };
+/** A face that it declares, and what became of it there. */
+export interface LiveFace {
+  family: string;
+  weight: string;
+  style: string;
+  status: 'unloaded' | 'loading' | 'loaded' | 'error';
+}
+/** What it showed at one width. */
 export interface LiveView {
   width: number;
-  texts: readonly LiveText[];
+  texts: LiveText[];
 }
 export interface LiveText {
   words: string;
@@ -63,35 +77,71 @@ export interface LiveText {
   letterSpacing: number;
   letterCase: string;
   colour: string;
+  /** The family of the stack that draws most of its letters there; null for none, left out by older readers. */
+  face?: string | null;
+  /** Characters of its fuller lines there; null for a text of one line, left out by older readers. */
+  measure?: number | null;
 }
 
-const isLiveText = (value: Json): boolean =>
-  ['words', 'family', 'style', 'letterCase', 'colour'].every(
-    (name) => typeof value[name] === 'string',
-  ) &&
-  ['size', 'weight', 'letterSpacing'].every((name) => Number.isFinite(value[name])) &&
-  (value['lineHeight'] === null || Number.isFinite(value['lineHeight']));
+/** A text as the reader gives it, and no more; none where it is not sound. */
+function liveText(from: Json): LiveText[] {
+  const { words, family, size, weight, style, lineHeight, letterSpacing, letterCase, colour } =
+    from;
+  const { face, measure } = from;
+  const isSound =
+    [words, family, style, letterCase, colour].every((one) => typeof one === 'string') &&
+    [size, weight, letterSpacing].every(Number.isFinite) &&
+    (lineHeight === null || Number.isFinite(lineHeight)) &&
+    (face === undefined || face === null || typeof face === 'string') &&
+    (measure === undefined || measure === null || Number.isFinite(measure));
+  if (!isSound) return [];
+  const text = {
+    words,
+    family,
+    size,
+    weight,
+    style,
+    lineHeight,
+    letterSpacing,
+    letterCase,
+    colour,
+  };
+  const more = { ...(face !== undefined && { face }), ...(measure !== undefined && { measure }) };
+  return [{ ...text, ...more } as LiveText];
+}
 
-/** What a reading says of the live page, by width; what is not sound is left out. */
-export function viewsOfReading(source: string): LiveView[] {
+const isLiveFace = (value: Json): boolean =>
+  ['family', 'weight', 'style'].every((name) => typeof value[name] === 'string') &&
+  ['unloaded', 'loading', 'loaded', 'error'].includes(value['status'] as string);
+
+/** What a reading says of the live page; what is not sound is left out. */
+export function livePageOf(source: string): LivePage {
   let reading: unknown;
   try {
     reading = JSON.parse(source);
   } catch {
-    return [];
+    return NOT_LIVE;
   }
-  if (!isObject(reading) || !Array.isArray(reading['views'])) return [];
-  return reading['views']
-    .filter(isObject)
-    .flatMap(({ width, texts }): LiveView[] =>
-      typeof width === 'number' && width > 0 && Array.isArray(texts)
-        ? [{ width, texts: texts.filter(isObject).filter(isLiveText) as unknown as LiveText[] }]
-        : [],
-    );
+  return isObject(reading) ? liveOf(reading) : NOT_LIVE;
 }
 
-/** Path of the page that a reading is read as. */
-export const pageOfReading = (path: string): string => `${folderOf(path)}/index.html`;
+function liveOf(reading: Json): LivePage {
+  const objectsIn = (list: unknown): Json[] => (Array.isArray(list) ? list.filter(isObject) : []);
+  return {
+    views: objectsIn(reading['views']).flatMap(({ width, texts }): LiveView[] =>
+      typeof width === 'number' && width > 0
+        ? [{ width, texts: objectsIn(texts).flatMap(liveText) }]
+        : [],
+    ),
+    faces: objectsIn(reading['faces']).filter(isLiveFace) as unknown as LiveFace[],
+  };
+}
+
+/** What a live page showed is kept beside it under this name. */
+const LIVE_FILE = 'lettera-live.json';
+
+/** Path of what a page showed where it is live, if the reader gave it. */
+export const livePathOf = (page: string): string => page.replace(/[^/]*$/, LIVE_FILE);
 const folderOf = (path: string): string =>
   path.replace(/[^/]*$/, '') + plainName(path.replace(/^.*\//, '')).replace(/\.json$/i, '');
 
@@ -149,8 +199,9 @@ export function filesOfReading({ path, bytes }: SiteFile): SiteFile[] {
     : head + html;
   const encoder = new TextEncoder();
   return [
+    { path: `${folder}/${LIVE_FILE}`, bytes: encoder.encode(JSON.stringify(liveOf(reading))) },
     {
-      path: pageOfReading(path),
+      path: `${folder}/index.html`,
       bytes: encoder.encode(`${reading['quirks'] === true ? '' : '<!doctype html>'}${page}`),
     },
     ...sheets.map(({ name, css }) => ({ path: `${folder}/${name}`, bytes: encoder.encode(css) })),

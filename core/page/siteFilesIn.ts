@@ -16,10 +16,13 @@ const broken = (): SiteError =>
 export function siteFilesIn(brought: readonly SiteFile[]): SiteFile[] {
   const room = { bytes: SITE_LIMITS.bytes, files: SITE_LIMITS.files };
   return brought.flatMap((file) => {
-    if (isZip(file.bytes)) return unzip(file.bytes, room, { tooMuch, broken });
+    if (isZip(file.bytes)) return unzip(file.bytes, room, { tooMuch, broken }).flatMap(asFiles);
     room.bytes -= file.bytes.byteLength;
     room.files -= 1;
     if (room.bytes < 0 || room.files < 0) throw tooMuch();
-    return isReading(file) ? filesOfReading(file) : [file];
+    return asFiles(file);
   });
 }
+
+/** What a file is read as: the reader's is a page of several. */
+const asFiles = (file: SiteFile): SiteFile[] => (isReading(file) ? filesOfReading(file) : [file]);

@@ -1,6 +1,6 @@
 import { Type } from '@sinclair/typebox';
-import { REMOVED_KINDS, type Removed, type TypeRules } from '../page';
-import { boolean, integer, list, nullable, oneOf, shapeOf, text } from './shape';
+import { REMOVED_KINDS, type LivePage, type Removed, type TypeRules } from '../page';
+import { boolean, integer, list, nullable, number, oneOf, shapeOf, text } from './shape';
 
 /** Pages of a site's own, as they go over the wire. */
 
@@ -61,10 +61,45 @@ export const Rules = shapeOf<TypeRules>()(
   }),
 );
 
+/** What a page showed where it is live, as the reader gave it; docs/reading.md. */
+const Live = shapeOf<LivePage>()(
+  Type.Object({
+    views: list(
+      Type.Object({
+        width: number('CSS px'),
+        texts: list(
+          Type.Object({
+            words: text(),
+            family: text(),
+            size: number('CSS px'),
+            weight: number(),
+            style: text(),
+            lineHeight: nullable(number('CSS px')),
+            letterSpacing: number('CSS px'),
+            letterCase: text(),
+            colour: text(),
+            face: Type.Optional(nullable(text())),
+            measure: Type.Optional(nullable(number('Characters'))),
+          }),
+        ),
+      }),
+    ),
+    faces: list(
+      Type.Object({
+        family: text(),
+        weight: text(),
+        style: text(),
+        status: oneOf(['unloaded', 'loading', 'loaded', 'error'] as const),
+      }),
+    ),
+  }),
+);
+
 /** What was taken out of a page, and what its own style sheets do. */
 export const PageAccount = Type.Object({
   removed: list(RemovedShape),
   notes: list(text()),
   rules: Rules.properties.rules,
   layers: Rules.properties.layers,
+  live: Live,
 });

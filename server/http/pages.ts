@@ -4,9 +4,9 @@ import { Router, type Request, type Response } from 'express';
 import { isLayerName } from '@lettera/core/css';
 import { escapeHtml, slug } from '@lettera/core/deliver';
 import { freeKey, type ProjectDocument, type SitePage } from '@lettera/core/document';
-import { SITE_LIMITS, type TypeRules } from '@lettera/core/page';
+import { livePageOf, livePathOf, NOT_LIVE, SITE_LIMITS, type TypeRules } from '@lettera/core/page';
 import type { ReadPage, ReadSite } from '@lettera/core/page/file';
-import type { LookedPages } from '@lettera/core/wire';
+import type { LookedPages, PageAccount } from '@lettera/core/wire';
 import type { Services } from '../services';
 import type { Page } from '../store/pageStore';
 import { Problem } from './problem';
@@ -241,11 +241,13 @@ export function pageRoutes({
     const { id, document } = await projectOf(projects, request);
     const own = ownPageOf(document, request);
     if (!own) throw new Problem('not-found', 'This project has no such page of its own.');
-    const [{ removed, notes }, { rules: found, layers }] = await Promise.all([
+    const [{ removed, notes }, { rules: found, layers }, live] = await Promise.all([
       ownPage(id, own),
       rulesOf(id, own),
+      sites.file(id, own.site, livePathOf(own.path)),
     ]);
-    response.json({ removed, notes, rules: found, layers });
+    const shown = live ? livePageOf(Buffer.from(live.bytes).toString('utf8')) : NOT_LIVE;
+    response.json({ removed, notes, rules: found, layers, live: shown } satisfies PageAccount);
   });
 
   router.get('/projects/:id/sites/:site/*path', pageSecurity, async (request, response) => {

@@ -3,9 +3,6 @@ import type { TextLook } from '@lettera/core/stock';
 import { familiesIn, LetterFinder } from './faceUsed';
 import { Grounds } from './grounds';
 
-/** Letters of a text that are looked at for the face that sets most of it. */
-const LETTERS_LOOKED_AT = 120;
-
 const px = (value: string): number => parseFloat(value) || 0;
 const BLACK = 'rgb(0, 0, 0)';
 
@@ -32,21 +29,17 @@ export class LookReader {
   }
 
   /** @param text what the element itself holds @returns the same object for texts that are set alike */
-  look(node: Element, text: string): { look: TextLook; isInline: boolean } | null {
+  look(node: Element, text: string): { look: TextLook; display: string } | null {
     const style = this.#window?.getComputedStyle(node);
     if (!style) return null;
     const type = this.#typeOf(style);
-    const face = this.#letters.mainFamily(
-      text.slice(0, LETTERS_LOOKED_AT),
-      type.look.stack,
-      type.style,
-    );
+    const face = this.#letters.mainFamily(text, type.look.stack, type.style);
     const found = this.#grounds.of(node);
     const ground = 'unknown' in found ? null : found.colour;
     const key = `${face}|${ground}`;
     const look = type.looks.get(key) ?? { ...type.look, face, ground };
     type.looks.set(key, look);
-    return { look, isInline: style.display === 'inline' };
+    return { look, display: style.display };
   }
 
   /** What is computed for a text itself, read in parts once for all that are set so. */

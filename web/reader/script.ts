@@ -4,6 +4,9 @@
  * that all of it can be read where it is offered. The file is described in docs/reading.md.
  */
 import type { LiveText, LiveView } from '@lettera/core/page';
+import { measureOf } from './charactersALine';
+import { familiesIn, LetterFinder } from './faceUsed';
+import { ownText, wordsOf } from './ownText';
 
 /** Properties that concern type, and what decides whether text is seen and on what. */
 const KEPT =
@@ -171,27 +174,25 @@ function markup(css: string): string {
   return copy.outerHTML;
 }
 
-const view = (): View => ({
+const view = (letters: LetterFinder): View => ({
   width: window.innerWidth,
   height: window.innerHeight,
   texts: seenTexts().map((node): LiveText => {
     const style = getComputedStyle(node);
+    const text = ownText(node);
+    const { fontStyle, fontWeight } = style;
     return {
-      words: [...node.childNodes]
-        .filter(({ nodeType }) => nodeType === Node.TEXT_NODE)
-        .map(({ nodeValue }) => nodeValue)
-        .join('')
-        .replace(/\s+/g, ' ')
-        .trim()
-        .slice(0, 80),
+      words: wordsOf(text),
       family: style.fontFamily,
       size: px(style.fontSize),
-      weight: Number(style.fontWeight),
-      style: style.fontStyle,
+      weight: Number(fontWeight),
+      style: fontStyle,
       lineHeight: style.lineHeight === 'normal' ? null : px(style.lineHeight),
       letterSpacing: px(style.letterSpacing),
       letterCase: style.textTransform,
       colour: style.color,
+      face: letters.mainFamily(text, familiesIn(style.fontFamily), `${fontStyle} ${fontWeight}`),
+      measure: measureOf(node, [...text].length, style.display),
     };
   }),
 });
@@ -203,7 +204,7 @@ function read(): void {
     sheets.add(sheet, sheet.href ? nameOf(sheet.href) : 'in-the-page.css', true);
   }
   const kept = (keep.letteraReading ??= { views: [] });
-  const now = view();
+  const now = view(new LetterFinder(document));
   kept.views = [...kept.views.filter(({ width }) => width !== now.width), now].sort(
     (a, b) => a.width - b.width,
   );

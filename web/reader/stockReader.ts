@@ -1,10 +1,13 @@
 import {
   Cascade,
   Decisions,
+  NOT_LIVE,
   typeProperty,
   type Decision,
   type Declared,
   type LiveText,
+  type LiveFace,
+  type LivePage,
   type LiveView,
   type ProjectRules,
   type TypeProperty,
@@ -27,9 +30,10 @@ import {
 } from '@lettera/core/stock';
 import { Breather } from './breathe';
 import { isCssColour } from '@lettera/core/css';
-import { charactersALine } from './charactersALine';
+import { measureOf } from './charactersALine';
 import { familiesIn } from './faceUsed';
 import { LookReader } from './lookReader';
+import { ownText, wordsOf } from './ownText';
 import { viewOf } from './pageView';
 import { seen, textElementsOf } from './textElements';
 
@@ -40,8 +44,8 @@ export interface PageRead {
   rules: TypeRules;
   /** Hosts that it asks for fonts and style sheets, and that were not asked. */
   elsewhere: readonly string[];
-  /** What it showed where it is live, by width: that goes before what is computed here. */
-  live?: readonly LiveView[];
+  /** What it showed where it is live: that goes before what is computed here. */
+  live?: LivePage;
   /** Gives the page a viewport of a width, CSS px. */
   setWidth: (width: number) => Promise<void>;
 }
@@ -59,8 +63,6 @@ const READ: readonly TypeProperty[] = (
   ['voice', 'step', 'weight', 'slant', 'lineHeight', 'letterSpacing', 'case', 'colour'] as const
 ).map(typeProperty);
 
-/** A text of fewer characters makes one line, or lines that nobody reads along. */
-const SHORTEST_LINES = 30;
 /**
  * What is declared for a text, or for what it inherits a property from, and does not win.
  * @returns by property, the strongest first, as sources of a stock are told
@@ -98,18 +100,6 @@ function sourceOf(declared: Declared | 'browser'): StockSource {
     property,
     value,
   };
-}
-
-/** Words that tell a text apart, characters. */
-const LONGEST_WORDS = 80;
-
-/** The text that an element holds itself, blanks as one. */
-function ownText(node: Element): string {
-  let text = '';
-  for (let child = node.firstChild; child; child = child.nextSibling) {
-    if (child.nodeType === Node.TEXT_NODE) text += (child as Text).data;
-  }
-  return text.replace(/\s+/g, ' ').trim();
 }
 
 /** An element as people name it: its tag, and its first class. */
@@ -177,23 +167,25 @@ class LiveLooks {
     }
   }
 
-  /** A look with what the live page had in place of it; as it is for a text that was not there. */
-  over(look: TextLook, words: string): TextLook {
-    const live = this.#waiting.get(words)?.shift();
-    if (!live) return look;
-    const { family, size, weight, style, lineHeight, letterSpacing, letterCase, colour } = live;
-    return {
-      ...look,
-      stack: familiesIn(family),
-      size,
-      weight,
-      slant: style === 'normal' || style === 'italic' ? style : 'oblique',
-      lineHeight,
-      letterSpacing,
-      letterCase,
-      colour: isCssColour(colour) ? colour : look.colour,
-    };
-  }
+  /** The next text of such words; undefined where the page showed no such text. */
+  of = (words: string): LiveText | undefined => this.#waiting.get(words)?.shift();
+}
+
+/** A look with what the live page had in place of it. */
+function overLook(look: TextLook, live: LiveText): TextLook {
+  const { family, size, weight, style, lineHeight, letterSpacing, letterCase, colour } = live;
+  return {
+    ...look,
+    stack: familiesIn(family),
+    face: live.face === undefined ? look.face : live.face,
+    size,
+    weight,
+    slant: style === 'normal' || style === 'italic' ? style : 'oblique',
+    lineHeight,
+    letterSpacing,
+    letterCase,
+    colour: isCssColour(colour) ? colour : look.colour,
+  };
 }
 
 /** Addresses of font files in the order of their `@font-face` rules, which is that of the page's faces. */
@@ -223,11 +215,26 @@ function facesOf(page: Document): StockFace[] {
       family: family.replace(/^["']|["']$/g, ''),
       weight,
       style,
-      state: status === 'loaded' ? 'loaded' : status === 'error' ? 'failed' : 'unloaded',
+      state: STATES[status],
       ...(file ? { file } : {}),
     };
   });
 }
+
+/** A face as the live page had it; its file is not here. */
+const liveFace = ({ family, weight, style, status }: LiveFace): StockFace => ({
+  family,
+  weight,
+  style,
+  state: STATES[status],
+});
+/** What became of a face, by what the browser says of it. */
+const STATES: Readonly<Record<FontFaceLoadStatus, StockFace['state']>> = {
+  loaded: 'loaded',
+  error: 'failed',
+  loading: 'unloaded',
+  unloaded: 'unloaded',
+};
 
 /** Holds everything still: what moves to another value is not yet there when it is asked for. */
 function holdStill(page: Document): void {
@@ -260,21 +267,21 @@ type Kept = Omit<StockText, 'narrow' | 'wide' | 'page' | 'within'> & {
  */
 export async function readPageInto(
   book: StockBook,
-  { title, page, rules, elsewhere, setWidth, live = [] }: PageRead,
+  { title, page, rules, elsewhere, setWidth, live = NOT_LIVE }: PageRead,
   { stopped, progress }: ReadingOptions,
 ): Promise<void> {
   holdStill(page);
   const breather = new Breather();
   const widths = widthsWithLive(
     stockWidths(rules),
-    live.map(({ width }) => width),
+    live.views.map(({ width }) => width),
   );
   const texts: Kept[] = [];
   for (const [element, node] of textElementsOf(page).entries()) {
     await breather.pause(stopped);
     const text = ownText(node);
     const { tag, classes, role, place } = seen(node);
-    const words = text.slice(0, LONGEST_WORDS);
+    const words = wordsOf(text);
     const characters = [...text].length;
     const kept = { node, text, element, tag, classes, role, place, words, characters };
     texts.push({ ...kept, at: {}, isSeen: false });
@@ -284,19 +291,19 @@ export async function readPageInto(
     await facesCome(page);
     const looks = new LookReader(page);
     const origins = new OriginReader(book, page, rules);
-    const shown = new LiveLooks(live.find(({ width }) => width === widths[end]));
+    const shown = new LiveLooks(live.views.find(({ width }) => width === widths[end]));
     for (const [number, text] of texts.entries()) {
       await breather.pause(stopped);
       const { node } = text;
       const read = looks.look(node, text.text);
       if (!read) continue;
-      const { look, isInline } = read;
       text.isSeen ||= node.checkVisibility();
-      const length = text.characters < SHORTEST_LINES ? 0 : (node.textContent ?? '').trim().length;
+      const was = shown.of(text.words);
       text.at[end] = {
-        look: book.look(shown.over(look, text.words)),
+        look: book.look(was ? overLook(read.look, was) : read.look),
         origins: book.origins(origins.origins(node)),
-        measure: length > 0 && !isInline ? charactersALine(node, length) : null,
+        measure:
+          was?.measure === undefined ? measureOf(node, text.characters, read.display) : was.measure,
       };
       progress((i + number / texts.length) / STOCK_ENDS.length);
     }
@@ -316,5 +323,10 @@ export async function readPageInto(
       wide: set.wide,
     });
   }
-  book.pages.push({ title, ...widths, faces: facesOf(page), elsewhere });
+  book.pages.push({
+    title,
+    ...widths,
+    faces: live.faces.length > 0 ? live.faces.map(liveFace) : facesOf(page),
+    elsewhere,
+  });
 }

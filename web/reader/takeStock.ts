@@ -1,5 +1,5 @@
 import type { ProjectDocument } from '@lettera/core/document';
-import type { LiveView, TypeRules } from '@lettera/core/page';
+import type { LivePage, TypeRules } from '@lettera/core/page';
 import { driftOf, StockBook, type Drift, type Stock } from '@lettera/core/stock';
 import { setFrameWidth } from './frameWidth';
 import { siteView } from './siteView';
@@ -11,7 +11,7 @@ export interface ServedPage {
   title: string;
   rules: TypeRules;
   elsewhere: readonly string[];
-  live: readonly LiveView[];
+  live: LivePage;
 }
 
 /** How long a page may take to come, milliseconds. */

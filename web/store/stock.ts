@@ -1,5 +1,4 @@
 import { freeKey, type Patch, type SitePage } from '@lettera/core/document';
-import { pageOfReading, viewsOfReading, type LiveView } from '@lettera/core/page';
 import type { Stock, StockView } from '@lettera/core/stock';
 import type { LookedPages } from '@lettera/core/wire';
 import { defineStore } from 'pinia';
@@ -35,8 +34,6 @@ export const useStock = defineStore('stock', () => {
   const read = shallowRef<{ stock: Stock; view: StockView; slugs: string[] } | null>(null);
   /** What is shown as if it were taken; null for the site as it is. */
   const folded = shallowRef<Patch | null>(null);
-  /** What pages showed where they are live, by their paths, where the reader gave that. */
-  const live = new Map<string, readonly LiveView[]>();
   /** Whether the stage is open: what is looked at is shown there alone. */
   const isOpen = ref(false);
   let abort = new AbortController();
@@ -55,7 +52,6 @@ export const useStock = defineStore('stock', () => {
     keptAt.value = null;
     keepFault.value = '';
     folded.value = null;
-    live.clear();
   }
   watch(() => project.id, clear);
 
@@ -178,13 +174,7 @@ export const useStock = defineStore('stock', () => {
   /** Brings files of a site to be looked at. @returns whether there are pages among them */
   async function bring(files: readonly PageFile[]): Promise<boolean> {
     if (files.length === 0) return false;
-    return take('files', async (signal) => {
-      const brought = await api.lookAtPages(project.id, files, signal);
-      for (const { path, content } of files.filter((file) => /\.json$/i.test(file.path))) {
-        live.set(pageOfReading(path), viewsOfReading(await content.text()));
-      }
-      return brought;
-    });
+    return take('files', (signal) => api.lookAtPages(project.id, files, signal));
   }
 
   /** Has a page fetched from an address. @returns whether it came */
@@ -209,8 +199,6 @@ export const useStock = defineStore('stock', () => {
     look,
     bring,
     fetchPage,
-    /** What a page showed where it is live; none where it was brought as files. */
-    liveViews: (slug: string): readonly LiveView[] => live.get(pages.value[slug]?.path ?? '') ?? [],
     stop: () => abort.abort(),
   };
 });

@@ -90,7 +90,7 @@ async function read(): Promise<void> {
           rules: account,
           elsewhere: hostsIn(account.removed),
           setWidth,
-          live: site.liveViews(slug),
+          live: account.live,
         },
         { stopped: () => mine !== run, progress: (now) => (share.value = now) },
       ).catch((error: unknown) => {
