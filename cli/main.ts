@@ -120,11 +120,11 @@ const readerScript = (): Promise<string> =>
 async function takeStock(files: string[], { out }: { out?: string }): Promise<void> {
   try {
     const paths = files.map((file) => resolve(file));
-    const { stock } = await stockOfSite(paths, await readerScript(), null);
+    const { stock, by } = await stockOfSite(paths, await readerScript(), null);
     if (out !== undefined) {
-      await writeFile(resolve(out), `${JSON.stringify({ ...STOCK_FORMAT, ...stock })}\n`);
+      await writeFile(resolve(out), `${JSON.stringify({ ...STOCK_FORMAT, by, ...stock })}\n`);
     }
-    console.log(stockInWords(stock));
+    console.log(stockInWords(stock, by));
   } catch (error) {
     fail(error, ENDS.failed);
   }
@@ -140,12 +140,12 @@ async function tellDrift(
       ? await new RunningServer(server).project(name)
       : await withProject(name, flags, (_services, found) => Promise.resolve(found));
     const paths = files.map((file) => resolve(file));
-    const { stock, drift } = await stockOfSite(paths, await readerScript(), document);
+    const { stock, drift, by } = await stockOfSite(paths, await readerScript(), document);
     if (!drift) return;
     if (format === 'json') {
       const { texts } = stock;
-      console.log(JSON.stringify({ texts: texts.length, ...drift }, null, 2));
-    } else console.log(driftInWords(document.name, document, stock, drift));
+      console.log(JSON.stringify({ by, texts: texts.length, ...drift }, null, 2));
+    } else console.log(driftInWords(document.name, document, stock, drift, by));
     if (drift.drifted.length > 0) process.exitCode = ENDS.marked;
   } catch (error) {
     fail(error, ENDS.failed);
@@ -291,7 +291,7 @@ program
 program
   .command('stock')
   .description(
-    'take stock of a site in files: what sets its text, read in Chromium; ends with 2 when it cannot',
+    'take stock of a site in files: what sets its text, read in Chromium, or from the reader’s file without it; ends with 2 when it cannot',
   )
   .argument('<files...>', FILES_OF_SITE)
   .option('--out <file>', 'file to write all of it to, as JSON')

@@ -4,34 +4,29 @@ import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { basename, join, relative } from 'node:path';
 import type { ProjectDocument } from '@lettera/core/document';
+import { SITE_LIMITS, SiteError } from '@lettera/core/page';
 import {
-  NOT_LIVE,
-  SITE_LIMITS,
-  SiteError,
-  livePageOf,
-  livePathOf,
-  type LivePage,
-} from '@lettera/core/page';
-import { readSite, rulesOfPage, siteFilesIn, type ReadSite } from '@lettera/core/page/file';
-import type { Drift, Stock } from '@lettera/core/stock';
+  pagesAsRead,
+  readSite,
+  siteFilesIn,
+  type PageAsRead,
+  type ReadSite,
+} from '@lettera/core/page/file';
+import { driftOf, type Drift, type Stock } from '@lettera/core/stock';
+import { NotLiveError, stockOfReadings } from '@lettera/core/stock/reading';
 import puppeteer from 'puppeteer-core';
 
-/** No browser was found that a page could be read in. */
+/** Pages that only a browser can read, and none was found. */
 export class BrowserError extends Error {
   override readonly name = 'BrowserError';
 }
 
 const BROWSERS = ['/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome'];
 
-/** @throws BrowserError */
-function browserPath(): string {
-  const path = [process.env['LETTERA_CHROMIUM'] ?? '', ...BROWSERS].find(
-    (one) => one !== '' && existsSync(one),
-  );
-  if (path) return path;
-  throw new BrowserError(
-    'Pages are read in Chromium, and none was found. Install it, or name it with LETTERA_CHROMIUM.',
-  );
+/** The browser that is named, or one that is where such programs are put; null for none. */
+function browserPath(): string | null {
+  const named = process.env['LETTERA_CHROMIUM'];
+  return (named ? [named] : BROWSERS).find((path) => existsSync(path)) ?? null;
 }
 
 /** Files of a site as they are given: alone, in folders, or in archives. */
@@ -81,12 +76,6 @@ function serve({ pages, files }: ReadSite): Promise<Server> {
   return new Promise((resolve) => server.listen(0, '127.0.0.1', () => resolve(server)));
 }
 
-/** What a page showed where it is live; none where it was not given. */
-function liveOf({ files }: ReadSite, page: string): LivePage {
-  const file = files.find(({ path }) => path === livePathOf(page));
-  return file ? livePageOf(new TextDecoder().decode(file.bytes)) : NOT_LIVE;
-}
-
 interface Reader {
   takeStock(
     pages: readonly object[],
@@ -95,9 +84,18 @@ interface Reader {
   ): Promise<{ stock: Stock; drift: Drift | null }>;
 }
 
+/** The type of a site, how far that follows a project, and what it was read with. */
+export interface SiteTaken {
+  stock: Stock;
+  drift: Drift | null;
+  /** Where it is the reader's file, what a browser alone can tell is not known. */
+  by: 'Chromium' | 'the reader’s file';
+}
+
 /**
  * Takes stock of a site that lies in files: pages with what belongs to them, archives, folders, or what the
- * reader gave; and says how far it follows a project, where one is given.
+ * reader gave; and says how far it follows a project, where one is given. It is read in Chromium, or without a
+ * browser where all of it is what the reader gave.
  *
  * @param script the reader, built to be run in a page
  * @throws SiteError, BrowserError
@@ -106,15 +104,12 @@ export async function stockOfSite(
   paths: readonly string[],
   script: string,
   project: ProjectDocument | null,
-): Promise<{ stock: Stock; drift: Drift | null }> {
+): Promise<SiteTaken> {
+  const site = readSite(siteFilesIn(await given(paths)), '/files/');
+  const pages = pagesAsRead(site);
   const executablePath = browserPath();
-  const files = await given(paths);
-  const site = readSite(siteFilesIn(files), '/files/');
-  const texts = new Map(
-    site.files
-      .filter(({ type }) => type.startsWith('text/css'))
-      .map(({ path, bytes }) => [path, new TextDecoder().decode(bytes)]),
-  );
+  const made = new Date().toISOString();
+  if (executablePath === null) return withoutBrowser(pages, made, project);
   const server = await serve(site);
   const address = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
   const browser = await puppeteer.launch({
@@ -126,26 +121,38 @@ export async function stockOfSite(
     const page = await browser.newPage();
     await page.goto(address);
     await page.evaluate(script);
-    return await page.evaluate(
-      (pages, made, wanted) =>
+    const taken = await page.evaluate(
+      (all, when, wanted) =>
         (globalThis as unknown as { letteraStock: Reader }).letteraStock.takeStock(
-          pages,
-          made,
+          all,
+          when,
           wanted,
         ),
-      site.pages.map(({ path, title, sheets }, i) => ({
-        address: `/pages/${i}`,
-        title,
-        rules: rulesOfPage(sheets, texts),
-        elsewhere: [],
-        live: liveOf(site, path),
-      })),
-      new Date().toISOString(),
+      pages.map(({ html: _html, ...page }, i) => ({ address: `/pages/${i}`, ...page })),
+      made,
       project,
     );
+    return { ...taken, by: 'Chromium' };
   } finally {
     await browser.close();
     server.closeAllConnections();
     server.close();
+  }
+}
+
+/** @throws BrowserError for pages that the reader did not give */
+function withoutBrowser(
+  pages: readonly PageAsRead[],
+  made: string,
+  project: ProjectDocument | null,
+): SiteTaken {
+  try {
+    const { stock, meets } = stockOfReadings(pages, made);
+    return { stock, drift: project && driftOf(stock, project, meets), by: 'the reader’s file' };
+  } catch (error) {
+    if (!(error instanceof NotLiveError)) throw error;
+    throw new BrowserError(
+      `${error.message} Such pages are read in Chromium, and none was found. Install it, name it with LETTERA_CHROMIUM, or give what the reader gives.`,
+    );
   }
 }

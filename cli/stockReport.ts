@@ -15,8 +15,8 @@ export const STOCK_FORMAT = { format: 'lettera-stock', version: 1 } as const;
 const percent = (share: number): string => `${(share * 100).toFixed(1)} %`;
 const counted = (of: number, what: string): string => `${of} ${what}${of === 1 ? '' : 's'}`;
 
-/** A stock in a few lines. */
-export function stockInWords(stock: Stock): string {
+/** A stock in a few lines. @param by what it was read with */
+export function stockInWords(stock: Stock, by: string): string {
   const { pages, texts } = stock;
   const [page] = pages;
   const families = familiesOf(stock)
@@ -29,7 +29,7 @@ export function stockInWords(stock: Stock): string {
     ({ values, share }) => `- ${values.map(({ value }) => value).join(', ')} px: ${percent(share)}`,
   );
   return [
-    `${counted(pages.length, 'page')}, ${counted(texts.length, 'text')}, at ${page?.narrow ?? 0} and ${page?.wide ?? 0} px`,
+    `${counted(pages.length, 'page')}, ${counted(texts.length, 'text')}, at ${page?.narrow ?? 0} and ${page?.wide ?? 0} px, by ${by}`,
     'Families by share of the text:',
     ...families,
     `Sizes at ${page?.wide ?? 0} px:`,
@@ -43,6 +43,7 @@ export function driftInWords(
   { elements }: ProjectDocument,
   stock: Stock,
   { following, unclaimed, drifted }: Drift,
+  by: string,
 ): string {
   const lines = drifted.map(
     ({ element, property, expected, found, width, texts }) =>
@@ -51,6 +52,6 @@ export function driftInWords(
   const left = unclaimed.length > 0 ? `, ${unclaimed.length} claimed by no element` : '';
   return [
     ...lines,
-    `${name}: ${following.length} of ${counted(stock.texts.length, 'text')} follow${left}`,
+    `${name}: ${following.length} of ${counted(stock.texts.length, 'text')} follow${left}, read by ${by}`,
   ].join('\n');
 }

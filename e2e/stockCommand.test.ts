@@ -97,6 +97,63 @@ test('what no longer follows a project is told, and ends otherwise', async () =>
   });
 }, 90_000);
 
+test('without a browser, the reader’s file is read all the same, and saved pages are refused', async () => {
+  const reading = {
+    format: 'lettera-reading',
+    version: 1,
+    made: '2026-11-27T00:00:00.000Z',
+    address: 'https://tarnholm.example/',
+    title: 'The log',
+    quirks: false,
+    html: '<html lang="en"><head></head><body><h1>The log</h1></body></html>',
+    sheets: [{ name: 'site.css', media: '', css: 'h1 { font: 700 31px Onest }' }],
+    unread: [],
+    faces: [{ family: 'Onest', weight: '700', style: 'normal', status: 'loaded' }],
+    views: [
+      {
+        width: 1280,
+        height: 800,
+        texts: [
+          {
+            words: 'The log',
+            family: 'Onest',
+            size: 31,
+            weight: 700,
+            style: 'normal',
+            lineHeight: null,
+            letterSpacing: 0,
+            letterCase: 'none',
+            colour: 'rgb(0, 0, 0)',
+            face: 'Onest',
+            measure: null,
+          },
+        ],
+      },
+    ],
+  };
+  const site = laid('read', { 'log.reading.json': JSON.stringify(reading) });
+  const file = join(folder, 'read.json');
+  const none = { LETTERA_CHROMIUM: join(folder, 'no-browser') };
+  const told = await run(['stock', site, '--out', file], none);
+  expect(told.said).toBe('');
+  expect(told.code).toBe(0);
+  expect(told.out).toContain('1 page, 1 text, at 1280 and 1280 px, by the reader’s file');
+  expect(told.out).toContain('- Onest: 100.0 %, shown');
+  expect(JSON.parse(readFileSync(file, 'utf8'))).toMatchObject({
+    by: 'the reader’s file',
+    looks: [{ size: 31, face: 'Onest' }],
+    sources: expect.arrayContaining([expect.objectContaining({ selector: 'h1' })]),
+  });
+  const drift = await run(['drift', 'tarnholm-light', site, '--server', lettera.url], none);
+  expect(drift.code).toBe(1);
+  expect(drift.out).toMatch(/- Heading 1: font-size is 31 px on the site/);
+  expect(drift.out).toMatch(/read by the reader’s file$/m);
+
+  const saved = await run(['stock', 'e2e/sites/everything.html'], none);
+  expect(saved.code).toBe(2);
+  expect(saved.said).toMatch(/was not read where it is live.*none was found/s);
+}, 90_000);
+
 test.each<[string, string[], RegExp]>([
   ['no page', ['stock', 'package.json'], /There is no page among them/],
   ['no file', ['stock', 'nowhere.html'], /ENOENT/],

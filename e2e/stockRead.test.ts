@@ -3,7 +3,17 @@ import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import type { Patch, ProjectDocument } from '@lettera/core/document';
-import type { Fold, Moves, Stock, TextLook } from '@lettera/core/stock';
+import { pagesAsRead, readSite, siteFilesIn } from '@lettera/core/page/file';
+import {
+  originAt,
+  STOCK_PROPERTIES,
+  type Fold,
+  type Moves,
+  type Stock,
+  type StockText,
+  type TextLook,
+} from '@lettera/core/stock';
+import { stockOfReadings } from '@lettera/core/stock/reading';
 import { resolveInUse } from '@lettera/core/style';
 import Ajv2020 from 'ajv/dist/2020';
 import { build } from 'esbuild';
@@ -681,6 +691,37 @@ test.each(['in px', 'fluid, with containers', 'a long read in two scripts', 'on 
       expect(differing).toEqual([]);
       expect(stock.texts.filter(({ words }) => texts.has(words)).length).toBeGreaterThan(5);
     }
+    // Without a browser the same is told of every text, and the same decides it.
+    const file = { path: 'live.reading.json', bytes: Buffer.from(JSON.stringify(reading)) };
+    const bare = stockOfReadings(
+      pagesAsRead(readSite(siteFilesIn([file]), '/files/')),
+      stock.made,
+    ).stock;
+    expect(bare.texts.map(({ tag, words, within }) => [tag, words, within])).toEqual(
+      stock.texts.map(({ tag, words, within }) => [tag, words, within]),
+    );
+    const askedContainers = name === 'fluid, with containers';
+    bare.texts.forEach((text, number) => {
+      const same = stock.texts[number] as StockText;
+      for (const end of ['narrow', 'wide'] as const) {
+        const { ground: _ground, ...look } = lookOf(bare, number, end);
+        const { ground: _same, ...wanted } = lookOf(stock, number, end);
+        const alone = reading.views.filter(({ texts }) =>
+          texts.some(({ words }) => words === text.words),
+        );
+        // A text that is seen at one width alone is told as it is there.
+        if (alone.length === 2)
+          expect({ words: text.words, ...look }).toEqual({ words: text.words, ...wanted });
+        if (askedContainers) continue;
+        for (const property of STOCK_PROPERTIES) {
+          expect([text.words, property, originAt(bare, text, end, property)]).toEqual([
+            text.words,
+            property,
+            originAt(stock, same, end, property),
+          ]);
+        }
+      }
+    });
     // Its faces are those of the live page, whose files stay there.
     expect(stock.pages[0]?.faces.map(({ family, state }) => [family, state])).toEqual(
       reading.faces.map(({ family, status }) => [

@@ -1,4 +1,5 @@
 export { colourOf, composited, hexOf, isCssColour, withAlphaOf } from './colour';
+export { familiesIn } from './familyList';
 export { isLayerName, isPlainName } from './name';
 export { compareSpecificity, specificityOf, type Specificity } from './specificity';
 export { selectorsFault, selectorTexts, subjectsOf, type Subject } from './selector';

@@ -1,4 +1,5 @@
 export { isZip, unzip, type ArchivedFile } from './archive';
+export { pagesAsRead, type PageAsRead } from './pagesAsRead';
 export { charactersOf } from './charactersOf';
 export {
   readSite,

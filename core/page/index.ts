@@ -18,6 +18,7 @@ export {
 } from './layoutChange';
 export { OtherWords } from './otherWords';
 export { accountOf, Decisions, type Account, type Overruling } from './overruled';
+export { NO_TEXT, PLACES, plainText, wordsOf } from './textsOfPage';
 export {
   livePageOf,
   NOT_LIVE,
@@ -27,7 +28,7 @@ export {
   type LiveText,
   type LiveView,
 } from './readerFile';
-export { REMOVED_KINDS, type Removed, type RemovedKind } from './removed';
+export { hostsIn, REMOVED_KINDS, type Removed, type RemovedKind } from './removed';
 export {
   innerPath,
   isPagePath,

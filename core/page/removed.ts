@@ -44,3 +44,13 @@ export class Removals {
     );
   }
 }
+
+/** Hosts that are asked for what sets type, among what a page asks for and does not get. */
+export function hostsIn(removed: readonly Removed[]): string[] {
+  const hosts = removed.flatMap(({ kind, what }) => {
+    const [, host] = /^(?:[a-z]+:)?\/\/([^/?#\s]+)/i.exec(what.trim()) ?? [];
+    const setsType = /\.(woff2?|ttf|otf|css)\b|css|font/i.test(what);
+    return kind === 'request' && host && setsType ? [host.toLowerCase()] : [];
+  });
+  return [...new Set(hosts)];
+}

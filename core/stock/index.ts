@@ -17,6 +17,8 @@ export {
   type StockText,
   type TextLook,
 } from './stock';
+export { FACE_STATES, liveFace, LiveTexts, overLook } from './live';
+export { OriginReader, overriddenIn } from './originReader';
 export { driftOf, type Drift, type Drifted } from './drift';
 export { stockWidths, widthsWithLive } from './widths';
 export { gatherNear, sharesOf, type Gathered, type Share } from './shares';

@@ -8,12 +8,6 @@ const LETTERS_LOOKED_AT = 120;
 const GENERIC =
   /^(serif|sans-serif|monospace|cursive|fantasy|system-ui|ui-serif|ui-sans-serif|ui-monospace|ui-rounded|math|emoji|fangsong)$/;
 
-/** The names of a computed `font-family`, in order, without quotes. */
-export const familiesIn = (stack: string): string[] =>
-  [...stack.matchAll(/"((?:[^"\\]|\\.)*)"|[^,\s][^,]*/g)].map(([whole, quoted]) =>
-    (quoted ?? whole).replace(/\\(.)/g, '$1').trim(),
-  );
-
 export const isGeneric = (family: string): boolean => GENERIC.test(family);
 
 /** Which family of a stack draws each letter, as the browser sets it now. */

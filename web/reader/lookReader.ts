@@ -1,6 +1,6 @@
-import { isCssColour } from '@lettera/core/css';
+import { familiesIn, isCssColour } from '@lettera/core/css';
 import type { TextLook } from '@lettera/core/stock';
-import { familiesIn, LetterFinder } from './faceUsed';
+import { LetterFinder } from './faceUsed';
 import { Grounds } from './grounds';
 
 const px = (value: string): number => parseFloat(value) || 0;

@@ -1,5 +1,4 @@
-/** Words that tell a text apart, characters. */
-const LONGEST_WORDS = 80;
+import { plainText } from '@lettera/core/page';
 
 /** The text that an element holds itself, blanks as one. */
 export function ownText(node: Element): string {
@@ -7,8 +6,5 @@ export function ownText(node: Element): string {
   for (let child = node.firstChild; child; child = child.nextSibling) {
     if (child.nodeType === Node.TEXT_NODE) text += (child as Text).data;
   }
-  return text.replace(/\s+/g, ' ').trim();
+  return plainText(text);
 }
-
-/** How a text begins, as it is told apart by. */
-export const wordsOf = (text: string): string => text.slice(0, LONGEST_WORDS);

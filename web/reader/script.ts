@@ -3,10 +3,11 @@
  * sends nothing and asks for nothing. Run again at another width, it adds to what it had. It stands alone, so
  * that all of it can be read where it is offered. The file is described in docs/reading.md.
  */
-import type { LiveText, LiveView } from '@lettera/core/page';
+import { familiesIn } from '@lettera/core/css';
+import { wordsOf, type LiveText, type LiveView } from '@lettera/core/page';
 import { measureOf } from './charactersALine';
-import { familiesIn, LetterFinder } from './faceUsed';
-import { ownText, wordsOf } from './ownText';
+import { LetterFinder } from './faceUsed';
+import { ownText } from './ownText';
 
 /** Properties that concern type, and what decides whether text is seen and on what. */
 const KEPT =

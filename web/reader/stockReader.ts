@@ -1,24 +1,14 @@
+import { NOT_LIVE, wordsOf, type LivePage, type TypeRules } from '@lettera/core/page';
 import {
-  Cascade,
-  Decisions,
-  NOT_LIVE,
-  typeProperty,
-  type Decision,
-  type Declared,
-  type LiveText,
-  type LiveFace,
-  type LivePage,
-  type LiveView,
-  type ProjectRules,
-  type TypeProperty,
-  type TypeRules,
-} from '@lettera/core/page';
-import {
+  FACE_STATES,
+  liveFace,
+  LiveTexts,
+  OriginReader,
+  overLook,
+  overriddenIn,
   STOCK_ENDS,
   stockWidths,
   widthsWithLive,
-  type Origin,
-  type Origins,
   type SetAt,
   type StockBook,
   type StockEnd,
@@ -26,14 +16,11 @@ import {
   type StockProperty,
   type StockSource,
   type StockText,
-  type TextLook,
 } from '@lettera/core/stock';
 import { Breather } from './breathe';
-import { isCssColour } from '@lettera/core/css';
 import { measureOf } from './charactersALine';
-import { familiesIn } from './faceUsed';
 import { LookReader } from './lookReader';
-import { ownText, wordsOf } from './ownText';
+import { ownText } from './ownText';
 import { viewOf } from './pageView';
 import { seen, textElementsOf } from './textElements';
 
@@ -56,137 +43,16 @@ export interface ReadingOptions {
   progress: (share: number) => void;
 }
 
-const NO_PROJECT: ProjectRules = { rules: [], layer: null, linked: 'before', siteLayer: null };
-
-/** The properties of a stock as the cascade knows them. */
-const READ: readonly TypeProperty[] = (
-  ['voice', 'step', 'weight', 'slant', 'lineHeight', 'letterSpacing', 'case', 'colour'] as const
-).map(typeProperty);
-
-/**
- * What is declared for a text, or for what it inherits a property from, and does not win.
- * @returns by property, the strongest first, as sources of a stock are told
- */
-export function overriddenOf(
+/** What is declared for texts of a page and does not win; @see overriddenIn */
+export const overriddenOf = (
   page: Document,
   rules: TypeRules,
-): (node: Element) => Partial<Record<StockProperty, StockSource[]>> {
-  const cascade = new Cascade(rules, NO_PROJECT, viewOf(page), READ, { keepsAll: true });
-  const decisions = new Decisions(cascade, (at, selector) => at.matches(selector));
-  return (node) =>
-    Object.fromEntries(
-      READ.map((property) => {
-        const at = decisions.of(node, property)?.node ?? node;
-        return [property.css, cascade.overridden(at, property.css).map(sourceOf)];
-      }),
-    );
-}
-
-/** A declaration as a stock tells it. */
-function sourceOf(declared: Declared | 'browser'): StockSource {
-  if (declared === 'browser' || declared.by === 'project') return { by: 'browser' };
-  if (declared.by === 'inline') return declared;
-  const { rule, selector, specificity, declaration } = declared;
-  const { sheet, line, layer } = rule;
-  const { important, property, value } = declaration;
-  return {
-    by: 'rule',
-    sheet,
-    line,
-    selector,
-    specificity,
-    layer,
-    important,
-    property,
-    value,
-  };
-}
+): ((node: Element) => Partial<Record<StockProperty, StockSource[]>>) =>
+  overriddenIn(viewOf(page), rules);
 
 /** An element as people name it: its tag, and its first class. */
 const named = (node: Element): string =>
   node.tagName.toLowerCase() + (node.classList[0] ? `.${node.classList[0]}` : '');
-
-/** Where properties of texts come from, each source under its number in the book. */
-class OriginReader {
-  readonly #decisions: Decisions<Element>;
-  /** Numbers of sources, by the declaration and the selector that it is made by. */
-  readonly #known = new Map<object, Map<string, number>>();
-  readonly #same = new Map<string, Origins>();
-
-  constructor(
-    private readonly book: StockBook,
-    page: Document,
-    rules: TypeRules,
-  ) {
-    this.#decisions = new Decisions(
-      new Cascade(rules, NO_PROJECT, viewOf(page), READ),
-      (at, selector) => at.matches(selector),
-    );
-  }
-
-  /** @returns the same object for texts whose properties come from the same */
-  origins(node: Element): Origins {
-    const origins: [StockProperty, Origin][] = [];
-    let key = '';
-    for (const property of READ) {
-      const decision = this.#decisions.of(node, property);
-      const source = this.#source(decision);
-      const from = decision && decision.node !== node ? named(decision.node) : null;
-      origins.push([property.css as StockProperty, { source, from }]);
-      key += `${source} ${from}|`;
-    }
-    const known = this.#same.get(key) ?? (Object.fromEntries(origins) as Origins);
-    this.#same.set(key, known);
-    return known;
-  }
-
-  #source(decision: Decision<Element>): number {
-    if (!decision) return this.book.source({ by: 'nothing' });
-    const { declared } = decision;
-    if (declared === 'browser' || declared.by !== 'page') {
-      return this.book.source(sourceOf(declared));
-    }
-    const { selector, declaration } = declared;
-    const bySelector = this.#known.get(declaration) ?? new Map<string, number>();
-    this.#known.set(declaration, bySelector);
-    const known = bySelector.get(selector);
-    if (known !== undefined) return known;
-    const number = this.book.source(sourceOf(declared));
-    bySelector.set(selector, number);
-    return number;
-  }
-}
-
-/** Texts as a live page showed them, each taken once, in the order of the page. */
-class LiveLooks {
-  readonly #waiting = new Map<string, LiveText[]>();
-
-  constructor(view: LiveView | undefined) {
-    for (const text of view?.texts ?? []) {
-      this.#waiting.set(text.words, [...(this.#waiting.get(text.words) ?? []), text]);
-    }
-  }
-
-  /** The next text of such words; undefined where the page showed no such text. */
-  of = (words: string): LiveText | undefined => this.#waiting.get(words)?.shift();
-}
-
-/** A look with what the live page had in place of it. */
-function overLook(look: TextLook, live: LiveText): TextLook {
-  const { family, size, weight, style, lineHeight, letterSpacing, letterCase, colour } = live;
-  return {
-    ...look,
-    stack: familiesIn(family),
-    face: live.face === undefined ? look.face : live.face,
-    size,
-    weight,
-    slant: style === 'normal' || style === 'italic' ? style : 'oblique',
-    lineHeight,
-    letterSpacing,
-    letterCase,
-    colour: isCssColour(colour) ? colour : look.colour,
-  };
-}
 
 /** Addresses of font files in the order of their `@font-face` rules, which is that of the page's faces. */
 function filesOf(list: CSSRuleList): (string | undefined)[] {
@@ -215,26 +81,11 @@ function facesOf(page: Document): StockFace[] {
       family: family.replace(/^["']|["']$/g, ''),
       weight,
       style,
-      state: STATES[status],
+      state: FACE_STATES[status],
       ...(file ? { file } : {}),
     };
   });
 }
-
-/** A face as the live page had it; its file is not here. */
-const liveFace = ({ family, weight, style, status }: LiveFace): StockFace => ({
-  family,
-  weight,
-  style,
-  state: STATES[status],
-});
-/** What became of a face, by what the browser says of it. */
-const STATES: Readonly<Record<FontFaceLoadStatus, StockFace['state']>> = {
-  loaded: 'loaded',
-  error: 'failed',
-  loading: 'unloaded',
-  unloaded: 'unloaded',
-};
 
 /** Holds everything still: what moves to another value is not yet there when it is asked for. */
 function holdStill(page: Document): void {
@@ -290,8 +141,8 @@ export async function readPageInto(
     await setWidth(widths[end]);
     await facesCome(page);
     const looks = new LookReader(page);
-    const origins = new OriginReader(book, page, rules);
-    const shown = new LiveLooks(live.views.find(({ width }) => width === widths[end]));
+    const origins = new OriginReader(book, viewOf(page), rules, named);
+    const shown = new LiveTexts(live.views.find(({ width }) => width === widths[end]));
     for (const [number, text] of texts.entries()) {
       await breather.pause(stopped);
       const { node } = text;

@@ -1,7 +1,7 @@
-import type { Seen } from '@lettera/core/page';
+import { NO_TEXT, PLACES, type Seen } from '@lettera/core/page';
 
-/** Elements whose text is no text of the page's. */
-const NO_TEXT = 'script, style, template, noscript, title, head, option, textarea';
+const OUT = NO_TEXT.join();
+const AROUND = PLACES.join();
 
 /** Every element of a page that holds text of its own, in the order of the page. */
 export function textElementsOf(page: Document): Element[] {
@@ -12,13 +12,11 @@ export function textElementsOf(page: Document): Element[] {
   while (walker.nextNode()) {
     const { parentElement, nodeValue } = walker.currentNode as Text;
     if (nodeValue?.trim() && parentElement && !found.has(parentElement)) {
-      if (!parentElement.closest(NO_TEXT)) found.add(parentElement);
+      if (!parentElement.closest(OUT)) found.add(parentElement);
     }
   }
   return [...found];
 }
-
-const PLACES = 'header, nav, main, aside, footer';
 
 /** An element as it is told of where its kind is looked for. */
 export const seen = (node: Element): Seen<Element> => ({
@@ -26,6 +24,6 @@ export const seen = (node: Element): Seen<Element> => ({
   tag: node.tagName.toLowerCase(),
   classes: [...node.classList],
   role: node.getAttribute('role'),
-  place: node.parentElement?.closest(PLACES)?.tagName.toLowerCase() ?? null,
+  place: node.parentElement?.closest(AROUND)?.tagName.toLowerCase() ?? null,
   text: node.textContent ?? '',
 });

@@ -1,3 +1,4 @@
+import { familiesIn } from '@lettera/core/css';
 import { contrastRatio } from '@lettera/core/style';
 import {
   descriptorOf,
@@ -10,7 +11,7 @@ import { localName, type FallbackPlan } from '@lettera/core/fallback';
 import { inUnicodeRange } from '@lettera/core/font';
 import { Decisions, type Decision, type TypeRules } from '@lettera/core/page';
 import { matchFace, resolveElement, type TraceStep } from '@lettera/core/style';
-import { familiesIn, isGeneric, LetterFinder } from '../../reader/faceUsed';
+import { isGeneric, LetterFinder } from '../../reader/faceUsed';
 import { Grounds } from '../../reader/grounds';
 import { charactersALine } from '../../reader/charactersALine';
 import { cascadeOf } from './pageCascade';

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { hostsIn } from '@lettera/core/page';
 import { StockBook } from '@lettera/core/stock';
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import { api } from '../../api/client';
@@ -24,7 +25,6 @@ import ReadingLine from './ReadingLine.vue';
 import SizeShares from './SizeShares.vue';
 import TextHere from './TextHere.vue';
 import ValueShares from './ValueShares.vue';
-import { hostsIn } from './elsewhere';
 
 const project = useProject();
 const site = useStock();

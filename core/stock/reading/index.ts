@@ -1,0 +1,1 @@
+export { NotLiveError, stockOfReadings } from './readingStock';

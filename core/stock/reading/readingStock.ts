@@ -1,0 +1,130 @@
+import type { Document, Element } from 'domhandler';
+import { familiesIn, isCssColour } from '../../css';
+import type { LivePage, LiveText, LiveView } from '../../page/readerFile';
+import { wordsOf } from '../../page/textsOfPage';
+import type { PageAsRead } from '../../page/pagesAsRead';
+import { liveFace, LiveTexts, overLook } from '../live';
+import { OriginReader } from '../originReader';
+import {
+  StockBook,
+  STOCK_ENDS,
+  type SetAt,
+  type Stock,
+  type StockEnd,
+  type TextLook,
+} from '../stock';
+import { documentOf, meeting, ownText, seen, textElementsOf, viewWithoutBrowser } from './markup';
+
+/** A page of which nothing was computed where it is live: only a browser can say what sets it. */
+export class NotLiveError extends Error {
+  override readonly name = 'NotLiveError';
+}
+
+/** What a live page says of a text, where nothing is known beside it. */
+function lookOf(live: LiveText, faces: LivePage['faces']): TextLook {
+  const stack = familiesIn(live.family);
+  const loaded = new Set(
+    faces.flatMap(({ family, status }) => (status === 'loaded' ? [family.toLowerCase()] : [])),
+  );
+  const nothing: TextLook = {
+    stack,
+    // Older readers do not say which face draws a text: the first of those that came.
+    face: stack.find((family) => loaded.has(family.toLowerCase())) ?? null,
+    size: 0,
+    weight: 0,
+    slant: 'normal',
+    lineHeight: null,
+    letterSpacing: 0,
+    letterCase: 'none',
+    colour: isCssColour(live.colour) ? live.colour : 'rgb(0, 0, 0)',
+    ground: null,
+  };
+  return overLook(nothing, live);
+}
+
+const named = ({ name, attribs }: Element): string => {
+  const [first] = (attribs['class'] ?? '').split(/\s+/).filter(Boolean);
+  return name + (first ? `.${first}` : '');
+};
+
+/** The narrowest and the widest that the page was read at. */
+function endsOf(views: readonly LiveView[]): Record<StockEnd, LiveView> | null {
+  const [first, ...more] = [...views].sort((a, b) => a.width - b.width);
+  return first ? { narrow: first, wide: more.at(-1) ?? first } : null;
+}
+
+/**
+ * The type of pages as the reader left them, without a browser: what texts look like is told as the live page
+ * computed it, and what decides it is reckoned from the rules that the reader kept. The ground of a text, and
+ * what conditions on containers decide, are not known.
+ *
+ * @param made ISO 8601
+ * @returns the stock, and the numbers of the texts that a selector meets
+ * @throws NotLiveError for a page that was not read where it is live
+ */
+export function stockOfReadings(
+  pages: readonly PageAsRead[],
+  made: string,
+): { stock: Stock; meets: (selector: string) => readonly number[] } {
+  const book = new StockBook();
+  const parsed: Document[] = [];
+  const numbers = new Map<Element, number>();
+  for (const { title, html, rules, elsewhere, live } of pages) {
+    const ends = endsOf(live.views);
+    if (!ends) throw new NotLiveError(`${title} was not read where it is live.`);
+    const page = documentOf(html);
+    parsed.push(page);
+    const readers = Object.fromEntries(
+      STOCK_ENDS.map((end) => [
+        end,
+        {
+          shown: new LiveTexts(ends[end]),
+          origins: new OriginReader(book, viewWithoutBrowser(page, ends[end].width), rules, named),
+        },
+      ]),
+    ) as Record<StockEnd, { shown: LiveTexts; origins: OriginReader<Element> }>;
+    for (const [element, node] of textElementsOf(page).entries()) {
+      const text = ownText(node);
+      const words = wordsOf(text);
+      const [narrow, wide] = STOCK_ENDS.map((end) => readers[end].shown.of(words));
+      const set = (end: StockEnd, shown: LiveText): SetAt => ({
+        look: book.look(lookOf(shown, live.faces)),
+        origins: book.origins(readers[end].origins.origins(node)),
+        measure: shown.measure ?? null,
+      });
+      // What is seen at one width alone is told as it is there.
+      const [small, large] = [narrow ?? wide, wide ?? narrow];
+      if (!small || !large) continue;
+      const { tag, classes, role, place } = seen(node);
+      let around = node.parent;
+      while (around && !numbers.has(around as Element)) around = around.parent;
+      const within = around ? (numbers.get(around as Element) ?? null) : null;
+      numbers.set(node, book.texts.length);
+      book.texts.push({
+        page: book.pages.length,
+        element,
+        tag,
+        classes,
+        role,
+        place,
+        within,
+        words,
+        characters: [...text].length,
+        narrow: set('narrow', small),
+        wide: set('wide', large),
+      });
+    }
+    book.pages.push({
+      title,
+      narrow: ends.narrow.width,
+      wide: ends.wide.width,
+      faces: live.faces.map(liveFace),
+      elsewhere,
+    });
+  }
+  return {
+    stock: book.close(made),
+    meets: (selector) =>
+      parsed.flatMap((page) => meeting(page, selector)).flatMap((node) => numbers.get(node) ?? []),
+  };
+}
