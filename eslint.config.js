@@ -70,7 +70,7 @@ const FOLDERS = {
     deliver: ['fallback', 'style', 'scale', 'measure', 'font', 'document', 'css'],
     wire: ['fallback', 'measure', 'font', 'document'],
     check: ['fallback', 'style', 'scale', 'measure', 'font', 'document', 'css'],
-    stock: ['page', 'check', 'deliver', 'fallback', 'style', 'scale', 'document', 'css'],
+    stock: ['change', 'page', 'check', 'deliver', 'fallback', 'style', 'scale', 'document', 'css'],
   },
   web: {
     control: [],

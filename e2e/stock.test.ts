@@ -6,7 +6,15 @@ import type { ProjectDocument } from '@lettera/core/document';
 import { zipSync } from 'fflate';
 import type { Browser, ElementHandle, Page } from 'puppeteer-core';
 import { violationsOn } from './axe';
-import { clickInProof, eventually, launchBrowser, newPage, press, proofFrame } from './browser';
+import {
+  clickInProof,
+  eventually,
+  fill,
+  launchBrowser,
+  newPage,
+  press,
+  proofFrame,
+} from './browser';
 import { startLettera, type RunningLettera } from './lettera';
 import { ask } from './project';
 import { serveSite } from './site';
@@ -224,6 +232,41 @@ test.each([
   },
   180_000,
 );
+
+test('a fold is changed before it is taken', async () => {
+  const before = await project();
+  await bring(site('forty odd sizes'));
+  await read();
+  await press(page, 'Fold');
+  await page.waitForSelector('section.fold[aria-busy="false"]');
+  const ratio = () =>
+    page.$eval(
+      'input[aria-label="Ratio at 1280 px"]',
+      (field) => (field as HTMLInputElement).value,
+    );
+  const found = await ratio();
+  await fill(page, 'Ratio at 1280 px', '1.3');
+  await fill(page, 'Base at 360 px', '15');
+  await fill(page, 'Name of the voice for Georgia', 'Log');
+  await fill(page, 'Name of the style Body', 'Running text');
+  await eventually(
+    () => page.$$eval('section.fold th[scope="row"]', (all) => all.map((one) => one.textContent)),
+    (steps) => steps.includes('base'),
+  );
+  await page.waitForSelector('section.fold[aria-busy="false"]');
+  await press(page, 'Take what is on');
+  const after = await eventually(project, ({ revision }) => revision > before.revision);
+  expect(after.document.scale).toMatchObject({ small: { base: 15 }, large: { ratio: 1.3 } });
+  expect(Object.values(after.document.voices).map(({ name }) => name)).toContain('Log');
+  expect(after.document.styles['body']?.name).toBe('Running text');
+  await press(page, 'Undo');
+  const undone = await eventually(project, ({ revision }) => revision > after.revision);
+  expect(undone.document).toEqual(before.document);
+  // Back to the scale that was found.
+  await press(page, 'The scale as found');
+  expect(await eventually(ratio, (value) => value === found)).toBe(found);
+  expect(errors).toEqual([]);
+}, 90_000);
 
 test('what is no page, or has no text, is said, and nothing is lost', async () => {
   await bring({ 'notes.txt': 'No page.' });

@@ -36,10 +36,18 @@ export {
   type StockView,
 } from './fold/fold';
 export {
+  proposeFold,
+  stockFacts,
+  type FoldedSize,
+  type Proposal,
+  type StockFacts,
+} from './fold/proposal';
+export {
   FOLD_LIMITS,
   foldSizes,
   type FoldLimits,
   type FoldedScale,
+  type GivenSeries,
   type SizeShare,
 } from './fold/foldSizes';
 export {

@@ -6,6 +6,7 @@ import { resolveInUse } from '../../style/resolve';
 import type { Stock } from '../stock';
 import { rule, stockOf, type MadeText } from '../testing/stockOf';
 import { foldPatch, foldStock, movesOf, WHOLE_FOLD, type StockView } from './fold';
+import { proposeFold, stockFacts } from './proposal';
 
 /** A page in miniature: selectors are tags and classes, as its texts have them. */
 function viewOf(stock: Stock, names: Record<string, string> = {}): StockView {
@@ -261,6 +262,55 @@ describe('parts', () => {
     const { after } = folded(PAGE, { ...WHOLE_FOLD, left: ['note'] });
     expect(after.styles['note']).toBeUndefined();
     expect(Object.values(after.elements).some(({ style }) => style === 'note')).toBe(false);
+  });
+
+  test('what a person calls voices and styles is taken', () => {
+    const { fold, after } = folded(PAGE, {
+      ...WHOLE_FOLD,
+      names: { voices: { text: 'Reading' }, styles: { note: 'Small print' } },
+    });
+    expect(after.voices['text']?.name).toBe('Reading');
+    expect(after.styles['note']?.name).toBe('Small print');
+    const other = fold.styles.styles.find(({ key }) => key !== 'note' && key !== 'body');
+    expect(after.styles[other?.key ?? '']?.name).toBe(other?.style.name);
+  });
+
+  test('a scale that a person wants is taken, and what it would move is told', () => {
+    const end = { base: 16, ratio: 1.5 };
+    const series = { small: end, large: end, rounding: 'whole' as const };
+    const stock = stockOf(PAGE);
+    const document = newDocument('Tarnholm');
+    const proposal = proposeFold(stockFacts(stock, viewOf(stock)), document, {
+      ...WHOLE_FOLD,
+      series,
+    });
+    const after = applyChange(document, [...proposal.patch]).document;
+    expect(after.scale).toMatchObject({ small: end, large: end, rounding: 'whole' });
+    for (const { large, step, moves } of proposal.scale?.sizes ?? []) {
+      const now = proposal.scale?.steps.find(({ number }) => number === step);
+      expect(moves).toBeCloseTo(Math.abs((now?.large ?? 0) - large), 6);
+    }
+  });
+
+  test('a proposal made of data alone is the fold that is made beside the pages', () => {
+    const stock = stockOf(PAGE);
+    const document = newDocument('Tarnholm');
+    const facts = structuredClone(stockFacts(stock, viewOf(stock)));
+    const proposal = proposeFold(facts, document, WHOLE_FOLD);
+    const fold = foldStock(stock, viewOf(stock), document, WHOLE_FOLD);
+    expect(proposal.patch).toEqual(foldPatch(document, fold));
+    expect(structuredClone(proposal)).toEqual(proposal);
+    const after = applyChange(document, [...proposal.patch]).document;
+    expect(proposal.isPossible).toBe(true);
+    expect(proposal.moves).toEqual(movesOf(stock, fold, after));
+    for (const { key, texts, moves } of proposal.styles) {
+      expect([key, moves]).toEqual([key, movesOf(stock, fold, after, texts)]);
+    }
+    expect(proposal.scale?.sizes.map(({ large, step }) => [large, step])).toEqual([
+      [16, 0],
+      [14, expect.any(Number)],
+      [40, expect.any(Number)],
+    ]);
   });
 
   test('a family that is given to a voice is taken', () => {

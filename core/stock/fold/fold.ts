@@ -13,6 +13,7 @@ import {
   foldSizes,
   type FoldedScale,
   type FoldLimits,
+  type GivenSeries,
   type SizeShare,
 } from './foldSizes';
 import {
@@ -40,6 +41,10 @@ export interface FoldChoice {
   tolerance: StyleTolerance;
   /** Families by the keys of the voices that a person gives them; those that go by their names otherwise. */
   families: Readonly<Record<string, string | null>>;
+  /** The scale that a person wants; the one that is found when null. */
+  series: GivenSeries | null;
+  /** Names that a person gives, by the keys of the voices and of the styles. */
+  names: { voices: Readonly<Record<string, string>>; styles: Readonly<Record<string, string>> };
   /** Keys of styles that are left as they are on the site. */
   left: readonly string[];
 }
@@ -51,6 +56,8 @@ export const WHOLE_FOLD: FoldChoice = {
   limits: FOLD_LIMITS,
   tolerance: STYLE_TOLERANCE,
   families: {},
+  series: null,
+  names: { voices: {}, styles: {} },
   left: [],
 };
 
@@ -76,7 +83,7 @@ export interface Fold {
   choice: FoldChoice;
 }
 
-const sizesOf = (stock: Stock): SizeShare[] => {
+export const sizesOf = (stock: Stock): SizeShare[] => {
   const found = new Map<string, SizeShare>();
   for (const text of stock.texts) {
     const [small, large] = [lookAt(stock, text, 'narrow').size, lookAt(stock, text, 'wide').size];
@@ -124,6 +131,7 @@ export function foldStock(
         sizesOf(stock),
         { small: page?.narrow ?? 360, large: page?.wide ?? 1280 },
         choice.limits,
+        choice.series,
       )
     : null;
   const names = new Map(
@@ -176,7 +184,12 @@ export function foldPatch(
   if (choice.voices) {
     voices.voices.forEach((voice, i) => {
       const family = choice.families[voice.key];
-      kept[voice.key] = voicePart(voice, family === undefined ? voice.family : family, i + 1);
+      const name = choice.names.voices[voice.key] ?? voice.name;
+      kept[voice.key] = voicePart(
+        { ...voice, name },
+        family === undefined ? voice.family : family,
+        i + 1,
+      );
     });
     // Styles that stay name the voices that they have now.
     if (!choice.styles) {
@@ -213,7 +226,12 @@ export function foldPatch(
       ...replaced(
         document,
         'styles',
-        Object.fromEntries(worn.map(({ key, style }) => [key, style])),
+        Object.fromEntries(
+          worn.map(({ key, style }) => [
+            key,
+            { ...style, name: choice.names.styles[key] ?? style.name },
+          ]),
+        ),
       ),
       ...replaced(
         document,

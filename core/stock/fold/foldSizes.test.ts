@@ -106,15 +106,57 @@ describe('sizes that have grown', () => {
     ];
     const folded = foldSizes(sizes, WIDTHS);
     expect(within(sizes, folded, 1)).toBeGreaterThanOrEqual(0.95);
-    // The four hundredths of the text that are left may move further: no step is made for them.
     const used = (one: FoldedScale) => new Set(sizes.map(one.stepOf)).size;
-    expect(used(folded)).toBe(3);
+    // The few hundredths of the text that are left may move further, though not to another level.
+    expect(used(folded)).toBe(4);
+    expect(used(foldSizes(sizes, WIDTHS, { ...FOLD_LIMITS, far: Infinity }))).toBe(3);
     const closer = foldSizes(sizes, WIDTHS, { ...FOLD_LIMITS, within: 0.5 });
     expect(within(sizes, closer, 0.5)).toBeGreaterThanOrEqual(0.95);
-    expect(used(closer)).toBeGreaterThan(3);
+    expect(used(closer)).toBeGreaterThan(4);
     const all = foldSizes(sizes, WIDTHS, { ...FOLD_LIMITS, share: 1 });
     expect(within(sizes, all, 1)).toBe(1);
-    expect(used(all)).toBeGreaterThan(3);
+    expect(used(all)).toBeGreaterThanOrEqual(4);
+  });
+
+  test.each<[number, number]>([
+    [38.4, 1],
+    [39.3, 2],
+  ])('a few words of %d px beside some of 33 are of %d levels', (few, levels) => {
+    const sizes = [
+      { small: 16, large: 16, characters: 9000 },
+      { small: 33, large: 33, characters: 300 },
+      { small: few, large: few, characters: 10 },
+    ];
+    const folded = foldSizes(sizes, WIDTHS);
+    expect(new Set(sizes.slice(1).map(folded.stepOf)).size).toBe(levels);
+  });
+
+  test.each([
+    [1.2, 'none'],
+    [1.5, 'whole'],
+    [1, 'none'],
+  ] as const)('fold into a scale that is given: of %d, rounded to %s', (ratio, rounding) => {
+    const sizes = [13, 16, 21, 26.5, 40, 90].map((large) => ({
+      small: large * 0.9,
+      large,
+      characters: large === 16 ? 5000 : 300,
+    }));
+    const end = { base: 16, ratio };
+    const folded = foldSizes(sizes, WIDTHS, FOLD_LIMITS, { small: end, large: end, rounding });
+    expect(folded.scale).toMatchObject({ small: end, large: end, rounding });
+    const steps = sizes.map(folded.stepOf);
+    expect(steps).toEqual([...steps].sort((a, b) => a - b));
+    // Each is on the scale or keeps its own size, so that no more moves than may.
+    expect(within(sizes, folded, FOLD_LIMITS.within)).toBeGreaterThan(0.94);
+    const all = stepsOf(wholeScale(folded));
+    for (const number of new Set(steps)) {
+      if (folded.odd.includes(number)) continue;
+      const size = 16 * ratio ** number;
+      expect(all.find((step) => step.number === number)?.large).toBeCloseTo(
+        rounding === 'whole' ? Math.round(size) : size,
+        3,
+      );
+    }
   });
 
   test('a step that the scale reaches near enough has no size of its own', () => {

@@ -18,8 +18,17 @@ export interface FoldLimits {
   within: number;
   /** and for how much of the text, from 0 to 1. */
   share: number;
+  /** How far the rest may move while there are steps left, of its size: more is another level. */
+  far: number;
 }
-export const FOLD_LIMITS: FoldLimits = { steps: 9, within: 1, share: 0.95 };
+export const FOLD_LIMITS: FoldLimits = { steps: 9, within: 1, share: 0.95, far: 0.15 };
+
+/** A scale that is given, and that sizes are to fold into: base and ratio at both ends, and how sizes are rounded. */
+export interface GivenSeries {
+  small: { base: number; ratio: number };
+  large: { base: number; ratio: number };
+  rounding: Scale['rounding'];
+}
 
 /** A scale that sizes fold into. */
 export interface FoldedScale {
@@ -95,7 +104,7 @@ function gather(
  * homogeneity, JASA 53 (1958)).
  */
 function gathered(all: readonly Cluster[], limits: FoldLimits): Cluster[] {
-  const { steps, within, share } = limits;
+  const { steps, within, share, far } = limits;
   const n = all.length;
   const rows = Array.from({ length: n }, (_, from) =>
     Array.from({ length: n - from }, (__, i) => gather(all.slice(from, from + i + 1), within)),
@@ -121,9 +130,8 @@ function gathered(all: readonly Cluster[], limits: FoldLimits): Cluster[] {
     froms.push(from);
     const clusters = divided(all, rows, froms, k);
     const characters = all.reduce((sum, one) => sum + one.characters, 0);
-    if (nearEnough(clusters, within) >= share * characters || k === Math.min(steps, n)) {
-      return clusters;
-    }
+    const isNear = nearEnough(clusters, within) >= share * characters && farthest(clusters) <= far;
+    if (isNear || k === Math.min(steps, n)) return clusters;
   }
   return [];
 }
@@ -155,6 +163,14 @@ const nearEnough = (clusters: readonly Cluster[], within: number): number =>
     .flatMap((cluster) => cluster.sizes.filter((size) => apart(size, cluster) <= within))
     .reduce((sum, { characters }) => sum + characters, 0);
 
+/** The most that a size moves when each cluster takes its size, of its own. */
+const farthest = (clusters: readonly Cluster[]): number =>
+  Math.max(
+    ...clusters.flatMap((cluster) =>
+      cluster.sizes.map((size) => apart(size, cluster) / Math.max(1, size.large)),
+    ),
+  );
+
 const bounded = (value: number, [least, most]: readonly [number, number]): number =>
   Math.min(most, Math.max(least, value));
 
@@ -172,14 +188,11 @@ function ratioOf(sizes: readonly number[], at: number): number {
 }
 
 /** What a scale would be before its odd steps: numbers of the clusters, and both ends. */
-interface Series {
+interface Series extends GivenSeries {
   numbers: number[];
-  small: { base: number; ratio: number };
-  large: { base: number; ratio: number };
-  rounding: Scale['rounding'];
 }
 
-const given = (clusters: readonly Cluster[]) =>
+const asGiven = (clusters: readonly Cluster[]) =>
   clusters.map(({ small, large }) => ({ small: rounded(small), large: rounded(large) }));
 
 const isRising = (clusters: readonly Cluster[]): boolean =>
@@ -194,7 +207,7 @@ function foundSeries(
   limits: FoldLimits,
 ): Series | null {
   if (clusters.length < FEWEST_SIZES || !isRising(clusters)) return null;
-  const found = findScale(given(clusters), rounded(clusters[base]?.large ?? 16));
+  const found = findScale(asGiven(clusters), rounded(clusters[base]?.large ?? 16));
   if (!found?.ends.small || !found.ends.large) return null;
   const numbers = found.steps.map(({ number }) => number);
   return spanOf(numbers) <= limits.steps
@@ -208,7 +221,7 @@ const spanOf = (numbers: readonly number[]): number =>
 /** Scales that the sizes are near to, without rounding. */
 function nearSeries(clusters: readonly Cluster[], base: number, limits: FoldLimits): Series[] {
   if (clusters.length < FEWEST_SIZES || !isRising(clusters)) return [];
-  return nearScales(given(clusters), rounded(clusters[base]?.large ?? 16)).flatMap(
+  return nearScales(asGiven(clusters), rounded(clusters[base]?.large ?? 16)).flatMap(
     ({ numbers, ends: { small, large } }): Series[] =>
       small && large && spanOf(numbers) <= limits.steps
         ? [{ numbers, small, large, rounding: 'none' }]
@@ -230,6 +243,27 @@ function plainSeries(clusters: readonly Cluster[], base: number): Series {
     large: of('large'),
     rounding: 'none',
   };
+}
+
+/** The steps of a series that is given which are nearest to the sizes, from its base outward, each a step of its own. */
+function onGiven(clusters: readonly Cluster[], series: GivenSeries): Series {
+  const { base, ratio } = series.large;
+  // Without a ratio all steps are the base, and each size keeps its own.
+  const nearest = clusters.map(({ large }) =>
+    ratio > 1 ? Math.round(Math.log(large / base) / Math.log(ratio)) : 0,
+  );
+  const from = nearest.reduce(
+    (best, number, i) => (Math.abs(number) < Math.abs(nearest[best] ?? 0) ? i : best),
+    0,
+  );
+  const numbers = [...nearest];
+  for (let i = from + 1; i < numbers.length; i++) {
+    numbers[i] = Math.max(numbers[i] ?? 0, (numbers[i - 1] ?? 0) + 1);
+  }
+  for (let i = from - 1; i >= 0; i--) {
+    numbers[i] = Math.min(numbers[i] ?? 0, (numbers[i + 1] ?? 0) - 1);
+  }
+  return { ...series, numbers: numbers.map((one) => bounded(one, [-MOST_STEPS, MOST_STEPS])) };
 }
 
 /** The step of a series that a cluster takes, CSS px. */
@@ -332,17 +366,20 @@ function leastOdd(clusters: readonly Cluster[], limits: FoldLimits): Series {
  *
  * @param sizes at least one
  * @param widths that they were read at, CSS px
+ * @param given what a person wants the scale to be, in place of the one that is found
  */
 export function foldSizes(
   sizes: readonly SizeShare[],
   widths: { small: number; large: number },
   limits: FoldLimits = FOLD_LIMITS,
+  given: GivenSeries | null = null,
 ): FoldedScale {
   const all = distinct(sizes);
-  const exact = all.length <= limits.steps ? foundSeries(all, weightiest(all), limits) : null;
+  const exact =
+    all.length <= limits.steps && !given ? foundSeries(all, weightiest(all), limits) : null;
   const isScale = exact !== null && all.every((one, i) => onSeries(one, exact, i) <= SAME);
   const clusters = isScale ? all : gathered(all, limits);
-  const series = isScale ? exact : leastOdd(clusters, limits);
+  const series = given ? onGiven(clusters, given) : isScale ? exact : leastOdd(clusters, limits);
   const overrides: Scale['overrides'] = {};
   clusters.forEach((cluster, i) => {
     if (isScale || isOn(cluster, series, i, limits)) return;

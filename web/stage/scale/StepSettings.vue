@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import {
   MOST_STEPS,
-  ROUNDINGS,
   SCALE_BOUNDS,
   type Naming,
   type Patch,
@@ -12,6 +11,7 @@ import ChoiceSet from '../../control/ChoiceSet.vue';
 import { steady } from '../../control/steady';
 import NumberField from '../../control/NumberField.vue';
 import { useScaleDraft } from '../../store/scaleDraft';
+import { ROUNDING_CHOICES } from '../roundings';
 import ScaleNumber from './ScaleNumber.vue';
 import { END_NAMES } from './scaleView';
 
@@ -20,10 +20,6 @@ const props = defineProps<{ scale: Scale }>();
 
 const draft = useScaleDraft();
 
-const roundings = ROUNDINGS.map((value) => ({
-  value,
-  label: value === 'none' ? 'as it falls' : `${value} px`,
-}));
 const namings: { value: Naming; label: string }[] = [
   { value: 'numbers', label: 'numbers' },
   { value: 'sizes', label: 'small to large' },
@@ -96,7 +92,7 @@ function setSeries(from: number): void {
     <span class="quiet">Ends rounded</span>
     <ChoiceSet
       label="Rounding"
-      :choices="roundings"
+      :choices="ROUNDING_CHOICES"
       :model-value="scale.rounding"
       @update:model-value="draft.change(set('rounding', $event))"
     />

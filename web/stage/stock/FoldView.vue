@@ -1,19 +1,16 @@
 <script setup lang="ts">
-import { siteName, type ProjectDocument } from '@lettera/core/document';
-import { lookAt as lookAtDocument, patchBetween } from '@lettera/core/change';
+import type { ProjectDocument } from '@lettera/core/document';
+import { patchBetween } from '@lettera/core/change';
 import {
+  charactersOfStock,
   FOLD_LIMITS,
-  foldPatch,
-  foldStock,
-  movesOf,
   STYLE_TOLERANCE,
-  type FoldedVoice,
+  type FoldChoice,
+  type GivenSeries,
   type Moves,
   type Stock,
   type StockView,
 } from '@lettera/core/stock';
-import { stepsOf } from '@lettera/core/scale';
-import Select from 'primevue/select';
 import { computed, ref, shallowRef, watch } from 'vue';
 import ChoiceSet from '../../control/ChoiceSet.vue';
 import DoButton from '../../control/DoButton.vue';
@@ -22,7 +19,11 @@ import OnOff from '../../control/OnOff.vue';
 import { count, percent, pixels, plainNumber } from '../../control/figures';
 import { useKeys } from '../../control/keys';
 import { useProject } from '../../store/project';
+import { useFoldProposal } from '../../store/foldProposal';
 import { useStock } from '../../store/stock';
+import FoldScale from './FoldScale.vue';
+import FoldVoices from './FoldVoices.vue';
+import NameField from './NameField.vue';
 import { usePlaces } from './places';
 
 /** What the site would be as voices, a scale and styles: looked at on the page, and taken in parts or whole. */
@@ -35,39 +36,44 @@ const voices = ref(true);
 const scale = ref(true);
 const styles = ref(true);
 const within = ref<number>(FOLD_LIMITS.within);
+const series = shallowRef<GivenSeries | null>(null);
 const families = shallowRef<Readonly<Record<string, string | null>>>({});
+const voiceNames = shallowRef<Readonly<Record<string, string>>>({});
+const styleNames = shallowRef<Readonly<Record<string, string>>>({});
 const left = shallowRef<readonly string[]>([]);
 
 /** The project without what is looked at: what a fold is taken into. */
 const document = computed(() => project.document);
-
-const fold = computed(() =>
-  document.value
-    ? foldStock(props.stock, props.view, document.value, {
-        voices: voices.value,
-        scale: scale.value,
-        styles: styles.value,
-        limits: { ...FOLD_LIMITS, within: within.value },
-        tolerance: STYLE_TOLERANCE,
-        families: families.value,
-        left: left.value,
-      })
-    : null,
-);
-const patch = computed(() =>
-  document.value && fold.value ? foldPatch(document.value, fold.value, site.pages) : [],
-);
-/** The project with the fold taken; null where it cannot be. */
-const folded = computed(() =>
-  document.value ? lookAtDocument(document.value, patch.value) : null,
+const choice = computed((): FoldChoice => ({
+  voices: voices.value,
+  scale: scale.value,
+  styles: styles.value,
+  limits: { ...FOLD_LIMITS, within: within.value },
+  tolerance: STYLE_TOLERANCE,
+  families: families.value,
+  series: series.value,
+  names: { voices: voiceNames.value, styles: styleNames.value },
+  left: left.value,
+}));
+const {
+  proposal: fold,
+  state,
+  fault,
+  stop,
+  again,
+} = useFoldProposal(
+  () => ({ stock: props.stock, view: props.view }),
+  () => document.value,
+  () => choice.value,
 );
 
 const shown = computed({
   get: () => (site.folded === null ? 'is' : 'folded'),
-  set: (value: 'is' | 'folded') => (site.folded = value === 'folded' ? patch.value : null),
+  set: (value: 'is' | 'folded') =>
+    (site.folded = value === 'folded' ? (fold.value?.patch ?? null) : null),
 });
-watch(patch, (now) => {
-  if (site.folded !== null) site.folded = now;
+watch(fold, (now) => {
+  if (site.folded !== null) site.folded = now?.patch ?? null;
 });
 useKeys('In Take stock', [
   {
@@ -77,42 +83,14 @@ useKeys('In Take stock', [
   },
 ]);
 
-const moves = computed<Moves | null>(() =>
-  fold.value && folded.value && styles.value
-    ? movesOf(props.stock, fold.value, folded.value)
-    : null,
-);
-const movesOfStyle = (texts: readonly number[]): Moves | null =>
-  fold.value && folded.value ? movesOf(props.stock, fold.value, folded.value, texts) : null;
-
-function moveInWords(move: Moves | null): string {
-  if (!move || move.texts === 0) return 'nothing moves';
+function moveInWords(move: Moves): string {
+  if (move.texts === 0) return 'nothing moves';
   const by = [
     move.most >= 0.1 ? `up to ${pixels(move.most)}` : null,
     move.weight >= 10 ? `${Math.round(move.weight)} in weight` : null,
   ].filter(Boolean);
   return `${move.texts} of ${count(move.of, 'text')} ${move.texts === 1 ? 'moves' : 'move'} by ${by.join(' and ')}`;
 }
-
-const NONE = '-';
-const familyFor = ({ key, family }: FoldedVoice): string =>
-  (Object.hasOwn(families.value, key) ? families.value[key] : family) ?? NONE;
-const cases = computed(() => [
-  { value: NONE, label: 'None yet' },
-  ...Object.entries(document.value?.case ?? {}).map(([value, family]) => ({
-    value,
-    label: siteName(family),
-  })),
-]);
-function give(voice: string, family: string): void {
-  families.value = { ...families.value, [voice]: family === NONE ? null : family };
-}
-
-const steps = computed(() => {
-  const { value } = folded;
-  return value && fold.value?.scale ? [...stepsOf(value.scale)].reverse() : [];
-});
-const odd = computed(() => new Set(fold.value?.scale?.odd ?? []));
 
 function leave(key: string, on: boolean): void {
   left.value = on ? left.value.filter((one) => one !== key) : [...left.value, key];
@@ -127,28 +105,38 @@ const isTaken = computed(
     patchBetween(takenAs.value, document.value).length === 0,
 );
 function take(): void {
-  const change = patch.value;
+  if (!fold.value) return;
+  const change = fold.value.patch;
   site.folded = null;
-  takenAs.value = project.change(change) ? project.document : null;
+  takenAs.value = project.change([...change]) ? project.document : null;
 }
+/** Why nothing can be taken; undefined where it can. */
+const whyNot = computed(() => {
+  if (!voices.value && !scale.value && !styles.value) return 'Nothing is on';
+  if (state.value !== 'ready') return 'It has not been folded yet';
+  return fold.value?.isPossible ? undefined : 'The project cannot be made so';
+});
 
 const selectorsOf = (style: string): string =>
-  fold.value?.styles.elements
+  fold.value?.elements
     .filter(({ element }) => element.style === style)
     .flatMap(({ element }) => element.selectors)
     .join(', ') ?? '';
-const nothing = computed(() => !voices.value && !scale.value && !styles.value);
 </script>
 
 <template>
-  <section v-if="fold" class="fold">
+  <p v-if="fault" role="alert" class="notice mark-text">
+    {{ fault }} Nothing was changed. <DoButton label="Try again" @click="again" />
+  </p>
+  <p v-else-if="state === 'stopped'" role="status" class="notice">
+    Folding was stopped. <DoButton label="Fold after all" first @click="again" />
+  </p>
+  <p v-else-if="state === 'folding' && !fold" role="status" class="notice line">
+    Folding {{ count(stock.texts.length, 'text') }} … <DoButton label="Stop" @click="stop" />
+  </p>
+  <section v-if="fold" class="fold" :aria-busy="state === 'folding'">
     <div class="line wrap take">
-      <DoButton
-        label="Take what is on"
-        first
-        :why="nothing ? 'Nothing is on' : folded ? undefined : 'The project cannot be made so'"
-        @click="take"
-      />
+      <DoButton label="Take what is on" first :why="whyNot" @click="take" />
       <ChoiceSet
         v-model="shown"
         label="On the page"
@@ -157,9 +145,11 @@ const nothing = computed(() => !voices.value && !scale.value && !styles.value);
           { value: 'folded', label: 'Folded (b)' },
         ]"
       />
-      <span v-if="moves" role="status"
-        >{{ moveInWords(moves)
-        }}<template v-if="moves.texts">, {{ pixels(moves.mean) }} in the mean</template></span
+      <span v-if="styles" role="status"
+        >{{ moveInWords(fold.moves)
+        }}<template v-if="fold.moves.texts"
+          >, {{ pixels(fold.moves.mean) }} in the mean</template
+        ></span
       >
     </div>
     <p v-if="isTaken" role="status">
@@ -169,34 +159,14 @@ const nothing = computed(() => !voices.value && !scale.value && !styles.value);
 
     <div class="part">
       <OnOff v-model="voices" label="Families to voices" />
-      <table v-if="voices" class="figures-table">
-        <thead>
-          <tr>
-            <th scope="col">Voice</th>
-            <th scope="col">Its texts ask for</th>
-            <th scope="col">Family of the case</th>
-            <th scope="col" class="figure">Texts</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="voice in fold.voices.voices" :key="voice.key">
-            <th scope="row">{{ voice.name }}</th>
-            <td>{{ voice.asks }}</td>
-            <td>
-              <Select
-                :model-value="familyFor(voice)"
-                :options="cases"
-                option-label="label"
-                option-value="value"
-                size="small"
-                :aria-label="`Family for ${voice.name}`"
-                @update:model-value="give(voice.key, $event)"
-              />
-            </td>
-            <td class="figure">{{ voice.texts.length }}</td>
-          </tr>
-        </tbody>
-      </table>
+      <FoldVoices
+        v-if="voices"
+        :voices="fold.voices"
+        :names="voiceNames"
+        :families="families"
+        @name="(key, name) => (voiceNames = { ...voiceNames, [key]: name })"
+        @family="(key, family) => (families = { ...families, [key]: family })"
+      />
     </div>
 
     <div class="part">
@@ -212,36 +182,13 @@ const nothing = computed(() => !voices.value && !scale.value && !styles.value);
           unit="px"
         />
       </div>
-      <template v-if="scale && fold.scale">
-        <p class="small">
-          {{ plainNumber(fold.scale.scale.small.base) }} ×
-          {{ plainNumber(fold.scale.scale.small.ratio) }} at {{ fold.scale.scale.small.width }} px,
-          {{ plainNumber(fold.scale.scale.large.base) }} ×
-          {{ plainNumber(fold.scale.scale.large.ratio) }} at {{ fold.scale.scale.large.width }} px,
-          {{ count(steps.length, 'step')
-          }}<template v-if="odd.size"
-            >, {{ count(odd.size, 'of them has', 'of them have') }} a size of its own</template
-          >
-        </p>
-        <table class="figures-table">
-          <thead>
-            <tr>
-              <th scope="col">Step</th>
-              <th scope="col" class="figure">at {{ fold.scale.scale.small.width }} px</th>
-              <th scope="col" class="figure">at {{ fold.scale.scale.large.width }} px</th>
-              <th scope="col"></th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="step in steps" :key="step.number">
-              <th scope="row">{{ step.name }}</th>
-              <td class="figure">{{ pixels(step.small) }}</td>
-              <td class="figure">{{ pixels(step.large) }}</td>
-              <td class="quiet">{{ odd.has(step.number) ? 'a size of its own' : '' }}</td>
-            </tr>
-          </tbody>
-        </table>
-      </template>
+      <FoldScale
+        v-if="scale && fold.scale"
+        :scale="fold.scale"
+        :characters="charactersOfStock(stock)"
+        :series="series"
+        @series="series = $event"
+      />
     </div>
 
     <div class="part">
@@ -256,37 +203,46 @@ const nothing = computed(() => !voices.value && !scale.value && !styles.value);
           </tr>
         </thead>
         <tbody>
-          <tr v-for="{ key, style, texts, characters } in fold.styles.styles" :key="key">
-            <th scope="row">{{ style.name }}</th>
+          <tr v-for="{ key, style, texts, characters, moves } in fold.styles" :key="key">
+            <th scope="row">
+              <NameField
+                :label="`Name of the style ${style.name}`"
+                :proposed="style.name"
+                :given="styleNames[key]"
+                @name="styleNames = { ...styleNames, [key]: $event }"
+              />
+            </th>
             <td class="where">
               {{ selectorsOf(key) }}
               <span v-if="texts.length" class="quiet">{{ count(texts.length, 'text') }}</span>
             </td>
-            <td>{{ characters ? moveInWords(movesOfStyle(texts)) : '' }}</td>
-            <td class="what">
-              <DoButton
-                v-if="texts.length"
-                label="Point"
-                :aria-label="`Point at ${style.name}`"
-                @click="point(texts)"
-              />
-              <OnOff
-                v-if="key !== 'body'"
-                :model-value="!left.includes(key)"
-                label="Take"
-                :aria-label="`Take ${style.name}`"
-                @update:model-value="leave(key, $event)"
-              />
+            <td>{{ characters ? moveInWords(moves) : '' }}</td>
+            <td>
+              <span class="line">
+                <DoButton
+                  v-if="texts.length"
+                  label="Point"
+                  :aria-label="`Point at ${style.name}`"
+                  @click="point(texts)"
+                />
+                <OnOff
+                  v-if="key !== 'body'"
+                  :model-value="!left.includes(key)"
+                  label="Take"
+                  :aria-label="`Take ${style.name}`"
+                  @update:model-value="leave(key, $event)"
+                />
+              </span>
             </td>
           </tr>
         </tbody>
       </table>
     </div>
 
-    <div v-if="styles && fold.styles.unfolded.length" class="part">
+    <div v-if="styles && fold.unfolded.length" class="part">
       <h2>What could not be folded</h2>
       <ul>
-        <li v-for="(one, i) in fold.styles.unfolded" :key="i">
+        <li v-for="(one, i) in fold.unfolded" :key="i">
           {{ one.what }}, {{ count(one.texts.length, 'text') }}: {{ one.why }}.
           <DoButton
             label="Point"
@@ -304,6 +260,9 @@ const nothing = computed(() => !voices.value && !scale.value && !styles.value);
 </template>
 
 <style scoped>
+.notice {
+  padding: 0 20px;
+}
 .fold {
   display: grid;
   gap: 14px;
@@ -322,9 +281,6 @@ table {
 th[scope='row'] {
   text-align: left;
   font-weight: 550;
-}
-.what {
-  white-space: nowrap;
 }
 .where {
   overflow-wrap: anywhere;

@@ -1,0 +1,76 @@
+<script setup lang="ts">
+import { siteName } from '@lettera/core/document';
+import type { FoldedVoice } from '@lettera/core/stock';
+import Select from 'primevue/select';
+import { computed } from 'vue';
+import { useProject } from '../../store/project';
+import NameField from './NameField.vue';
+
+/** The families of a site as voices: what each is called, and which family of the case it is given. */
+const props = defineProps<{
+  voices: readonly FoldedVoice[];
+  /** Names and families that were given, by the keys of voices. */
+  names: Readonly<Record<string, string>>;
+  families: Readonly<Record<string, string | null>>;
+}>();
+defineEmits<{
+  name: [voice: string, name: string];
+  family: [voice: string, family: string | null];
+}>();
+const project = useProject();
+
+const NONE = '-';
+const familyFor = ({ key, family }: FoldedVoice): string =>
+  (Object.hasOwn(props.families, key) ? props.families[key] : family) ?? NONE;
+const cases = computed(() => [
+  { value: NONE, label: 'None yet' },
+  ...Object.entries(project.document?.case ?? {}).map(([value, family]) => ({
+    value,
+    label: siteName(family),
+  })),
+]);
+</script>
+
+<template>
+  <table class="figures-table">
+    <thead>
+      <tr>
+        <th scope="col">Voice</th>
+        <th scope="col">Its texts ask for</th>
+        <th scope="col">Family of the case</th>
+        <th scope="col" class="figure">Texts</th>
+      </tr>
+    </thead>
+    <tbody>
+      <tr v-for="voice in voices" :key="voice.key">
+        <th scope="row">
+          <NameField
+            :label="`Name of the voice for ${voice.asks}`"
+            :proposed="voice.name"
+            :given="names[voice.key]"
+            @name="$emit('name', voice.key, $event)"
+          />
+        </th>
+        <td>{{ voice.asks }}</td>
+        <td>
+          <Select
+            :model-value="familyFor(voice)"
+            :options="cases"
+            option-label="label"
+            option-value="value"
+            size="small"
+            :aria-label="`Family for ${names[voice.key] ?? voice.name}`"
+            @update:model-value="$emit('family', voice.key, $event === NONE ? null : $event)"
+          />
+        </td>
+        <td class="figure">{{ voice.texts.length }}</td>
+      </tr>
+    </tbody>
+  </table>
+</template>
+
+<style scoped>
+table {
+  width: 100%;
+}
+</style>

@@ -1,0 +1,35 @@
+<script setup lang="ts">
+import InputText from 'primevue/inputtext';
+
+/** A name that is proposed, and may be another; emptied, or double-clicked, it is the proposed one again. */
+const props = defineProps<{ label: string; proposed: string; given?: string | undefined }>();
+const emit = defineEmits<{ name: [name: string] }>();
+
+const LONGEST = 60;
+function take(event: Event): void {
+  const input = event.target as HTMLInputElement;
+  const name = input.value.trim() || props.proposed;
+  input.value = name;
+  emit('name', name);
+}
+</script>
+
+<template>
+  <InputText
+    :model-value="given ?? proposed"
+    :aria-label="label"
+    :maxlength="LONGEST"
+    size="small"
+    autocomplete="off"
+    spellcheck="false"
+    @change="take"
+    @dblclick="emit('name', proposed)"
+  />
+</template>
+
+<style scoped>
+input {
+  width: 100%;
+  min-width: 110px;
+}
+</style>
