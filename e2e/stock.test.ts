@@ -118,10 +118,24 @@ test('a saved page is told by what sets its text, pointed at, and leaves the pro
 
   // A family that the page brought is taken in, under the name that the site knows it by.
   await press(page, 'Families');
-  await page.locator('button[aria-label="Take it in: Lora"]').click();
+  await page.locator('button[aria-label="Take over: Lora"]').click();
+  await page.waitForSelector('::-p-text(say of themselves “installable”)');
+  expect(await violationsOn(page, 'main')).toEqual([]);
+  await press(page, 'Take in 1 file');
   await page.waitForSelector('::-p-text(1 face taken into the case)');
   const taken = await eventually(project, (one) => one.revision > revision);
   expect(Object.values(taken.document.case).map(({ name }) => name)).toContain('Lora');
+  await press(page, 'Done');
+
+  // One whose files stay elsewhere is referred to, and a look-alike of the case stands in.
+  await page.locator('button[aria-label="Take over: Onest"]').click();
+  await press(page, 'Refer to it');
+  await fill(page, 'Address of its style sheet', 'https://fonts.tarnholm.example/onest.css');
+  const referred = await eventually(project, (one) => one.revision > taken.revision);
+  expect(Object.values(referred.document.case)).toContainEqual(
+    expect.objectContaining({ name: 'Onest', source: 'reference' }),
+  );
+  await page.waitForSelector('form.reference', { hidden: true });
 
   // What was looked at goes with the stage, and is there when it is come back to.
   await page.keyboard.press('g');

@@ -216,5 +216,6 @@ export const LibraryDetails = Type.Object({
 export const MeasuredFile = Type.Object({
   family: text(),
   face: Type.Unsafe<Face>({ type: 'object', description: 'As the document has it' }),
+  fsType: integer('What the file says of being embedded: OS/2 “fsType”'),
   measures: core<FaceMeasures>('FaceMeasures'),
 });

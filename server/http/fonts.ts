@@ -196,6 +196,7 @@ export function fontRoutes({
       response.json({
         family: reading.family,
         face: faceOf({ reading, bytes: bytes?.byteLength ?? size }),
+        fsType: reading.fsType,
         measures: await jobs.measure({ source: bytes ?? { path }, instance: { wght: 400 } }),
       });
     },

@@ -5,6 +5,7 @@ import ProgressLine from '../control/ProgressLine.vue';
 import { useProject } from '../store/project';
 import { useOwnPages } from '../store/ownPages';
 import { useProof } from '../store/proof';
+import { useStock } from '../store/stock';
 import { useUpload } from '../store/upload';
 import { count } from '../control/figures';
 import { droppedFiles } from './droppedFiles';
@@ -14,6 +15,7 @@ const upload = useUpload();
 const pages = useOwnPages();
 const proof = useProof();
 const project = useProject();
+const site = useStock();
 const over = ref(false);
 const progress = computed(() => project.progress.reading);
 
@@ -41,7 +43,11 @@ async function onDrop(event: DragEvent): Promise<void> {
     );
     return;
   }
-  // What becomes of them is told where pages are.
+  // What becomes of them is told where pages are: in Take stock they are looked at, and no part of the project.
+  if (site.isOpen) {
+    await site.bring(files);
+    return;
+  }
   proof.folded = false;
   proof.panel = 'pages';
   await pages.bring(files);
@@ -61,7 +67,8 @@ onBeforeUnmount(() => {
 
 <template>
   <div v-if="over" class="over">
-    Drop font files to take them into the case, or pages to see them in the proof
+    Drop font files to take them into the case, or pages to
+    {{ site.isOpen ? 'take stock of them' : 'see them in the proof' }}
   </div>
   <div v-if="upload.state !== 'idle'" class="outcome" role="status">
     <ProgressLine

@@ -184,6 +184,7 @@ export const useStock = defineStore('stock', () => {
   return {
     pages,
     titles,
+    isOpen,
     bringing,
     way,
     outcome,

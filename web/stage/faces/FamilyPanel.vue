@@ -10,6 +10,7 @@ import FaceVerdict from './FaceVerdict.vue';
 import FamilyAxes from './FamilyAxes.vue';
 import InCase from './InCase.vue';
 import LineSheet from './LineSheet.vue';
+import { useLineUp } from '../../store/lineUp';
 import type { LineUpRow } from '../../store/rows/rows';
 import LookAlikes from './LookAlikes.vue';
 import MeasureSheet from './MeasureSheet.vue';
@@ -20,6 +21,7 @@ import TrueAndFaked from './TrueAndFaked.vue';
 const props = defineProps<{ row: LineUpRow; rows: readonly LineUpRow[]; words: string }>();
 
 const project = useProject();
+const lineUp = useLineUp();
 const sheet = shallowRef<FamilySheet | null>(null);
 const failed = ref('');
 
@@ -60,7 +62,12 @@ watch([() => props.row.key, contents], load, { immediate: true });
       <MeasureSheet :sheet="sheet" />
       <LineSheet :row="row" :reading="sheet.reading" />
       <CharacterSheet :row="row" :sheet="sheet" />
-      <LookAlikes :row="row" :rows="rows" />
+      <LookAlikes
+        :measures="row.measures?.regular"
+        :rows="rows"
+        :own="row.key"
+        @show="lineUp.show($event.key)"
+      />
     </template>
   </div>
 </template>

@@ -1,26 +1,31 @@
 <script setup lang="ts">
+import type { FaceMeasures } from '@lettera/core/measure';
 import { lookAlikes, spreadOf } from '@lettera/core/pairing';
 import { computed } from 'vue';
 import DoButton from '../../control/DoButton.vue';
-import { useLineUp } from '../../store/lineUp';
 import type { LineUpRow } from '../../store/rows/rows';
 import NameInFace from './NameInFace.vue';
 
-/** The families that look most like one, and what differs. */
-const props = defineProps<{ row: LineUpRow; rows: readonly LineUpRow[] }>();
+/** The families that look most like a face, and what differs. */
+const props = defineProps<{
+  /** Of the face; nothing while they are not known. */
+  measures: FaceMeasures | null | undefined;
+  rows: readonly LineUpRow[];
+  /** Key of the row that is the face's own. */
+  own?: string | undefined;
+}>();
+defineEmits<{ show: [row: LineUpRow] }>();
 
-const lineUp = useLineUp();
 const MOST = 5;
 
 const alike = computed(() => {
-  const own = props.row.measures;
-  if (!own) return [];
+  if (!props.measures) return [];
   const measured = props.rows.flatMap((row) =>
     row.measures ? [{ key: row, measures: row.measures.regular }] : [],
   );
   const spread = spreadOf(measured.map(({ measures }) => measures));
-  const others = measured.filter(({ key }) => key.key !== props.row.key);
-  return lookAlikes(own.regular, others, spread, MOST);
+  const others = measured.filter(({ key }) => key.key !== props.own && !key.standIn);
+  return lookAlikes(props.measures, others, spread, MOST);
 });
 </script>
 
@@ -32,7 +37,7 @@ const alike = computed(() => {
     </p>
     <ul>
       <li v-for="{ key: other, differences } in alike" :key="other.key">
-        <DoButton class="name" @click="lineUp.show(other.key)">
+        <DoButton class="name" @click="$emit('show', other)">
           <NameInFace :row="other" />
         </DoButton>
         <span class="small">{{

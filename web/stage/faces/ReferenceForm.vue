@@ -16,18 +16,36 @@ import NameInFace from './NameInFace.vue';
  * A family that its licence lets no one host: its style sheet, its name and faces, and the look-alike
  * that stands in for it on the proof.
  */
-const props = defineProps<{ rows: readonly LineUpRow[] }>();
+const props = defineProps<{
+  rows: readonly LineUpRow[];
+  /** What is known of it already. */
+  given?: {
+    name: string;
+    stylesheet: string;
+    faces: readonly { style: Slant; weight: number }[];
+    class: FaceClass;
+    /** Measured on a file of it. */
+    measures: FaceMeasures | null;
+  };
+}>();
 const emit = defineEmits<{ done: [] }>();
 
 const project = useProject();
 const library = useLibrary();
 
-const name = ref('');
-const stylesheet = ref('');
-const faceClass = ref<FaceClass>('sans-serif');
-const faces = ref('400, 700');
+const { given } = props;
+const name = ref(given?.name ?? '');
+const stylesheet = ref(given?.stylesheet ?? '');
+const faceClass = ref<FaceClass>(given?.class ?? 'sans-serif');
+const faces = ref(
+  given?.faces
+    .map(({ style, weight }) => (style === 'italic' ? `${weight} italic` : String(weight)))
+    .join(', ') ?? '400, 700',
+);
 const chosen = ref<string | null>(null);
-const measured = shallowRef<{ name: string; weight: number; measures: FaceMeasures } | null>(null);
+const measured = shallowRef<{ name: string; weight: number; measures: FaceMeasures } | null>(
+  given?.measures ? { name: given.name, weight: REGULAR_WEIGHT, measures: given.measures } : null,
+);
 const refused = ref('');
 const sending = ref(false);
 const file = ref<HTMLInputElement | null>(null);
@@ -92,12 +110,12 @@ const standIn = computed(
 
 async function measureFile(event: Event): Promise<void> {
   const input = event.target as HTMLInputElement;
-  const [given] = input.files ?? [];
+  const [chosenFile] = input.files ?? [];
   input.value = '';
-  if (!given) return;
+  if (!chosenFile) return;
   refused.value = '';
   try {
-    const result = await api.measureFile(project.id, given);
+    const result = await api.measureFile(project.id, chosenFile);
     const { family, face, measures } = result;
     const weight = Math.min(face.weightMax, Math.max(face.weightMin, REGULAR_WEIGHT));
     measured.value = { name: family, weight, measures };

@@ -4,9 +4,9 @@ import { computed, ref } from 'vue';
 import DoButton from '../../control/DoButton.vue';
 import { count, percent } from '../../control/figures';
 import { useProject } from '../../store/project';
-import { useUpload } from '../../store/upload';
 import { usePlaces } from './places';
 import ShareBar from './ShareBar.vue';
+import TakeOver from './TakeOver.vue';
 import { weightsInWords } from './words';
 
 /** The families of a site by how much text asks for each, and what became of that. */
@@ -14,38 +14,14 @@ const props = defineProps<{ stock: Stock }>();
 const { point } = usePlaces(() => props.stock);
 
 const project = useProject();
-const upload = useUpload();
-const filesOf = ({ faces }: StockFamily): string[] => [
-  ...new Set(faces.flatMap(({ file, state }) => (file && state !== 'failed' ? [file] : []))),
-];
 const isInCase = ({ name }: StockFamily): boolean =>
   Object.values(project.document?.case ?? {}).some((one) =>
     [one.name, one.alias].some((known) => known?.toLowerCase() === name.toLowerCase()),
   );
-/** Takes the files that the page brought into the case, under the name that the site knows the family by. */
-const failed = ref('');
-async function takeIn(family: StockFamily): Promise<void> {
-  failed.value = '';
-  try {
-    const files = await Promise.all(
-      filesOf(family).map(async (address) => {
-        const response = await fetch(address);
-        if (!response.ok) throw new Error('A font file did not come. The case is as it was.');
-        return new File([await response.blob()], address.replace(/^.*\//, ''));
-      }),
-    );
-    await upload.take(files);
-    for (const taken of upload.families) {
-      const [key] =
-        Object.entries(project.document?.case ?? {}).find(([, { name }]) => name === taken) ?? [];
-      if (key && taken.toLowerCase() !== family.name.toLowerCase()) {
-        project.change([{ op: 'add', path: `/case/${key}/alias`, value: family.name }]);
-      }
-    }
-  } catch (error) {
-    failed.value = (error as Error).message;
-  }
-}
+/** Whether there is a family to take: a generic name is the visitor's own. */
+const canBeTaken = ({ state }: StockFamily): boolean => state !== 'generic' && state !== 'unset';
+/** Name of the family that is being taken over; null for none. */
+const taking = ref<string | null>(null);
 
 const families = computed(() => familiesOf(props.stock));
 const elsewhere = computed(() => [...new Set(props.stock.pages.flatMap((page) => page.elsewhere))]);
@@ -86,7 +62,7 @@ const lacks = ({ lacking }: StockFamily): string =>
   <table class="shares figures-table">
     <thead>
       <tr>
-        <th scope="col">Family asked for</th>
+        <th scope="col">Asked for</th>
         <th scope="col" class="figure">Of the text</th>
         <th scope="col"><span class="visually-hidden">As a bar</span></th>
         <th scope="col">What shows</th>
@@ -94,40 +70,44 @@ const lacks = ({ lacking }: StockFamily): string =>
       </tr>
     </thead>
     <tbody>
-      <tr v-for="family in families" :key="family.name" :class="family.state">
-        <th scope="row">{{ family.name || 'None' }}</th>
-        <td class="figure">{{ family.characters ? percent(family.share) : '' }}</td>
-        <td class="bar"><ShareBar :share="family.share" /></td>
-        <td>
-          {{ says(family) }} {{ lacks(family) }}
-          <template v-if="family.nearest">
-            Was <b>{{ family.nearest }}</b> meant?</template
-          >
-        </td>
-        <td>
-          <DoButton
-            v-if="family.texts.length"
-            label="Point"
-            :aria-label="`Point at ${count(family.texts.length, 'text')} in ${family.name || 'no family'}`"
-            @click="point(family.texts)"
-          />
-          <span v-if="isInCase(family)" class="small quiet">in the case</span>
-          <DoButton
-            v-else-if="filesOf(family).length"
-            label="Take it in"
-            :aria-label="`Take it in: ${family.name}`"
-            :why="upload.state === 'reading' ? 'Files are on their way in' : undefined"
-            @click="takeIn(family)"
-          />
-        </td>
-      </tr>
+      <template v-for="family in families" :key="family.name">
+        <tr :class="family.state">
+          <th scope="row">{{ family.name || 'None' }}</th>
+          <td class="figure">{{ family.characters ? percent(family.share) : '' }}</td>
+          <td class="bar"><ShareBar :share="family.share" /></td>
+          <td>
+            {{ says(family) }} {{ lacks(family) }}
+            <template v-if="family.nearest">
+              Was <b>{{ family.nearest }}</b> meant?</template
+            >
+          </td>
+          <td>
+            <span class="line wrap">
+              <DoButton
+                v-if="family.texts.length"
+                label="Point"
+                :aria-label="`Point at ${count(family.texts.length, 'text')} in ${family.name || 'no family'}`"
+                @click="point(family.texts)"
+              />
+              <span v-if="isInCase(family)" class="small quiet">in the case</span>
+              <DoButton
+                v-else-if="canBeTaken(family)"
+                label="Take over"
+                :aria-label="`Take over: ${family.name}`"
+                :aria-expanded="taking === family.name"
+                @click="taking = taking === family.name ? null : family.name"
+              />
+            </span>
+          </td>
+        </tr>
+        <tr v-if="taking === family.name">
+          <td colspan="5">
+            <TakeOver :family="family" :elsewhere="elsewhere" @done="taking = null" />
+          </td>
+        </tr>
+      </template>
     </tbody>
   </table>
-  <p v-if="failed" role="alert" class="small note mark-text">{{ failed }}</p>
-  <div v-if="upload.state === 'done'" class="small note" role="status">
-    <p v-if="upload.brought">{{ count(upload.brought, 'face') }} taken into the case.</p>
-    <p v-for="line in upload.troubled" :key="line.text" class="mark-text">{{ line.text }}</p>
-  </div>
   <p v-if="elsewhere.length" class="small note">
     Served by others, and not asked for here: {{ elsewhere.join(', ') }}. Their faces are not on
     these pages as they are shown.
@@ -158,7 +138,9 @@ const lacks = ({ lacking }: StockFamily): string =>
   text-align: left;
   font-weight: 550;
   color: var(--ink);
+  min-width: 110px;
   overflow-wrap: anywhere;
+  vertical-align: top;
 }
 .shares td {
   vertical-align: top;
