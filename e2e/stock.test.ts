@@ -1,4 +1,6 @@
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { createServer } from 'node:http';
+import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, beforeEach, expect, test } from '@jest/globals';
@@ -18,6 +20,7 @@ import {
 import { startLettera, type RunningLettera } from './lettera';
 import { ask } from './project';
 import { serveSite } from './site';
+import { attacks } from './sites/attacks';
 import { WRITTEN, type SiteFiles } from './sites/stockPages';
 
 /** A site that is taken stock of in the real interface. */
@@ -292,6 +295,53 @@ test('what is no page, or has no text, is said, and nothing is lost', async () =
   await bring(site('in px'));
   await read();
   expect(await summary()).toContain('read at 360 and 1280 px');
+}, 60_000);
+
+test('of a page that is looked at nothing runs, and nothing is asked for elsewhere', async () => {
+  const heard: string[] = [];
+  const out = createServer((asked, response) => {
+    heard.push(asked.url ?? '');
+    response.end();
+  });
+  await new Promise<void>((resolve) => out.listen(0, '127.0.0.1', resolve));
+  const dialogs: string[] = [];
+  const elsewhere: string[] = [];
+  page.on('dialog', (dialog) => {
+    dialogs.push(dialog.message());
+    void dialog.dismiss();
+  });
+  page.on('request', (request) => {
+    const asked = request.url();
+    if (!asked.startsWith(lettera.url) && !/^(data|blob):/.test(asked)) elsewhere.push(asked);
+  });
+  try {
+    const all = attacks(`http://127.0.0.1:${(out.address() as AddressInfo).port}`);
+    const body = `<h1>All ways</h1><p>Fog on the water.</p>${all.join('\n')}`;
+    const reading = {
+      format: 'lettera-reading',
+      version: 1,
+      title: 'Read',
+      html: `<html><head></head><body>${body}</body></html>`,
+      sheets: [{ name: 'a.css', media: '', css: all.join('\n') }],
+      unread: [],
+      faces: [],
+      views: [],
+    };
+    await bring({
+      'saved.html': `<!doctype html><title>Saved</title>${body}`,
+      'read.reading.json': JSON.stringify(reading),
+    });
+    await read();
+    expect(await page.$eval('main', (node) => node.textContent)).toContain('2 pages, ');
+    await press(page, 'Fold');
+    await page.waitForSelector('section.fold[aria-busy="false"]');
+    await page.keyboard.press('b');
+    await page.waitForSelector('section.proof iframe.ready[src*="layer=site"]');
+    expect(await page.evaluate(() => 'ran' in window)).toBe(false);
+    expect([heard, elsewhere, dialogs]).toEqual([[], [], []]);
+  } finally {
+    out.close();
+  }
 }, 60_000);
 
 test('the reader is offered in full, and its file is read as the page', async () => {

@@ -104,6 +104,11 @@ class Site {
     }
   }
 
+  /** Leaves a file out, which is told once however often it is asked for. */
+  #leaveOut(path: string, why: string): void {
+    if (!this.leftOut.some((one) => one.path === path)) this.leftOut.push({ path, why });
+  }
+
   /** The address of a file for who stands at `from`; what is not there or leads elsewhere is told. */
   use(address: string, from: string, removals: Removals): string | null {
     if (/^data:/i.test(address.trim())) return address.trim();
@@ -131,7 +136,7 @@ class Site {
         detectFormat(bytes);
       } catch (error) {
         if (!(error instanceof FontError)) throw error;
-        this.leftOut.push({ path, why: 'It is no font.' });
+        this.#leaveOut(path, 'It is no font.');
         return false;
       }
     }
@@ -175,7 +180,7 @@ class Site {
     const bytes = this.#files.get(path);
     if (!bytes) return null;
     if (bytes.byteLength > SITE_LIMITS.css) {
-      this.leftOut.push({ path, why: `It is larger than ${megabytes(SITE_LIMITS.css)}.` });
+      this.#leaveOut(path, `It is larger than ${megabytes(SITE_LIMITS.css)}.`);
       return null;
     }
     const { text, note } = decodeText(bytes);

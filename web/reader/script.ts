@@ -8,6 +8,7 @@ import { wordsOf, type LiveText, type LiveView } from '@lettera/core/page';
 import { measureOf } from './charactersALine';
 import { LetterFinder } from './faceUsed';
 import { ownText } from './ownText';
+import { rulesOf } from './rulesOf';
 
 /** Properties that concern type, and what decides whether text is seen and on what. */
 const KEPT =
@@ -30,15 +31,6 @@ interface Kept {
 
 const keep = window as unknown as { letteraReading?: Kept };
 const px = (value: string): number => parseFloat(value) || 0;
-
-/** Whether a style sheet may be read: those of other hosts are not, unless they allow it. */
-function rulesOf(sheet: CSSStyleSheet): CSSRuleList | null {
-  try {
-    return sheet.cssRules;
-  } catch {
-    return null;
-  }
-}
 
 /** The declarations of a rule that concern type, as they stand there. */
 function declarations({ cssText }: CSSStyleDeclaration): string {

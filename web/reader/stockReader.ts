@@ -22,6 +22,7 @@ import { measureOf } from './charactersALine';
 import { LookReader } from './lookReader';
 import { ownText } from './ownText';
 import { viewOf } from './pageView';
+import { rulesOf } from './rulesOf';
 import { seen, textElementsOf } from './textElements';
 
 /** A page that is shown in a frame, without anything of a project's, and what is known of it. */
@@ -55,7 +56,10 @@ const named = (node: Element): string =>
   node.tagName.toLowerCase() + (node.classList[0] ? `.${node.classList[0]}` : '');
 
 /** Addresses of font files in the order of their `@font-face` rules, which is that of the page's faces. */
-function filesOf(list: CSSRuleList): (string | undefined)[] {
+function filesOf(sheet: CSSStyleSheet): (string | undefined)[] {
+  return filesIn(rulesOf(sheet) ?? []);
+}
+function filesIn(list: Iterable<CSSRule>): (string | undefined)[] {
   return [...list].flatMap((rule): (string | undefined)[] => {
     const { style, styleSheet, cssRules, parentStyleSheet } = rule as CSSFontFaceRule &
       CSSImportRule &
@@ -66,13 +70,13 @@ function filesOf(list: CSSRuleList): (string | undefined)[] {
       return [isHere ? new URL(address, parentStyleSheet?.href ?? undefined).href : undefined];
     }
     // Style rules nest no faces, and have their own declarations.
-    if (styleSheet) return filesOf(styleSheet.cssRules);
-    return cssRules && !('selectorText' in rule) ? filesOf(cssRules) : [];
+    if (styleSheet) return filesOf(styleSheet);
+    return cssRules && !('selectorText' in rule) ? filesIn(cssRules) : [];
   });
 }
 
 function facesOf(page: Document): StockFace[] {
-  const files = [...page.styleSheets].flatMap(({ cssRules }) => filesOf(cssRules));
+  const files = [...page.styleSheets].flatMap(filesOf);
   const faces = [...page.fonts];
   return faces.map(({ family, weight, style, status }, i) => {
     // Where they do not agree, which file is whose is not known.
