@@ -135,6 +135,46 @@ describe('the site that was taken stock of last', () => {
     expect((await request(server.app).get(at).expect(200)).body).toEqual({ made: null, pages: [] });
   });
 
+  test('goes with its files when it is left, or another takes its place, but for what the project has pages of', async () => {
+    const { id } = await project(server);
+    const at = `/api/v1/projects/${id}`;
+    const looked = async (words: string) => {
+      const { body } = await request(server.app)
+        .post(`${at}/looked`)
+        .attach('file', Buffer.from(`<title>${words}</title><p>${words}</p>`), 'index.html')
+        .expect(201);
+      return (body as LookedPages).pages;
+    };
+    const keep = (pages: object) =>
+      request(server.app).put(`${at}/stock`).send({ pages }).expect(200);
+    const there = async (pages: readonly { site: string; path: string }[]) => {
+      const [{ site, path } = { site: '', path: '' }] = pages;
+      const place = new URLSearchParams({ site, path });
+      return (await request(server.app).get(`${at}/pages/x?${place}`)).status === 200;
+    };
+    const [ebb, flood, slack] = [await looked('Ebb'), await looked('Flood'), await looked('Slack')];
+    await keep(ebb);
+    expect(await there(ebb)).toBe(true);
+    await keep(flood);
+    expect([await there(ebb), await there(flood)]).toEqual([false, true]);
+
+    // What undo can bring back needs its files.
+    const taken = await request(server.app)
+      .patch(at)
+      .set('If-Match', '"1"')
+      .set('Content-Type', 'application/json-patch+json')
+      .send(JSON.stringify([{ op: 'add', path: '/pages', value: { flood: flood[0] } }]))
+      .expect(200);
+    await request(server.app)
+      .post(`${at}/undo`)
+      .set('If-Match', taken.headers['etag'] as string)
+      .expect(200);
+    await keep(slack);
+    expect([await there(flood), await there(slack)]).toEqual([true, true]);
+    await request(server.app).delete(`${at}/stock`).expect(204);
+    expect([await there(flood), await there(slack)]).toEqual([true, false]);
+  });
+
   test.each<[unknown, number]>([
     [{}, 422],
     [{ pages: 'all' }, 422],

@@ -28,6 +28,8 @@ function pagesOf(body: unknown): KeptStock['pages'] {
   return pages.map(({ name, site, path }) => ({ name, site, path }));
 }
 
+const sitesOf = ({ pages }: Pick<KeptStock, 'pages'>): string[] => pages.map(({ site }) => site);
+
 /** The site that was taken stock of last: kept beside the project, and no part of it. */
 export function stockRoutes({
   projects,
@@ -48,13 +50,20 @@ export function stockRoutes({
     if (missing.length > 0) {
       throw new Problem('not-found', 'Some of these pages were not brought in. Nothing was kept.');
     }
+    const before = await stocks.get(id);
     await stocks.keep(id, new Date().toISOString(), pages);
+    await sites.forget(
+      id,
+      sitesOf(before).filter((site) => !sitesOf({ pages }).includes(site)),
+    );
     response.json(await stocks.get(id));
   });
 
   router.delete('/projects/:id/stock', async (request, response) => {
     const { id } = await projectOf(projects, request);
+    const before = await stocks.get(id);
     await stocks.forget(id);
+    await sites.forget(id, sitesOf(before));
     response.status(204).end();
   });
 

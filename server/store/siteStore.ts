@@ -1,7 +1,7 @@
-import { and, eq, like, sql } from 'drizzle-orm';
+import { and, eq, like, sql, type SQLWrapper } from 'drizzle-orm';
 import type { ReadFile, ReadPage } from '@lettera/core/page/file';
 import type { Database } from './database';
-import { siteFiles, sitePages } from './schema';
+import { changes, projects, siteFiles, sitePages, waypoints } from './schema';
 
 /** Files that are stored in one statement: their bytes are bound values, of which a statement takes many. */
 const FILES_AT_ONCE = 20;
@@ -86,6 +86,30 @@ export class SiteStore {
         ),
       );
     return new Map(files.map(({ path, bytes }) => [path, bytes.toString('utf8')]));
+  }
+
+  /**
+   * Lets go of sites that were only looked at: those that neither the project nor anything that it can be brought
+   * back to has pages of.
+   */
+  async forget(projectId: string, looked: readonly string[]): Promise<void> {
+    for (const site of new Set(looked)) {
+      const named = (json: SQLWrapper) => sql`instr(${json}, ${site}) > 0`;
+      const [{ uses = 0 } = {}] = await this.database.all<{ uses: number }>(sql`
+        SELECT (SELECT count(*) FROM ${projects}
+                 WHERE ${projects.id} = ${projectId} AND ${named(projects.document)})
+             + (SELECT count(*) FROM ${waypoints}
+                 WHERE ${waypoints.projectId} = ${projectId} AND ${named(waypoints.document)})
+             + (SELECT count(*) FROM ${changes}
+                 WHERE ${changes.projectId} = ${projectId}
+                   AND (${named(changes.patch)} OR ${named(changes.inverse)})) AS uses`);
+      if (uses > 0) continue;
+      for (const table of [siteFiles, sitePages]) {
+        await this.database
+          .delete(table)
+          .where(and(eq(table.projectId, projectId), eq(table.site, site)));
+      }
+    }
   }
 
   /** Which of some pages are not there, by their place in the list. */
