@@ -183,6 +183,16 @@ describe('a change', () => {
     expect(named([{ op: 'remove', path: '/case/archivo' }])).toBe('Case Archivo removed');
     expect(named(replace('/scale/changeAt', 800))).toBe('Scale: width of the change');
     expect(named(replace('', document))).toBe('The whole project');
+    const { voices, scale, styles } = document;
+    const whole = Object.entries({ voices, scale, styles }).flatMap(([part, value]) =>
+      replace(`/${part}`, value),
+    );
+    expect(named([...whole, ...replace('/delivery/layer', null)])).toBe(
+      'Voices, scale and styles anew',
+    );
+    expect(named([...replace('/scale', scale), ...replace('/name', 'Skerry')])).toBe(
+      'Scale; Project name',
+    );
   });
 
   test('leads from one state to another, told line by line', () => {

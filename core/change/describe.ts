@@ -53,6 +53,15 @@ const PARTS: Record<string, string> = {
   narrowBelow: 'Width of narrow screens',
 };
 
+/** Parts that a change may make anew as a whole. */
+const WHOLE_PARTS: Record<string, string> = {
+  voices: 'voices',
+  scale: 'scale',
+  colours: 'colours',
+  styles: 'styles',
+  elements: 'elements',
+};
+
 const own = <T>(of: Record<string, T>, key: string): T | undefined =>
   Object.hasOwn(of, key) ? of[key] : undefined;
 
@@ -166,7 +175,14 @@ export function describePatch(document: ProjectDocument, patch: Patch): string {
   if (patch.length === 1 && part === 'styles' && STYLE_VALUES.some((one) => one === member)) {
     return describeOperation(document, first);
   }
-  return subjects.length <= 2
-    ? subjects.join('; ')
+  if (subjects.length <= 2) return subjects.join('; ');
+  const whole = patch.flatMap(({ path }) =>
+    pointerSteps(path).length === 1 ? [path.slice(1)] : [],
+  );
+  const anew = [...new Set(whole)].flatMap((name) => own(WHOLE_PARTS, name) ?? []);
+  return anew.length > 1
+    ? `${anew.slice(0, -1).join(', ')} and ${anew.at(-1)} anew`.replace(/^./, (first) =>
+        first.toUpperCase(),
+      )
     : `${subjects[0]} and ${subjects.length - 1} more`;
 }
