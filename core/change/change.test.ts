@@ -277,6 +277,30 @@ describe('taking files in', () => {
     expect(literata[0]?.path).toBe('/case/literata-2');
   });
 
+  test('makes one face of files that are each for characters of their own', () => {
+    const latin = { ...file({ fullName: 'a' }), unicodeRange: 'U+0-FF, U+131' };
+    const greek = { ...file({ fullName: 'b' }), unicodeRange: 'U+370-3FF' };
+    const bold = { ...file({ fullName: 'c', weight: 700 }), unicodeRange: 'U+370-3FF' };
+    const signs = { ...file({ fullName: 'd' }), unicodeRange: 'U+2190-2193' };
+    const patch = takeFilesIn(seatedDocument(), [greek, latin, bold, signs], key);
+    const { document } = applyChange(seatedDocument(), patch);
+    const parts = document.case['tarnholm-test-b']?.faces.map(({ weightMin, files }) => [
+      weightMin,
+      ...files.map(({ script, unicodeRange }) => `${script}: ${unicodeRange}`),
+    ]);
+    expect(parts).toEqual([
+      [400, 'greek: U+370-3FF', 'latin: U+0-FF, U+131', 'symbols: U+2190-2193'],
+      [700, 'greek: U+370-3FF'],
+    ]);
+    // What is for all characters, or for the same, is a face of its own, and told of.
+    const more = takeFilesIn(
+      document,
+      [file({ fullName: 'e' }), { ...file({ fullName: 'f' }), unicodeRange: 'U+0-7F' }],
+      key,
+    );
+    expect(applyChange(document, more).document.case['tarnholm-test-b']?.faces).toHaveLength(4);
+  });
+
   test('reads the width of a face, and keeps two that claim the same place', () => {
     const wide = { width: 125, fullName: 'Wide' };
     const patch = takeFilesIn(

@@ -1,3 +1,4 @@
+import { inUnicodeRange } from '../css/unicodeRange';
 import type { FaceReading } from '../font/reading';
 import { freeKey, NORMAL_WIDTH, sortFaces } from '../document/faces';
 import type { Patch } from '../document/patch';
@@ -11,6 +12,8 @@ export interface TakenFile {
   bytes: number;
   /** The class that the file claims, or that its outlines show where it claims none. */
   class: FaceClass;
+  /** What it is for, where it is one part of a face: CSS `unicode-range`. Left out for all of its characters. */
+  unicodeRange?: string;
 }
 
 /** The width of a face where it is not the normal one; what is left out is normal. */
@@ -21,23 +24,64 @@ const widthOf = ({ axes, width }: FaceReading): Pick<Face, 'widthMin' | 'widthMa
 };
 
 /** The face that a file is, by what it says of itself. */
-export function faceOf({ reading, bytes }: Omit<TakenFile, 'class'>): Face {
+export function faceOf({ reading, bytes, unicodeRange }: Omit<TakenFile, 'class'>): Face {
   const axis = reading.axes.find(({ tag }) => tag === 'wght');
   return {
     style: reading.style === 'normal' ? 'normal' : 'italic',
     weightMin: Math.round(axis?.min ?? reading.weight),
     weightMax: Math.round(axis?.max ?? reading.weight),
     ...widthOf(reading),
-    files: [{ sha256: reading.sha256, script: 'all', unicodeRange: null, bytes }],
+    files: [
+      {
+        sha256: reading.sha256,
+        script: unicodeRange === undefined ? 'all' : scriptOf(unicodeRange),
+        unicodeRange: unicodeRange ?? null,
+        bytes,
+      },
+    ],
   };
 }
 
 const holds = (faces: Face[], face: Face): boolean =>
   faces.some(({ files }) => files.some(({ sha256 }) => sha256 === face.files[0]?.sha256));
 
+/** A letter of each script that files are commonly parted by, in the order in which they are looked for. */
+const LETTERS: readonly [string, number][] = [
+  ['latin', 0x61],
+  ['greek', 0x3b1],
+  ['cyrillic', 0x430],
+  ['vietnamese', 0x1ea1],
+  ['latin-ext', 0x101],
+  ['greek-ext', 0x1f00],
+  ['cyrillic-ext', 0x460],
+  ['hebrew', 0x5d0],
+  ['arabic', 0x627],
+  ['devanagari', 0x905],
+  ['thai', 0xe01],
+];
+
+/** The script that part of a face is for, by its range. */
+const scriptOf = (unicodeRange: string): string =>
+  LETTERS.find(([, letter]) => inUnicodeRange(unicodeRange, letter))?.[0] ?? 'symbols';
+
+/** Whether two faces are parts of one: drawn alike, each for characters of its own. */
+const arePartsOfOne = (a: Face, b: Face): boolean =>
+  a.style === b.style &&
+  a.weightMin === b.weightMin &&
+  a.weightMax === b.weightMax &&
+  a.widthMin === b.widthMin &&
+  a.widthMax === b.widthMax &&
+  [...a.files, ...b.files].every(({ unicodeRange }) => unicodeRange !== null) &&
+  !a.files.some(({ script }) => b.files.some((other) => other.script === script));
+
 /** A family's faces with one more. A file that is there already changes nothing. */
-const withFace = (faces: Face[], face: Face): Face[] =>
-  holds(faces, face) ? faces : sortFaces([...faces, face]);
+function withFace(faces: Face[], face: Face): Face[] {
+  if (holds(faces, face)) return faces;
+  const whole = faces.find((one) => arePartsOfOne(one, face));
+  return whole
+    ? faces.map((one) => (one === whole ? { ...one, files: [...one.files, ...face.files] } : one))
+    : sortFaces([...faces, face]);
+}
 
 /** The change that corrects a face of a family by hand, its faces sorted anew. */
 export function correctFacePatch(

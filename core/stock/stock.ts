@@ -105,6 +105,8 @@ export interface StockFace {
   state: 'loaded' | 'unloaded' | 'failed';
   /** Where the page here has its file; left out where that was not brought. */
   file?: string;
+  /** What characters it is for, as CSS has it; left out for all of them. */
+  unicodeRange?: string;
 }
 
 /** A page as it was read. */

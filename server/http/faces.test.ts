@@ -54,6 +54,30 @@ describe('faces measured', () => {
     );
   const bytes = (path: string) => new Uint8Array(readFileSync(path));
 
+  test('come as parts of one face, where the form says what each is for', async () => {
+    const { id } = await newProject();
+    const part = (script: string) =>
+      `node_modules/@fontsource/spectral/files/spectral-${script}-400-normal.woff2`;
+    const send = (ranges: string) =>
+      upload(id, part('latin'), part('cyrillic')).field('ranges', ranges);
+    await send('{"spectral-latin-400-normal.woff2": "all of it"}').expect(400);
+    await send('not JSON').expect(400);
+    const { body } = await send(
+      JSON.stringify({
+        'spectral-latin-400-normal.woff2': 'U+0-FF',
+        'spectral-cyrillic-400-normal.woff2': 'U+301, U+400-45F',
+      }),
+    ).expect(201);
+    expect((body as { conflicts: string[] }[]).map(({ conflicts }) => conflicts)).toEqual([[], []]);
+    const { body: project } = await api().get(`/api/v1/projects/${id}`).expect(200);
+    const [family] = Object.values((project as Project).document.case);
+    expect(family?.faces).toHaveLength(1);
+    expect(family?.faces[0]?.files.map(({ script }) => script).sort()).toEqual([
+      'cyrillic',
+      'latin',
+    ]);
+  });
+
   test('in the case, at any point of their axes, and as families', async () => {
     const { id } = await newProject();
     await upload(id, SLAB, VARIABLE).expect(201);

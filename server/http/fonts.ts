@@ -4,7 +4,7 @@ import pLimit from 'p-limit';
 import { slug } from '@lettera/core/deliver';
 import { faceOf, takeFilesIn } from '@lettera/core/change';
 import { type ProjectDocument, sharedPlaces } from '@lettera/core/document';
-import { FontError, type FaceReading } from '@lettera/core/font';
+import { FontError, parseUnicodeRange, type FaceReading } from '@lettera/core/font';
 import type { Services } from '../services';
 import type { ReadFont } from '../job/tasks';
 import { Problem } from './problem';
@@ -32,6 +32,29 @@ const refusal = (name: string, { reason, message }: FontError): Outcome => ({
   name,
   refused: { reason, detail: message },
 });
+
+/**
+ * What characters files are for, by their names, from a field `ranges` of a form: JSON, each a `unicode-range`.
+ * @throws Problem 400
+ */
+function rangesIn(body: unknown): ReadonlyMap<string, string> {
+  const { ranges } = (body ?? {}) as { ranges?: unknown };
+  if (ranges === undefined) return new Map();
+  try {
+    const entries = Object.entries(JSON.parse(String(ranges)) as Record<string, unknown>);
+    return new Map(
+      entries.map(([name, range]) => {
+        parseUnicodeRange(String(range));
+        return [name, String(range)] as const;
+      }),
+    );
+  } catch {
+    throw new Problem(
+      'bad-request',
+      '“ranges” must be JSON with a unicode-range for names of files.',
+    );
+  }
+}
 
 /** Which other faces claim the place that a file's face claims in its family, by their full names. */
 function conflictsOf(
@@ -65,6 +88,7 @@ export function fontRoutes({
     projectId: string,
     { path, size }: Express.Multer.File,
     name: string,
+    unicodeRange: string | undefined,
   ): Promise<Outcome[]> => {
     try {
       const read = await jobs.readFonts({ path });
@@ -83,7 +107,12 @@ export function fontRoutes({
           const { reading, class: faceClass } = one;
           return {
             name,
-            font: { reading, class: faceClass, bytes: one.bytes?.byteLength ?? size },
+            font: {
+              reading,
+              class: faceClass,
+              bytes: one.bytes?.byteLength ?? size,
+              ...(unicodeRange === undefined ? {} : { unicodeRange }),
+            },
           };
         }),
       );
@@ -100,6 +129,7 @@ export function fontRoutes({
       all: LARGEST_UPLOAD,
       files: MOST_FILES,
       what: 'Font files sent at once',
+      fields: 1,
     }),
     async (request: Request<{ id: string }>, response) => {
       const project = await projectOf(projects, request);
@@ -108,12 +138,14 @@ export function fontRoutes({
       if (files.length === 0) {
         throw new Problem('bad-request', 'Send one or more font files in parts named “file”.');
       }
+      const ranges = rangesIn(request.body);
       let done = 0;
       const outcomes = (
         await Promise.all(
           files.map(async (file) => {
             if (gone.aborted) return [];
-            const read = await takeUpload(project.id, file, fileName(file));
+            const name = fileName(file);
+            const read = await takeUpload(project.id, file, name, ranges.get(name));
             progress.report({ task: 'reading', done: ++done, of: files.length }, project.id);
             return read;
           }),

@@ -24,11 +24,13 @@ const file = (description: string, type: string) => ({
   content: { [type]: { schema: { type: 'string', format: 'binary' } } },
 });
 /** Files in the parts of a form that are named `file`. */
-const filesSent = {
+/** Files of a form. @param more fields that it may have beside them */
+const filesWith = (more: Record<string, Schema> = {}) => ({
   'multipart/form-data': {
-    schema: object({ file: list({ type: 'string', format: 'binary' }) }),
+    schema: { type: 'object', properties: { file: SENT_FILES, ...more }, required: ['file'] },
   },
-};
+});
+const SENT_FILES = list({ type: 'string', format: 'binary' });
 const problems = (...statuses: number[]) =>
   Object.fromEntries(
     statuses.map((status) => [
@@ -257,7 +259,7 @@ export const openApi = {
     '/projects/opened': {
       post: {
         summary: 'Makes a project of a project file, beside those that are there',
-        requestBody: { content: filesSent },
+        requestBody: { content: filesWith() },
         responses: { 201: theProject, ...problems(400, 413, 422, 503) },
       },
     },
@@ -316,7 +318,13 @@ export const openApi = {
       post: {
         summary: 'Take font files in; a bad file among good ones refuses only itself',
         requestBody: {
-          content: filesSent,
+          content: filesWith({
+            ranges: {
+              type: 'string',
+              description:
+                'JSON: by names of files, the unicode-range that each is for, where files are parts of one face',
+            },
+          }),
         },
         responses: {
           201: answer('What became of each file, in their order', list(ref('TakenFile'))),
@@ -487,7 +495,7 @@ export const openApi = {
       },
       post: {
         summary: 'Brings pages of the site’s own in: files with their paths, or archives',
-        requestBody: { content: filesSent },
+        requestBody: { content: filesWith() },
         responses: {
           201: answer('What became of them', ref('BroughtPages')),
           ...problems(400, 404, 413, 422, 503),
@@ -516,7 +524,7 @@ export const openApi = {
       parameters: [project],
       post: {
         summary: 'Reads pages to be looked at: the project stays as it is',
-        requestBody: { content: filesSent },
+        requestBody: { content: filesWith() },
         responses: {
           201: answer('What they are', ref('LookedPages')),
           ...problems(400, 404, 413, 422, 503),

@@ -11,6 +11,8 @@ export interface UploadLimits {
   files: number;
   /** What it brings, as a sentence goes on with “may be at most …”. */
   what: string;
+  /** Fields beside the files; none when left out. */
+  fields?: number;
 }
 
 /** Files of a form, received where the server keeps what arrives. */
@@ -50,12 +52,12 @@ export const fileName = ({ originalname }: Express.Multer.File): string =>
  */
 export function receivingFiles(
   incoming: IncomingFiles,
-  { file, all, files, what }: UploadLimits,
+  { file, all, files, what, fields = 0 }: UploadLimits,
 ): RequestHandler[] {
   const arrivals = new WeakMap<Request, Arrival>();
   const upload = multer({
     storage: new ReceivedFiles(arrivals),
-    limits: { fileSize: file, files, fields: 0 },
+    limits: { fileSize: file, files, fields },
     preservePath: true,
   });
   const expecting: RequestHandler = async (request, response, next) => {

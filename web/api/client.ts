@@ -236,8 +236,15 @@ export const api = {
   fontMeasures: (id: string, sha256: string, instance: Instance) =>
     get<FaceMeasures>(`${project(id)}/fonts/${sha256}/measures?${pointOf(instance)}`),
 
-  async upload(id: string, files: File[], signal?: AbortSignal): Promise<TakenFile[]> {
+  /** @param ranges what characters files are for, by their names, where they are parts of a face */
+  async upload(
+    id: string,
+    files: File[],
+    signal?: AbortSignal,
+    ranges: Readonly<Record<string, string>> = {},
+  ): Promise<TakenFile[]> {
     const body = new FormData();
+    if (Object.keys(ranges).length > 0) body.append('ranges', JSON.stringify(ranges));
     for (const file of files) body.append('file', file);
     const response = await send(`${project(id)}/fonts`, { method: 'POST', body, signal });
     return (await response.json()) as TakenFile[];

@@ -75,10 +75,13 @@ function filesIn(list: Iterable<CSSRule>): (string | undefined)[] {
   });
 }
 
+/** `unicode-range` of a face that has none. CSS Fonts 4 §4.5. */
+const EVERY_CHARACTER = 'U+0-10FFFF';
+
 function facesOf(page: Document): StockFace[] {
   const files = [...page.styleSheets].flatMap(filesOf);
   const faces = [...page.fonts];
-  return faces.map(({ family, weight, style, status }, i) => {
+  return faces.map(({ family, weight, style, status, unicodeRange }, i) => {
     // Where they do not agree, which file is whose is not known.
     const file = files.length === faces.length ? files[i] : undefined;
     return {
@@ -87,6 +90,7 @@ function facesOf(page: Document): StockFace[] {
       style,
       state: FACE_STATES[status],
       ...(file ? { file } : {}),
+      ...(unicodeRange === EVERY_CHARACTER ? {} : { unicodeRange }),
     };
   });
 }

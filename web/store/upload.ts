@@ -41,7 +41,8 @@ export const useUpload = defineStore('upload', () => {
   const families = shallowRef<string[]>([]);
   let abort = new AbortController();
 
-  async function take(given: File[]): Promise<void> {
+  /** @param ranges what characters files are for, by their names, where they are parts of a face */
+  async function take(given: File[], ranges: Readonly<Record<string, string>> = {}): Promise<void> {
     if (given.length === 0 || !project.stored || state.value === 'reading') return;
     files.value = given.length;
     families.value = [];
@@ -49,7 +50,7 @@ export const useUpload = defineStore('upload', () => {
     state.value = 'reading';
     abort = new AbortController();
     try {
-      const results = await api.upload(project.stored.id, given, abort.signal);
+      const results = await api.upload(project.stored.id, given, abort.signal, ranges);
       lines.value = results.map(lineOf);
       brought.value = results.filter((result) => !('refused' in result)).length;
       families.value = [

@@ -44,10 +44,16 @@ const chosen = ref<LineUpRow | null>(null);
 /** A file of the family that was brought, as it was measured. */
 const measured = shallowRef<{ fsType: number; measures: FaceMeasures } | null>(null);
 
+/** A file by its place among those of the family: two folders may have files of one name. */
+function nameOf(address: string): string {
+  const name = address.replace(/^.*\//, '');
+  const alike = addresses.value.filter((other) => other.endsWith(`/${name}`));
+  return alike.length > 1 ? `${alike.indexOf(address) + 1}-${name}` : name;
+}
 async function fileAt(address: string): Promise<File> {
   const response = await fetch(address);
   if (!response.ok) throw new Error('A font file did not come. The case is as it was.');
-  return new File([await response.blob()], address.replace(/^.*\//, ''));
+  return new File([await response.blob()], nameOf(address));
 }
 
 onMounted(async () => {
@@ -72,7 +78,11 @@ const whyNotHosted = computed(() => {
 async function takeFiles(): Promise<void> {
   failed.value = '';
   try {
-    await upload.take(await Promise.all(addresses.value.map(fileAt)));
+    const ranges = props.family.faces.flatMap(({ file, unicodeRange }) =>
+      file && unicodeRange ? [[nameOf(file), unicodeRange] as const] : [],
+    );
+    const files = await Promise.all(addresses.value.map(fileAt));
+    await upload.take(files, Object.fromEntries(ranges));
     // It is told here, beside what was pressed.
     const { brought, troubled } = upload;
     outcome.value = { brought, troubled: troubled.map(({ text }) => text) };
