@@ -1,4 +1,4 @@
-import { inUnicodeRange } from '../css/unicodeRange';
+import { inUnicodeRange } from '../font';
 import type { FaceReading } from '../font/reading';
 import { freeKey, NORMAL_WIDTH, sortFaces } from '../document/faces';
 import type { Patch } from '../document/patch';
