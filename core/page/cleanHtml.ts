@@ -19,6 +19,8 @@ export interface CleanOptions {
   linked: (address: string, media: string) => void;
   /** A style sheet that stands in the page: gives the address to ask for it by, and what it asks for in vain. */
   standing: (css: string, media: string) => { address: string; removed: Removed[] };
+  /** What the page says that its addresses are resolved against, each time that it says so. */
+  base?: (href: string) => void;
 }
 
 /** Elements that run, embed or lead elsewhere; nothing of them is kept. `noscript` shows where nothing runs. */
@@ -131,6 +133,7 @@ class Cleaner {
     const tag = node.tagName.toLowerCase();
     const out = Object.hasOwn(OUT, tag) ? OUT[tag] : undefined;
     if (out) {
+      if (tag === 'base') this.options.base?.(attribute(node, 'href') ?? '');
       this.removals.add(out, `<${tag}${what(node, ['src', 'href', 'data'])}>`);
       return false;
     }

@@ -3,6 +3,7 @@ export { pagesAsRead, type PageAsRead } from './pagesAsRead';
 export { charactersOf } from './charactersOf';
 export {
   readSite,
+  type Addresses,
   type ReadFile,
   type ReadPage,
   type ReadSite,

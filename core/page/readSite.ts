@@ -57,8 +57,8 @@ const LIVE_TYPE = 'application/json; charset=utf-8';
 
 const megabytes = (bytes: number): string => `${Math.round(bytes / 1024 / 1024)} MB`;
 
-/** Addresses that files of a site were fetched from, by their paths. */
-export type Addresses = Readonly<Record<string, string>>;
+/** Where files of a site were fetched from, by their paths: what was asked for, and what addresses in it are resolved against. */
+export type Addresses = Readonly<Record<string, { address: string; base: string }>>;
 
 class Site {
   readonly #paths: ReadonlyMap<string, string>;
@@ -71,7 +71,7 @@ class Site {
     files: readonly SiteFile[],
     private readonly addresses: Addresses,
   ) {
-    this.#paths = new Map(Object.entries(addresses).map(([path, address]) => [address, path]));
+    this.#paths = new Map(Object.entries(addresses).map(([path, { address }]) => [address, path]));
     for (const { path, bytes } of files) {
       const inner = innerPath(path);
       if (inner === null) {
@@ -95,7 +95,7 @@ class Site {
     if (own === undefined) return targetOf(address, from);
     if (address.trim() === '' || address.trim().startsWith('#')) return null;
     try {
-      const url = new URL(address.trim(), own);
+      const url = new URL(address.trim(), own.base);
       url.hash = '';
       const path = this.#paths.get(url.href);
       return path === undefined ? { outside: url.href } : { path };

@@ -22,21 +22,31 @@ function inCss(css: string): Request[] {
   return found;
 }
 
+/** What a file asks for, and what that is resolved against, where the file itself says so. */
+export interface Requests {
+  requests: Request[];
+  /** As a `base` element has it, HTML §4.2.3; null where the file says nothing. */
+  base: string | null;
+}
+
 /**
  * The style sheets and fonts that a page or a style sheet asks for; pictures set no type.
  * @throws SiteError for a page with too many elements
  */
-export function requestsOf(bytes: Uint8Array, kind: 'page' | 'sheet'): Request[] {
+export function requestsOf(bytes: Uint8Array, kind: 'page' | 'sheet'): Requests {
   const { text } = decodeText(bytes.subarray(0, SITE_LIMITS.html));
-  if (kind === 'sheet') return inCss(text);
+  if (kind === 'sheet') return { requests: inCss(text), base: null };
   const found: Request[] = [];
+  let base: string | null = null;
   cleanHtml(text, {
     use: (address) => address,
+    // The first that has an address counts.
+    base: (href) => (base ??= href.trim() || null),
     linked: (address) => found.push({ address, kind: 'sheet' }),
     standing: (css) => {
       found.push(...inCss(css));
       return { address: '', removed: [] };
     },
   });
-  return found;
+  return { requests: found, base };
 }

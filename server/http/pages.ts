@@ -166,7 +166,9 @@ export function pageRoutes({
     const site = hash.digest('hex');
     const read = await jobs.readPages({
       files: fetched.map(({ path, bytes }) => ({ path, bytes })),
-      addresses: Object.fromEntries(fetched.map(({ path, address: from }) => [path, from])),
+      addresses: Object.fromEntries(
+        fetched.map(({ path, ...from }) => [path, { address: from.address, base: from.base }]),
+      ),
       base: `../sites/${site}/`,
     });
     if (gone.aborted) return;

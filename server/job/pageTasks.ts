@@ -5,6 +5,7 @@ import {
   readSite,
   rulesOfPage,
   siteFilesIn,
+  type Addresses,
   type ReadSite,
   type SheetOfPage,
 } from '@lettera/core/page/file';
@@ -13,7 +14,7 @@ import {
 export interface SiteRequest {
   files: ({ path: string; at: string } | { path: string; bytes: Uint8Array })[];
   /** Where they were fetched from, by their paths, where they were. */
-  addresses?: Record<string, string>;
+  addresses?: Addresses;
   /** What the addresses of files begin with in a page. */
   base: string;
 }

@@ -4,7 +4,7 @@ import { gzipSync } from 'node:zlib';
 import { afterEach, describe, expect, test } from '@jest/globals';
 import { readSite } from '@lettera/core/page/file';
 import { isPublicAddress } from './publicAddress';
-import { FETCH_LIMITS, SiteFetcher, type Resolver } from './siteFetcher';
+import { FETCH_LIMITS, SiteFetcher, type FetchedFile, type Resolver } from './siteFetcher';
 
 /** Pages from addresses, held to servers of this test's own. */
 
@@ -39,6 +39,9 @@ const names =
   };
 const HERE = names({ 'site.test': ['127.0.0.1'] });
 const never = () => new AbortController().signal;
+
+const whereFrom = (files: readonly FetchedFile[]) =>
+  Object.fromEntries(files.map(({ path, address, base }) => [path, { address, base }]));
 
 const HTML = { 'Content-Type': 'text/html' };
 /** A site by its paths. */
@@ -76,11 +79,7 @@ describe('a page', () => {
       `${port}/css/base.css`,
       `${port}/fonts/a.woff2`,
     ]);
-    const { pages, files: kept } = readSite(
-      files,
-      '../sites/x/',
-      Object.fromEntries(files.map(({ path, address }) => [path, address])),
-    );
+    const { pages, files: kept } = readSite(files, '../sites/x/', whereFrom(files));
     expect(pages[0]?.sheets.map(({ path }) => path.split('/').at(-1))).toEqual([
       'all-v-2.css',
       'index-year-1861.html.style-1.css',
@@ -93,6 +92,36 @@ describe('a page', () => {
     expect(pages[0]?.removed.map(({ kind, what }) => `${kind} ${what}`)).toContain(
       `request http://${host}/log/gone.css`,
     );
+  });
+
+  test('says what its addresses are resolved against, and a sheet that was sent on is where it came from', async () => {
+    const host = await serving((request, response) => {
+      const answers: Record<string, [string, string]> = {
+        '/log/entry': [
+          'text/html',
+          '<base href="/assets/v2/"><link rel=stylesheet href="a.css"><style>@import "b.css";</style><p>Fog</p><base href="/not/">',
+        ],
+        '/other/a.css': ['text/css', '@import "c.css"; p { color: red }'],
+        '/assets/v2/b.css': ['text/css', 'p { color: blue }'],
+        '/other/c.css': ['text/css', 'p { color: green }'],
+      };
+      const [type, body] = answers[request.url ?? ''] ?? [];
+      if (request.url === '/assets/v2/a.css') {
+        response.writeHead(301, { Location: '/other/a.css' }).end();
+      } else {
+        response.writeHead(type ? 200 : 404, { 'Content-Type': type ?? 'text/plain' });
+        response.end(body);
+      }
+    });
+    const files = await new SiteFetcher([host], HERE).fetch(`http://${host}/log/entry`, never());
+    const { pages, files: kept } = readSite(files, '../sites/x/', whereFrom(files));
+    expect(pages[0]?.removed.filter(({ kind }) => kind === 'missing')).toEqual([]);
+    const css = kept.map(({ bytes }) => new TextDecoder().decode(bytes)).join('\n');
+    for (const colour of ['red', 'blue', 'green']) expect(css).toContain(`color: ${colour}`);
+    // Each is asked for where it is kept.
+    expect(css).toMatch(/@import "(\.\.\/)+[^"]*c\.css"/);
+    expect(css).toMatch(/@import "[^"]*b\.css"/);
+    expect(css).not.toMatch(/https?:/);
   });
 
   test('comes unpacked, over redirects, and from another host too', async () => {

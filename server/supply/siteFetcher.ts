@@ -12,7 +12,9 @@ import { isPublicAddress } from './publicAddress';
 /** A file of a site that was fetched: the path that it is kept under, and where it came from. */
 export interface FetchedFile {
   path: string;
+  /** What was asked for, and what addresses in it are resolved against. */
   address: string;
+  base: string;
   bytes: Uint8Array;
 }
 
@@ -182,11 +184,11 @@ export class SiteFetcher {
     if (address.length > this.limits.address) throw new SiteError('The address is too long.');
     const all = AbortSignal.any([signal, AbortSignal.timeout(this.limits.all)]);
     const page = await this.#get(asked(address.trim()), 'page', all);
+    const { requests: waiting, base } = requestsIn(page.bytes, 'page', page.url);
     const files: FetchedFile[] = [
-      { path: pathOf(page.url, 'page'), address: page.url.href, bytes: page.bytes },
+      { path: pathOf(page.url, 'page'), address: page.url.href, base, bytes: page.bytes },
     ];
     const seen = new Set([page.url.href]);
-    const waiting = requestsIn(page.bytes, 'page', page.url);
     let left = SITE_LIMITS.bytes - page.bytes.byteLength;
     while (waiting.length > 0 && files.length < this.limits.files) {
       const { url, kind } = waiting.shift() ?? {};
@@ -200,8 +202,9 @@ export class SiteFetcher {
       if (!came) continue;
       left -= came.bytes.byteLength;
       if (left < 0) throw new SiteError('The site is larger than what is fetched at once.');
-      files.push({ path: pathOf(url, kind), address: url.href, bytes: came.bytes });
-      if (kind === 'sheet') waiting.push(...requestsIn(came.bytes, 'sheet', came.url));
+      const { href } = came.url;
+      files.push({ path: pathOf(url, kind), address: url.href, base: href, bytes: came.bytes });
+      if (kind === 'sheet') waiting.push(...requestsIn(came.bytes, 'sheet', came.url).requests);
     }
     return files;
   }
@@ -275,17 +278,31 @@ function pathOf({ host, pathname, search }: URL, kind: Kind): string {
   return `${ending.test(own) ? stem : whole}${query}${ending.test(own) ? own : { page: '.html', sheet: '.css', font: '.woff2' }[kind]}`;
 }
 
-/** What a page or a style sheet asks for that sets type: style sheets and fonts. */
+/** What a page or a style sheet asks for that sets type, style sheets and fonts, and what that is resolved against. */
 function requestsIn(
   bytes: Uint8Array,
   kind: 'page' | 'sheet',
   from: URL,
-): { url: URL; kind: Kind }[] {
-  return requestsOf(bytes, kind).flatMap(({ address, kind: wanted }) => {
-    try {
-      return [{ url: asked(address, from), kind: wanted }];
-    } catch {
-      return [];
-    }
-  });
+): { requests: { url: URL; kind: Kind }[]; base: string } {
+  const { requests, base: said } = requestsOf(bytes, kind);
+  const base = baseOf(said, from);
+  return {
+    base: base.href,
+    requests: requests.flatMap(({ address, kind: wanted }) => {
+      try {
+        return [{ url: asked(address, base), kind: wanted }];
+      } catch {
+        return [];
+      }
+    }),
+  };
+}
+
+/** What a page says that its addresses are resolved against; itself where that is no address. */
+function baseOf(said: string | null, page: URL): URL {
+  try {
+    return said === null ? page : asked(said, page);
+  } catch {
+    return page;
+  }
 }
