@@ -29,6 +29,7 @@ function set(end: (typeof ENDS)[number], part: 'base' | 'ratio', value: number):
 }
 const setRounding = (rounding: Rounding): void => emit('series', { ...now.value, rounding });
 
+const toHundredth = (px: number): string => plainNumber(Number(px.toFixed(2)));
 /** Sizes that are told of a step; the rest are counted. */
 const MOST_TOLD = 4;
 const steps = computed(() => {
@@ -39,8 +40,8 @@ const steps = computed(() => {
       .slice(0, MOST_TOLD)
       .map(({ small, large }) =>
         Math.abs(small - large) < 0.05
-          ? plainNumber(large)
-          : `${plainNumber(small)} to ${plainNumber(large)}`,
+          ? toHundredth(large)
+          : `${toHundredth(small)} to ${toHundredth(large)}`,
       );
     const more = sizes.length - told.length;
     return {
