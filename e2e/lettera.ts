@@ -61,10 +61,11 @@ async function prepare(dataFolder: string): Promise<void> {
  * Starts the application as it is built; `dataFolder` is made, and removed at the end, when left out. It has
  * the sample in it as it is when it has been worked with for a while, unless the foundry is another.
  * @param families how many families the foundry holds at least
+ * @param env what it is started with beside what is its own here
  */
 export async function startLettera(
   given?: { dataFolder: string },
-  { families = 0 }: { families?: number } = {},
+  { families = 0, env: more = {} }: { families?: number; env?: Record<string, string> } = {},
 ): Promise<RunningLettera> {
   const dataFolder =
     given?.dataFolder ??
@@ -75,6 +76,7 @@ export async function startLettera(
     LETTERA_FOUNDRY_PORT: String(foundryPort),
     LETTERA_DATA: dataFolder,
     LETTERA_FOUNDRY_FAMILIES: String(families),
+    ...more,
   };
   const startApplication = () => start('build/lettera.mjs', ['start', '--sample'], env);
   const foundry = await start('build/foundry.mjs', [], env);

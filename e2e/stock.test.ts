@@ -1,5 +1,5 @@
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
-import { createServer } from 'node:http';
+import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -38,14 +38,27 @@ interface Project {
 }
 const project = () => ask<Project>(lettera, `/projects/${SLUG}`);
 
+/** A site that is served, and that may be fetched. */
+let served = '';
+let live: Server;
+let host: string;
+
 beforeAll(async () => {
   folder = mkdtempSync(join(tmpdir(), 'lettera-stock-'));
-  lettera = await startLettera();
+  live = createServer((asked, response) => {
+    response.setHeader('Content-Type', asked.url === '/log.css' ? 'text/css' : 'text/html');
+    response.end(asked.url === '/log.css' ? 'p { font-size: 17px }' : served);
+  });
+  await new Promise<void>((resolve) => live.listen(0, '127.0.0.1', resolve));
+  host = `127.0.0.1:${(live.address() as AddressInfo).port}`;
+  lettera = await startLettera(undefined, { env: { LETTERA_FETCH_HOSTS: host } });
   browser = await launchBrowser();
 });
 afterAll(async () => {
   await browser?.close();
   await lettera?.close();
+  live.closeAllConnections();
+  live.close();
   rmSync(folder, { recursive: true });
 });
 beforeEach(async () => {
@@ -409,7 +422,31 @@ test('an address is fetched on a word, and one that leads inside is refused', as
   await press(page, 'Fetch it');
   await page.waitForSelector('::-p-text(this machine or its neighbours)');
   expect(await page.$('table.shares')).toBeNull();
-}, 60_000);
+
+  served = '<!doctype html><title>The log</title><link rel=stylesheet href=log.css><p>Fog</p>';
+  await page.locator('input[aria-label="Address of a page"]').fill(`http://${host}/`);
+  await press(page, 'Fetch it');
+  await read();
+  expect(await summary()).toContain('1 page, 1 text, read at');
+  expect(errors.filter((error) => !/422|Failed to load/.test(error))).toEqual([]);
+
+  // It is fetched again as it is then, also when the project is opened another time.
+  served += '<p>Ebb</p>';
+  await press(page, 'Fetch again');
+  await eventually(summary, (text) => text.includes('1 page, 2 texts, read at'));
+  served += '<p>Flood</p>';
+  await page.reload();
+  await read();
+  expect(await summary()).toContain('1 page, 2 texts, read at');
+  await press(page, 'Fetch again');
+  await eventually(summary, (text) => text.includes('1 page, 3 texts, read at'));
+  // One that does not come leaves what is there.
+  live.closeAllConnections();
+  live.close();
+  await press(page, 'Fetch again');
+  await page.waitForSelector('::-p-text(does not answer)');
+  expect(await summary()).toContain('1 page, 3 texts, read at');
+}, 90_000);
 
 test('reading can be stopped, and gone on with', async () => {
   const many = Array.from({ length: 20_000 }, (_, i) => `<p class="c${i % 90}">The light ${i}</p>`);

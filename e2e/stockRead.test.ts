@@ -722,6 +722,7 @@ test.each(['in px', 'fluid, with containers', 'a long read in two scripts', 'on 
         }
       }
     });
+    expect([stock.pages[0]?.live, bare.pages[0]?.live]).toEqual([true, true]);
     // Its faces are those of the live page, whose files stay there.
     expect(stock.pages[0]?.faces.map(({ family, state }) => [family, state])).toEqual(
       reading.faces.map(({ family, status }) => [

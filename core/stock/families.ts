@@ -1,4 +1,5 @@
 import { isGenericWord, knownFont, lettersApart, nearestName } from '../fallback/plainNames';
+import { matchFace } from '../style/faceMatch';
 import {
   charactersOfStock,
   lookAt,
@@ -27,6 +28,21 @@ export type FamilyState =
   /** A page declares it, and no text asks for it. */
   | 'unused';
 
+/** A weight and slant that text asks for. */
+interface AskedFace {
+  weight: number;
+  slant: 'normal' | 'italic';
+  characters: number;
+}
+
+/** One that no declared face has, and what a browser makes of that. CSS Fonts 4 §5.2. */
+export interface LackingFace extends AskedFace {
+  /** The face that it takes: its weight, and its slant. */
+  shown: Omit<AskedFace, 'characters'>;
+  /** What it fakes on that. */
+  faked: readonly ('bold' | 'italic')[];
+}
+
 /** A family as a site has it. */
 export interface StockFamily {
   name: string;
@@ -41,7 +57,7 @@ export interface StockFamily {
   /** The faces that pages declare of it. */
   faces: StockFace[];
   /** Weights and slants that those texts ask for and no declared face has. */
-  lacking: { weight: number; slant: 'normal' | 'italic'; characters: number }[];
+  lacking: LackingFace[];
   /** A name that is known and nearly the same, where none answers to this one. */
   nearest: string | null;
 }
@@ -65,6 +81,30 @@ export function weightsOf({ weight }: Pick<StockFace, 'weight'>): readonly [numb
 
 const isSlanted = (style: string): boolean => /^(italic|oblique)/.test(style.trim());
 
+/** What a browser makes of a weight and slant that no declared face has; null where one has it, or there are none. */
+function lackingFace(own: readonly StockFace[], asked: AskedFace): LackingFace | null {
+  const faces = own.map((face) => {
+    const [weightMin, weightMax] = weightsOf(face);
+    return {
+      style: isSlanted(face.style) ? ('italic' as const) : ('normal' as const),
+      weightMin,
+      weightMax,
+    };
+  });
+  const match = matchFace(faces, asked);
+  if (!match) return null;
+  const { face, weight, fakedBold, fakedItalic } = match;
+  if (weight === asked.weight && face.style === asked.slant) return null;
+  return {
+    ...asked,
+    shown: { weight, slant: face.style },
+    faked: [
+      ...(fakedBold ? (['bold'] as const) : []),
+      ...(fakedItalic ? (['italic'] as const) : []),
+    ],
+  };
+}
+
 /** The name nearest to one that nothing answers to, among those that pages declare and known local fonts. */
 function spellingOf(name: string, declared: readonly string[]): string | null {
   const own = declared
@@ -87,7 +127,7 @@ export function familiesOf(stock: Stock): StockFamily[] {
 
   interface Found extends Pick<StockFamily, 'name' | 'characters' | 'texts'> {
     shownBy: Map<string | null, number>;
-    asked: Map<string, StockFamily['lacking'][number]>;
+    asked: Map<string, AskedFace>;
   }
   const found = new Map<string, Found>();
   const shown = new Set<string>();
@@ -104,7 +144,7 @@ export function familiesOf(stock: Stock): StockFamily[] {
       characters: 0,
       texts: [],
       shownBy: new Map<string | null, number>(),
-      asked: new Map<string, StockFamily['lacking'][number]>(),
+      asked: new Map<string, AskedFace>(),
     };
     found.set(plain(name), known);
     known.characters += text.characters;
@@ -144,20 +184,7 @@ export function familiesOf(stock: Stock): StockFamily[] {
       texts,
       instead: most !== null && plain(most) === plain(name) ? undefined : most,
       faces: own,
-      lacking:
-        own.length === 0
-          ? []
-          : [...one.asked.values()].filter(
-              ({ weight, slant }) =>
-                !own.some((face) => {
-                  const [least, greatest] = weightsOf(face);
-                  return (
-                    weight >= least &&
-                    weight <= greatest &&
-                    isSlanted(face.style) === (slant === 'italic')
-                  );
-                }),
-            ),
+      lacking: [...one.asked.values()].flatMap((asked) => lackingFace(own, asked) ?? []),
       nearest: state === 'unanswered' && !knownFont(name) ? spellingOf(name, declared) : null,
     };
   });

@@ -23,7 +23,13 @@ export { driftOf, type Drift, type Drifted } from './drift';
 export { stockWidths, widthsWithLive } from './widths';
 export { gatherNear, sharesOf, type Gathered, type Share } from './shares';
 export { nearSize, nearWeight } from './near';
-export { familiesOf, weightsOf, type FamilyState, type StockFamily } from './families';
+export {
+  familiesOf,
+  weightsOf,
+  type FamilyState,
+  type LackingFace,
+  type StockFamily,
+} from './families';
 export { bodySize, fightsOf, roleOfText, type Fight, type FightKind } from './fights';
 export {
   foldPatch,

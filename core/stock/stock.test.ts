@@ -174,7 +174,15 @@ describe('families', () => {
   test('say what shows instead, and what they have no face for', () => {
     expect(named('Bricolage')?.instead).toBe('sans-serif');
     expect(named('Literata')?.instead).toBeUndefined();
-    expect(named('Literata')?.lacking).toEqual([{ weight: 700, slant: 'normal', characters: 100 }]);
+    expect(named('Literata')?.lacking).toEqual([
+      {
+        weight: 700,
+        slant: 'normal',
+        characters: 100,
+        shown: { weight: 400, slant: 'normal' },
+        faked: ['bold'],
+      },
+    ]);
     // A variable face has every weight of its range.
     expect(named('Bricolage')?.lacking).toEqual([]);
   });

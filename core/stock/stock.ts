@@ -116,6 +116,8 @@ export interface StockPage {
   narrow: number;
   wide: number;
   faces: readonly StockFace[];
+  /** Whether its values and faces are those of the live page, as the reader gave them; else it was laid out here. */
+  live: boolean;
   /** Hosts that fonts and style sheets are asked for from, and which were not asked. */
   elsewhere: readonly string[];
 }

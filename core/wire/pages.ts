@@ -15,7 +15,12 @@ export const BroughtPages = Type.Object({
   leftOut: list(why, 'Files that are left out'),
 });
 
-const placed = Type.Object({ name: text(), site: text('SHA-256'), path: text() });
+const placed = Type.Object({
+  name: text(),
+  site: text('SHA-256'),
+  path: text(),
+  address: Type.Optional(text('Where it was fetched from, where it was')),
+});
 
 /** The site that was taken stock of last, and when; null where none was. */
 export const KeptStock = Type.Object({ made: nullable(text('ISO 8601')), pages: list(placed) });

@@ -126,8 +126,16 @@ describe('the site that was taken stock of last', () => {
     const { pages } = body as LookedPages;
     const kept = (await request(server.app).put(at).send({ pages }).expect(200)).body as KeptStock;
     expect(kept.pages).toEqual(pages);
+    const from = pages.map((page) => ({ ...page, address: 'https://tarnholm.example/' }));
+    await request(server.app).put(at).send({ pages: from }).expect(200);
+    expect((await request(server.app).get(at).expect(200)).body).toMatchObject({ pages: from });
+    await request(server.app)
+      .put(at)
+      .send({ pages: pages.map((page) => ({ ...page, address: 7 })) })
+      .expect(422);
+    await request(server.app).put(at).send({ pages }).expect(200);
     expect(Date.parse(kept.made ?? '')).toBeGreaterThan(0);
-    expect((await request(server.app).get(at).expect(200)).body).toEqual(kept);
+    expect((await request(server.app).get(at).expect(200)).body).toMatchObject({ pages });
     const after = (await request(server.app).get(`/api/v1/projects/${id}`).expect(200))
       .body as Project;
     expect(after.revision).toBe(revision);

@@ -10,7 +10,7 @@ import type { LookedPages, PageAccount } from '@lettera/core/wire';
 import type { Services } from '../services';
 import type { Page } from '../store/pageStore';
 import { Problem } from './problem';
-import { projectOf, stringField, untilGone } from './requests';
+import { LONGEST_ADDRESS, projectOf, stringField, untilGone } from './requests';
 import { pageSecurity } from './security';
 import { fileName, filesOf, receivingFiles } from './uploads';
 
@@ -22,7 +22,6 @@ const SITE_UPLOAD = {
   files: SITE_LIMITS.files,
   what: 'The files of a site',
 };
-const LONGEST_ADDRESS = 2000;
 /** Rules of so many pages are remembered: they are read once and never change. */
 const RULES_REMEMBERED = 40;
 
@@ -173,7 +172,7 @@ export function pageRoutes({
     });
     if (gone.aborted) return;
     await sites.add(id, site, read);
-    response.status(201).json(lookedPages(site, read));
+    response.status(201).json(lookedPages(site, read, address));
   });
 
   /** Brings pages in: HTML with what belongs to it, as files with their paths, or in archives. */
@@ -271,8 +270,17 @@ export function pageRoutes({
 }
 
 /** Pages that are looked at, as they are told. */
-const lookedPages = (site: string, { pages, refused, leftOut }: ReadSite): LookedPages => ({
-  pages: pages.map(({ title, path }) => ({ name: plainName(title), site, path })),
+const lookedPages = (
+  site: string,
+  { pages, refused, leftOut }: ReadSite,
+  address?: string,
+): LookedPages => ({
+  pages: pages.map(({ title, path }) => ({
+    name: plainName(title),
+    site,
+    path,
+    ...(address === undefined ? {} : { address }),
+  })),
   refused,
   leftOut,
 });

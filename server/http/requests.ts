@@ -4,6 +4,9 @@ import type { ProjectStore } from '../store/projectStore';
 import type { Instance } from '@lettera/core/font';
 import { kept, Problem } from './problem';
 
+/** Characters of an address that a page is fetched from, at most. */
+export const LONGEST_ADDRESS = 2000;
+
 /** The project that a route's `:id` names, by id or slug. @throws Problem 404 */
 export async function projectOf(projects: ProjectStore, request: Request): Promise<Project> {
   const id = String(request.params['id']);

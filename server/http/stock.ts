@@ -3,15 +3,16 @@ import { MOST_PARTS } from '@lettera/core/document';
 import type { KeptStock } from '@lettera/core/wire';
 import type { Services } from '../services';
 import { Problem } from './problem';
-import { projectOf } from './requests';
+import { LONGEST_ADDRESS, projectOf } from './requests';
 
 const isPage = (value: unknown): value is KeptStock['pages'][number] => {
-  const { name, site, path } = (value ?? {}) as Record<string, unknown>;
+  const { name, site, path, address } = (value ?? {}) as Record<string, unknown>;
   return (
     typeof name === 'string' &&
     name.length <= 120 &&
     typeof site === 'string' &&
-    typeof path === 'string'
+    typeof path === 'string' &&
+    (address === undefined || (typeof address === 'string' && address.length <= LONGEST_ADDRESS))
   );
 };
 
@@ -25,7 +26,12 @@ function pagesOf(body: unknown): KeptStock['pages'] {
       { errors: [{ path: '/pages', message: 'must be a list of pages' }] },
     );
   }
-  return pages.map(({ name, site, path }) => ({ name, site, path }));
+  return pages.map(({ name, site, path, address }) => ({
+    name,
+    site,
+    path,
+    ...(address === undefined ? {} : { address }),
+  }));
 }
 
 const sitesOf = ({ pages }: Pick<KeptStock, 'pages'>): string[] => pages.map(({ site }) => site);

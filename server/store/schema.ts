@@ -195,7 +195,7 @@ export const stocks = sqliteTable('stocks', {
     .references(() => projects.id, { onDelete: 'cascade' }),
   made: text('made').notNull(),
   pages: text('pages', { mode: 'json' })
-    .$type<{ name: string; site: string; path: string }[]>()
+    .$type<{ name: string; site: string; path: string; address?: string }[]>()
     .notNull(),
 });
 

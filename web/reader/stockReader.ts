@@ -182,10 +182,12 @@ export async function readPageInto(
       wide: set.wide,
     });
   }
+  const isLive = live.views.length > 0;
   book.pages.push({
     title,
     ...widths,
-    faces: live.faces.length > 0 ? live.faces.map(liveFace) : facesOf(page),
+    faces: isLive ? live.faces.map(liveFace) : facesOf(page),
+    live: isLive,
     elsewhere,
   });
 }

@@ -8,6 +8,10 @@ import type { PageFile } from './ownPages';
 import { useProject } from './project';
 import { useProof } from './proof';
 
+/** A page that is looked at, and where it was fetched from, where it was. */
+type LookedPage = LookedPages['pages'][number];
+const placeOf = ({ site, path }: Pick<SitePage, 'site' | 'path'>): string => `${site} ${path}`;
+
 /** Ways in which a site is brought from outside. */
 type Way = 'files' | 'address';
 
@@ -36,6 +40,14 @@ export const useStock = defineStore('stock', () => {
   const folded = shallowRef<Patch | null>(null);
   /** Whether the stage is open: what is looked at is shown there alone. */
   const isOpen = ref(false);
+  /** Where pages were fetched from, by their places, where they were. */
+  const addresses = shallowRef<ReadonlyMap<string, string>>(new Map());
+  const fetched = computed(() =>
+    Object.entries(pages.value).flatMap(([slug, page]) => {
+      const address = addresses.value.get(placeOf(page));
+      return address === undefined ? [] : [{ slug, address }];
+    }),
+  );
   let abort = new AbortController();
   let pageBefore = '';
 
@@ -52,6 +64,7 @@ export const useStock = defineStore('stock', () => {
     keptAt.value = null;
     keepFault.value = '';
     folded.value = null;
+    addresses.value = new Map();
   }
   watch(() => project.id, clear);
 
@@ -78,7 +91,11 @@ export const useStock = defineStore('stock', () => {
     try {
       await api.keepStock(
         project.id,
-        all.map(({ name, site, path }) => ({ name, site, path })),
+        all.map((page) => {
+          const { name, site, path } = page;
+          const address = addresses.value.get(placeOf(page));
+          return { name, site, path, ...(address === undefined ? {} : { address }) };
+        }),
       );
     } catch (error) {
       keepFault.value = `${(error as Error).message} What was read is shown here, and not kept.`;
@@ -121,10 +138,12 @@ export const useStock = defineStore('stock', () => {
   }
 
   /** Looks at pages that are there already, or at more of them. */
-  function look(more: readonly SitePage[]): void {
+  function look(more: readonly LookedPage[]): void {
     const own = project.document?.pages ?? {};
     const all = { ...pages.value };
-    for (const page of more) {
+    const from = new Map(addresses.value);
+    for (const { address, ...page } of more) {
+      if (address !== undefined) from.set(placeOf(page), address);
       const same = (one: SitePage) => one.site === page.site && one.path === page.path;
       if (Object.values(all).some(same)) continue;
       const known = Object.entries(own).find(([, one]) => same(one));
@@ -137,6 +156,7 @@ export const useStock = defineStore('stock', () => {
         );
       all[key] = known?.[1] ?? page;
     }
+    addresses.value = from;
     pages.value = all;
     read.value = null;
     folded.value = null;
@@ -161,6 +181,7 @@ export const useStock = defineStore('stock', () => {
       const brought = await ask(signal);
       if (signal.aborted) return false;
       outcome.value = brought;
+      keptAt.value = null;
       look(brought.pages);
       return true;
     } catch (error) {
@@ -181,7 +202,34 @@ export const useStock = defineStore('stock', () => {
   const fetchPage = (address: string): Promise<boolean> =>
     take('address', (signal) => api.lookAtAddress(project.id, address, signal));
 
+  /**
+   * Has the pages that were fetched fetched again, as they are now. Only once all have come do they take the
+   * place of those that were there.
+   */
+  const fetchAgain = (): Promise<boolean> =>
+    take('address', async (signal) => {
+      const again = fetched.value;
+      const came: LookedPages = { pages: [], refused: [], leftOut: [] };
+      for (const { address } of again) {
+        const {
+          pages: now,
+          refused,
+          leftOut,
+        } = await api.lookAtAddress(project.id, address, signal);
+        came.pages.push(...now);
+        came.refused.push(...refused);
+        came.leftOut.push(...leftOut);
+      }
+      const gone = new Set(again.map(({ slug }) => slug));
+      pages.value = Object.fromEntries(
+        Object.entries(pages.value).filter(([slug]) => !gone.has(slug)),
+      );
+      return came;
+    });
+
   return {
+    fetched,
+    fetchAgain,
     pages,
     titles,
     isOpen,

@@ -119,6 +119,7 @@ export function stockOfReadings(
       narrow: ends.narrow.width,
       wide: ends.wide.width,
       faces: live.faces.map(liveFace),
+      live: true,
       elsewhere,
     });
   }

@@ -96,6 +96,6 @@ export function stockOf(
     });
   }
   const { faces = [], narrow = 360, wide = 1280 } = page;
-  book.pages.push({ title: 'The light', narrow, wide, faces, elsewhere: [] });
+  book.pages.push({ title: 'The light', narrow, wide, faces, live: false, elsewhere: [] });
   return book.close('2026-11-27T00:00:00.000Z');
 }

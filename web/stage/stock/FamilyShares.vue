@@ -7,7 +7,7 @@ import { useProject } from '../../store/project';
 import { usePlaces } from './places';
 import ShareBar from './ShareBar.vue';
 import TakeOver from './TakeOver.vue';
-import { weightsInWords } from './words';
+import { lackInWords } from './words';
 
 /** The families of a site by how much text asks for each, and what became of that. */
 const props = defineProps<{ stock: Stock }>();
@@ -53,9 +53,7 @@ function says(family: StockFamily): string {
 }
 
 const lacks = ({ lacking }: StockFamily): string =>
-  lacking.length === 0
-    ? ''
-    : `No face of its own for ${weightsInWords(lacking)}: the nearest is shown, or it is faked.`;
+  lacking.length === 0 ? '' : `${lacking.map(lackInWords).join('; ')}.`;
 </script>
 
 <template>

@@ -16,6 +16,7 @@ import { useProject } from '../../store/project';
 import { readPage } from '../../store/readPage';
 import { useStock } from '../../store/stock';
 import StageHeader from '../StageHeader.vue';
+import BringOutcome from './BringOutcome.vue';
 import BringSite from './BringSite.vue';
 import DriftView from './DriftView.vue';
 import FamilyShares from './FamilyShares.vue';
@@ -146,6 +147,12 @@ const hasSite = computed(() => site.titles.length > 0);
           @click="bringing = !bringing"
         />
         <DoButton v-if="!progress" label="Read again" @click="read" />
+        <DoButton
+          v-if="site.fetched.length && !progress"
+          label="Fetch again"
+          :why="site.bringing ? 'It is on its way' : undefined"
+          @click="site.fetchAgain()"
+        />
         <DoButton label="Leave this site" @click="site.leaveSite()" />
       </template>
     </template>
@@ -154,6 +161,10 @@ const hasSite = computed(() => site.titles.length > 0);
   </StageHeader>
   <div class="notices">
     <ReadingLine v-if="progress" :progress="progress" :share="shareNow" @stop="stopReading" />
+    <p v-if="site.bringing && !bringing && hasSite" role="status" class="line wrap">
+      Fetching the site as it is now … <DoButton label="Stop" @click="site.stop()" />
+    </p>
+    <BringOutcome v-if="!bringing && hasSite" />
     <p v-if="site.keepFault" role="alert" class="mark-text">{{ site.keepFault }}</p>
     <p v-if="failed" role="alert" class="line wrap mark-text">
       {{ failed }} <DoButton label="Try again" @click="read" />

@@ -41,6 +41,12 @@ const text = computed(() =>
 );
 const look = computed(() => text.value && lookAt(props.stock, text.value, 'wide'));
 const narrow = computed(() => text.value && lookAt(props.stock, text.value, 'narrow'));
+/** How it is known which face draws it. */
+const known = computed(() =>
+  props.stock.pages[text.value?.page ?? -1]?.live
+    ? 'by the widths of its letters where the page is live'
+    : 'by the widths of its letters, as they are drawn here',
+);
 const face = computed(() => {
   if (!look.value) return '';
   const { face: shown, stack } = look.value;
@@ -117,6 +123,7 @@ const rows = computed(() => {
   <section v-if="text" class="here" aria-label="The text that was clicked">
     <p class="line wrap">
       <b class="words">“{{ text.words }}”</b> <span>{{ face }}</span>
+      <span class="small quiet">known {{ known }}</span>
     </p>
     <table class="figures-table">
       <tbody>

@@ -1,10 +1,19 @@
-import type { StockSource } from '@lettera/core/stock';
+import type { LackingFace, StockSource } from '@lettera/core/stock';
 
 /** Weights and slants in a row: `700, 400 italic`. */
 export const weightsInWords = (
   faces: readonly { weight: number; slant: 'normal' | 'italic' | 'oblique' }[],
 ): string =>
   faces.map(({ weight, slant }) => `${weight}${slant === 'normal' ? '' : ' italic'}`).join(', ');
+
+/** What becomes of a weight and slant that no face has: `700 is faked from 400`, `500 shows as 400`. */
+export function lackInWords({ weight, slant, shown, faked }: LackingFace): string {
+  const asked = weightsInWords([{ weight, slant }]);
+  const from = weightsInWords([shown]);
+  return faked.length > 0
+    ? `${asked} has no face and is faked (${faked.join(' and ')}) from ${from}`
+    : `${asked} has no face and shows as ${from}`;
+}
 
 /** What decides a property, in words. */
 export function sourceInWords(source: StockSource): string {
