@@ -99,7 +99,7 @@ test('a saved page is told by what sets its text, pointed at, and leaves the pro
   const families = await rows('table.shares');
   expect(families.map(([name]) => name)).toEqual(['Literata', 'Onest', 'Litterata', 'Lora']);
   expect(families[1]?.join(' ')).toMatch(/Declared, and not here/);
-  expect(families[2]?.join(' ')).toMatch(/nothing here answers to the name.*Was Literata meant/);
+  expect(families[2]?.join(' ')).toMatch(/nothing answers to the name.*Was Literata meant/);
   expect(families[3]?.join(' ')).toMatch(/no text asks for it/);
   expect(await violationsOn(page, 'main')).toEqual([]);
 

@@ -12,6 +12,10 @@ export const PLATFORM_NAMES: Readonly<Record<LocalPlatform, string>> = {
   linux: 'Linux',
 };
 
+/** Platforms by the names that people know. */
+export const platformNames = (platforms: readonly LocalPlatform[]): string =>
+  platforms.map((key) => PLATFORM_NAMES[key]).join(', ');
+
 /**
  * The mix that a project begins with, per cent: our own round figures for a site that many read on phones,
  * and no measurement. A site's own figures take their place.

@@ -5,7 +5,13 @@ export {
   type LocalAdvances,
   type SetsText,
 } from './advances';
-export { DEFAULT_AUDIENCE, PLATFORM_NAMES, sharesOf, type Audience } from './audience';
+export {
+  DEFAULT_AUDIENCE,
+  PLATFORM_NAMES,
+  platformNames,
+  sharesOf,
+  type Audience,
+} from './audience';
 export { readAudience, type ReadAudience } from './readAudience';
 export { CompositeShaper } from './compositeShaper';
 export {

@@ -17,7 +17,9 @@ export type FamilyState =
   | 'local'
   /** Text asks for it, and a page declares it, but its files were not brought along or did not load. */
   | 'missing'
-  /** Text asks for it first, no page declares it, and nothing here answers to the name. */
+  /** Text asks for it first and no page declares it: some platforms carry it as shipped, and this machine does not. */
+  | 'carried'
+  /** Text asks for it first, no page declares it, and nothing answers to the name, here or on any platform. */
   | 'unanswered'
   /** A generic family is asked for first. */
   | 'generic'
@@ -175,7 +177,9 @@ export function familiesOf(stock: Stock): StockFamily[] {
             : 'local'
           : own.length > 0
             ? 'missing'
-            : 'unanswered';
+            : knownFont(name)
+              ? 'carried'
+              : 'unanswered';
     return {
       name,
       state,
@@ -185,7 +189,7 @@ export function familiesOf(stock: Stock): StockFamily[] {
       instead: most !== null && plain(most) === plain(name) ? undefined : most,
       faces: own,
       lacking: [...one.asked.values()].flatMap((asked) => lackingFace(own, asked) ?? []),
-      nearest: state === 'unanswered' && !knownFont(name) ? spellingOf(name, declared) : null,
+      nearest: state === 'unanswered' ? spellingOf(name, declared) : null,
     };
   });
   const unasked = [...faces].flatMap(([key, own]): StockFamily[] => {

@@ -171,6 +171,17 @@ describe('families', () => {
     ]);
   });
 
+  test('are no fault where platforms carry them as shipped, though this machine does not', () => {
+    const [carried, slip] = familiesOf(
+      stockOf([
+        { characters: 60, look: { stack: ['Verdana', 'sans-serif'], face: 'sans-serif' } },
+        { characters: 40, look: { stack: ['Verdena', 'sans-serif'], face: 'sans-serif' } },
+      ]),
+    );
+    expect([carried?.state, carried?.nearest]).toEqual(['carried', null]);
+    expect([slip?.state, slip?.nearest]).toEqual(['unanswered', 'Verdana']);
+  });
+
   test('say what shows instead, and what they have no face for', () => {
     expect(named('Bricolage')?.instead).toBe('sans-serif');
     expect(named('Literata')?.instead).toBeUndefined();

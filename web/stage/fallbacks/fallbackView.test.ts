@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { applyChange } from '@lettera/core/change';
 import type { Patch, ProjectDocument } from '@lettera/core/document';
-import { fallbackPlan, localsOf } from '@lettera/core/fallback';
+import { fallbackPlan, localsOf, platformNames } from '@lettera/core/fallback';
 import { fallbacksOf, seatedDocument, trials } from '../../../core/testing/documents';
 import {
   candidateRows,
@@ -9,7 +9,6 @@ import {
   fittingPatch,
   linesApart,
   moved,
-  platformNames,
   stackPatch,
 } from './fallbackView';
 import { plainPatch } from './plainNames';

@@ -8,7 +8,7 @@ import {
   localSet,
   localsOf,
   orderRemarks,
-  PLATFORM_NAMES,
+  platformNames,
   platformsOf,
   reachOf,
   shareOf,
@@ -16,14 +16,9 @@ import {
   voiceFallback,
   type FallbackPlan,
   type FallbackTrials,
-  type LocalPlatform,
   type StackEntry,
   type TunedCandidate,
 } from '@lettera/core/fallback';
-
-/** Platforms by the names that people know. */
-export const platformNames = (platforms: readonly LocalPlatform[]): string =>
-  platforms.map((key) => PLATFORM_NAMES[key]).join(', ');
 
 const KINDS: Record<StackEntry['kind'], string> = {
   web: 'web face',

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { knownFont, platformNames } from '@lettera/core/fallback';
 import { familiesOf, type Stock, type StockFamily } from '@lettera/core/stock';
 import { computed, ref } from 'vue';
 import DoButton from '../../control/DoButton.vue';
@@ -39,8 +40,12 @@ function says(family: StockFamily): string {
       return 'Declared by no page. It shows here since this machine has it; visitors without it see what stands behind it.';
     case 'missing':
       return `Declared, and not here: its files were not brought along or did not load. ${instead(family)} shows instead.`;
+    case 'carried': {
+      const platforms = knownFont(family.name)?.font.platforms ?? [];
+      return `Declared by no page. Visitors on ${platformNames(platforms)} have it; this machine has not. ${instead(family)} shows here.`;
+    }
     case 'unanswered':
-      return `Declared by no page, and nothing here answers to the name. ${instead(family)} shows instead.`;
+      return `Declared by no page, and nothing answers to the name. ${instead(family)} shows instead.`;
     case 'unset':
       return 'No family is asked for: browsers take their own.';
     case 'generic':
