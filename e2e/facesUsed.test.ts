@@ -12,7 +12,11 @@ let browser: Browser;
 let finder: string;
 beforeAll(async () => {
   const bundled = await build({
-    entryPoints: ['web/reader/faceUsed.ts'],
+    stdin: {
+      contents: `export * from './web/reader/faceUsed'; export { familiesIn } from './core/css';`,
+      resolveDir: process.cwd(),
+      loader: 'ts',
+    },
     bundle: true,
     format: 'iife',
     globalName: 'faces',

@@ -18,6 +18,10 @@ const READ: readonly TypeProperty[] = (
   ['voice', 'step', 'weight', 'slant', 'lineHeight', 'letterSpacing', 'case', 'colour'] as const
 ).map(typeProperty);
 
+/** Most properties of most texts come from these: each is one object, which the book knows by itself. */
+const NOTHING: StockSource = { by: 'nothing' };
+const BROWSER: StockSource = { by: 'browser' };
+
 /** Where properties of texts come from, each source under its number in the book. */
 export class OriginReader<Node> {
   readonly #decisions: Decisions<Node>;
@@ -51,7 +55,7 @@ export class OriginReader<Node> {
   }
 
   #source(decision: Decision<Node>): number {
-    if (!decision) return this.book.source({ by: 'nothing' });
+    if (!decision) return this.book.source(NOTHING);
     const { declared } = decision;
     if (declared === 'browser' || declared.by !== 'page') {
       return this.book.source(sourceOf(declared));
@@ -88,7 +92,7 @@ export function overriddenIn<Node>(
 
 /** A declaration as a stock tells it. */
 function sourceOf(declared: Declared | 'browser'): StockSource {
-  if (declared === 'browser' || declared.by === 'project') return { by: 'browser' };
+  if (declared === 'browser' || declared.by === 'project') return BROWSER;
   if (declared.by === 'inline') return declared;
   const { rule, selector, specificity, declaration } = declared;
   const { sheet, line, layer } = rule;

@@ -1,4 +1,5 @@
 import { nextTick, onBeforeUnmount, ref, useTemplateRef, type Ref } from 'vue';
+import { Stopped } from '../reader/breathe';
 import { useProject } from '../store/project';
 import { pageAddress } from './pageAddress';
 import type UnseenPage from './UnseenPage.vue';
@@ -43,10 +44,12 @@ export function useUnseenPages(): UnseenPages {
   let loaded: (() => void) | null = null;
   let run = 0;
 
-  async function bring(address: string): Promise<Document> {
+  /** @param wanted whether it still is, after a wait */
+  async function bring(address: string, wanted: () => boolean): Promise<Document> {
     // What is there already does not load again: the frame is begun anew.
     source.value = '';
     await nextTick();
+    if (!wanted()) throw new Stopped();
     const here = new Promise<void>((resolve, reject) => {
       loaded = resolve;
       setTimeout(() => reject(new Error('A page did not come.')), PATIENCE);
@@ -73,7 +76,7 @@ export function useUnseenPages(): UnseenPages {
     try {
       for (const [done, { slug, title }] of pages.entries()) {
         progress.value = { done, of: pages.length, title };
-        const page = await bring(pageAddress(project.id, slug, document));
+        const page = await bring(pageAddress(project.id, slug, document), () => mine === run);
         if (mine !== run) return null;
         looked.push(await look(page, title, slug));
         if (mine !== run) return null;
