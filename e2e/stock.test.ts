@@ -1,4 +1,4 @@
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
@@ -262,6 +262,35 @@ test.each([
   },
   180_000,
 );
+
+/** A font that says of itself that it may not be embedded. OpenType 1.9, OS/2 “fsType”. */
+function restricted(): Buffer {
+  const font = readFileSync('core/font/golden/tarnholm-slab.otf');
+  const tables = font.readUInt16BE(4);
+  for (let i = 0; i < tables; i++) {
+    const entry = 12 + i * 16;
+    if (font.toString('latin1', entry, entry + 4) === 'OS/2') {
+      font.writeUInt16BE(2, font.readUInt32BE(entry + 8) + 8);
+    }
+  }
+  return font;
+}
+
+test('files that say of themselves that they may not be hosted are not offered to be', async () => {
+  const { revision } = await project();
+  await bring({
+    'index.html':
+      '<!doctype html><title>Slab</title><style>@font-face { font-family: Slab; src: url(slab.otf) } p { font-family: Slab }</style><p>The light on Tarnholm burned all night.</p>',
+    'slab.otf': restricted(),
+  });
+  await read();
+  await page.locator('button[aria-label="Take over: Slab"]').click();
+  await page.waitForSelector('::-p-text(say of themselves “restricted: no embedding”)');
+  const key = await page.waitForSelector('::-p-aria(Take in 1 file)');
+  expect(await key?.evaluate((node) => node.getAttribute('aria-disabled'))).toBe('true');
+  await key?.click();
+  expect((await project()).revision).toBe(revision);
+}, 60_000);
 
 test('a fold is changed before it is taken', async () => {
   const before = await project();
