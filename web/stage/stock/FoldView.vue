@@ -145,7 +145,10 @@ const selectorsOf = (style: string): string =>
           { value: 'folded', label: 'Folded (b)' },
         ]"
       />
-      <span v-if="styles" role="status"
+      <span v-if="state === 'folding'" class="line late" role="status">
+        Folding anew … <DoButton label="Stop" @click="stop" />
+      </span>
+      <span v-else-if="styles" role="status"
         >{{ moveInWords(fold.moves)
         }}<template v-if="fold.moves.texts"
           >, {{ pixels(fold.moves.mean) }} in the mean</template
@@ -262,6 +265,15 @@ const selectorsOf = (style: string): string =>
 <style scoped>
 .notice {
   padding: 0 20px;
+}
+/* What is there at once is not said to be on its way. */
+.late {
+  animation: come 0s 0.5s backwards;
+}
+@keyframes come {
+  from {
+    visibility: hidden;
+  }
 }
 .fold {
   display: grid;
