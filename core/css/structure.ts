@@ -167,17 +167,18 @@ class StructureReader {
       return null;
     }
     const from = ++this.#at;
+    const isCustom = property.startsWith('--');
     let [blocks, others] = [0, 0];
     for (let type = this.#type(); type !== undefined; type = this.#type()) {
       if (type === SEMICOLON || type === CLOSE) break;
       if (type === OPEN) blocks++;
       else if (type !== SPACE && type !== COMMENT) others++;
+      // Told as soon as it is sure: what follows is gone over once, and not again for each rule in it.
+      if (!isCustom && blocks > 0 && (others > 0 || blocks > 1)) {
+        this.#at = start;
+        return null;
+      }
       this.#skip();
-    }
-    const isCustom = property.startsWith('--');
-    if (!isCustom && blocks > 0 && (others > 0 || blocks > 1)) {
-      this.#at = start;
-      return null;
     }
     const value = this.#text(from, this.#at);
     if (this.#type() === SEMICOLON) this.#at++;

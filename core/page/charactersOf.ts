@@ -1,4 +1,5 @@
-import { parse, type DefaultTreeAdapterTypes } from 'parse5';
+import type { DefaultTreeAdapterTypes } from 'parse5';
+import { parseHtml } from './parseHtml';
 
 type Node = DefaultTreeAdapterTypes.Node;
 
@@ -36,7 +37,7 @@ function gatherCss(css: string, found: Set<string>): void {
 export function charactersOf(pages: readonly { html: string; css: string }[]): string {
   const found = new Set<string>();
   for (const { html, css } of pages) {
-    gather(parse(html), found);
+    gather(parseHtml(html), found);
     gatherCss(css, found);
   }
   return [...found]

@@ -13,19 +13,22 @@ const nameOf = (text: string): string => ident.decode(text.slice(0, -1)).toLower
 const isBlank = ({ type }: Token): boolean =>
   type === TOKEN['WhiteSpace'] || type === TOKEN['Comment'];
 
-/** A style sheet in which `url(` is written plainly: the tokenizer knows it by its letters alone. */
-function plainUrls(css: string): string {
-  if (!/\\[^(]*\(/.test(css)) return css;
-  const escaped = ({ type, text }: Token) =>
-    type === TOKEN['Function'] && text.includes('\\') && nameOf(text) === 'url';
-  const tokens = tokensOf(css);
-  const first = tokens.findIndex(escaped);
-  if (first < 0) return css;
-  // What follows is read anew: as an address, it is made of other tokens.
-  const before = tokens.slice(0, first).map(({ text }) => text);
-  const at = before.join('').length + (tokens[first]?.text.length ?? 0);
-  return `${before.join('')}${plainUrls(`url(${css.slice(at)}`)}`;
-}
+/** A letter as it stands in a name, plainly or escaped: CSS Syntax 3 §4.3.7. */
+const letter = (plain: string): string => {
+  const [lower, upper] = [plain, plain.toUpperCase()].map((one) => one.charCodeAt(0).toString(16));
+  return `(?:${plain}|\\\\(?:${plain}|0{0,4}(?:${lower}|${upper})(?:\\r\\n|[ \\t\\n\\r\\f])?))`;
+};
+/** `url(` in any spelling, or an escape that is none of its letters. */
+const SPELT_URL = new RegExp(`${[...'url'].map(letter).join('')}\\(|\\\\[^]`, 'gi');
+
+/**
+ * A style sheet in which `url(` is written plainly: the tokenizer knows it by its letters alone. Where it is no
+ * function, in a string or at the end of a longer name, it stands for the same letters.
+ */
+const plainUrls = (css: string): string =>
+  css.includes('\\')
+    ? css.replace(SPELT_URL, (found) => (found.endsWith('(') && found.length > 2 ? 'url(' : found))
+    : css;
 
 /**
  * A style sheet, or the declarations of a style attribute, as it is, with other addresses: everything it asks

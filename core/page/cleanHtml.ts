@@ -1,7 +1,8 @@
-import { html as names, parse, serialize, type DefaultTreeAdapterTypes as Tree } from 'parse5';
+import { html as names, serialize, type DefaultTreeAdapterTypes as Tree } from 'parse5';
 import { cleanCss } from './cleanCss';
+import { parseHtml } from './parseHtml';
 import { Removals, type Removed } from './removed';
-import { SITE_LIMITS, SiteError } from './siteFile';
+import { SiteError } from './siteFile';
 
 /** A page without anything that runs, sends or asks elsewhere. */
 export interface CleanPage {
@@ -17,13 +18,19 @@ export interface CleanOptions {
   use: (address: string, removals: Removals) => string | null;
   /** A style sheet that the page links, and that was brought. */
   linked: (address: string, media: string) => void;
-  /** A style sheet that stands in the page: gives the address to ask for it by, and what it asks for in vain. */
-  standing: (css: string, media: string) => { address: string; removed: Removed[] };
+  /**
+   * A style sheet that stands in the page: gives the address to ask for it by, and what it asks for in vain; null
+   * for one that goes.
+   */
+  standing: (css: string, media: string) => { address: string; removed: Removed[] } | null;
   /** What the page says that its addresses are resolved against, each time that it says so. */
   base?: (href: string) => void;
 }
 
-/** Elements that run, embed or lead elsewhere; nothing of them is kept. `noscript` shows where nothing runs. */
+/**
+ * Elements that run, embed or lead elsewhere, and those whose text is markup to one parser and none to another;
+ * nothing of them is kept. `noscript` shows where nothing runs.
+ */
 const OUT: Readonly<Record<string, 'script' | 'frame' | 'refresh' | 'request'>> = {
   script: 'script',
   noscript: 'script',
@@ -37,6 +44,14 @@ const OUT: Readonly<Record<string, 'script' | 'frame' | 'refresh' | 'request'>> 
   portal: 'frame',
   fencedframe: 'frame',
   base: 'request',
+  // Raw text, HTML §13.2.5.3, and what leads in and out of MathML, §13.2.6.5: written and parsed again they are
+  // not what they were.
+  xmp: 'frame',
+  plaintext: 'frame',
+  noembed: 'frame',
+  mglyph: 'frame',
+  malignmark: 'frame',
+  'annotation-xml': 'frame',
 };
 
 /** Attributes by which an element asks for something as it is shown. */
@@ -68,19 +83,16 @@ const attribute = (node: Tree.Element, name: string): string | null =>
 const isElement = (node: Tree.Node): node is Tree.Element => 'tagName' in node;
 const isParent = (node: Tree.Node): node is Tree.ParentNode & Tree.Node => 'childNodes' in node;
 
-/** Every node of a page, outermost first, with how deep it stands; without recursion, since pages may be deep. */
-function* nodesOf(root: Tree.Document): Generator<{ node: Tree.ChildNode; depth: number }> {
-  const waiting: { node: Tree.ChildNode; depth: number }[] = root.childNodes
-    .map((node) => ({ node, depth: 1 }))
-    .reverse();
-  for (let next = waiting.pop(); next; next = waiting.pop()) {
-    yield next;
-    const { node, depth } = next;
+/** Every node of a page, outermost first. */
+function* nodesOf(root: Tree.Document): Generator<Tree.ChildNode> {
+  const waiting = root.childNodes.toReversed();
+  for (let node = waiting.pop(); node; node = waiting.pop()) {
+    yield node;
     const inner = [
       ...(isParent(node) ? node.childNodes : []),
       ...('content' in node ? node.content.childNodes : []),
     ];
-    for (const child of inner.reverse()) waiting.push({ node: child, depth: depth + 1 });
+    for (const child of inner.reverse()) waiting.push(child);
   }
 }
 
@@ -154,7 +166,10 @@ class Cleaner {
   #link(node: Tree.Element): boolean {
     const kinds = (attribute(node, 'rel') ?? '').toLowerCase().split(/\s+/);
     const href = attribute(node, 'href') ?? '';
-    const applied = kinds.includes('stylesheet') && !kinds.includes('alternate');
+    const applied =
+      node.namespaceURI === names.NS.HTML &&
+      kinds.includes('stylesheet') &&
+      !kinds.includes('alternate');
     if (applied && DATA.test(href)) {
       this.removals.add('request', href);
       return false;
@@ -172,11 +187,13 @@ class Cleaner {
   }
 
   #style(node: Tree.Element): boolean {
-    const text = node.childNodes.map((child) => ('value' in child ? child.value : '')).join('');
+    const text = textOf(node);
     const type = attribute(node, 'type') ?? '';
     if (type !== '' && type.toLowerCase() !== 'text/css') return false;
     const media = attribute(node, 'media') ?? '';
-    const { address, removed } = this.options.standing(text, media);
+    const sheet = this.options.standing(text, media);
+    if (!sheet) return false;
+    const { address, removed } = sheet;
     for (const one of removed) this.removals.add(one.kind, one.what, one.times);
     if (node.namespaceURI !== names.NS.HTML) {
       this.hoisted.push(toLink({ ...node }, address, media));
@@ -245,34 +262,20 @@ const what = (node: Tree.Element, of: readonly string[]): string =>
     })
     .join('');
 
-/**
- * A page as it may be shown: parsed as browsers do (HTML §13), without scripts, handlers, frames, sending,
- * refreshes and requests to elsewhere; each is told. Style sheets that stand in it become files of their own.
- *
- * @throws SiteError for one with too many elements, or that stand too deep in one another
- */
-export function cleanHtml(text: string, options: CleanOptions): CleanPage {
-  const document = parse(text);
+const textOf = (node: Tree.Element): string =>
+  node.childNodes.map((child) => ('value' in child ? child.value : '')).join('');
+
+/** Cleans a page once: what it is then is not yet what a browser would read of it. */
+function cleanOnce(text: string, options: CleanOptions): CleanPage {
+  const document = parseHtml(text);
   const cleaner = new Cleaner(options);
   const out = new Set<Tree.ChildNode>();
-  let elements = 0;
   let title = '';
-  for (const { node, depth } of nodesOf(document)) {
+  for (const node of nodesOf(document)) {
     if (node.nodeName === '#comment') out.add(node);
     if (!isElement(node)) continue;
-    elements++;
-    if (elements > SITE_LIMITS.elements) {
-      throw new SiteError(
-        `It has more than ${SITE_LIMITS.elements.toLocaleString('en')} elements, which is more than a page is proofed with.`,
-      );
-    }
-    if (depth > SITE_LIMITS.depth) {
-      throw new SiteError(
-        `Its elements stand more than ${SITE_LIMITS.depth} deep in one another, which no browser shows.`,
-      );
-    }
     if (node.tagName === 'title' && !title && node.namespaceURI === names.NS.HTML) {
-      title = node.childNodes.map((child) => ('value' in child ? child.value : '')).join('');
+      title = textOf(node);
     }
     if (!cleaner.element(node)) out.add(node);
   }
@@ -286,4 +289,51 @@ export function cleanHtml(text: string, options: CleanOptions): CleanPage {
     title: title.replace(/\s+/g, ' ').trim(),
     removed: cleaner.removals.list(),
   };
+}
+
+/** How often a page is cleaned at most until there is nothing more to clean. */
+const MOST_ROUNDS = 8;
+
+/**
+ * A page as it may be shown: parsed as browsers do (HTML §13), without scripts, handlers, frames, sending,
+ * refreshes and requests to elsewhere; each is told. Style sheets that stand in it become files of their own.
+ *
+ * Markup that is written and parsed again is not always what it was. So what comes out is cleaned until it stays
+ * the same: it is what a browser will read.
+ *
+ * @throws SiteError for one with too many elements, or that stand too deep in one another, or that does not come
+ * to rest
+ */
+export function cleanHtml(text: string, options: CleanOptions): CleanPage {
+  const given = new Set<string>();
+  const first = cleanOnce(text, {
+    ...options,
+    use: (address, removals) => {
+      const used = options.use(address, removals);
+      if (used !== null) given.add(used);
+      return used;
+    },
+    standing: (css, media) => {
+      const sheet = options.standing(css, media);
+      if (sheet) given.add(sheet.address);
+      return sheet;
+    },
+  });
+  const removals = new Removals();
+  for (const { kind, what: one, times } of first.removed) removals.add(kind, one, times);
+  let { html } = first;
+  for (let round = 1; round < MOST_ROUNDS; round++) {
+    const again = cleanOnce(html, {
+      use: (address) => (given.has(address) || DATA.test(address) ? address : null),
+      linked: () => undefined,
+      // A style sheet that stands there now is one that the page hid.
+      standing: () => null,
+    });
+    for (const { kind, what: one, times } of again.removed) removals.add(kind, one, times);
+    if (again.html === html) return { ...first, html, removed: removals.list() };
+    ({ html } = again);
+  }
+  throw new SiteError(
+    'Its markup is another each time that it is read, so it cannot be shown safely.',
+  );
 }

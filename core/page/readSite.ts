@@ -63,6 +63,8 @@ export type Addresses = Readonly<Record<string, { address: string; base: string 
 class Site {
   readonly #paths: ReadonlyMap<string, string>;
   readonly #files = new Map<string, Uint8Array>();
+  /** Of each page, the number of the last style sheet that stands in it. */
+  readonly #standing = new Map<string, number>();
   readonly #sheets = new Map<string, { text: string; removed: Removed[]; note: string | null }>();
   readonly kept = new Map<string, ReadFile>();
   readonly leftOut: ReadSite['leftOut'] = [];
@@ -75,7 +77,7 @@ class Site {
     for (const { path, bytes } of files) {
       const inner = innerPath(path);
       if (inner === null) {
-        if (/\.\./.test(path))
+        if (path.includes('..'))
           this.leftOut.push({ path, why: 'Its path leads out of what was brought.' });
       } else if (!this.#files.has(inner)) this.#files.set(inner, bytes);
     }
@@ -162,11 +164,17 @@ class Site {
     this.kept.set(path, { path, type: LIVE_TYPE, bytes: new TextEncoder().encode(live) });
   }
 
-  /** Keeps a style sheet that stands in a page, beside the page. */
+  /** Keeps a style sheet that stands in a page, beside the page. @throws SiteError for more than may be */
   addSheet(page: string, css: string): { path: string; removed: Removed[] } {
-    for (let number = 1; ; number++) {
+    for (let number = (this.#standing.get(page) ?? 0) + 1; ; number++) {
       const path = `${page}.style-${number}.css`;
       if (this.#files.has(path)) continue;
+      if (number > SITE_LIMITS.sheets) {
+        throw new SiteError(
+          `More than ${SITE_LIMITS.sheets.toLocaleString('en')} style sheets stand in it.`,
+        );
+      }
+      this.#standing.set(page, number);
       this.#files.set(path, new TextEncoder().encode(css));
       this.#keep(path, new Uint8Array());
       return { path, removed: this.sheet(path)?.removed ?? [] };

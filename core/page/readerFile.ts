@@ -149,6 +149,17 @@ const folderOf = (path: string): string =>
 const plainName = (name: string): string =>
   innerPath(name.replace(/[^\w.-]+/g, '-'))?.replace(/^\.+/, '') || 'sheet.css';
 
+/** A page with another head, or with one before it where it has none. */
+function withHead(html: string, head: string): string {
+  const start = html.search(/<head[\s/>]/i);
+  const open = start < 0 ? -1 : html.indexOf('>', start);
+  if (open < 0) return head + html;
+  const close = /<\/head>/gi;
+  close.lastIndex = open;
+  const end = close.exec(html) ? close.lastIndex : open + 1;
+  return html.slice(0, start) + head + html.slice(end);
+}
+
 /**
  * The files of the page that a reading was made of: its markup, and its style sheets in their order. What is
  * in them is cleaned as that of any page is: a reading made by hand can hold anything.
@@ -194,9 +205,7 @@ export function filesOfReading({ path, bytes }: SiteFile): SiteFile[] {
     .map((address) => `<link rel="stylesheet" href="${escaped(address)}">`)
     .join('');
   const head = `<head><title>${escaped(title)}</title>${links}${unread}</head>`;
-  const page = /<head\b[^>]*>[^]*?<\/head>|<head\b[^>]*\/?>/i.test(html)
-    ? html.replace(/<head\b[^>]*>[^]*?<\/head>|<head\b[^>]*\/?>/i, () => head)
-    : head + html;
+  const page = withHead(html, head);
   const encoder = new TextEncoder();
   return [
     { path: `${folder}/${LIVE_FILE}`, bytes: encoder.encode(JSON.stringify(liveOf(reading))) },

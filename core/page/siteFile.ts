@@ -13,6 +13,8 @@ export const SITE_LIMITS = {
   html: 5 * 1024 * 1024,
   css: 5 * 1024 * 1024,
   pages: 60,
+  /** Style sheets that stand in one page. */
+  sheets: 2000,
   /** Elements of one page, and how deep they may stand in one another: browsers go no deeper. */
   elements: 250_000,
   depth: 512,
@@ -53,11 +55,15 @@ export const isSheetPath = (path: string): boolean => extensionOf(path) === 'css
 /** Folders that programs put into archives, and that are no part of a site. */
 const NO_PART = /(^|\/)(__MACOSX|\.git|node_modules)\/|(^|\/)(\.DS_Store|Thumbs\.db)$/;
 
+/** Characters of a path: common file systems take no more. */
+const LONGEST_PATH = 1024;
+
 /**
  * A path within what was brought, without steps up or back; null for one that leads out of it, or that is no
  * part of a site.
  */
 export function innerPath(path: string): string | null {
+  if (path.length > LONGEST_PATH) return null;
   const steps: string[] = [];
   for (const step of path.replaceAll('\\', '/').split('/')) {
     if (step === '' || step === '.') continue;

@@ -58,6 +58,8 @@ export interface LayerStatement {
 export interface TypeRules {
   rules: TypeRule[];
   layers: LayerStatement[];
+  /** How many rules are left out, since they or what stands around them is longer than any site writes. */
+  leftOut: number;
 }
 
 /** A style sheet, and what stands around all of it. */
@@ -77,8 +79,16 @@ export interface ReadOptions {
 
 /** Sheets that import one another end here. */
 const DEEPEST_IMPORT = 30;
-/** Rules that are kept: more than any site has. */
+/** Rules and names of layers that are kept: more than any site has. */
 const MOST_RULES = 60_000;
+/**
+ * Characters of one selector with all that it is nested in, and of one condition; selectors of one rule; and
+ * parts of the name of a layer. What is nested repeats what stands around it, so that a short text can say more
+ * than can be held.
+ */
+const LONGEST = { text: 4000, selectors: 4000, layer: 40 };
+/** Characters of all selectors and conditions together, each as often as it is repeated. */
+const MOST_TEXT = 16 * 1024 * 1024;
 
 const GENERAL = new Set(['font', 'all']);
 
@@ -109,16 +119,17 @@ function unquoted(text: string, change: (plain: string) => string): string {
   return change(plain).replace(/\0(\d+)\0/g, (_all, at: string) => held[Number(at)] ?? '');
 }
 
-/** A nested selector, with what `&` stands for. CSS Nesting 1 §3.1: relative without it. */
-function nested(text: string, parents: string[]): string {
-  const parent =
-    parents.length === 1 && !/[\s>+~,]/.test(parents[0] ?? '')
-      ? (parents[0] ?? '')
-      : `:is(${parents.join(', ')})`;
-  return unquoted(text, (plain) =>
+/** What `&` stands for in a rule that is nested in one with these selectors. CSS Nesting 1 §3.1. */
+const parentOf = (selectors: readonly string[]): string =>
+  selectors.length === 1 && !/[\s>+~,]/.test(selectors[0] ?? '')
+    ? (selectors[0] ?? '')
+    : `:is(${selectors.join(', ')})`;
+
+/** A nested selector, with what `&` stands for: relative without it. */
+const nested = (text: string, parent: string): string =>
+  unquoted(text, (plain) =>
     plain.includes('&') ? plain.replaceAll('&', parent) : `${parent} ${plain}`,
   );
-}
 
 /** A selector in a scope, which `:scope` and `&` stand for: it is not relative to it. CSS Cascade 6 §2.5.3. */
 const scoped = (text: string, { root }: Scope): string =>
@@ -127,7 +138,10 @@ const scoped = (text: string, { root }: Scope): string =>
 class Reader {
   readonly rules: TypeRule[] = [];
   readonly layers: LayerStatement[] = [];
+  leftOut = 0;
   #unnamed = 0;
+  /** Characters of the selectors and conditions that are kept. */
+  #text = 0;
 
   constructor(private readonly options: ReadOptions) {}
 
@@ -149,7 +163,6 @@ class Reader {
 
   #block(statements: readonly Statement[], place: Place): void {
     for (const statement of statements) {
-      if (this.rules.length >= MOST_RULES) return;
       if (statement.kind === 'rule') this.#rule(statement, place);
       if (statement.kind === 'at') this.#atRule(statement, place);
     }
@@ -158,10 +171,32 @@ class Reader {
   #rule({ prelude, body, line }: Rule, place: Place): void {
     const own = selectorTexts(prelude);
     const { parents } = place;
-    const texts = parents ? own.map((text) => nested(text, parents)) : own;
-    if (texts.length === 0) return;
+    if (own.length === 0) return;
+    const parent = parents && parentOf(parents);
+    const isLong = ({ length }: string) => length > LONGEST.text;
+    // Before what it repeats is written out, and after it: `& & &` is three times what it stands for.
+    if (own.length > LONGEST.selectors || own.some(isLong) || (parent && isLong(parent))) {
+      this.#leaveOut(body);
+      return;
+    }
+    const texts = parent ? own.map((text) => nested(text, parent)) : own;
+    if (texts.some(isLong)) {
+      this.#leaveOut(body);
+      return;
+    }
     this.#declarations(body, texts, line, place);
     this.#block(body, { ...place, parents: texts });
+  }
+
+  /** Counts a rule that is left out, and those in it. */
+  #leaveOut(body: readonly Statement[] | null): void {
+    this.leftOut++;
+    const waiting = [...(body ?? [])];
+    for (let next = waiting.pop(); next; next = waiting.pop()) {
+      if (next.kind === 'declaration') continue;
+      if (next.kind === 'rule') this.leftOut++;
+      for (const inner of next.body ?? []) waiting.push(inner);
+    }
   }
 
   #declarations(
@@ -178,13 +213,20 @@ class Reader {
     });
     if (declarations.length === 0) return;
     const { sheet, conditions, layer, scope } = place;
+    const texts = selectors.map((text) => (scope ? scoped(text, scope) : text));
+    const length = [...texts, ...conditions.map(({ text }) => text)].reduce(
+      (sum, text) => sum + text.length,
+      0,
+    );
+    if (this.rules.length >= MOST_RULES || this.#text + length > MOST_TEXT) {
+      this.leftOut++;
+      return;
+    }
+    this.#text += length;
     this.rules.push({
       sheet,
       line,
-      selectors: selectors.map((text) => ({
-        text: scope ? scoped(text, scope) : text,
-        specificity: specificityOf(text),
-      })),
+      selectors: texts.map((text, i) => ({ text, specificity: specificityOf(selectors[i] ?? '') })),
       conditions,
       layer,
       ...(scope ? { scope } : {}),
@@ -194,6 +236,10 @@ class Reader {
 
   #atRule(rule: AtRule, place: Place): void {
     const { name, prelude, body } = rule;
+    if (prelude.length > LONGEST.text) {
+      this.#leaveOut(body);
+      return;
+    }
     if (name === 'media' || name === 'supports' || name === 'container') {
       this.#nestedBlock(rule, {
         ...place,
@@ -223,18 +269,29 @@ class Reader {
       .filter(Boolean);
     const inner = (name: string) => [...outer, ...name.split('.').map((part) => part.trim())];
     if (!rule.body) {
-      for (const name of names) this.layers.push({ layer: inner(name), conditions });
+      for (const name of names) this.#nameLayer(inner(name), conditions);
       return;
     }
     const layer = names[0] ? inner(names[0]) : [...outer, this.#newLayer()];
-    this.layers.push({ layer, conditions });
+    if (!this.#nameLayer(layer, conditions)) {
+      this.#leaveOut(rule.body);
+      return;
+    }
     this.#nestedBlock(rule, { ...place, layer });
   }
 
   #newLayer = (): string => `(unnamed ${++this.#unnamed})`;
 
+  /** @returns whether it is kept */
+  #nameLayer(layer: string[], conditions: Condition[]): boolean {
+    if (layer.length > LONGEST.layer || this.layers.length >= MOST_RULES) return false;
+    this.layers.push({ layer, conditions });
+    return true;
+  }
+
   /** CSS Cascade 5 §2: `@import <url> [layer | layer(…)]? [supports(…)]? <media>`. */
   #import(prelude: string, place: Place): void {
+    if (prelude.length > LONGEST.text) return;
     const [whole, quoted, bare] =
       /^(?:url\(\s*)?(?:"([^"]*)"|'[^']*')\s*\)?|^url\(\s*([^)\s]*)\s*\)/.exec(prelude) ?? [];
     if (whole === undefined) return;
@@ -246,7 +303,7 @@ class Reader {
     if (layered !== undefined) {
       const named = name ? name.split('.').map((part) => part.trim()) : [this.#newLayer()];
       layer = [...(place.layer ?? []), ...named];
-      this.layers.push({ layer, conditions });
+      if (!this.#nameLayer(layer, conditions)) return;
       rest = rest.slice(layered.length).trim();
     }
     const supports = /^supports\(((?:[^()]|\([^()]*\))*)\)/i.exec(rest);
@@ -282,6 +339,6 @@ export function readTypeRules(sheets: readonly SheetText[], options: ReadOptions
       imports: [sheet.name],
     });
   }
-  const { rules, layers } = reader;
-  return { rules, layers };
+  const { rules, layers, leftOut } = reader;
+  return { rules, layers, leftOut };
 }

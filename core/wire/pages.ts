@@ -63,6 +63,7 @@ export const Rules = shapeOf<TypeRules>()(
   Type.Object({
     rules: list(rule),
     layers: list(Type.Object({ layer: list(text()), conditions: list(condition) })),
+    leftOut: integer('Rules that are longer than any site writes'),
   }),
 );
 

@@ -1,10 +1,10 @@
 import { is, selectAll } from 'css-select';
 import type { AnyNode, Document, Element } from 'domhandler';
 import { compileQuery, matches } from 'media-query-fns';
-import { parse } from 'parse5';
 import { adapter } from 'parse5-htmlparser2-tree-adapter';
 import { structureOf } from '../../css';
 import type { PageView } from '../../page/cascade';
+import { parseHtmlAs } from '../../page/parseHtml';
 import { NO_TEXT, PLACES, plainText } from '../../page/textsOfPage';
 import type { Seen } from '../../page/unclaimed';
 
@@ -12,7 +12,7 @@ const OUT: ReadonlySet<string> = new Set(NO_TEXT);
 const AROUND: ReadonlySet<string> = new Set(PLACES);
 
 export const documentOf = (html: string): Document =>
-  parse(html, { treeAdapter: adapter, scriptingEnabled: false });
+  parseHtmlAs(html, { treeAdapter: adapter, scriptingEnabled: false });
 
 export const isElement = (node: AnyNode): node is Element => 'attribs' in node;
 const around = ({ parent }: AnyNode): Element | null =>

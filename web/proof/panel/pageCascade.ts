@@ -25,7 +25,7 @@ export const typeOf = ({ styles }: ProjectDocument): TypeProperty[] =>
       Object.values(styles).some(({ set }) => set[name] !== undefined),
   ).map(typeProperty);
 
-export const NO_RULES: TypeRules = { rules: [], layers: [] };
+export const NO_RULES: TypeRules = { rules: [], layers: [], leftOut: 0 };
 
 /** The cascade of a page that is shown, with the project's rules where they are delivered. */
 export const cascadeOf = (
