@@ -5,7 +5,7 @@ import { readFace } from '@lettera/core/font/file';
 import { measureFace } from '@lettera/core/measure/file';
 import { orderPartners, pairScaleOf, type Partner } from '@lettera/core/pairing';
 import { testLibrary, testUse } from '../core/pairing/testing/library';
-import { Jobs, openServices, readConfig, type Project } from '@lettera/server';
+import { Jobs, openServices, WorkerPool, readConfig, type Project } from '@lettera/server';
 import { startLettera, type RunningLettera } from '../e2e/lettera';
 import { summarise, time, type Row } from './timing';
 
@@ -42,7 +42,7 @@ export async function readingMany(): Promise<Row> {
     .map((path) => new Uint8Array(readFileSync(path)));
   const samples: number[] = [];
   for (let run = 0; run < 3; run++) {
-    const jobs = new Jobs();
+    const jobs = new Jobs(new WorkerPool());
     samples.push(
       ...(await time(1, () =>
         Promise.all(

@@ -195,7 +195,7 @@ async function save(name: string, { out, ...flags }: { out: string; data?: strin
 async function makeBackup({ out, ...flags }: { out: string; data?: string }): Promise<void> {
   try {
     const file = resolve(out);
-    await backup(readConfig(flags).dataFolder, file);
+    await backup(readConfig(flags), file);
     console.log(`All data written to ${file}`);
   } catch (error) {
     fail(error);
@@ -204,9 +204,9 @@ async function makeBackup({ out, ...flags }: { out: string; data?: string }): Pr
 
 async function restoreBackup(file: string, flags: { data?: string }): Promise<void> {
   try {
-    const { dataFolder } = readConfig(flags);
-    const aside = await restore(resolve(file), dataFolder);
-    console.log(`${dataFolder} holds what ${file} held.`);
+    const place = readConfig(flags);
+    const aside = await restore(resolve(file), place);
+    console.log(`${place.dataFolder} holds what ${file} held.`);
     if (aside) console.log(`What was there before is kept in ${aside}`);
   } catch (error) {
     fail(error);

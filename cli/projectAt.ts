@@ -2,6 +2,8 @@ import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import {
+  backup,
+  DATABASE_FILE,
   openProject,
   openServices,
   PROJECT_FILE_SUFFIX,
@@ -12,8 +14,9 @@ import {
 import { projectNamed } from './projectNamed';
 
 /**
- * Does something with a project of the data folder, named by its id or short name, or with one that lies in a
- * project file: that one is opened in a folder of its own, which goes afterwards.
+ * Does something with a project that changes nothing of where it lies: one of the data folder, named by its id or
+ * short name, of which a copy is taken, or one that lies in a project file. Either is opened in a folder of its own,
+ * which goes afterwards. Data on another server is read there.
  * @throws UnknownProjectError, ProjectFileError, StoreError, ConfigError, and what `work` throws
  */
 export async function withProject<T>(
@@ -21,10 +24,20 @@ export async function withProject<T>(
   flags: { data?: string },
   work: (services: Services, project: Project) => Promise<T>,
 ): Promise<T> {
+  const config = readConfig(flags);
   const isFile = name.endsWith(PROJECT_FILE_SUFFIX);
-  const folder = isFile ? await mkdtemp(join(tmpdir(), 'lettera-')) : null;
+  if (config.databaseUrl !== null && !isFile) {
+    const services = await openServices(config, { reads: true });
+    try {
+      return await work(services, await projectNamed(services, name));
+    } finally {
+      await services.close();
+    }
+  }
+  const folder = await mkdtemp(join(tmpdir(), 'lettera-'));
   try {
-    const services = await openServices(readConfig(folder ? { data: folder } : flags));
+    if (!isFile) await backup(config, join(folder, DATABASE_FILE));
+    const services = await openServices({ ...config, dataFolder: folder, databaseUrl: null });
     try {
       const project = isFile
         ? await openProject(services, resolve(name))
@@ -34,6 +47,6 @@ export async function withProject<T>(
       await services.close();
     }
   } finally {
-    if (folder) await rm(folder, { recursive: true, force: true });
+    await rm(folder, { recursive: true, force: true });
   }
 }

@@ -50,6 +50,7 @@ const fileOf = (bytes: Uint8Array): string => {
   writeFileSync(path, bytes);
   return path;
 };
+const page = (slug: string) => ({ slug, title: 'Log', html: '<p>Fog</p>', css: '' });
 const FOG = { name: 'Fog', at: '1871-10-01T05:00:00.000Z' };
 const open = (bytes: Uint8Array) => openProject(elsewhere, fileOf(bytes));
 /** The file with its manifest, or with its files, changed. */
@@ -190,6 +191,85 @@ describe('a project file', () => {
     await expect(open(bytes())).rejects.toThrow(why);
     await expect(open(bytes())).rejects.toThrow('was not opened, and nothing was changed');
     expect(await elsewhere.projects.list()).toEqual(before);
+  });
+
+  test.each<[string, (manifest: Record<string, unknown>) => void, RegExp]>([
+    [
+      'more pages than may be',
+      (it) => (it['pages'] = Array.from({ length: 20_000 }, (_, i) => page(`p${i}`))),
+      /more than one may hold/,
+    ],
+    ['one page twice', (it) => (it['pages'] = [page('a'), page('a')]), /does not say/],
+    ['a page under no name', (it) => (it['pages'] = [page('../a')]), /does not say/],
+    ['a licence of no file', (it) => (it['licences'] = { constructor: 'x' }), /does not say/],
+    [
+      'more waypoints than may be',
+      (it) => (it['waypoints'] = Array.from({ length: 201 }, () => ({ ...FOG, document: {} }))),
+      /more than one may hold/,
+    ],
+    [
+      'a page that is too deep',
+      (it) => (it['pages'] = [{ ...page('a'), html: '<div>'.repeat(1000) }]),
+      /more than 512 deep/,
+    ],
+  ])('that holds %s is refused at once', async (_, change, why) => {
+    const start = Date.now();
+    await expect(open(changed(change))).rejects.toThrow(why);
+    expect(Date.now() - start).toBeLessThan(10_000);
+  });
+
+  test('that anybody made holds nothing that runs or asks elsewhere', async () => {
+    const site = 'a'.repeat(64);
+    const base = `../sites/${site}/`;
+    const evil =
+      '<link rel=preconnect href=https://elsewhere.example><script>x()</script><img src=https://elsewhere.example/a onerror=x()>';
+    const opened = await open(
+      changed((it, all) => {
+        it['pages'] = [
+          {
+            ...page('log'),
+            html: `<p>Fog${evil}</p>`,
+            css: 'p{background:url(//elsewhere.example/a)}',
+          },
+          { ...page('plain'), html: '<p class=a>Fog<br/>&amp; more' },
+        ];
+        it['sites'] = [
+          {
+            site,
+            pages: [
+              {
+                path: 'a.html',
+                title: 'A',
+                html: `<!doctype html><html><head><link rel="stylesheet" href="${base}a.css"></head><body><p>Fog${evil}</p></body></html>`,
+                sheets: [
+                  { path: 'a.css', media: '' },
+                  { path: 'b.css', media: '' },
+                ],
+                removed: [],
+                notes: [],
+              },
+            ],
+            files: ['a.css', '../b.css', 'c.js'],
+          },
+        ];
+        (it['document'] as { pages: unknown }).pages = { own: { name: 'A', site, path: 'a.html' } };
+        all[`sites/${site}/a.css`] = strToU8('@import "//elsewhere.example/b.css"; p{color:red}');
+        all[`sites/${site}/../b.css`] = strToU8('p{color:red}');
+        all[`sites/${site}/c.js`] = strToU8('x()');
+      }),
+    );
+    const [log, plain] = await elsewhere.pages.list(opened.id);
+    const own = await elsewhere.sites.page(opened.id, site, 'a.html');
+    const css = await elsewhere.sites.sheets(opened.id, site);
+    const all = [log?.html, log?.css, own?.html, ...css.values()].join('\n');
+    expect(all).not.toMatch(/elsewhere\.example|<script|onerror|preconnect/);
+    expect(own?.html).toContain(`href="${base}a.css"`);
+    expect(own?.sheets.map(({ path }) => path)).toEqual(['a.css']);
+    expect((await elsewhere.sites.files(opened.id, site)).map(({ path }) => path)).toEqual([
+      'a.css',
+    ]);
+    // What asks for nothing stays as it was written.
+    expect(plain?.html).toBe('<p class=a>Fog<br/>&amp; more');
   });
 
   test('with bytes changed anywhere is opened whole or refused', async () => {

@@ -82,7 +82,7 @@ export function createApp({
   const admission = new Admission(config.token, services.sessions);
   api.use(sessionRoutes(config, services.sessions, admission));
   api.use(admission.onlySignedIn);
-  api.use(projectRoutes(services, startingPages, ending));
+  api.use(projectRoutes(services, startingPages, admission, ending));
   api.use(waypointRoutes(services));
   api.use(fontRoutes(services));
   api.use(familyRoutes(services));

@@ -82,7 +82,7 @@ export class Deliveries {
   /** The bundle as a zip. */
   bundle(project: Project): Promise<Buffer> {
     return this.#bundles.get(keyOf(project), async () =>
-      Buffer.from(await this.jobs.zip(await this.contents(project))),
+      Buffer.from(await this.jobs.for(project.id).zip(await this.contents(project))),
     );
   }
 
@@ -92,7 +92,7 @@ export class Deliveries {
     const fault = bundleFault(files.reduce((sum, { bytes }) => sum + bytes, 0));
     if (fault) throw new BundleTooLargeError(fault);
     const entries = await Promise.all(
-      files.map(async (file) => [file.path, await this.#contentOf(file)] as const),
+      files.map(async (file) => [file.path, await this.#contentOf(project.id, file)] as const),
     );
     return Object.fromEntries(entries);
   }
@@ -101,14 +101,14 @@ export class Deliveries {
   async content(project: Project, path: string): Promise<string | Uint8Array | null> {
     const { files } = await this.of(project);
     const file = files.find((one) => one.path === path);
-    return file ? this.#contentOf(file) : null;
+    return file ? this.#contentOf(project.id, file) : null;
   }
 
-  async #contentOf(file: DeliveryFile): Promise<string | Uint8Array> {
+  async #contentOf(projectId: string, file: DeliveryFile): Promise<string | Uint8Array> {
     if (file.kind === 'text') return file.content;
     const { source, cut } = file;
     return new Uint8Array(
-      cut ? await this.maker.bytes({ source, cut }) : await this.#whole(source),
+      cut ? await this.maker.bytes(projectId, { source, cut }) : await this.#whole(source),
     );
   }
 
@@ -160,7 +160,7 @@ export class Deliveries {
       this.tuner.trials(id, document),
       this.#make(project, deliveryPlan),
     ]);
-    const files = await this.jobs.deliver({
+    const files = await this.jobs.for(id).deliver({
       document,
       trials,
       evidence: await this.evidence(project),

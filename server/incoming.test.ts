@@ -1,4 +1,5 @@
-import { existsSync, readFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { Readable } from 'node:stream';
 import { afterEach, beforeEach, expect, test } from '@jest/globals';
 import { IncomingFiles } from './incoming';
@@ -25,6 +26,24 @@ test('files lie on disk until they have been dealt with', async () => {
   await expect(arrival.receive(stream(1))).rejects.toMatchObject({ all: false });
   await arrival.clear();
   expect(existsSync(path)).toBe(false);
+});
+
+test('who else opens the same data, and ends, takes nothing away; what was abandoned goes', async () => {
+  const data = temporaryFolder();
+  const first = await IncomingFiles.open(data);
+  const arrival = await first.expect(100);
+  const { path } = await arrival.receive(stream(60));
+  // Of a process that is there, and of one that is not.
+  const others = [`${process.ppid}-other`, '999999999-gone'];
+  for (const name of others) mkdirSync(join(data, 'incoming', name));
+  const second = await IncomingFiles.open(data);
+  await second.close();
+  expect(readFileSync(path)).toHaveLength(60);
+  const left = readdirSync(join(data, 'incoming'));
+  expect(left).toContain(others[0]);
+  expect(left).not.toContain(others[1]);
+  await arrival.receive(stream(40));
+  await first.close();
 });
 
 test('room is kept for what is announced, and given back; who finds none is told at once', async () => {

@@ -1,10 +1,11 @@
 import { randomUUID } from 'node:crypto';
 import { createWriteStream } from 'node:fs';
-import { mkdir, mkdtemp, rm } from 'node:fs/promises';
+import { mkdir, mkdtemp, readdir, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { basename, join } from 'node:path';
 import { Transform, type Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
+import { isAlive } from './processes';
 
 /** More arrives than may: `all` says whether for everybody together, or for the one who sends. */
 export class TooMuchError extends Error {
@@ -26,6 +27,20 @@ export interface Arrival {
   clear(): Promise<void>;
 }
 
+/** Names of folders, each of one process: its number and a word of its own. */
+const FOLDER = /^(\d+)-[\w-]+$/;
+/** Folders of this process: there may be several. */
+const own = new Set<string>();
+
+/** Removes what processes have left here that are no longer there. */
+async function clearAbandoned(parent: string): Promise<void> {
+  for (const name of await readdir(parent)) {
+    const pid = Number(FOLDER.exec(name)?.[1] ?? NaN);
+    const isUsed = own.has(name) || (pid !== process.pid && isAlive(pid));
+    if (!isUsed) await rm(join(parent, name), { recursive: true, force: true });
+  }
+}
+
 /**
  * Files on their way in: on disk and not in memory, counted as they are read and not by what they say of
  * themselves.
@@ -35,13 +50,19 @@ export class IncomingFiles {
 
   private constructor(private readonly folder: string) {}
 
-  /** Opens a folder for what arrives; what an earlier run has left there is gone. */
+  /**
+   * Opens a folder of this process's own for what arrives. Others on the same data keep theirs; what a process
+   * has left that is no longer there is removed.
+   */
   static async open(dataFolder: string): Promise<IncomingFiles> {
-    const folder = join(dataFolder, 'incoming');
+    const parent = join(dataFolder, 'incoming');
+    const name = `${process.pid}-${randomUUID()}`;
     try {
-      await rm(folder, { recursive: true, force: true });
-      await mkdir(folder);
-      return new IncomingFiles(folder);
+      await mkdir(parent, { recursive: true });
+      await clearAbandoned(parent);
+      await mkdir(join(parent, name));
+      own.add(name);
+      return new IncomingFiles(join(parent, name));
     } catch {
       // With the database elsewhere there may be no data folder.
       return new IncomingFiles(await mkdtemp(join(tmpdir(), 'lettera-incoming-')));
@@ -97,6 +118,7 @@ export class IncomingFiles {
   }
 
   async close(): Promise<void> {
+    own.delete(basename(this.folder));
     await rm(this.folder, { recursive: true, force: true });
   }
 }

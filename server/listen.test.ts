@@ -1,4 +1,6 @@
+import { execFile } from 'node:child_process';
 import { request, type IncomingMessage } from 'node:http';
+import { promisify } from 'node:util';
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import type { Project } from '@lettera/core/wire';
 import { readConfig } from './config';
@@ -54,6 +56,27 @@ describe('a server that is to end', () => {
     expect(response.statusCode).toBe(200);
     expect(await textOf(response)).toContain('"name":"Skerry"');
     await closed;
+  });
+});
+
+describe('a promise that is refused while nobody waits for it', () => {
+  test('ends no server', async () => {
+    // In a process of its own, which a refusal would end.
+    const script = `
+      const { startServer, readConfig } = await import('./server/index.ts');
+      const running = await startServer(readConfig({ port: '0', data: ${JSON.stringify(temporaryFolder())} }, {}), { startingPages: async () => [] });
+      void Promise.reject(new Error('refused'));
+      await new Promise((resolve) => setImmediate(resolve));
+      console.log((await fetch(running.url + '/api/v1/health')).status);
+      await running.close();
+      process.exit(0);
+    `;
+    const { stdout } = await promisify(execFile)(
+      process.execPath,
+      ['--import', 'tsx', '--input-type=module', '-e', script],
+      { env: { ...process.env, LETTERA_LOG: 'silent' } },
+    );
+    expect(stdout.trim()).toBe('200');
   });
 });
 

@@ -1,5 +1,6 @@
 import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
+import pino from 'pino';
 import { createApp, type AppOptions } from './app';
 import { ConfigError, type Config } from './config';
 import { openServices, type Services } from './services';
@@ -17,6 +18,26 @@ export interface Running {
 
 /** How long requests that are under way may take when the server is to end, milliseconds. */
 const FINISHING = 10_000;
+
+const HOUR = 60 * 60 * 1000;
+/** How long a site that was only looked at is kept after it was left. */
+const LOOKED = 24 * HOUR;
+
+/** Lets go of what was left, now and each hour. @returns how to end that */
+function tidyUp({ sites }: Services, noted: (error: unknown) => void): () => void {
+  const tidy = () => {
+    sites.forgetLooked(new Date(Date.now() - LOOKED).toISOString()).catch(noted);
+  };
+  tidy();
+  const hourly = setInterval(tidy, HOUR).unref();
+  return () => clearInterval(hourly);
+}
+
+/** A promise that is refused while nobody waits for it is noted: it ends no server. @returns how to end that */
+function outliveRefusals(noted: (error: unknown) => void): () => void {
+  process.on('unhandledRejection', noted);
+  return () => process.off('unhandledRejection', noted);
+}
 
 /** Takes no more requests, lets those under way finish, and gives the rest up. */
 async function finish(server: Server, ending: AbortController): Promise<void> {
@@ -59,7 +80,13 @@ export async function startServer(
   { prepare, onListening, ...options }: StartOptions,
 ): Promise<Running> {
   const services = await openServices(config);
-  const noLongerRunning = await noteRunning(config.dataFolder);
+  const log = pino({ level: process.env['LETTERA_LOG'] ?? 'error' });
+  const noted = (error: unknown) =>
+    log.error({ err: error }, 'Something failed that nobody waits for.');
+  const ends = [await noteRunning(config.dataFolder), outliveRefusals(noted)];
+  const endAll = async () => {
+    for (const end of ends) await end();
+  };
   const ending = new AbortController();
   let ready = false;
   const app = createApp({ ...options, services, isReady: () => ready, ending: ending.signal });
@@ -80,6 +107,7 @@ export async function startServer(
       throw toStoreError(error, config.databaseUrl ?? config.dataFolder);
     }
     ready = true;
+    ends.push(tidyUp(services, noted));
     const host = config.host.includes(':') ? `[${config.host}]` : config.host;
     return {
       services,
@@ -87,12 +115,12 @@ export async function startServer(
       async close() {
         await finish(server, ending);
         await services.close();
-        await noLongerRunning();
+        await endAll();
       },
     };
   } catch (error) {
     await services.close();
-    await noLongerRunning();
+    await endAll();
     throw error;
   }
 }

@@ -5,9 +5,10 @@ import { FallbackTuner } from './job/fallbackTrials';
 import { FamilyMeasurer } from './job/familyMeasurer';
 import { FileMaker } from './job/fileMaker';
 import { Jobs } from './job/jobs';
+import { WorkerPool } from './job/workerPool';
 import { Progress } from './progress';
 import { SiteCopy } from './siteCopy';
-import { closeDatabase, openDatabase, type Database } from './store/database';
+import { closeDatabase, openDatabase, type Database, type OpenOptions } from './store/database';
 import { DerivedStore } from './store/derivedStore';
 import { FontStore } from './store/fontStore';
 import { LocalReadingStore } from './store/localReadingStore';
@@ -52,9 +53,9 @@ export interface Services {
 }
 
 /** Opens the store and starts the workers. @throws StoreError */
-export async function openServices(config: Config): Promise<Services> {
-  const database = await openDatabase(config.dataFolder, config.databaseUrl);
-  const jobs = new Jobs();
+export async function openServices(config: Config, options: OpenOptions = {}): Promise<Services> {
+  const database = await openDatabase(config.dataFolder, config.databaseUrl, options);
+  const jobs = new Jobs(new WorkerPool());
   const fonts = new FontStore(database);
   const pages = new PageStore(database);
   const sites = new SiteStore(database);
@@ -62,7 +63,7 @@ export async function openServices(config: Config): Promise<Services> {
   const localReadings = new LocalReadingStore(database);
   // In processes of its own that give way: a designer who brings a font does not wait for what is being
   // fitted, and a library that is being measured meanwhile is not starved until its readings are given up.
-  const tuningJobs = new Jobs(true);
+  const tuningJobs = new Jobs(new WorkerPool(true));
   const tunings = new TuningStore(database);
   const tuner = new FallbackTuner(
     fonts,
@@ -75,10 +76,10 @@ export async function openServices(config: Config): Promise<Services> {
   );
   const maker = new FileMaker(fonts, new DerivedStore(database), jobs, progress);
   const incoming = await IncomingFiles.open(config.dataFolder);
-  await fonts.removeUnused();
+  if (!options.reads) await fonts.removeUnused();
   const measurer = new FamilyMeasurer(new MeasureStore(database), jobs);
   const foundry = new FoundryClient(`http://127.0.0.1:${config.foundryPort}`, database);
-  const backgroundJobs = new Jobs(true);
+  const backgroundJobs = new Jobs(new WorkerPool(true));
   const background = new FamilyMeasurer(new MeasureStore(database), backgroundJobs);
   const libraryMeasures = new LibraryMeasures(foundry, measurer, background, progress);
   return {

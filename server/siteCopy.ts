@@ -31,10 +31,9 @@ export class SiteCopy {
         }),
       );
       const given = await this.pages.list(projectId);
-      return this.jobs.pageCharacters([
-        ...given.map(({ html, css }) => ({ html, css })),
-        ...ownPages,
-      ]);
+      return this.jobs
+        .for(projectId)
+        .pageCharacters([...given.map(({ html, css }) => ({ html, css })), ...ownPages]);
     });
   }
 }

@@ -1,3 +1,4 @@
+export { bodyAgain, sheetAgain, siteAgain } from './cleanAgain';
 export { isZip, unzip, type ArchivedFile } from './archive';
 export { pagesAsRead, type PageAsRead } from './pagesAsRead';
 export { charactersOf } from './charactersOf';
@@ -9,6 +10,7 @@ export {
   type ReadSite,
   type SheetOfPage,
 } from './readSite';
-export { requestsOf } from './requestsOf';
+export { bodyOf } from './parseHtml';
+export { requestsOf, type Request, type Requests } from './requestsOf';
 export { rulesOfPage } from './siteRules';
 export { siteFilesIn } from './siteFilesIn';

@@ -14,7 +14,7 @@ import { readTypeRules } from './typeRules';
  */
 
 /** What is fast enough not to be compared, milliseconds: below it other things decide. */
-const NO_TIME = 100;
+const NO_TIME = 250;
 const RUNS = 5;
 
 const html = (text: string) =>

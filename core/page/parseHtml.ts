@@ -1,5 +1,6 @@
 import {
   defaultTreeAdapter,
+  type DefaultTreeAdapterTypes as Tree,
   Parser,
   type ParserOptions,
   type TreeAdapter,
@@ -65,3 +66,13 @@ export function parseHtmlAs<T extends TreeAdapterTypeMap>(
 
 /** Parses a whole page to parse5's own tree. @see parseHtmlAs */
 export const parseHtml = (text: string) => parseHtmlAs(text, { treeAdapter: defaultTreeAdapter });
+
+/** What stands in the body of a page, or of one that is given without its frame. @throws SiteError */
+export const bodyOf = (text: string): Tree.ChildNode[] =>
+  parseHtml(text).childNodes.flatMap((root) =>
+    'childNodes' in root
+      ? root.childNodes.flatMap((part) =>
+          part.nodeName === 'body' && 'childNodes' in part ? part.childNodes : [],
+        )
+      : [],
+  );

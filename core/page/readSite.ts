@@ -53,7 +53,8 @@ export interface ReadSite {
   leftOut: { path: string; why: string }[];
 }
 
-const LIVE_TYPE = 'application/json; charset=utf-8';
+/** What a page showed where it is live is served as. */
+export const LIVE_TYPE = 'application/json; charset=utf-8';
 
 const megabytes = (bytes: number): string => `${Math.round(bytes / 1024 / 1024)} MB`;
 

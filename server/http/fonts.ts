@@ -91,7 +91,7 @@ export function fontRoutes({
     unicodeRange: string | undefined,
   ): Promise<Outcome[]> => {
     try {
-      const read = await jobs.readFonts({ path });
+      const read = await jobs.for(projectId).readFonts({ path });
       return await Promise.all(
         read.map(async (one): Promise<Outcome> => {
           if (one instanceof FontError) return refusal(name, one);
@@ -207,7 +207,7 @@ export function fontRoutes({
     const file = await fonts.projectFile(id, request.params.sha256);
     if (!file) throw new Problem('not-found', 'This project has no such font file.');
     const instance = instanceOf(request.query);
-    response.json(await jobs.measure({ source: new Uint8Array(file.bytes), instance }));
+    response.json(await jobs.for(id).measure({ source: new Uint8Array(file.bytes), instance }));
   });
 
   /** Measures a font that stays where it is: to look for what looks like it. Nothing is kept. */
@@ -220,16 +220,16 @@ export function fontRoutes({
       what: 'A font file',
     }),
     async (request: Request<{ id: string }>, response) => {
-      await projectOf(projects, request);
+      const own = jobs.for((await projectOf(projects, request)).id);
       const [file] = filesOf(request);
       if (!file) throw new Problem('bad-request', 'Send a font file in a part “file”.');
       const { path, size } = file;
-      const { bytes, reading } = await jobs.readFont({ path });
+      const { bytes, reading } = await own.readFont({ path });
       response.json({
         family: reading.family,
         face: faceOf({ reading, bytes: bytes?.byteLength ?? size }),
         fsType: reading.fsType,
-        measures: await jobs.measure({ source: bytes ?? { path }, instance: { wght: 400 } }),
+        measures: await own.measure({ source: bytes ?? { path }, instance: { wght: 400 } }),
       });
     },
   );

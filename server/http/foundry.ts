@@ -106,11 +106,11 @@ export function foundryRoutes({
   router.get(
     '/projects/:id/foundry/families/:family/files/:name/measures',
     async (request, response) => {
-      await allowedProject(request);
+      const { id } = await allowedProject(request);
       const family = await foundry.family(request.params.family);
       const file = await foundry.file(family, request.params.name);
       const instance = instanceOf(request.query);
-      response.json(await jobs.measure({ source: new Uint8Array(file), instance }));
+      response.json(await jobs.for(id).measure({ source: new Uint8Array(file), instance }));
     },
   );
 
@@ -125,7 +125,7 @@ export function foundryRoutes({
     }
     const details = await foundry.family(request.params.family);
     const gone = untilGone(response);
-    const fetched = await fetchFaces({ foundry, jobs }, details, picks, {
+    const fetched = await fetchFaces({ foundry, jobs: jobs.for(project.id) }, details, picks, {
       signal: gone,
       onFile: (done, of) => progress.report({ task: 'taking', done, of }, project.id),
     });

@@ -5,6 +5,7 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import fontverter from 'fontverter';
 import request from 'supertest';
 import { startTestServer, type TestServer } from '../testing/server';
+import { openApi } from './openapi';
 import type { Project } from '@lettera/core/wire';
 
 /** Requests that are not meant well, or that break off: each is refused in words, and the next is served. */
@@ -196,6 +197,33 @@ describe('an upload', () => {
     for (const { status } of all) expect([201, 422]).toContain(status);
     await api().post(`/api/v1/projects/${id}/fonts`).attach('file', SPECTRAL).expect(201);
   });
+});
+
+describe('a key that every object has', () => {
+  const KEYS = ['constructor', '__proto__', 'toString', 'hasOwnProperty', 'valueOf'];
+
+  test.each(KEYS)(
+    '“%s” is answered on every route, and the next request is served',
+    async (key) => {
+      const { id } = await newProject();
+      for (const [path, methods] of Object.entries(openApi.paths)) {
+        if (path.endsWith('/events')) continue;
+        const url = `/api/v1${path.replace('{id}', id).replace(/\{\w+\}/g, key)}`;
+        for (const method of Object.keys(methods).filter((name) => name !== 'parameters')) {
+          if (method === 'delete' && path === '/projects/{id}') continue;
+          const { status, body } = await api()
+            [method as 'get'](url)
+            .set('If-Match', '"1"')
+            .query(method === 'get' ? { site: undefined } : {});
+          const { type = '' } = body as Answer['body'];
+          expect(`${method} ${path} ${status} ${type}`).not.toMatch(/ 500 /);
+        }
+      }
+      await api().get(`/api/v1/projects/${id}/pages/${key}/account`).expect(404);
+      await api().get(`/api/v1/projects/${key}`).expect(404);
+      await api().get(`/api/v1/projects/${id}`).expect(200);
+    },
+  );
 });
 
 describe('what is not there', () => {

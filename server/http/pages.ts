@@ -92,7 +92,7 @@ export function pageRoutes({
         ownPage(id, { name: '', site, path }),
         sites.sheets(id, site),
       ]);
-      return jobs.typeRules({ sheets, texts });
+      return jobs.for(id).typeRules({ sheets, texts });
     })();
     reading.catch(() => rules.delete(key));
     rules.set(key, reading);
@@ -114,7 +114,7 @@ export function pageRoutes({
     ]);
   });
 
-  /** Reads the pages that are sent, and keeps their files; null where whoever sent them has gone. */
+  /** Reads the pages that are sent; null where whoever sent them has gone. */
   const receiveSite = async (
     request: Request<{ id: string }>,
     response: Response,
@@ -126,10 +126,9 @@ export function pageRoutes({
     }
     const gone = untilGone(response);
     const site = await siteHash(files);
-    const read = await jobs.readPages({ files, base: `../sites/${site}/` });
+    const read = await jobs.for(id).readPages({ files, base: `../sites/${site}/` });
     // Who stopped it was told that nothing was brought in.
     if (gone.aborted) return null;
-    await sites.add(id, site, read);
     return { id, site, read };
   };
 
@@ -140,7 +139,9 @@ export function pageRoutes({
     async (request: Request<{ id: string }>, response) => {
       const received = await receiveSite(request, response);
       if (!received) return;
-      response.status(201).json(lookedPages(received.site, received.read));
+      const { id, site, read } = received;
+      await sites.addLooked(id, site, read);
+      response.status(201).json(lookedPages(site, read));
     },
   );
 
@@ -155,7 +156,8 @@ export function pageRoutes({
     }
     const address = stringField(request.body, 'address', LONGEST_ADDRESS);
     const gone = untilGone(response);
-    const fetched = await siteFetcher.fetch(address, gone).catch((error: unknown) => {
+    const own = jobs.for(id);
+    const fetched = await siteFetcher.fetch(address, own, gone).catch((error: unknown) => {
       if (gone.aborted) return null;
       throw error;
     });
@@ -163,7 +165,7 @@ export function pageRoutes({
     const hash = createHash('sha256');
     for (const { path, bytes } of fetched) hash.update(`${path}\0`).update(bytes).update('\0');
     const site = hash.digest('hex');
-    const read = await jobs.readPages({
+    const read = await jobs.for(id).readPages({
       files: fetched.map(({ path, bytes }) => ({ path, bytes })),
       addresses: Object.fromEntries(
         fetched.map(({ path, ...from }) => [path, { address: from.address, base: from.base }]),
@@ -171,7 +173,7 @@ export function pageRoutes({
       base: `../sites/${site}/`,
     });
     if (gone.aborted) return;
-    await sites.add(id, site, read);
+    await sites.addLooked(id, site, read);
     response.status(201).json(lookedPages(site, read, address));
   });
 
@@ -183,6 +185,7 @@ export function pageRoutes({
       const received = await receiveSite(request, response);
       if (!received) return;
       const { id, site, read } = received;
+      await sites.add(id, site, read);
       const taken = (await pages.list(id)).map((page) => page.slug);
       let added: [string, SitePage][] = [];
       const inside = (document: ProjectDocument) => {
@@ -242,13 +245,19 @@ export function pageRoutes({
     const { id, document } = await projectOf(projects, request);
     const own = ownPageOf(document, request);
     if (!own) throw new Problem('not-found', 'This project has no such page of its own.');
-    const [{ removed, notes }, { rules: found, layers }, live] = await Promise.all([
+    const [{ removed, notes }, { rules: found, layers, leftOut }, live] = await Promise.all([
       ownPage(id, own),
       rulesOf(id, own),
       sites.file(id, own.site, livePathOf(own.path)),
     ]);
     const shown = live ? livePageOf(Buffer.from(live.bytes).toString('utf8')) : NOT_LIVE;
-    response.json({ removed, notes, rules: found, layers, live: shown } satisfies PageAccount);
+    response.json({
+      removed,
+      notes: leftOut > 0 ? [...notes, rulesLeftOut(leftOut)] : notes,
+      rules: found,
+      layers,
+      live: shown,
+    } satisfies PageAccount);
   });
 
   router.get('/projects/:id/sites/:site/*path', pageSecurity, async (request, response) => {
@@ -268,6 +277,9 @@ export function pageRoutes({
 
   return router;
 }
+
+const rulesLeftOut = (rules: number): string =>
+  `${rules.toLocaleString('en')} ${rules === 1 ? 'rule of its style sheets is' : 'rules of its style sheets are'} left out: longer, or more, than any site writes.`;
 
 /** Pages that are looked at, as they are told. */
 const lookedPages = (
@@ -296,7 +308,9 @@ function ownPageOf(
   const { site, path } = query;
   return typeof site === 'string' && typeof path === 'string'
     ? { name: '', site, path }
-    : pages[params.page];
+    : Object.hasOwn(pages, params.page)
+      ? pages[params.page]
+      : undefined;
 }
 
 /** Where the project's rules stand on a page of the site's own. */

@@ -4,7 +4,7 @@ import { ChangeError } from '@lettera/core/change';
 import type { FieldError } from '@lettera/core/document';
 import { FontError } from '@lettera/core/font';
 import { SiteError } from '@lettera/core/page';
-import { NothingToDoError, StaleRevisionError } from '../store/projectStore';
+import { DamagedProjectError, NothingToDoError, StaleRevisionError } from '../store/projectStore';
 import { TooMuchError } from '../incoming';
 import { ProjectFileError } from '../projectFile';
 import { BundleTooLargeError } from '../delivery';
@@ -32,6 +32,7 @@ export type ProblemName =
   | 'foundry-not-allowed'
   | 'foundry-failed'
   | 'fetching-off'
+  | 'damaged-project'
   | 'storage-failed'
   | 'database-busy'
   | 'busy'
@@ -58,6 +59,7 @@ const TITLES: Record<ProblemName, [status: number, title: string]> = {
   'foundry-not-allowed': [403, 'The foundry is not allowed for this project'],
   'fetching-off': [403, 'Pages are not fetched here'],
   'foundry-failed': [502, 'The foundry failed'],
+  'damaged-project': [500, 'The project is damaged'],
   'storage-failed': [507, 'The data could not be written'],
   'database-busy': [503, 'The database is busy'],
   busy: [503, 'Too much at once'],
@@ -176,6 +178,7 @@ export function toProblem(error: unknown): Problem {
       { current: { revision, document, undo, redo } },
     );
   }
+  if (error instanceof DamagedProjectError) return new Problem('damaged-project', error.message);
   if (error instanceof NothingToDoError) return new Problem('nothing-to-do', error.message);
   if (error instanceof FontError) {
     return new Problem('unusable-font', kept(error.message), { reason: error.reason });

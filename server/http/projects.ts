@@ -2,9 +2,11 @@ import express, { Router } from 'express';
 import { ChangeError } from '@lettera/core/change';
 import { newDocument, type ProjectDocument } from '@lettera/core/document';
 import type { Services } from '../services';
+import { giveBackSpace } from '../store/database';
 import type { Page } from '../store/pageStore';
 import { Problem } from './problem';
-import { projectOf, revisionGiven, sendProject, stringField } from './requests';
+import { noProject, projectOf, revisionGiven, sendProject, stringField } from './requests';
+import type { Admission } from './security';
 
 const MOST_HISTORY = 200;
 /** Keeps proxies and browsers from taking a silent stream for a dead one, milliseconds. */
@@ -19,8 +21,10 @@ export function projectRoutes(
     sites,
     waypoints,
     progress,
-  }: Pick<Services, 'projects' | 'fonts' | 'sites' | 'waypoints' | 'progress'>,
+    database,
+  }: Pick<Services, 'projects' | 'fonts' | 'sites' | 'waypoints' | 'progress' | 'database'>,
   startingPages: () => Promise<Page[]>,
+  admission: Admission,
   ending: AbortSignal,
 ): Router {
   const router = Router();
@@ -83,8 +87,15 @@ export function projectRoutes(
   });
 
   router.delete('/projects/:id', async (request, response) => {
-    await projects.remove((await projectOf(projects, request)).id);
+    // One that is damaged can be deleted like any other.
+    const id = await projects.idOf(request.params.id);
+    if (id === null) throw noProject(request.params.id);
+    await projects.remove(id);
     await fonts.removeUnused();
+    // It is deleted, whether the disk can have the room now or only another time.
+    giveBackSpace(database).catch((error: unknown) => {
+      request.log.warn({ err: error }, 'The room of a deleted project was not given back.');
+    });
     response.status(204).end();
   });
 
@@ -154,13 +165,19 @@ export function projectRoutes(
     );
     const stopWaypoints = waypoints.onChange(id, () => send('waypoints', {}));
     const stopProgress = progress.on(id, (report) => send('progress', report));
-    const heartbeat = setInterval(() => response.write(': still here\n\n'), HEARTBEAT).unref();
     const end = () => response.end();
+    const heartbeat = setInterval(() => {
+      response.write(': still here\n\n');
+      // A session may have run out.
+      admission.admits(request, response).then((is) => is || end(), end);
+    }, HEARTBEAT).unref();
+    const stopSession = admission.onSessionEnd(request, end);
     ending.addEventListener('abort', end);
     request.on('close', () => {
       stop();
       stopWaypoints();
       stopProgress();
+      stopSession();
       clearInterval(heartbeat);
       ending.removeEventListener('abort', end);
     });

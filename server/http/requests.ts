@@ -7,11 +7,14 @@ import { kept, Problem } from './problem';
 /** Characters of an address that a page is fetched from, at most. */
 export const LONGEST_ADDRESS = 2000;
 
+export const noProject = (id: string): Problem =>
+  new Problem('not-found', `There is no project “${id}”.`);
+
 /** The project that a route's `:id` names, by id or slug. @throws Problem 404 */
 export async function projectOf(projects: ProjectStore, request: Request): Promise<Project> {
   const id = String(request.params['id']);
   const project = await projects.get(id);
-  if (!project) throw new Problem('not-found', `There is no project “${id}”.`);
+  if (!project) throw noProject(id);
   return project;
 }
 

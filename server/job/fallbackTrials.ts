@@ -23,7 +23,6 @@ import type { SiteStore } from '../store/siteStore';
 import type { TuningStore } from '../store/tuningStore';
 import type { Jobs } from './jobs';
 import { languageText } from './languageText';
-import { pageText } from './pageText';
 import { StoppedError, Stopping } from './stopping';
 import type { MeasuredFonts } from './tuneTask';
 
@@ -37,6 +36,8 @@ const hash = (value: unknown): string =>
 
 /** What all tunings of a project share. */
 interface Ground {
+  /** The project whose work it is. */
+  owner: string;
   /** Aborts when the project's fitting is stopped. */
   signal: AbortSignal;
   document: ProjectDocument;
@@ -117,6 +118,7 @@ export class FallbackTuner {
       Object.entries(measured).map(([local, variants]) => [local, hash(variants)]),
     );
     return {
+      owner: projectId,
       signal: this.#stopping.signalOf(projectId),
       document,
       measured,
@@ -158,7 +160,7 @@ export class FallbackTuner {
     const known = this.#texts.get(key);
     if (known) return known;
     const text = tuningTextOf(
-      [...pages.map(pageText), ...words].join('\n'),
+      [...(await this.jobs.for(projectId).pageTexts(pages)), ...words].join('\n'),
       languages.map(languageText),
     );
     const read = { text, textKey: hash([[...text.tuning], text.heldOut]) };
@@ -208,7 +210,7 @@ export class FallbackTuner {
     locals: readonly string[],
     fitting: Fitting,
   ): Promise<Record<string, TunedFace>> {
-    const { signal, document, text, textKey, measured, measuredKeys, told } = ground;
+    const { signal, owner, document, text, textKey, measured, measuredKeys, told } = ground;
     signal.throwIfAborted();
     const family = document.case[document.voices[voice]?.family ?? ''];
     const match = matchFace(family?.faces ?? [], { weight, slant });
@@ -247,7 +249,7 @@ export class FallbackTuner {
             text,
             fitting,
           },
-          signal,
+          { signal, owner },
         ),
       );
       told?.(job);
@@ -293,7 +295,7 @@ export class FallbackTuner {
     hashes: string[],
     pinned: PinnedLine | undefined,
     request: Omit<Parameters<Jobs['tune']>[0], 'files' | 'metrics'>,
-    signal: AbortSignal,
+    { signal, owner }: Pick<Ground, 'signal' | 'owner'>,
   ): Promise<Record<string, TunedFace>> {
     const [files, readings] = await Promise.all([
       this.fonts.files(hashes),
@@ -303,7 +305,7 @@ export class FallbackTuner {
     if (!reading) throw new RangeError('The files of this face are not in the store.');
     // A face that is pinned has the line box that it is pinned to.
     const metrics = pinned ? { unitsPerEm: 1, ...pinned } : reading;
-    return this.jobs.tune({ ...request, files: [...files.values()], metrics }, signal);
+    return this.jobs.for(owner).tune({ ...request, files: [...files.values()], metrics }, signal);
   }
 }
 

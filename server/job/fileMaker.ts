@@ -53,7 +53,7 @@ export class FileMaker {
     await Promise.all(
       [...wanted].map(async ([key, file]) => {
         try {
-          await this.#one(key, file, signal);
+          await this.#one(key, file, projectId, signal);
         } finally {
           done++;
           tell();
@@ -63,29 +63,39 @@ export class FileMaker {
   }
 
   /** The bytes of a file that is delivered; one that was let go is made again. */
-  async bytes(file: DerivedFile): Promise<Buffer> {
+  async bytes(projectId: string, file: DerivedFile): Promise<Buffer> {
     const kept = await this.derived.get(file);
     if (kept) return kept;
-    await this.#one(keyOf(file), file);
+    await this.#one(keyOf(file), file, projectId);
     const made = await this.derived.get(file);
     if (!made) throw new RangeError(`${keyOf(file)} could not be kept`);
     return made;
   }
 
-  async #one(key: string, file: DerivedFile, signal?: AbortSignal): Promise<number> {
+  async #one(
+    key: string,
+    file: DerivedFile,
+    projectId: string,
+    signal?: AbortSignal,
+  ): Promise<number> {
     signal?.throwIfAborted();
     try {
-      return await (this.#underWay.get(key) ?? this.#begin(key, file, signal));
+      return await (this.#underWay.get(key) ?? this.#begin(key, file, projectId, signal));
     } catch (error) {
       // Who began it stopped it, and others wait for it.
       if (!(error instanceof StoppedError) || signal?.aborted) throw error;
-      return this.#one(key, file, signal);
+      return this.#one(key, file, projectId, signal);
     }
   }
 
-  #begin(key: string, file: DerivedFile, signal: AbortSignal | undefined): Promise<number> {
+  #begin(
+    key: string,
+    file: DerivedFile,
+    projectId: string,
+    signal: AbortSignal | undefined,
+  ): Promise<number> {
     this.#failed.delete(key);
-    const work = this.#derive(file, signal)
+    const work = this.#derive(file, projectId, signal)
       .catch((error: unknown) => {
         if (!(error instanceof StoppedError)) this.#failed.set(key, (error as Error).message);
         throw error;
@@ -95,10 +105,16 @@ export class FileMaker {
     return work;
   }
 
-  async #derive(file: DerivedFile, signal: AbortSignal | undefined): Promise<number> {
+  async #derive(
+    file: DerivedFile,
+    projectId: string,
+    signal: AbortSignal | undefined,
+  ): Promise<number> {
     const source = (await this.fonts.files([file.source])).get(file.source);
     if (!source) throw new RangeError(`The store has no file ${file.source}`);
-    const bytes = await this.jobs.derive({ bytes: source, cut: cutOf(file.cut) }, signal);
+    const bytes = await this.jobs
+      .for(projectId)
+      .derive({ bytes: source, cut: cutOf(file.cut) }, signal);
     await this.derived.keep(file, bytes);
     return bytes.byteLength;
   }

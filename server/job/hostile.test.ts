@@ -5,6 +5,7 @@ import fontverter from 'fontverter';
 import { mutated } from '../../core/font/testing/mutate';
 import { withBomb } from '../../core/font/testing/bomb';
 import { Jobs } from './jobs';
+import { WorkerPool } from './workerPool';
 
 const FILES = 2000;
 const MEMORY = 512 * 1024 * 1024;
@@ -13,7 +14,7 @@ const LONGEST = 11_000;
 
 let jobs: Jobs;
 beforeAll(() => {
-  jobs = new Jobs();
+  jobs = new Jobs(new WorkerPool());
 });
 afterAll(() => jobs.close());
 

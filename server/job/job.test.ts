@@ -10,6 +10,7 @@ import { PAGES, startTestServer, type TestServer } from '../testing/server';
 import { TuningStore } from '../store/tuningStore';
 import { FallbackTuner } from './fallbackTrials';
 import { Jobs } from './jobs';
+import { WorkerPool } from './workerPool';
 import { StoppedError } from './stopping';
 import { pageText } from './pageText';
 import { twinFiles } from './twins';
@@ -299,7 +300,7 @@ describe('a file that cannot be packed', () => {
 });
 
 test('what waits when the workers are ended starts no others', async () => {
-  const own = new Jobs();
+  const own = new Jobs(new WorkerPool());
   const { sfnt } = await unpack(bytes(GLOOCK));
   const asked = Array.from({ length: 6 }, () => own.derive({ bytes: sfnt, cut: PACKED }));
   const outcomes = Promise.allSettled(asked);

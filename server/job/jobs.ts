@@ -1,14 +1,9 @@
-import { availableParallelism } from 'node:os';
-import { fileURLToPath } from 'node:url';
 import { FontError } from '@lettera/core/font';
 import type { BundleFile } from '@lettera/core/deliver';
 import type { TunedFace } from '@lettera/core/fallback';
 import type { FaceMeasures, FamilySheet } from '@lettera/core/measure';
 import { SiteError, type TypeRules } from '@lettera/core/page';
-import type { ReadSite } from '@lettera/core/page/file';
-import pLimit from 'p-limit';
-import workerpool from 'workerpool';
-import { fromSources } from '../folders';
+import type { ReadSite, Requests } from '@lettera/core/page/file';
 import type {
   DeliverRequest,
   DeriveRequest,
@@ -18,12 +13,11 @@ import type {
   RefusedFont,
   SheetRequest,
 } from './tasks';
-import type { RulesRequest, SiteRequest, UnreadSite } from './pageTasks';
-import type { UnreadProject } from './projectTasks';
+import type { RequestsRequest, RulesRequest, SiteRequest, UnreadSite } from './pageTasks';
+import type { ReadProject, UnreadProject } from './projectTasks';
 import type { TuneRequest } from './tuneTask';
+import { isTimeout, WorkerPool, type Terms } from './workerPool';
 
-/** Set for workers whose work gives way; `worker.ts` reads it. */
-const BACKGROUND = 'LETTERA_BACKGROUND';
 /** A reading that takes longer is ended, milliseconds. */
 const READING_LIMIT = 10_000;
 /** Pages and style sheets that take longer are given up, milliseconds. */
@@ -31,31 +25,24 @@ const SITE_LIMIT = 30_000;
 /** Packing as WOFF2 takes seconds for each megabyte: what it may take at least, and for each, milliseconds. */
 const PACKING_LIMIT = { least: 30_000, perMegabyte: 20_000 };
 const MEGABYTE = 1024 * 1024;
-const MEMORY_LIMIT_MB = 512;
-const WORKERS = Math.max(2, Math.min(4, availableParallelism()));
-/** A worker that is ended is given this long to end by itself, milliseconds. */
-const PARTING = 200;
-/** Workers without work are ended after this long, and with them what they hold of memory, milliseconds. */
-const IDLE = 30_000;
+
+/** Whose the work is that belongs to no project. */
+const NOBODY = '';
 
 /**
- * Work on fonts, in processes beside the server: the server answers meanwhile, and a file that makes a
- * reader run out of memory, or run without end, ends that process alone. Threads do not do: one that runs
- * out of memory can take the whole process along.
+ * Work on what people and sites send, and other long work, in processes beside the server, within limits of time
+ * and memory.
  */
 export class Jobs {
-  #pool: workerpool.Pool | null = null;
-  #idle: NodeJS.Timeout | undefined;
-  /** How often the workers have been ended. */
-  #closings = 0;
-  /** Tasks wait here and not in the pool, so that a limit counts from when work on a file begins. */
-  readonly #turn = pLimit(WORKERS);
+  constructor(
+    private readonly pool: WorkerPool,
+    private readonly owner = NOBODY,
+  ) {}
 
-  /**
-   * @param background whether the work gives way to everything else on the machine: what nobody waits for
-   *   must not hold up typing and scrolling
-   */
-  constructor(private readonly background = false) {}
+  /** The same, as the work of one owner, such as a project: turns are given to owners. */
+  for(owner: string): Jobs {
+    return new Jobs(this.pool, owner);
+  }
 
   /**
    * Reads a font file, or each face of a collection; one that is no usable font stands as its reason.
@@ -92,7 +79,7 @@ export class Jobs {
     const { least, perMegabyte } = PACKING_LIMIT;
     const limit = least + (request.bytes.byteLength / MEGABYTE) * perMegabyte;
     try {
-      return (await this.#run('derive', request, { limit, signal })) as Uint8Array;
+      return await this.#run<Uint8Array>('derive', request, { limit, signal });
     } catch (error) {
       signal?.throwIfAborted();
       const why = isTimeout(error) ? ` within ${Math.round(limit / 1000)} seconds` : '';
@@ -105,63 +92,81 @@ export class Jobs {
 
   /** Tunes local fonts to a face. Aborting ends the worker that is at it. @throws the signal's reason then */
   tune(request: TuneRequest, signal?: AbortSignal): Promise<Record<string, TunedFace>> {
-    return this.#run('tune', request, { signal }) as Promise<Record<string, TunedFace>>;
+    return this.#run('tune', request, { signal });
   }
 
   /** Reads the pages of a site. @throws SiteError when there are none, or it takes more than it may */
   async readPages(request: SiteRequest): Promise<ReadSite> {
-    let read: ReadSite | UnreadSite;
-    try {
-      read = (await this.#run('readPages', request, { limit: SITE_LIMIT })) as typeof read;
-    } catch (error) {
-      const why = isTimeout(error) ? ` within ${SITE_LIMIT / 1000} seconds` : '';
-      throw new SiteError(`The pages could not be read${why}.`);
-    }
+    const read = await this.#onSite<ReadSite | UnreadSite>(
+      'readPages',
+      request,
+      'The pages could not be read',
+    );
     if ('unread' in read) throw new SiteError(read.unread);
     return read;
   }
 
+  /** What a page or a style sheet asks for. @throws SiteError where it takes more than it may */
+  async requestsOf(request: RequestsRequest): Promise<Requests> {
+    const read = await this.#onSite<Requests | UnreadSite>(
+      'requestsIn',
+      request,
+      'What the page asks for could not be read',
+    );
+    if ('unread' in read) throw new SiteError(read.unread);
+    return read;
+  }
+
+  /** @throws SiteError where it takes more than it may */
   typeRules(request: RulesRequest): Promise<TypeRules> {
-    return this.#run('typeRules', request, { limit: SITE_LIMIT }) as Promise<TypeRules>;
+    return this.#onSite('typeRules', request, 'The style sheets of this page could not be read');
   }
 
-  /** Every character that pages set, each once. */
+  /** Every character that pages set, each once. @throws SiteError where it takes more than it may */
   pageCharacters(pages: { html: string; css: string }[]): Promise<string> {
-    return this.#run('pageCharacters', pages, { limit: SITE_LIMIT }) as Promise<string>;
+    return this.#onSite('pageCharacters', pages, 'The characters of the pages could not be read');
   }
 
-  /** The files of a project file, by their paths; or why it cannot be read. */
-  async unpackProject(at: string): Promise<Record<string, Uint8Array> | UnreadProject> {
+  /** The running text of pages, each a line a block. @throws SiteError where it takes more than it may */
+  pageTexts(pages: readonly string[]): Promise<string[]> {
+    return this.#onSite('pageTexts', pages, 'The text of the pages could not be read');
+  }
+
+  /** What a project file holds, cleaned and within its limits; or why it cannot be read. */
+  async readProject(at: string): Promise<ReadProject | UnreadProject> {
     try {
-      return (await this.#run('unpackProject', at, { limit: SITE_LIMIT })) as
-        Record<string, Uint8Array> | UnreadProject;
-    } catch {
-      return { unread: `It could not be read within ${SITE_LIMIT / 1000} seconds.` };
+      return await this.#run('readProject', at, { limit: SITE_LIMIT });
+    } catch (error) {
+      return {
+        unread: isTimeout(error)
+          ? `It could not be read within ${SITE_LIMIT / 1000} seconds.`
+          : 'It could not be read: it takes more memory than it may.',
+      };
     }
   }
 
   deliver(request: DeliverRequest): Promise<BundleFile[]> {
-    return this.#run('deliver', request) as Promise<BundleFile[]>;
+    return this.#run('deliver', request);
   }
 
   zip(files: Record<string, Uint8Array | string>): Promise<Uint8Array> {
-    return this.#run('zip', files) as Promise<Uint8Array>;
+    return this.#run('zip', files);
   }
 
   /** Ends all workers, what they are at, and what waits for them. */
-  async close(): Promise<void> {
-    this.#closings++;
-    clearTimeout(this.#idle);
-    const pool = this.#pool;
-    this.#pool = null;
-    await pool?.terminate(true);
+  close(): Promise<void> {
+    return this.pool.close();
+  }
+
+  async #run<T>(name: string, task: unknown, terms: Omit<Terms, 'owner'> = {}): Promise<T> {
+    return (await this.pool.run(name, task, { ...terms, owner: this.owner })) as T;
   }
 
   /** A task on a file from outside, within limits. */
   async #onFont<T extends object>(name: string, task: unknown): Promise<T> {
     let result: T | RefusedFont;
     try {
-      result = (await this.#run(name, task, { limit: READING_LIMIT })) as T | RefusedFont;
+      result = await this.#run(name, task, { limit: READING_LIMIT });
     } catch (error) {
       throw readingFailed(error);
     }
@@ -169,60 +174,16 @@ export class Jobs {
     return result;
   }
 
-  #workers(): workerpool.Pool {
-    this.#pool ??= workerpool.pool(
-      fileURLToPath(new URL(fromSources ? './sourceWorker.mjs' : './worker.mjs', import.meta.url)),
-      {
-        workerType: 'process',
-        maxWorkers: WORKERS,
-        workerTerminateTimeout: PARTING,
-        // What a process says when it runs out of memory is for nobody.
-        emitStdStreams: true,
-        forkOpts: {
-          serialization: 'advanced',
-          execArgv: [`--max-old-space-size=${MEMORY_LIMIT_MB}`],
-          env: { ...process.env, ...(this.background ? { [BACKGROUND]: '1' } : {}) },
-        },
-      },
-    );
-    return this.#pool;
-  }
-
-  async #run(
-    name: string,
-    task: unknown,
-    { limit, signal }: { limit?: number; signal?: AbortSignal | undefined } = {},
-  ): Promise<unknown> {
-    clearTimeout(this.#idle);
-    const closings = this.#closings;
+  /** A task on pages or style sheets, within limits. */
+  async #onSite<T>(name: string, task: unknown, failed: string): Promise<T> {
     try {
-      return await this.#turn(async () => {
-        signal?.throwIfAborted();
-        // What waited when the workers were ended would start others.
-        if (closings !== this.#closings) throw new Error('The workers have been ended.');
-        const running = this.#workers().exec(name, [task]);
-        const cancel = () => void running.cancel();
-        signal?.addEventListener('abort', cancel);
-        try {
-          return await (limit ? running.timeout(limit) : running);
-        } finally {
-          signal?.removeEventListener('abort', cancel);
-        }
-      });
+      return await this.#run<T>(name, task, { limit: SITE_LIMIT });
     } catch (error) {
-      signal?.throwIfAborted();
-      throw error;
-    } finally {
-      clearTimeout(this.#idle);
-      if (this.#turn.activeCount + this.#turn.pendingCount === 0) {
-        this.#idle = setTimeout(() => void this.close(), IDLE).unref();
-      }
+      const why = isTimeout(error) ? ` within ${SITE_LIMIT / 1000} seconds` : '';
+      throw new SiteError(`${failed}${why}.`);
     }
   }
 }
-
-const isTimeout = (error: unknown): boolean =>
-  error instanceof Error && error.name === 'TimeoutError';
 
 const errorOf = ({ refused }: RefusedFont): FontError =>
   new FontError(refused.reason, refused.message);

@@ -3,12 +3,15 @@ import { SiteError, type TypeRules } from '@lettera/core/page';
 import {
   charactersOf,
   readSite,
+  requestsOf,
   rulesOfPage,
   siteFilesIn,
   type Addresses,
   type ReadSite,
+  type Requests,
   type SheetOfPage,
 } from '@lettera/core/page/file';
+import { pageText } from './pageText';
 
 /** Files of a site on their way in: where each lies, or what is in it, and its path as it was sent. */
 export interface SiteRequest {
@@ -24,24 +27,39 @@ export interface UnreadSite {
   unread: string;
 }
 
+/** What a task gives, or why there are no pages. */
+async function orUnread<T>(work: () => T | Promise<T>): Promise<T | UnreadSite> {
+  try {
+    return await work();
+  } catch (error) {
+    if (!(error instanceof SiteError)) throw error;
+    return { unread: error.message };
+  }
+}
+
 /** Reads the pages among files, those of archives too; or says why there are none. */
-export async function readPages({
+export const readPages = ({
   files,
   base,
   addresses,
-}: SiteRequest): Promise<ReadSite | UnreadSite> {
-  try {
+}: SiteRequest): Promise<ReadSite | UnreadSite> =>
+  orUnread(async () => {
     const brought = await Promise.all(
       files.map(async (file) =>
         'at' in file ? { path: file.path, bytes: new Uint8Array(await readFile(file.at)) } : file,
       ),
     );
     return readSite(siteFilesIn(brought), base, addresses);
-  } catch (error) {
-    if (!(error instanceof SiteError)) throw error;
-    return { unread: error.message };
-  }
+  });
+
+export interface RequestsRequest {
+  bytes: Uint8Array;
+  kind: 'page' | 'sheet';
 }
+
+/** What a page or a style sheet asks for that sets type. */
+export const requestsIn = ({ bytes, kind }: RequestsRequest): Promise<Requests | UnreadSite> =>
+  orUnread(() => requestsOf(bytes, kind));
 
 export interface RulesRequest {
   sheets: SheetOfPage[];
@@ -54,3 +72,6 @@ export const typeRules = ({ sheets, texts }: RulesRequest): TypeRules => rulesOf
 /** Every character that pages set, each once. */
 export const pageCharacters = (pages: { html: string; css: string }[]): string =>
   charactersOf(pages);
+
+/** The running text of pages, each a line a block. */
+export const pageTexts = (pages: readonly string[]): string[] => pages.map(pageText);

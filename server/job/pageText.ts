@@ -1,4 +1,5 @@
-import { parseFragment, type DefaultTreeAdapterTypes } from 'parse5';
+import type { DefaultTreeAdapterTypes } from 'parse5';
+import { bodyOf } from '@lettera/core/page/file';
 
 type Node = DefaultTreeAdapterTypes.ChildNode;
 
@@ -16,11 +17,10 @@ function textOf(node: Node): string {
   return BLOCKS.has(node.nodeName) ? `${inside}\n` : inside;
 }
 
-/** The running text of a page's HTML, a line a block. */
+/** The running text of a page's HTML, or of what is in its body, a line a block. @throws SiteError */
 export const pageText = (html: string): string =>
-  // Of a whole document, what is in its body.
-  parseFragment(/<body[\s>]/i.test(html) ? html.slice(html.search(/<body[\s>]/i)) : html)
-    .childNodes.map(textOf)
+  bodyOf(html)
+    .map(textOf)
     .join('')
     .replace(/[ \t]+/g, ' ')
     .replace(/\s*\n\s*/g, '\n')

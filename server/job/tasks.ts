@@ -33,9 +33,9 @@ import { stylesheetFaults } from '@lettera/core/deliver/verify';
 import type { FaceClass, ProjectDocument } from '@lettera/core/document';
 import { KEPT_NAME_IDS } from './keptNames';
 
-export { unpackProject } from './projectTasks';
+export { readProject } from './projectTasks';
 export { tune } from './tuneTask';
-export { pageCharacters, readPages, typeRules } from './pageTasks';
+export { pageCharacters, pageTexts, readPages, requestsIn, typeRules } from './pageTasks';
 
 /** A file to work on: its bytes, or where it lies, so that large ones need not pass through the server. */
 export type FontSource = Uint8Array | { path: string };

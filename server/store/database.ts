@@ -2,8 +2,10 @@ import { accessSync, constants, existsSync, mkdirSync, readFileSync, statSync } 
 import { dirname, join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 import { createClient, type Client } from '@libsql/client';
+import { is } from 'drizzle-orm';
 import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
+import { getTableConfig, SQLiteTable } from 'drizzle-orm/sqlite-core';
 import { folder } from '../folders';
 import * as schema from './schema';
 
@@ -125,7 +127,8 @@ function makeFolder(path: string): void {
   mkdirSync(path);
 }
 
-function prepareFolder(dataFolder: string): void {
+/** Makes a data folder where there is none. @throws StoreError where it cannot be written to */
+export function prepareFolder(dataFolder: string): void {
   try {
     makeFolder(dataFolder);
     accessSync(dataFolder, constants.W_OK | constants.X_OK);
@@ -162,6 +165,52 @@ function openFailure(error: unknown, where: string): Error {
 /** The failure of whatever is done while a store is opened or first filled. @see openFailure */
 export const toStoreError = (error: unknown, where: string): Error => openFailure(error, where);
 
+const ours = (): SQLiteTable[] => Object.values(schema).filter((one) => is(one, SQLiteTable));
+
+/**
+ * Brings a database to this version's schema, and holds it to that.
+ * @param where it is, as it is told
+ * @throws StoreError where tables or columns are missing that its version had
+ */
+export async function bringToSchema(client: Client, where: string): Promise<Database> {
+  const database = drizzle(patientClient(client), { schema });
+  await migrate(database, { migrationsFolder: MIGRATIONS });
+  const { rows } = await client.execute(
+    'SELECT m.name AS "table", c.name AS "column" FROM sqlite_master m, pragma_table_info(m.name) c WHERE m.type = \'table\'',
+  );
+  const there = new Set(rows.map((row) => `${String(row['table'])}.${String(row['column'])}`));
+  const missing = ours().flatMap((table) => {
+    const { name, columns } = getTableConfig(table);
+    return columns.map((column) => `${name}.${column.name}`).filter((one) => !there.has(one));
+  });
+  if (missing.length > 0) {
+    const tables = [...new Set(missing.map((one) => one.split('.')[0]))].join(', ');
+    throw new StoreError(
+      `The data in ${where} is not whole: of ${tables}, parts are missing. Nothing was changed. Put a copy back that “lettera backup” has made.`,
+    );
+  }
+  return database as Database;
+}
+
+/** @throws StoreError when a database is older than the program, for whoever does not bring it to its schema */
+async function refuseOlderDatabase(client: Client): Promise<void> {
+  const isThere = await hasTable(client, MIGRATIONS_TABLE);
+  const newest = isThere
+    ? await client.execute(`SELECT max(created_at) AS newest FROM ${MIGRATIONS_TABLE}`)
+    : null;
+  if (Number(newest?.rows[0]?.['newest'] ?? 0) < newestMigration()) {
+    throw new StoreError(
+      'The data was written by an older version of Lettera. Nothing was changed. Start this version once, and it is brought over.',
+    );
+  }
+}
+
+/** How a store is opened. */
+export interface OpenOptions {
+  /** By whoever only reads: nothing is changed, not even an older schema. */
+  reads?: boolean;
+}
+
 /**
  * Opens the store and brings it to this version's schema.
  * @throws StoreError when the folder cannot be written, or the database is damaged, newer than the program,
@@ -170,6 +219,7 @@ export const toStoreError = (error: unknown, where: string): Error => openFailur
 export async function openDatabase(
   dataFolder: string,
   databaseUrl: string | null = null,
+  { reads = false }: OpenOptions = {},
 ): Promise<Database> {
   const where = databaseUrl ?? dataFolder;
   if (!databaseUrl) prepareFolder(dataFolder);
@@ -189,13 +239,15 @@ export async function openDatabase(
           `The database in ${where} holds nothing. If it was copied from elsewhere, its data stands in ${DATABASE_FILE}-wal beside the original: copy that too, or make a whole copy with “lettera backup”. To begin anew, remove the file.`,
         );
       }
+      // What is let go of can be given back to the disk; of a new file from its first page on.
+      await client.execute('PRAGMA auto_vacuum = INCREMENTAL');
       await client.execute('PRAGMA journal_mode = WAL');
     }
     await refuseNewerDatabase(client);
-    const database = drizzle(patientClient(client), { schema });
-    await migrate(database, { migrationsFolder: MIGRATIONS });
+    if (reads) await refuseOlderDatabase(client);
+    const database = await bringToSchema(client, where);
     if (!databaseUrl) await checkpoint(client);
-    return database as Database;
+    return database;
   } catch (error) {
     client?.close();
     throw openFailure(error, where);
@@ -206,6 +258,24 @@ export async function openDatabase(
 async function checkpoint(client: Client): Promise<void> {
   // One that cannot be made now leaves the log where it is, which is sound.
   await client.execute('PRAGMA wal_checkpoint(TRUNCATE)').catch(() => undefined);
+}
+
+const INCREMENTAL = 2;
+
+/** Gives the disk back what has been let go of. https://sqlite.org/pragma.html#pragma_incremental_vacuum */
+export async function giveBackSpace({ $client }: Database): Promise<void> {
+  if ($client.protocol !== 'file') return;
+  const { rows } = await $client.execute('PRAGMA auto_vacuum');
+  const [mode] = Object.values(rows[0] ?? {});
+  if (Number(mode) === INCREMENTAL) {
+    // As a script: one statement at a time gives back one page.
+    await $client.executeMultiple('PRAGMA incremental_vacuum');
+  } else {
+    // A file of an earlier version is made anew once.
+    await $client.execute('PRAGMA auto_vacuum = INCREMENTAL');
+    await $client.execute('VACUUM');
+  }
+  await checkpoint($client);
 }
 
 /** Closes the store, with everything in one file. */

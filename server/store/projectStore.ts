@@ -27,6 +27,11 @@ export class StaleRevisionError extends Error {
   }
 }
 
+/** What the store has of a project cannot be read. */
+export class DamagedProjectError extends Error {
+  override readonly name = 'DamagedProjectError';
+}
+
 /** There is nothing to undo, or to redo. */
 export class NothingToDoError extends Error {
   override readonly name = 'NothingToDoError';
@@ -48,14 +53,19 @@ const { document: _document, ...columnsBesides } = getTableColumns(projects);
 
 /** Documents of projects that were asked for last, so that a revision is read and made ready once. */
 const REMEMBERED_DOCUMENTS = 50;
+/** Bytes of the patches of one page of history. */
+const HISTORY_BYTES = 1_000_000;
 /** Changes that are read together on the way back to an earlier revision. */
 const CHANGES_AT_ONCE = 200;
 type ChangeRow = typeof changes.$inferSelect;
 
-const isConflict = (error: unknown): boolean =>
-  /UNIQUE constraint failed|SQLITE_CONSTRAINT/.test(
-    `${String(error)} ${String((error as { cause?: unknown }).cause)}`,
+/** Whether a statement was refused since a row of one key is there already: that of a column, or of several. */
+const isTaken = (error: unknown, ...columns: string[]): boolean =>
+  [error, (error as { cause?: unknown }).cause].some((one) =>
+    String(one).includes(`UNIQUE constraint failed: ${columns.join(', ')}`),
   );
+/** How often another name is looked for where somebody takes the one that was free. */
+const MOST_NAMES = 20;
 
 /** Projects, their documents, and every change made to them. */
 export class ProjectStore {
@@ -74,7 +84,8 @@ export class ProjectStore {
       .select({
         id: projects.id,
         slug: projects.slug,
-        name: sql<string>`json_extract(${projects.document}, '$.name')`,
+        // A document that is damaged is told by its short name, and costs no other.
+        name: sql<string>`CASE WHEN json_valid(${projects.document}) THEN json_extract(${projects.document}, '$.name') ELSE ${projects.slug} || ' (damaged)' END`,
         revision: projects.revision,
         createdAt: projects.createdAt,
         updatedAt: projects.updatedAt,
@@ -83,7 +94,16 @@ export class ProjectStore {
       .orderBy(asc(projects.createdAt));
   }
 
-  /** A project by id or slug, or null. */
+  /** Which project an id or slug names, whatever is wrong with it; null for none. */
+  async idOf(idOrSlug: string): Promise<string | null> {
+    const [row] = await this.database
+      .select({ id: projects.id })
+      .from(projects)
+      .where(or(eq(projects.id, idOrSlug), eq(projects.slug, idOrSlug)));
+    return row?.id ?? null;
+  }
+
+  /** A project by id or slug, or null. @throws DamagedProjectError */
   async get(idOrSlug: string): Promise<Project | null> {
     const row = await this.#row(idOrSlug);
     return row ? this.#toProject(row) : null;
@@ -109,7 +129,7 @@ export class ProjectStore {
         await this.database.batch([
           this.database.insert(projects).values({
             id,
-            slug: attempt === 1 ? base : `${base}-${attempt}`,
+            slug: await this.#freeSlug(base),
             revision: 1,
             document,
             createdAt: now,
@@ -122,10 +142,26 @@ export class ProjectStore {
         ]);
         break;
       } catch (error) {
-        if (!isConflict(error) || attempt > 999) throw error;
+        if (!isTaken(error, 'projects.slug') || attempt === MOST_NAMES) throw error;
       }
     }
     return (await this.get(id)) as Project;
+  }
+
+  /** A name in addresses that no project has: the one that is wanted, or with the next number behind it. */
+  async #freeSlug(wanted: string): Promise<string> {
+    const taken = new Set(
+      (
+        await this.database
+          .select({ slug: projects.slug })
+          .from(projects)
+          .where(sql`substr(${projects.slug}, 1, ${wanted.length}) = ${wanted}`)
+      ).map(({ slug }) => slug),
+    );
+    if (!taken.has(wanted)) return wanted;
+    let number = 2;
+    while (taken.has(`${wanted}-${number}`)) number++;
+    return `${wanted}-${number}`;
   }
 
   async remove(id: string): Promise<void> {
@@ -202,8 +238,17 @@ export class ProjectStore {
     });
   }
 
-  /** Revisions before a given one, newest first. */
+  /** Revisions before a given one, newest first: at most so many, and so many bytes of patches, but one at least. */
   async history(id: string, before: number, limit: number): Promise<HistoryEntry[]> {
+    const sizes = await this.database
+      .select({ bytes: sql<number>`length(CAST(${changes.patch} AS BLOB))` })
+      .from(changes)
+      .where(and(eq(changes.projectId, id), lt(changes.revision, before)))
+      .orderBy(desc(changes.revision))
+      .limit(limit);
+    let bytes = 0;
+    const beyond = sizes.findIndex((one) => (bytes += one.bytes) > HISTORY_BYTES);
+    const within = beyond < 0 ? sizes.length : Math.max(1, beyond);
     return this.database
       .select({
         revision: changes.revision,
@@ -215,7 +260,7 @@ export class ProjectStore {
       .from(changes)
       .where(and(eq(changes.projectId, id), lt(changes.revision, before)))
       .orderBy(desc(changes.revision))
-      .limit(limit);
+      .limit(within);
   }
 
   /** The document as it stood at a revision; null for one that never was. */
@@ -267,7 +312,16 @@ export class ProjectStore {
     const known = this.#documents.get(row.id);
     if (known?.revision === row.revision) return { ...row, document: known.document };
     // Both at once, since a change may be stored between two questions.
-    const [newest] = await this.database.select().from(projects).where(eq(projects.id, row.id));
+    const [newest] = await this.database
+      .select()
+      .from(projects)
+      .where(eq(projects.id, row.id))
+      .catch((error: unknown) => {
+        if (!(error instanceof SyntaxError)) throw error;
+        throw new DamagedProjectError(
+          `The project “${row.slug}” is damaged: what the store has of it cannot be read. Other projects are as they were. Put a copy back that “lettera backup” has made, or delete it.`,
+        );
+      });
     if (!newest) return undefined;
     // A document of an earlier version has its parts in order, but no places for them.
     const document = reapply(newest.document, []);
@@ -377,7 +431,8 @@ export class ProjectStore {
           : []),
       ]);
     } catch (error) {
-      const current = isConflict(error) ? await this.get(row.id) : null;
+      const isStale = isTaken(error, 'changes.project_id', 'changes.revision');
+      const current = isStale ? await this.get(row.id) : null;
       if (current) throw new StaleRevisionError(current);
       throw error;
     }

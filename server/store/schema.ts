@@ -199,6 +199,19 @@ export const stocks = sqliteTable('stocks', {
     .notNull(),
 });
 
+/** Sites that were brought to be looked at, and when: they go after a while where nothing keeps them. */
+export const lookedSites = sqliteTable(
+  'looked_sites',
+  {
+    projectId: text('project_id')
+      .notNull()
+      .references(() => projects.id, { onDelete: 'cascade' }),
+    site: text('site').notNull(),
+    at: text('at').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.projectId, table.site] })],
+);
+
 /** What those pages ask for: style sheets, pictures and fonts. */
 export const siteFiles = sqliteTable(
   'site_files',

@@ -1,4 +1,5 @@
 import { createHash, randomBytes } from 'node:crypto';
+import { EventEmitter } from 'node:events';
 import { and, eq, gt, lt } from 'drizzle-orm';
 import type { Database } from './database';
 import { sessions } from './schema';
@@ -10,6 +11,8 @@ const hash = (value: string): string => createHash('sha256').update(value).diges
 
 /** Who is signed in. What a cookie holds is random; the store knows only its hash. */
 export class SessionStore {
+  readonly #ended = new EventEmitter().setMaxListeners(0);
+
   constructor(private readonly database: Database) {}
 
   /** Begins a session of whoever knows the token. @returns what the cookie is to hold */
@@ -40,5 +43,13 @@ export class SessionStore {
 
   async end(value: string): Promise<void> {
     await this.database.delete(sessions).where(eq(sessions.hash, hash(value)));
+    this.#ended.emit(hash(value));
+  }
+
+  /** Calls back when a session is ended, until the returned function is called. */
+  onEnd(value: string, listener: () => void): () => void {
+    const name = hash(value);
+    this.#ended.on(name, listener);
+    return () => this.#ended.off(name, listener);
   }
 }

@@ -1,7 +1,7 @@
-import { and, eq, like, sql, type SQLWrapper } from 'drizzle-orm';
+import { and, eq, like, lt, sql, type SQLWrapper } from 'drizzle-orm';
 import type { ReadFile, ReadPage } from '@lettera/core/page/file';
 import type { Database } from './database';
-import { changes, projects, siteFiles, sitePages, waypoints } from './schema';
+import { changes, lookedSites, projects, siteFiles, sitePages, stocks, waypoints } from './schema';
 
 /** Files that are stored in one statement: their bytes are bound values, of which a statement takes many. */
 const FILES_AT_ONCE = 20;
@@ -36,6 +36,30 @@ export class SiteStore {
         .values({ projectId, site, ...page })
         .onConflictDoNothing();
     }
+  }
+
+  /** Stores what was read of a site that is only looked at. @param at ISO 8601 */
+  async addLooked(
+    projectId: string,
+    site: string,
+    read: Parameters<SiteStore['add']>[2],
+    at = new Date().toISOString(),
+  ): Promise<void> {
+    // Noted first: what is stored half way goes too.
+    await this.database
+      .insert(lookedSites)
+      .values({ projectId, site, at })
+      .onConflictDoUpdate({ target: [lookedSites.projectId, lookedSites.site], set: { at } });
+    await this.add(projectId, site, read);
+  }
+
+  /** Lets go of sites that were looked at before a time, and left. @param before ISO 8601 */
+  async forgetLooked(before: string): Promise<void> {
+    const old = await this.database
+      .select({ projectId: lookedSites.projectId, site: lookedSites.site })
+      .from(lookedSites)
+      .where(lt(lookedSites.at, before));
+    for (const { projectId, site } of old) await this.forget(projectId, [site]);
   }
 
   async page(projectId: string, site: string, path: string): Promise<ReadPage | null> {
@@ -90,7 +114,7 @@ export class SiteStore {
 
   /**
    * Lets go of sites that were only looked at: those that neither the project nor anything that it can be brought
-   * back to has pages of.
+   * back to has pages of, and that were not taken stock of last.
    */
   async forget(projectId: string, looked: readonly string[]): Promise<void> {
     for (const site of new Set(looked)) {
@@ -100,11 +124,13 @@ export class SiteStore {
                  WHERE ${projects.id} = ${projectId} AND ${named(projects.document)})
              + (SELECT count(*) FROM ${waypoints}
                  WHERE ${waypoints.projectId} = ${projectId} AND ${named(waypoints.document)})
+             + (SELECT count(*) FROM ${stocks}
+                 WHERE ${stocks.projectId} = ${projectId} AND ${named(stocks.pages)})
              + (SELECT count(*) FROM ${changes}
                  WHERE ${changes.projectId} = ${projectId}
                    AND (${named(changes.patch)} OR ${named(changes.inverse)})) AS uses`);
       if (uses > 0) continue;
-      for (const table of [siteFiles, sitePages]) {
+      for (const table of [siteFiles, sitePages, lookedSites]) {
         await this.database
           .delete(table)
           .where(and(eq(table.projectId, projectId), eq(table.site, site)));

@@ -1,4 +1,12 @@
-import { chmodSync, copyFileSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import {
+  chmodSync,
+  copyFileSync,
+  existsSync,
+  readFileSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
 import { createServer, type AddressInfo } from 'node:net';
 import { join } from 'node:path';
 import { describe, expect, test } from '@jest/globals';
@@ -9,9 +17,15 @@ import { startServer } from '../listen';
 import { temporaryFolder } from '../testing/server';
 import { toProblem } from '../http/problem';
 import { backup, restore } from './backup';
-import { closeDatabase, openDatabase } from './database';
-import { ProjectStore, StaleRevisionError } from './projectStore';
+import { closeDatabase, giveBackSpace, openDatabase } from './database';
+import { DamagedProjectError, ProjectStore, StaleRevisionError } from './projectStore';
+import { SiteStore } from './siteStore';
+import { StockStore } from './stockStore';
 
+const place = (dataFolder: string, databaseUrl: string | null = null) => ({
+  dataFolder,
+  databaseUrl,
+});
 const rename = (name: string) => [{ op: 'replace', path: '/name', value: name }];
 
 describe('the store', () => {
@@ -56,6 +70,115 @@ describe('the store', () => {
       if (outcome.status === 'rejected') expect(outcome.reason).toBeInstanceOf(StaleRevisionError);
     }
     expect((await one.get(id))?.revision).toBe(2);
+    database.$client.close();
+  });
+
+  test('gives each project a name of its own in addresses, and takes nothing else for that', async () => {
+    const database = await openDatabase(temporaryFolder());
+    const store = new ProjectStore(database);
+    const slugs = [];
+    for (let i = 0; i < 3; i++) slugs.push((await store.create(newDocument('Fog'), [])).slug);
+    await store.create(newDocument('Fog 2'), []);
+    slugs.push((await store.create(newDocument('Fog'), [])).slug);
+    expect(slugs).toEqual(['fog', 'fog-2', 'fog-3', 'fog-4']);
+    // A name that is taken elsewhere is no reason to try another name for the project.
+    const page = { slug: 'log', title: 'Log', html: '', css: '' };
+    let tries = 0;
+    await expect(
+      store.create(newDocument('Fog'), [page, page], {
+        alongside: () => {
+          tries++;
+          return [];
+        },
+      }),
+    ).rejects.toThrow();
+    expect(tries).toBe(1);
+    database.$client.close();
+  });
+
+  test('a document that cannot be read costs its own project, and no other', async () => {
+    const database = await openDatabase(temporaryFolder());
+    const store = new ProjectStore(database);
+    const { id } = await store.create(newDocument('One'), []);
+    const other = await store.create(newDocument('Two'), []);
+    await database.$client.execute({
+      sql: 'UPDATE projects SET document = ? WHERE id = ?',
+      args: ['{"name": ', id],
+    });
+    const fresh = new ProjectStore(database);
+    expect((await fresh.list()).map(({ name }) => name)).toEqual(['one (damaged)', 'Two']);
+    expect((await fresh.get(other.id))?.name).toBe('Two');
+    await expect(fresh.get(id)).rejects.toThrow(DamagedProjectError);
+    expect(toProblem(await fresh.get(id).catch((error: unknown) => error))).toMatchObject({
+      problem: 'damaged-project',
+      detail: expect.stringContaining('Other projects are as they were'),
+    });
+    expect(await fresh.idOf('one')).toBe(id);
+    database.$client.close();
+  });
+
+  test('gives the disk back what was deleted', async () => {
+    const folder = temporaryFolder();
+    const file = join(folder, 'lettera.db');
+    const database = await openDatabase(folder);
+    const store = new ProjectStore(database);
+    const html = 'fog '.repeat(500_000);
+    const { id } = await store.create(newDocument('One'), [
+      { slug: 'log', title: 'Log', html, css: '' },
+    ]);
+    await giveBackSpace(database);
+    const before = statSync(file).size;
+    expect(before).toBeGreaterThan(html.length);
+    await store.remove(id);
+    await giveBackSpace(database);
+    expect(statSync(file).size).toBeLessThan(before - html.length / 2);
+    await closeDatabase(database);
+  });
+
+  test('tells of history in pages of so many bytes, and of one revision at least', async () => {
+    const database = await openDatabase(temporaryFolder());
+    const store = new ProjectStore(database);
+    const { id } = await store.create(newDocument('One'), []);
+    const long = { op: 'replace', path: '', value: newDocument('Two') };
+    await store.change(id, 1, [long]);
+    for (const revision of [2, 3, 4]) {
+      const value = { ...newDocument('Three'), words: `${revision} ${'fog '.repeat(90)}` };
+      await store.change(id, revision, [{ op: 'replace', path: '', value }]);
+    }
+    await database.$client.execute({
+      sql: "UPDATE changes SET patch = json_array(json_object('op', 'add', 'path', '/words', 'value', ?)) WHERE revision > 2",
+      args: ['x'.repeat(600_000)],
+    });
+    expect((await store.history(id, 6, 200)).map(({ revision }) => revision)).toEqual([5]);
+    expect((await store.history(id, 4, 200)).map(({ revision }) => revision)).toEqual([3, 2]);
+    database.$client.close();
+  });
+
+  test('lets go of sites that were looked at and left, and of no others', async () => {
+    const database = await openDatabase(temporaryFolder());
+    const { id } = await new ProjectStore(database).create(newDocument('One'), []);
+    const sites = new SiteStore(database);
+    const read = {
+      pages: [{ path: 'a.html', title: 'A', html: '', sheets: [], removed: [], notes: [] }],
+      files: [],
+    };
+    const [left, kept, fresh, own] = ['a', 'b', 'c', 'd'].map((one) => one.repeat(64)) as [
+      string,
+      string,
+      string,
+      string,
+    ];
+    await sites.addLooked(id, left, read, '1871-10-01T05:00:00.000Z');
+    await sites.addLooked(id, kept, read, '1871-10-01T05:00:00.000Z');
+    await sites.addLooked(id, fresh, read, '1871-10-03T05:00:00.000Z');
+    await sites.add(id, own, read);
+    const pages = [{ name: 'A', site: kept, path: 'a.html' }];
+    await new StockStore(database).keep(id, '1871-10-01T06:00:00.000Z', pages);
+    await sites.forgetLooked('1871-10-02T05:00:00.000Z');
+    const there = await Promise.all(
+      [left, kept, fresh, own].map(async (site) => (await sites.page(id, site, 'a.html')) !== null),
+    );
+    expect(there).toEqual([false, true, true, true]);
     database.$client.close();
   });
 
@@ -147,11 +270,11 @@ describe('a copy', () => {
     const store = new ProjectStore(database);
     const { id } = await store.create(newDocument('One'), []);
     const file = join(temporaryFolder(), 'copy.db');
-    await backup(folder, file);
+    await backup(place(folder), file);
     await store.change(id, 1, rename('Two'));
     await closeDatabase(database);
 
-    const aside = await restore(file, folder);
+    const aside = await restore(file, place(folder));
     const restored = await openDatabase(folder);
     expect((await new ProjectStore(restored).get(id))?.name).toBe('One');
     await closeDatabase(restored);
@@ -167,13 +290,51 @@ describe('a copy', () => {
     return openDatabase(folder);
   }
 
+  test('is neither made nor put back where the data is on another server', async () => {
+    const folder = temporaryFolder();
+    await closeDatabase(await openDatabase(folder));
+    const elsewhere = place(folder, 'libsql://data.example');
+    const copy = join(folder, 'copy.db');
+    await expect(backup(elsewhere, copy)).rejects.toThrow(
+      /libsql:\/\/data\.example.*Nothing was written/,
+    );
+    expect(existsSync(copy)).toBe(false);
+    await backup(place(folder), copy);
+    await expect(restore(copy, elsewhere)).rejects.toThrow('Nothing was written');
+  });
+
+  test('of which parts are missing is refused when it is put back', async () => {
+    const folder = temporaryFolder();
+    const database = await openDatabase(folder);
+    await database.$client.execute('DROP TABLE waypoints');
+    await closeDatabase(database);
+    const copy = join(folder, 'copy.db');
+    await backup(place(folder), copy);
+    const target = temporaryFolder();
+    await expect(restore(copy, place(target))).rejects.toThrow(/not whole: of waypoints/);
+    expect(existsSync(join(target, 'lettera.db'))).toBe(false);
+    expect(existsSync(join(target, 'lettera.db.restoring'))).toBe(false);
+  });
+
+  test('is put into a folder that is not there yet', async () => {
+    const folder = temporaryFolder();
+    await closeDatabase(await openDatabase(folder));
+    const copy = join(folder, 'copy.db');
+    await backup(place(folder), copy);
+    const target = join(folder, 'new', 'data');
+    await expect(restore(copy, place(target))).resolves.toBeNull();
+    await closeDatabase(await openDatabase(target));
+  });
+
   test('is never written over a file, and never made of nothing', async () => {
     const folder = temporaryFolder();
-    await expect(backup(folder, join(folder, 'copy.db'))).rejects.toThrow('no data of Lettera’s');
+    await expect(backup(place(folder), join(folder, 'copy.db'))).rejects.toThrow(
+      'no data of Lettera’s',
+    );
     await closeDatabase(await openDatabase(folder));
     const there = join(folder, 'there.db');
     writeFileSync(there, 'x');
-    await expect(backup(folder, there)).rejects.toThrow('is there already');
+    await expect(backup(place(folder), there)).rejects.toThrow('is there already');
     expect(readFileSync(there, 'utf8')).toBe('x');
   });
 
@@ -181,16 +342,21 @@ describe('a copy', () => {
     const folder = temporaryFolder();
     const wrong = join(folder, 'wrong.db');
     writeFileSync(wrong, 'no database'.repeat(900));
-    await expect(restore(wrong, folder)).rejects.toThrow('is damaged');
-    await expect(restore(join(folder, 'none.db'), folder)).rejects.toThrow('There is no file');
+    await expect(restore(wrong, place(folder))).rejects.toThrow('is damaged');
+    await expect(restore(join(folder, 'none.db'), place(folder))).rejects.toThrow(
+      'There is no file',
+    );
     const copy = join(folder, 'copy.db');
     await closeDatabase(await openDatabase(folder));
-    await backup(folder, copy);
+    await backup(place(folder), copy);
     // The process that runs the tests was started by one that is alive.
     writeFileSync(join(folder, `running-${process.ppid}`), '');
-    await expect(restore(copy, folder)).rejects.toThrow('serves');
+    await expect(restore(copy, place(folder))).rejects.toThrow('serves');
+    // Its number may be another's by now: the note is of a process that began at another time.
+    writeFileSync(join(folder, `running-${process.ppid}`), 'another boot 1');
+    await expect(restore(copy, place(folder))).resolves.toMatch(/before/);
     rmSync(join(folder, `running-${process.ppid}`));
-    await expect(restore(copy, folder)).resolves.toMatch(/before/);
+    await expect(restore(copy, place(folder))).resolves.toMatch(/before/);
   });
 });
 

@@ -2,7 +2,8 @@ import { createServer, type RequestListener, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { gzipSync } from 'node:zlib';
 import { afterEach, describe, expect, test } from '@jest/globals';
-import { readSite } from '@lettera/core/page/file';
+import { readSite, requestsOf } from '@lettera/core/page/file';
+import type { Jobs } from '../job/jobs';
 import { isPublicAddress } from './publicAddress';
 import { FETCH_LIMITS, SiteFetcher, type FetchedFile, type Resolver } from './siteFetcher';
 
@@ -38,6 +39,10 @@ const names =
     }
   };
 const HERE = names({ 'site.test': ['127.0.0.1'] });
+/** Reads what comes as the server's workers do. */
+const READING: Pick<Jobs, 'requestsOf'> = {
+  requestsOf: ({ bytes, kind }) => Promise.resolve(requestsOf(bytes, kind)),
+};
 const never = () => new AbortController().signal;
 
 const whereFrom = (files: readonly FetchedFile[]) =>
@@ -69,6 +74,7 @@ describe('a page', () => {
     );
     const files = await new SiteFetcher([host], HERE).fetch(
       `http://${host}/log/?year=1861#top`,
+      READING,
       never(),
     );
     const port = host.replace(':', '-');
@@ -113,7 +119,11 @@ describe('a page', () => {
         response.end(body);
       }
     });
-    const files = await new SiteFetcher([host], HERE).fetch(`http://${host}/log/entry`, never());
+    const files = await new SiteFetcher([host], HERE).fetch(
+      `http://${host}/log/entry`,
+      READING,
+      never(),
+    );
     const { pages, files: kept } = readSite(files, '../sites/x/', whereFrom(files));
     expect(pages[0]?.removed.filter(({ kind }) => kind === 'missing')).toEqual([]);
     const css = kept.map(({ bytes }) => new TextDecoder().decode(bytes)).join('\n');
@@ -134,7 +144,11 @@ describe('a page', () => {
       response.writeHead(200, { ...HTML, 'Content-Encoding': 'gzip' });
       response.end(gzipSync(`<link rel=stylesheet href="http://${other}/t.css"><p>Fog</p>`));
     });
-    const files = await new SiteFetcher([host, other], HERE).fetch(`http://${host}/`, never());
+    const files = await new SiteFetcher([host, other], HERE).fetch(
+      `http://${host}/`,
+      READING,
+      never(),
+    );
     expect(files.map(({ address }) => address)).toEqual([
       `http://${host}/home`,
       `http://${other}/t.css`,
@@ -176,7 +190,7 @@ describe('where Lettera does not go', () => {
       'mixed.test': ['93.184.216.34', '127.0.0.1'],
       'six.test': ['::ffff:10.0.0.1'],
     });
-    await expect(new SiteFetcher([], resolve).fetch(address, never())).rejects.toThrow(
+    await expect(new SiteFetcher([], resolve).fetch(address, READING, never())).rejects.toThrow(
       /this machine or its neighbours/,
     );
   });
@@ -184,7 +198,9 @@ describe('where Lettera does not go', () => {
   test.each(['file:///etc/passwd', 'ftp://site.test/', 'gopher://site.test/', 'javascript:0'])(
     '%s',
     async (address) => {
-      await expect(new SiteFetcher().fetch(address, never())).rejects.toThrow(/https:\/\/ or http/);
+      await expect(new SiteFetcher().fetch(address, READING, never())).rejects.toThrow(
+        /https:\/\/ or http/,
+      );
     },
   );
 
@@ -194,7 +210,7 @@ describe('where Lettera does not go', () => {
     [`http://site.test/${'x'.repeat(3000)}`, /too long/],
     ['http://none.test/', /There is no none.test/],
   ])('%s', async (address, says) => {
-    await expect(new SiteFetcher([], HERE).fetch(address, never())).rejects.toThrow(says);
+    await expect(new SiteFetcher([], HERE).fetch(address, READING, never())).rejects.toThrow(says);
   });
 
   test('not by a redirect either, nor by what a page asks for', async () => {
@@ -214,8 +230,10 @@ describe('where Lettera does not go', () => {
       }
     });
     const fetcher = new SiteFetcher([host], HERE);
-    await expect(fetcher.fetch(`http://${host}/away`, never())).rejects.toThrow(/neighbours/);
-    expect(await fetcher.fetch(`http://${host}/`, never())).toHaveLength(1);
+    await expect(fetcher.fetch(`http://${host}/away`, READING, never())).rejects.toThrow(
+      /neighbours/,
+    );
+    expect(await fetcher.fetch(`http://${host}/`, READING, never())).toHaveLength(1);
     expect(asked).toEqual([]);
   });
 
@@ -227,17 +245,17 @@ describe('where Lettera does not go', () => {
       answers++;
       answer(null, [{ address: answers === 1 ? '127.0.0.1' : '127.0.0.2', family: 4 }]);
     };
-    await new SiteFetcher([host], changing).fetch(`http://${host}/`, never());
+    await new SiteFetcher([host], changing).fetch(`http://${host}/`, READING, never());
     expect(answers).toBe(1);
   });
 
   test('a host is allowed by its name and port, and no other', async () => {
     const host = await serving(site({ '/': '<p>Fog</p>' }));
     await expect(
-      new SiteFetcher(['site.test:1'], HERE).fetch(`http://${host}/`, never()),
+      new SiteFetcher(['site.test:1'], HERE).fetch(`http://${host}/`, READING, never()),
     ).rejects.toThrow(/neighbours/);
     expect(
-      await new SiteFetcher(['site.test'], HERE).fetch(`http://${host}/`, never()),
+      await new SiteFetcher(['site.test'], HERE).fetch(`http://${host}/`, READING, never()),
     ).toHaveLength(1);
   });
 });
@@ -249,7 +267,7 @@ describe('what answers badly', () => {
     limits: typeof FETCH_LIMITS,
   ): Promise<unknown> => {
     const host = await serving(listener);
-    return new SiteFetcher([host], HERE, limits).fetch(`http://${host}/`, never());
+    return new SiteFetcher([host], HERE, limits).fetch(`http://${host}/`, READING, never());
   };
 
   test.each<[string, RequestListener, RegExp]>([
@@ -311,10 +329,27 @@ describe('what answers badly', () => {
     await expect(fetchFrom(listener, limits)).rejects.toThrow(says);
   });
 
+  test('three thousand style sheets that are missing are asked for so many times and no more', async () => {
+    let asked = 0;
+    const links = Array.from({ length: 3000 }, (_, i) => `<link rel=stylesheet href=${i}.css>`);
+    const host = await serving((request, response) => {
+      asked++;
+      const isPage = request.url === '/';
+      response.writeHead(isPage ? 200 : 404, HTML);
+      response.end(isPage ? links.join('') : '');
+    });
+    await new SiteFetcher([host], HERE).fetch(`http://${host}/`, READING, never());
+    expect(asked).toBe(FETCH_LIMITS.requests);
+  });
+
   test('who stops it is not told of a fault of the site’s', async () => {
     const host = await serving(() => undefined);
     const stopping = new AbortController();
-    const fetching = new SiteFetcher([host], HERE).fetch(`http://${host}/`, stopping.signal);
+    const fetching = new SiteFetcher([host], HERE).fetch(
+      `http://${host}/`,
+      READING,
+      stopping.signal,
+    );
     stopping.abort();
     await expect(fetching).rejects.toThrow(/abort/i);
   });

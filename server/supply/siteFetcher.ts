@@ -6,7 +6,7 @@ import { Writable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { createBrotliDecompress, createGunzip, createInflate } from 'node:zlib';
 import { SITE_LIMITS, SiteError } from '@lettera/core/page';
-import { requestsOf } from '@lettera/core/page/file';
+import type { Jobs } from '../job/jobs';
 import { isPublicAddress } from './publicAddress';
 
 /** A file of a site that was fetched: the path that it is kept under, and where it came from. */
@@ -22,6 +22,8 @@ export interface FetchedFile {
 export const FETCH_LIMITS = {
   redirects: 5,
   files: 120,
+  /** Addresses that are asked, whatever comes of it. */
+  requests: 240,
   /** One answer, from the connection to its last byte; and all of them. */
   answer: 15_000,
   all: 60_000,
@@ -176,23 +178,29 @@ export class SiteFetcher {
 
   /**
    * A page and what sets its type.
+   * @param jobs reads what comes, beside the server
    * @param signal ends it
    * @returns the page first
    * @throws SiteError where it does not come, or leads where Lettera does not go
    */
-  async fetch(address: string, signal: AbortSignal): Promise<FetchedFile[]> {
+  async fetch(
+    address: string,
+    jobs: Pick<Jobs, 'requestsOf'>,
+    signal: AbortSignal,
+  ): Promise<FetchedFile[]> {
     if (address.length > this.limits.address) throw new SiteError('The address is too long.');
     const all = AbortSignal.any([signal, AbortSignal.timeout(this.limits.all)]);
     const page = await this.#get(asked(address.trim()), 'page', all);
-    const { requests: waiting, base } = requestsIn(page.bytes, 'page', page.url);
+    const { requests: waiting, base } = await requestsIn(jobs, page.bytes, 'page', page.url);
     const files: FetchedFile[] = [
       { path: pathOf(page.url, 'page'), address: page.url.href, base, bytes: page.bytes },
     ];
     const seen = new Set([page.url.href]);
     let left = SITE_LIMITS.bytes - page.bytes.byteLength;
-    while (waiting.length > 0 && files.length < this.limits.files) {
-      const { url, kind } = waiting.shift() ?? {};
-      if (!url || !kind || seen.has(url.href)) continue;
+    // What is found meanwhile is asked for too.
+    for (const { url, kind } of waiting) {
+      if (files.length >= this.limits.files || seen.size >= this.limits.requests) break;
+      if (seen.has(url.href)) continue;
       seen.add(url.href);
       // What does not come is told as not brought along; the page is read without it.
       const came = await this.#get(url, kind, all).catch((error: unknown) => {
@@ -204,7 +212,9 @@ export class SiteFetcher {
       if (left < 0) throw new SiteError('The site is larger than what is fetched at once.');
       const { href } = came.url;
       files.push({ path: pathOf(url, kind), address: url.href, base: href, bytes: came.bytes });
-      if (kind === 'sheet') waiting.push(...requestsIn(came.bytes, 'sheet', came.url).requests);
+      if (kind !== 'sheet') continue;
+      const { requests } = await requestsIn(jobs, came.bytes, 'sheet', came.url);
+      for (const found of requests) waiting.push(found);
     }
     return files;
   }
@@ -279,12 +289,13 @@ function pathOf({ host, pathname, search }: URL, kind: Kind): string {
 }
 
 /** What a page or a style sheet asks for that sets type, style sheets and fonts, and what that is resolved against. */
-function requestsIn(
+async function requestsIn(
+  jobs: Pick<Jobs, 'requestsOf'>,
   bytes: Uint8Array,
   kind: 'page' | 'sheet',
   from: URL,
-): { requests: { url: URL; kind: Kind }[]; base: string } {
-  const { requests, base: said } = requestsOf(bytes, kind);
+): Promise<{ requests: { url: URL; kind: Kind }[]; base: string }> {
+  const { requests, base: said } = await jobs.requestsOf({ bytes, kind });
   const base = baseOf(said, from);
   return {
     base: base.href,
