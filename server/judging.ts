@@ -2,20 +2,27 @@ import { judge, type AsideMark, type Mark } from '@lettera/core/check';
 import { casePlan } from '@lettera/core/deliver';
 import type { Family } from '@lettera/core/document';
 import { fallbackPlan } from '@lettera/core/fallback';
+import { FontError } from '@lettera/core/font';
 import type { FamilySheet } from '@lettera/core/measure';
 import type { Project } from '@lettera/core/wire';
 import type { Services } from './services';
 
-/** What was read and measured of a family of the case; null for one that cannot be. */
-export const caseSheet = (
+/** What was read and measured of a family of the case; null for one that cannot be, which keeps no other from it. */
+export async function caseSheet(
   { fonts, measurer }: Pick<Services, 'fonts' | 'measurer'>,
   { faces }: Family,
-): Promise<FamilySheet | null> =>
-  measurer.sheet(faces, async ({ sha256 }) => {
-    const file = (await fonts.files([sha256])).get(sha256);
-    if (!file) throw new RangeError('A file of this family is not in the store.');
-    return file;
-  });
+): Promise<FamilySheet | null> {
+  try {
+    return await measurer.sheet(faces, async ({ sha256 }) => {
+      const file = (await fonts.files([sha256])).get(sha256);
+      if (!file) throw new RangeError('A file of this family is not in the store.');
+      return file;
+    });
+  } catch (error) {
+    if (error instanceof FontError) return null;
+    throw error;
+  }
+}
 
 /**
  * The marks on a project as it is stored, with all that is known of its faces and fallbacks. Those that need

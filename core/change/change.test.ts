@@ -245,7 +245,7 @@ describe('taking files in', () => {
   const key = () => 'tarnholm-test-b';
 
   test('groups files into one family by its name, light before heavy, upright before italic', () => {
-    const patch = takeFilesIn(
+    const { patch } = takeFilesIn(
       seatedDocument(),
       [file({ weight: 700 }), file({ style: 'italic' }), file({})],
       key,
@@ -261,20 +261,44 @@ describe('taking files in', () => {
   });
 
   test('joins a family that came from files, and never one of the foundry', () => {
-    const first = applyChange(seatedDocument(), takeFilesIn(seatedDocument(), [file({})], key));
+    const first = applyChange(
+      seatedDocument(),
+      takeFilesIn(seatedDocument(), [file({})], key).patch,
+    );
     const second = applyChange(
       first.document,
-      takeFilesIn(first.document, [file({ weight: 700 })], key),
+      takeFilesIn(first.document, [file({ weight: 700 })], key).patch,
     );
     expect(second.document.case['tarnholm-test-b']?.faces).toHaveLength(2);
-    const again = applyChange(second.document, takeFilesIn(second.document, [file({})], key));
+    const again = applyChange(second.document, takeFilesIn(second.document, [file({})], key).patch);
     expect(again.document).toEqual(second.document);
     const literata = takeFilesIn(
       seatedDocument(),
       [file({ family: 'Literata' })],
       () => 'literata',
     );
-    expect(literata[0]?.path).toBe('/case/literata-2');
+    expect(literata.patch[0]?.path).toBe('/case/literata-2');
+  });
+
+  test('leaves out a family that a document cannot hold, and no other', () => {
+    const files = [file({ family: 'Fog' }), file({ family: ' ' }), file({ family: 'Constructor' })];
+    const names = (name: string) => name.trim().toLowerCase() || 'blank';
+    const { patch, refused } = takeFilesIn(seatedDocument(), files, names);
+    const { document } = applyChange(seatedDocument(), patch);
+    expect(document.case['fog']?.name).toBe('Fog');
+    expect(document.case['constructor-2']?.name).toBe('Constructor');
+    expect(refused.map(({ name }) => name)).toEqual([' ']);
+  });
+
+  test('takes weights and widths that an axis has beyond CSS to their ends', () => {
+    const axes = [
+      { tag: 'wght', min: 0, default: 400, max: 1200 },
+      { tag: 'wdth', min: 0, default: 100, max: 2000 },
+    ];
+    const { patch } = takeFilesIn(seatedDocument(), [file({ axes })], key);
+    const [face] =
+      applyChange(seatedDocument(), patch).document.case['tarnholm-test-b']?.faces ?? [];
+    expect(face).toMatchObject({ weightMin: 1, weightMax: 1000, widthMin: 1, widthMax: 1000 });
   });
 
   test('makes one face of files that are each for characters of their own', () => {
@@ -282,7 +306,7 @@ describe('taking files in', () => {
     const greek = { ...file({ fullName: 'b' }), unicodeRange: 'U+370-3FF' };
     const bold = { ...file({ fullName: 'c', weight: 700 }), unicodeRange: 'U+370-3FF' };
     const signs = { ...file({ fullName: 'd' }), unicodeRange: 'U+2190-2193' };
-    const patch = takeFilesIn(seatedDocument(), [greek, latin, bold, signs], key);
+    const { patch } = takeFilesIn(seatedDocument(), [greek, latin, bold, signs], key);
     const { document } = applyChange(seatedDocument(), patch);
     const parts = document.case['tarnholm-test-b']?.faces.map(({ weightMin, files }) => [
       weightMin,
@@ -293,7 +317,7 @@ describe('taking files in', () => {
       [700, 'greek: U+370-3FF'],
     ]);
     // What is for all characters, or for the same, is a face of its own, and told of.
-    const more = takeFilesIn(
+    const { patch: more } = takeFilesIn(
       document,
       [file({ fullName: 'e' }), { ...file({ fullName: 'f' }), unicodeRange: 'U+0-7F' }],
       key,
@@ -303,7 +327,7 @@ describe('taking files in', () => {
 
   test('reads the width of a face, and keeps two that claim the same place', () => {
     const wide = { width: 125, fullName: 'Wide' };
-    const patch = takeFilesIn(
+    const { patch } = takeFilesIn(
       seatedDocument(),
       [
         file({ width: 100 }),

@@ -16,6 +16,7 @@ export {
   faceOf,
   moveFacePatch,
   takeFilesIn,
+  type RefusedFamily,
   type TakenFile,
 } from './takeIn';
 export { documentErrors } from './validate';

@@ -1,4 +1,5 @@
 import { inUnicodeRange } from '../font';
+import { applyChange, ChangeError } from './change';
 import type { FaceReading } from '../font/reading';
 import { freeKey, NORMAL_WIDTH, sortFaces } from '../document/faces';
 import type { Patch } from '../document/patch';
@@ -16,10 +17,17 @@ export interface TakenFile {
   unicodeRange?: string;
 }
 
+/** CSS Fonts 4 §2.4: weights go from 1 to 1000, whatever an axis says. */
+const weightOf = (value: number): number => Math.min(1000, Math.max(1, Math.round(value)));
+/** Percents of the normal width that a face may have here. */
+const percentOf = (value: number): number => Math.min(1000, Math.max(1, value));
+
 /** The width of a face where it is not the normal one; what is left out is normal. */
 const widthOf = ({ axes, width }: FaceReading): Pick<Face, 'widthMin' | 'widthMax'> => {
   const axis = axes.find(({ tag }) => tag === 'wdth');
-  const [widthMin, widthMax] = axis ? [axis.min, axis.max] : [width, width];
+  const [widthMin = width, widthMax = width] = (axis ? [axis.min, axis.max] : [width, width]).map(
+    percentOf,
+  );
   return widthMin === NORMAL_WIDTH && widthMax === NORMAL_WIDTH ? {} : { widthMin, widthMax };
 };
 
@@ -28,8 +36,8 @@ export function faceOf({ reading, bytes, unicodeRange }: Omit<TakenFile, 'class'
   const axis = reading.axes.find(({ tag }) => tag === 'wght');
   return {
     style: reading.style === 'normal' ? 'normal' : 'italic',
-    weightMin: Math.round(axis?.min ?? reading.weight),
-    weightMax: Math.round(axis?.max ?? reading.weight),
+    weightMin: weightOf(axis?.min ?? reading.weight),
+    weightMax: weightOf(axis?.max ?? reading.weight),
     ...widthOf(reading),
     files: [
       {
@@ -146,9 +154,16 @@ export function moveFacePatch(
   ];
 }
 
+/** A family that cannot be taken in: its name, as its files give it, and what is wrong with it. */
+export interface RefusedFamily {
+  name: string;
+  why: string;
+}
+
 /**
  * The change that takes uploaded files into the case: grouped into families by the name each file gives,
- * joining a family of that name that came from files too.
+ * joining a family of that name that came from files too. A family that the document cannot hold is left out, and
+ * keeps no other out.
  *
  * @param keyFor makes a key from a family's name
  */
@@ -156,7 +171,7 @@ export function takeFilesIn(
   document: ProjectDocument,
   files: TakenFile[],
   keyFor: (name: string) => string,
-): Patch {
+): { patch: Patch; refused: RefusedFamily[] } {
   const families = new Map<string, Family>();
   for (const file of files) {
     const { reading } = file;
@@ -177,5 +192,22 @@ export function takeFilesIn(
       ];
     families.set(key, { ...family, faces: withFace(family.faces, faceOf(file)) });
   }
-  return [...families].map(([key, value]) => ({ op: 'add', path: `/case/${key}`, value }));
+  const patch: Patch = [];
+  const refused: RefusedFamily[] = [];
+  let current = document;
+  for (const [key, value] of families) {
+    const operation = { op: 'add' as const, path: `/case/${key}`, value };
+    try {
+      current = applyChange(current, [operation]).document;
+      patch.push(operation);
+    } catch (error) {
+      if (!(error instanceof ChangeError)) throw error;
+      const [first] = error.errors;
+      refused.push({
+        name: value.name,
+        why: first ? `${value.name} cannot be in a case: it ${first.message}.` : error.message,
+      });
+    }
+  }
+  return { patch, refused };
 }

@@ -10,7 +10,7 @@ import { ENDS, stepByNumber, type End } from '../scale/steps';
 import { headingLevels } from '../style/lineMeasure';
 import { stylesInUse } from '../style/usage';
 import { resolveInUse } from '../style/resolve';
-import { inWords, px, styleName, type Mark, type Remedy, type Rule } from './mark';
+import { inWords, px, styleName, type Mark, type Remedy, type Rule, subjectOf } from './mark';
 
 /** Sizes that are told apart at a glance: one is this many times the other at least. */
 export const LEAST_RATIO = 1.12;
@@ -149,6 +149,7 @@ export const closeLevels: Rule = (document) => {
           rule: 'close-levels',
           stage: 'scale',
           style: higher.style,
+          subject: subjectOf(lower.style, end),
           width,
           message: `${inWords(names)} cannot be told apart at ${width} px: ${px(large)} and ${px(small)} are ${ratio.toFixed(2)} to 1, where ${LEAST_RATIO} is needed, and weight, style, voice and colour are alike.`,
           remedy: fix

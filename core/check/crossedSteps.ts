@@ -1,6 +1,6 @@
 import { crossingsOf } from '../scale/crossing';
 import { giveBackPatch } from '../scale/byHand';
-import { px, type Mark, type Rule } from './mark';
+import { px, type Mark, type Rule, subjectOf } from './mark';
 
 /** Steps of which the higher is the smaller at an end: allowed knowingly, and told. */
 export const crossedSteps: Rule = ({ scale }) =>
@@ -10,6 +10,7 @@ export const crossedSteps: Rule = ({ scale }) =>
     return {
       rule: 'crossed-steps',
       stage: 'scale',
+      subject: subjectOf(lower.number, higher.number, end),
       width,
       message: `${higher.name} is smaller than ${lower.name} at ${width} px: ${px(higher[end])} against ${px(lower[end])}. The order of levels turns round there.`,
       remedy:

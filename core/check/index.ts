@@ -104,9 +104,9 @@ function allMarks(document: ProjectDocument, evidence: Evidence): Mark[] {
   return [...elsewhere, ...there];
 }
 
-/** What a mark is, whatever its figures: its rule, and the style or family that it is about. */
-export const markKey = ({ rule, style, family }: Mark): string =>
-  `${rule}:${style ?? family ?? ''}`;
+/** What a mark is, whatever its figures: its rule, and all that it is about. */
+export const markKey = ({ rule, style, family, voice, subject }: Mark): string =>
+  [rule, style ?? family ?? '', ...[voice, subject].filter((one) => one !== undefined)].join(':');
 
 /** A mark that was set aside, and why. */
 export interface AsideMark extends Mark {

@@ -2,7 +2,7 @@ import { inUnicodeRange, parseUnicodeRange } from '../css/unicodeRange';
 import { languageOf, missingLetters } from '../measure';
 import { resolveInUse } from '../style/resolve';
 import { familiesInUse, stylesInUse } from '../style/usage';
-import { inWords, styleName, type Mark, type Rule } from './mark';
+import { inWords, styleName, type Mark, type Rule, subjectOf } from './mark';
 
 /** Letters that a mark names; the rest is counted. */
 const NAMED = 8;
@@ -33,6 +33,7 @@ export const languageLetters: Rule = (document, { characters = {} }) =>
         rule: 'language-letters',
         stage: 'faces',
         family,
+        subject: subjectOf(...lacks.map(({ language }) => language)),
         message: `${name}: in ${inWords(lacks.map(({ language }) => language))} some letters come from another font, since the files taken in have no ${named(letters)}.`,
         remedy: `Take in the script of ${name} that has them, or choose a family that does.`,
       },
@@ -57,6 +58,7 @@ export const pageLetters: Rule = (document, { characters = {}, page }) =>
         rule: 'page-letters',
         stage: 'styles',
         style,
+        subject: subjectOf(page.title),
         message: `${styleName(document, style)}: on “${page.title}” ${named(missing)} ${missing.length === 1 ? 'comes' : 'come'} from another font, since ${name} has no such ${missing.length === 1 ? 'character' : 'characters'}.`,
         remedy: `Take in the script of ${name} that has them, or set this text in a family that does.`,
       },

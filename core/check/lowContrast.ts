@@ -2,7 +2,7 @@ import { contrastRatio } from '../style/contrast';
 import { groundColour } from '../style/grounds';
 import { inkUses } from '../style/inkUses';
 import { proposedInks } from '../style/inks';
-import { px, styleName, type Mark, type Rule } from './mark';
+import { px, styleName, type Mark, type Rule, subjectOf } from './mark';
 
 /**
  * Text whose contrast is under what WCAG asks, at the smaller end of its size, on each ground that it stands
@@ -27,6 +27,7 @@ export const lowContrast: Rule = (document, { page }) => {
           rule: 'low-contrast',
           stage: 'styles',
           style,
+          subject: subjectOf(ink, 'on', ground, side),
           message: `${name}: hard to read on the ${side} ${behind.name.toLowerCase()}. The contrast of ${text.name} is ${ratio.toFixed(2)} to 1; WCAG asks for ${least} at ${px(size)}.`,
           remedy: `Choose a colour for ${name} that stands out more from ${behind.name}.`,
           ...(stronger && {

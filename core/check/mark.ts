@@ -33,8 +33,34 @@ export interface Mark {
   style?: string;
   /** Key of the family it is about, when it is about one. */
   family?: string;
+  /** Key of the voice it is about, when it is about one. */
+  voice?: string;
+  /** What else tells it from others of its rule, as `subjectOf` has it: a ground, a step, a local font. */
+  subject?: string;
   /** Viewport width at which it is seen, CSS px, when at one. */
   width?: number;
+}
+
+/** Characters of a subject at most. */
+export const LONGEST_SUBJECT = 80;
+
+/** What a mark is about, as part of a key: small letters, digits and hyphens. */
+export function subjectOf(...parts: readonly (string | number)[]): string {
+  const whole = parts
+    .join('-')
+    .toLowerCase()
+    .replace(/[^a-z0-9]/gu, (other) =>
+      /[\p{L}\p{N}]/u.test(other) ? `u${(other.codePointAt(0) ?? 0).toString(16)}` : '-',
+    )
+    .replace(/-{2,}/g, '-');
+  if (whole.length <= LONGEST_SUBJECT) return whole;
+  // What is cut off still counts: FNV-1a, 32 bits.
+  let hash = 0x811c9dc5;
+  for (let i = 0; i < whole.length; i++) {
+    hash = Math.imul(hash ^ whole.charCodeAt(i), 0x01000193) >>> 0;
+  }
+  const end = `-${hash.toString(16)}`;
+  return whole.slice(0, LONGEST_SUBJECT - end.length) + end;
 }
 
 /** What rules need of the readings of the case's files, by hash. */

@@ -1,7 +1,7 @@
 import { matchFace } from '../style/faceMatch';
 import { voiceUses } from '../style/usage';
 import { weightPatch } from '../style/weightPlan';
-import type { Mark, Rule } from './mark';
+import { type Mark, type Rule, subjectOf } from './mark';
 
 /** A weight or an italic that a style asks for and that no face taken has: the browser makes it up. */
 export const missingFace: Rule = (document) => {
@@ -14,7 +14,13 @@ export const missingFace: Rule = (document) => {
       const match = matchFace(family.faces, { weight, slant });
       if (!match) continue;
       const names = styles.map((key) => document.styles[key]?.name ?? key).join(', ');
-      const about = { stage: 'faces', family: familyKey, style: styles[0] } as const;
+      const about = {
+        stage: 'faces',
+        family: familyKey,
+        style: styles[0],
+        voice: voiceKey,
+        subject: subjectOf(weight, slant),
+      } as const;
       if (match.fakedItalic) {
         marks.push({
           ...about,

@@ -2,7 +2,7 @@ import { genericClass, isGenericWord, knownFont, nearestName } from '../fallback
 import type { ProjectDocument } from '../document/projectDocument';
 import type { Patch } from '../document/patch';
 import { voiceUses } from '../style/usage';
-import type { Mark, Rule } from './mark';
+import { type Mark, type Rule, subjectOf } from './mark';
 
 /** What the two generic families that no platforms agree on look like, in words. */
 const VAGUE: Readonly<Record<string, string>> = {
@@ -32,6 +32,8 @@ export const plainNames: Rule = (document) =>
       const mark = (rule: string, message: string, remedy: string, instead: string | null) => ({
         rule,
         stage: 'fallbacks' as const,
+        voice: key,
+        subject: subjectOf(name),
         message: `${voice?.name ?? key}: ${message}`,
         remedy,
         fix: {
@@ -93,6 +95,8 @@ export const vagueGeneric: Rule = (document) =>
           {
             rule: 'vague-generic',
             stage: 'fallbacks',
+            voice: key,
+            subject: subjectOf(voice.generic),
             message: `${voice.name}: ${voice.generic} is ${looks}.`,
             remedy: 'Put local fonts of like width before it, or end the stack in another generic.',
           },

@@ -1,7 +1,7 @@
 import { siteName } from '../document/familyName';
 import { familiesInUse } from '../style/usage';
 import { namesakes } from '../style/familyInUse';
-import type { Rule } from './mark';
+import { type Rule, subjectOf } from './mark';
 
 /** Two families in use under one name: the browser takes their faces for one family's. */
 export const sameName: Rule = (document) => {
@@ -15,6 +15,7 @@ export const sameName: Rule = (document) => {
             rule: 'same-name',
             stage: 'faces' as const,
             family: key,
+            subject: subjectOf(other),
             message: `${siteName(family)}: two families of that name are in use, and the browser mixes their faces.`,
             remedy: 'Give one of them another name on the site.',
           },

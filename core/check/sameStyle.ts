@@ -1,6 +1,6 @@
 import { sameStyles } from '../style/gathered';
 import { mergePatch, standsForAll } from '../style/mergeStyles';
-import { inWords, styleName, type Rule } from './mark';
+import { inWords, styleName, type Rule, subjectOf } from './mark';
 
 /** Styles that come to the same in everything: one that is changed leaves the others behind. */
 export const sameStyle: Rule = (document) =>
@@ -11,6 +11,7 @@ export const sameStyle: Rule = (document) =>
       rule: 'same-style',
       stage: 'styles' as const,
       style: kept,
+      subject: subjectOf(...others),
       message: `${inWords(group.map((key) => styleName(document, key)))} look the same: they agree in everything, so a change to one leaves the others behind.`,
       remedy: 'Make one style of them, or tell them apart.',
       fix: {

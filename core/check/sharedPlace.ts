@@ -1,5 +1,5 @@
 import { sharedPlaces } from '../document/faces';
-import type { Rule } from './mark';
+import { type Rule, subjectOf } from './mark';
 
 /** Two faces of a family that claim the same place: the browser shows the later, and loads both. */
 export const sharedPlace: Rule = (document, { readings = {} }) =>
@@ -14,6 +14,7 @@ export const sharedPlace: Rule = (document, { readings = {} }) =>
         rule: 'shared-place',
         stage: 'faces' as const,
         family: key,
+        subject: subjectOf(...[i, j].map((at) => faces[at]?.files[0]?.sha256.slice(0, 12) ?? '')),
         message: `${name} ${place}: only ${other} shows, since ${one} claims the same place.`,
         remedy: 'Correct the weight, width or style of one of them, or take it out.',
       };

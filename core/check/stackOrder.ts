@@ -3,7 +3,7 @@ import { lacking } from '../fallback/fallbackFace';
 import { localName, localSet } from '../fallback/localFonts';
 import { orderRemarks } from '../fallback/reach';
 import { voiceUses } from '../style/usage';
-import { inWords, type Mark, type Remedy, type Rule } from './mark';
+import { inWords, type Mark, type Remedy, type Rule, subjectOf } from './mark';
 
 /** Takes a local font out of a stack. */
 const takeOut = (voice: string, locals: readonly string[], local: string): Remedy => ({
@@ -36,6 +36,8 @@ export const stackOrder: Rule = (document, { fallback }) =>
         {
           rule: 'unreached-fallback',
           stage: 'fallbacks',
+          voice: key,
+          subject: subjectOf(one.local),
           message: `${voice.name}: nobody lands on ${localName(one.local)}. ${before.length > 0 ? `${inWords(before)} before it.` : 'No platform of the list carries it.'}`,
           remedy:
             before.length > 0
@@ -53,6 +55,8 @@ export const stackOrder: Rule = (document, { fallback }) =>
         {
           rule: 'other-class',
           stage: 'fallbacks',
+          voice: key,
+          subject: subjectOf(entry.local),
           message: `${voice.name}: ${localName(entry.local)} is ${drawn}, and stands in a stack that ends in ${voice.generic}: visitors who land on it see another kind of face.`,
           remedy: `Take a ${voice.generic} font.`,
           fix: takeOut(key, locals, entry.local),
@@ -71,6 +75,7 @@ export const stackOrder: Rule = (document, { fallback }) =>
           {
             rule: 'uncovered-letters',
             stage: 'fallbacks',
+            voice: key,
             message: `${voice.name}: until the web face is there, ${nowhere.slice(0, 20).join(' ')} ${nowhere.length > 20 ? 'and others ' : ''}show in another font than the words around them. No fallback face of the stack is known to have them.`,
             remedy: 'Put a local font into the stack that has these letters.',
           },

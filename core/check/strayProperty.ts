@@ -1,6 +1,6 @@
 import { PROPERTIES } from '../document/property';
 import { strays } from '../style/gathered';
-import { styleName, type Rule } from './mark';
+import { styleName, type Rule, subjectOf } from './mark';
 
 /** A property that is set where the rest of its group follows. */
 export const strayProperty: Rule = (document) =>
@@ -11,6 +11,7 @@ export const strayProperty: Rule = (document) =>
       rule: 'stray-property',
       stage: 'styles' as const,
       style,
+      subject: subjectOf(property),
       message: `${styleName(document, style)} stays as it is when the ${label} of ${followed} changes: it has its own, and all others that follow ${followed} have none.`,
       remedy: 'Let it follow, if that was not meant.',
       fix: {

@@ -1,7 +1,7 @@
 import type { Face } from '../document/projectDocument';
 import { matchFace } from '../style/faceMatch';
 import { familiesInUse, voiceRequests } from '../style/usage';
-import { inWords, type Rule } from './mark';
+import { inWords, type Rule, subjectOf } from './mark';
 
 const nameOf = ({ weightMin, weightMax, style }: Face): string =>
   `${weightMin === weightMax ? weightMin : `${weightMin} to ${weightMax}`}${style === 'normal' ? '' : ` ${style}`}`;
@@ -27,6 +27,7 @@ export const unusedFace: Rule = (document) =>
         rule: 'unused-face',
         stage: 'faces' as const,
         family: key,
+        subject: subjectOf(...unused.map(nameOf)),
         message: `${family.name} ${inWords(unused.map(nameOf))}: no style asks for ${one ? 'it' : 'them'}, so ${fate}.`,
         remedy: `Take what no style needs out of the case, or set a style in it.`,
       },

@@ -23,6 +23,7 @@ export const wrongGeneric: Rule = (document) =>
         rule: 'wrong-generic',
         stage: 'fallbacks',
         family: voice.family ?? '',
+        voice: key,
         message: `${voice.name}: where nothing else is there, visitors see ${voice.generic} in place of ${siteName(family)}, which is ${family.class}.`,
         remedy: `End its stack with ${generic}.`,
         fix: {

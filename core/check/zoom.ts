@@ -5,7 +5,7 @@ import { bendsOf, sizeAt } from '../scale/sizeAt';
 import { otherEnd, stepByNumber, stepsOf, type End, type Step } from '../scale/steps';
 import { passingBound, zoomFailure, type SizeOverWidth } from '../scale/zoom';
 import { usersByStep } from '../style/usage';
-import { inWords, px, styleName, type Mark, type Remedy, type Rule } from './mark';
+import { inWords, px, styleName, type Mark, type Remedy, type Rule, subjectOf } from './mark';
 
 /** Text that no zoom of the page doubles in some windows. WCAG 2.2, 1.4.4. */
 export const zoom: Rule = (document) => {
@@ -28,6 +28,7 @@ export const zoom: Rule = (document) => {
         rule: 'zoom',
         stage: 'scale',
         style: styles[0] ?? '',
+        subject: subjectOf(step.number, upper),
         width,
         message: `${inWords(styles.map((key) => styleName(document, key)))}: in windows from ${failing.from} to ${failing.to} px no zoom up to 500 % doubles the text, since it shrinks as the page is zoomed. It runs from ${px(step.small)} to ${px(step.large)}.`,
         remedy: `At ${width} px, ${bound.toFixed(2)} px is the most with which it doubles in every window.`,

@@ -99,6 +99,25 @@ describe('selectors', () => {
     ['a >', /names nothing beside/],
     ['> a', /./],
     ['a > > b', /./],
+    ...[
+      'a:foo',
+      '**',
+      '[x]p',
+      '#1a',
+      'a /deep/ b',
+      'ns|a',
+      '&',
+      '50%',
+      ':hover()',
+      'a:nth-of-type(2 of b)',
+      '[x="a" q]',
+      '[x i]',
+      'a:has(b:has(c))',
+      ':is(a:foo)',
+      'a:-webkit-any(b)',
+      'a/**/b',
+      ':lang()',
+    ].map((value): [string, RegExp] => [value, /CSS selectors/]),
     ['script', /“script”, which holds no text/],
     ['SCRIPT', /holds no text/],
     ['style', /holds no text/],
@@ -126,6 +145,11 @@ describe('selectors', () => {
     ['f[x)', false],
     ['{ a; }', true],
   ])('%s is closed: %s', (css, closed) => expect(isClosed(tokensOf(css))).toBe(closed));
+
+  test('an escaped blank at the end of a name is part of it', () => {
+    expect(selectorsFault('.a\\ ')).toBeNull();
+    expect(selectorTexts(' .a\\ , /* x */ .b ')).toEqual(['.a\\ ', '.b']);
+  });
 
   test('an escaped bracket opens nothing, so that what follows it still parts the list', () => {
     expect(selectorsFault('\\(,')).not.toBeNull();

@@ -1,6 +1,7 @@
 import parse from 'css-tree/selector-parser';
 import type { CssNode } from 'css-tree';
-import { isWhole, TOKEN, tokensOf } from './whole';
+import { isSelector, LEGACY_PSEUDO_ELEMENTS } from './selectorSyntax';
+import { isWhole, TOKEN, tokensOf, type Token } from './whole';
 
 /**
  * Elements whose text no visitor sees, or that have none: nothing about their type can be decided. A thematic
@@ -22,23 +23,24 @@ function subjectOf(selector: CssNode): CssNode[] {
   return parts.slice(last + 1);
 }
 
-/** What is wrong with one complex selector, as a sentence goes on after “must be”; null when nothing. */
-function selectorFault(selector: CssNode): string | null {
+/** Whether a combinator joins nothing. */
+const isDangling = (selector: CssNode): boolean => {
   const parts = childrenOf(selector);
-  const dangling = parts.some(
+  return parts.some(
     ({ type }, i) =>
       type === 'Combinator' && (i === 0 || i === parts.length - 1 || parts[i + 1]?.type === type),
   );
-  if (dangling) return 'names nothing beside “>”, “+” or “~”';
+};
+
+/** What is wrong with one complex selector, as a sentence goes on after “must be”; null when nothing. */
+function selectorFault(selector: CssNode): string | null {
+  if (isDangling(selector)) return 'names nothing beside “>”, “+” or “~”';
   for (const part of subjectOf(selector)) {
     if (part.type === 'TypeSelector' && WITHOUT_TEXT.has(part.name.toLowerCase())) {
       return `names “${part.name}”, which holds no text that is seen`;
     }
     // `:is(script)` is about script as much as `script` is; `:not(script)` is not.
-    if (
-      part.type === 'PseudoClassSelector' &&
-      /^(is|where|-webkit-any|matches)$/i.test(part.name)
-    ) {
+    if (part.type === 'PseudoClassSelector' && /^(is|where)$/i.test(part.name)) {
       const faults = childrenOf(part).flatMap(childrenOf).map(selectorFault);
       if (faults.length > 0 && faults.every(Boolean)) return faults[0] ?? null;
     }
@@ -47,8 +49,6 @@ function selectorFault(selector: CssNode): string | null {
     ? 'names a pseudo-element, which a rule without specificity cannot reach'
     : null;
 }
-
-const LEGACY_PSEUDO_ELEMENTS = /^(before|after|first-line|first-letter)$/i;
 
 function pseudoElementIn(node: CssNode): boolean {
   if (node.type === 'PseudoElementSelector') return true;
@@ -61,17 +61,32 @@ const OPENING = new Set(
 );
 const CLOSING = new Set(['RightParenthesis', 'RightSquareBracket'].map((name) => TOKEN[name]));
 
+const isBlank = ({ type }: Token): boolean =>
+  type === TOKEN['WhiteSpace'] || type === TOKEN['Comment'];
+
+/** Tokens without those at either end that say nothing. A blank that is escaped is part of a name. */
+function trimmed(tokens: readonly Token[]): string {
+  const first = tokens.findIndex((token) => !isBlank(token));
+  const last = tokens.findLastIndex((token) => !isBlank(token));
+  return first < 0
+    ? ''
+    : tokens
+        .slice(first, last + 1)
+        .map(({ text }) => text)
+        .join('');
+}
+
 /** A whole piece of CSS, parted at the commas that stand in no bracket. */
 function partedAtCommas(source: string): string[] {
-  const texts: string[] = [''];
+  const parts: Token[][] = [[]];
   let depth = 0;
-  for (const { type, text } of tokensOf(source)) {
-    if (OPENING.has(type)) depth++;
-    else if (CLOSING.has(type)) depth--;
-    if (type === TOKEN['Comma'] && depth === 0) texts.push('');
-    else texts[texts.length - 1] += text;
+  for (const token of tokensOf(source)) {
+    if (OPENING.has(token.type)) depth++;
+    else if (CLOSING.has(token.type)) depth--;
+    if (token.type === TOKEN['Comma'] && depth === 0) parts.push([]);
+    else parts.at(-1)?.push(token);
   }
-  return texts;
+  return parts.map(trimmed);
 }
 
 /**
@@ -90,6 +105,8 @@ export function selectorsFault(source: string): string | null {
   // The parser lets a list end in a comma, which makes the whole of it no selector.
   const selectors = childrenOf(list);
   if (selectors.length !== partedAtCommas(source).length) return notCss;
+  // A rule goes whole where a browser does not know one of its selectors.
+  if (!selectors.every((selector) => isDangling(selector) || isSelector(selector))) return notCss;
   return selectors.map(selectorFault).reduce((first, fault) => first ?? fault, null);
 }
 
@@ -126,7 +143,4 @@ const unescaped = (name: string): string =>
   );
 
 /** The selectors of a list, each as it is written; as many as there are commas that part them. */
-export const selectorTexts = (list: string): string[] =>
-  partedAtCommas(list)
-    .map((text) => text.trim())
-    .filter(Boolean);
+export const selectorTexts = (list: string): string[] => partedAtCommas(list).filter(Boolean);

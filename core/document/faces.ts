@@ -47,7 +47,8 @@ export const sortFaces = (faces: Face[]): Face[] =>
 /** A key that no other part has: as wanted, or behind what it is where that can be none. */
 export function freeKey(taken: Iterable<string>, wanted: string, what = 'family'): string {
   const base = (KEY.test(wanted) ? wanted : `${what}-${wanted}`).slice(0, 60).replace(/-+$/, '');
-  const keys = new Set(taken);
+  // What every object has is a key of none.
+  const keys = new Set([...taken, ...Object.getOwnPropertyNames(Object.prototype)]);
   if (!keys.has(base)) return base;
   for (let n = 2; ; n++) if (!keys.has(`${base}-${n}`)) return `${base}-${n}`;
 }

@@ -363,7 +363,7 @@ export class ProjectDocument {
   @ValuesByKey(
     (value) => typeof value === 'string' && value.trim() !== '' && value.length <= 200,
     'must be reasons of 1 to 200 characters by the mark’s rule and subject',
-    { key: /^[a-z-]{1,40}:[a-z0-9-]{0,64}$/, most: 500 },
+    { key: /^[a-z-]{1,40}:[a-z0-9-]{0,64}(:[a-z0-9-]{1,80}){0,2}$/, most: 500 },
   )
   aside?: Record<string, string>;
 

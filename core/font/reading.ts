@@ -82,6 +82,7 @@ const LONGEST_NAME = 300;
 type OpenFont = Font & {
   head: { macStyle: { italic: boolean } };
   post: { isFixedPitch: number };
+  directory: { tables: Readonly<Record<string, unknown>> };
 };
 
 function open(sfnt: Uint8Array): OpenFont {
@@ -116,8 +117,9 @@ function nameOf(face: Face, ids: readonly number[]): string | null {
     const languages = entries.filter(({ nameId }) => nameId === id).map(({ language }) => language);
     const [language] = ['en', ...languages].filter((one) => languages.includes(one));
     const value = language === undefined ? '' : face.getName(id, language);
-    // eslint-disable-next-line no-control-regex -- taking control characters out is the point
-    if (value.trim()) return value.replace(/[\u0000-\u001f\u007f]+/g, ' ').trim();
+    // What breaks a line or is no character is no part of a name.
+    const plain = value.replace(/[\p{Cc}\p{Cs}\u2028\u2029]+/gu, ' ').trim();
+    if (plain) return plain;
   }
   return null;
 }
@@ -189,6 +191,10 @@ export async function readFace(file: Uint8Array, instance: Instance = {}): Promi
   }
 }
 
+/** Whether outlines are there for other points than the default. OpenType 1.9, “Font variations”. */
+const varies = ({ directory: { tables } }: OpenFont): boolean =>
+  'gvar' in tables || 'CFF2' in tables;
+
 const axesOf = (font: Font): Axis[] =>
   Object.entries(font.variationAxes).flatMap(([tag, axis]) =>
     axis ? [{ tag, min: axis.min, default: axis.default, max: axis.max }] : [],
@@ -224,6 +230,12 @@ function readTables(
     useTypoMetrics: (os2.fsSelection as { useTypoMetrics?: boolean }).useTypoMetrics === true,
   };
   const axes = axesOf(font);
+  if (axes.length > 0 && !varies(font)) {
+    throw new FontError(
+      'damaged',
+      'This font says that it is variable, and has no outlines that vary (no “gvar” or “CFF2” table).',
+    );
+  }
   const settings = settingsOf(axes, instance);
   const drawn = Object.keys(settings).length > 0 ? font.getVariation(settings) : font;
   const hasHeights = os2.version >= 2;

@@ -7,7 +7,7 @@ import type { FaceReading } from '@lettera/core/font';
 import type { FaceMeasures, FamilyMeasures, FamilySheet } from '@lettera/core/measure';
 import fontverter from 'fontverter';
 import request from 'supertest';
-import { collectionOf, renamed, tableOffset } from '../../core/font/testing/sfnt';
+import { collectionOf, renamed, tableOffset, withoutTable } from '../../core/font/testing/sfnt';
 import type { Project } from '@lettera/core/wire';
 import type { LibraryProgress, ProgressReport } from '@lettera/core/wire';
 import { startTestServer, type TestServer } from '../testing/server';
@@ -175,6 +175,43 @@ describe('faces measured', () => {
     // Packing has begun meanwhile, and tells of itself.
     const readings = reports.filter(({ task }) => task === 'reading');
     expect(readings.at(-1)).toEqual({ task: 'reading', done: 200, of: 200 });
+  });
+
+  test('an odd family among good ones is taken as far as it goes, or refused alone and by its name', async () => {
+    const { id } = await newProject();
+    const variable = (await fontverter.convert(readFileSync(VARIABLE), 'sfnt')) as Uint8Array;
+    const fromNothing = Uint8Array.from(variable);
+    const view = new DataView(fromNothing.buffer);
+    const fvar = tableOffset(fromNothing, 'fvar');
+    view.setInt32(fvar + view.getUint16(fvar + 4) + 4, 0);
+    const unvarying = withoutTable(Uint8Array.from(variable), 'gvar');
+    const files: [string, Uint8Array][] = [
+      ['good.otf', bytes(SLAB)],
+      ['constructor.otf', renamed(bytes(HAIRLINE), 'Constructor')],
+      ['next-line.otf', renamed(bytes(SLAB), 'Fog\u0085Horn')],
+      ['from-nothing.ttf', fromNothing],
+      ['unvarying.ttf', unvarying],
+    ];
+    const request = api().post(`/api/v1/projects/${id}/fonts`);
+    for (const [name, file] of files) void request.attach('file', Buffer.from(file), name);
+    const { body } = await request.expect(201);
+    const told = body as { file: string; family?: string; refused?: { detail: string } }[];
+    expect(told.map(({ file, family, refused }) => [file, family ?? refused?.detail])).toEqual([
+      ['good.otf', 'Tarnholm Test Slab'],
+      ['constructor.otf', 'Constructor'],
+      ['next-line.otf', 'Fog Horn'],
+      ['from-nothing.ttf', 'Urbanist'],
+      ['unvarying.ttf', expect.stringContaining('no outlines that vary')],
+    ]);
+    const { body: measured } = await api().get(`/api/v1/projects/${id}/case/measures`).expect(200);
+    expect(Object.keys(measured as object).sort()).toEqual([
+      'constructor-2',
+      'fog-horn',
+      'tarnholm-test-slab',
+      'urbanist',
+    ]);
+    for (const one of Object.values(measured as object)) expect(one).not.toBeNull();
+    await api().get(`/api/v1/projects/${id}/marks`).expect(200);
   });
 
   test('names in another script, emoji and five hundred letters stay names', async () => {

@@ -2,7 +2,7 @@ import { readFile } from 'node:fs/promises';
 import { Router, type Request } from 'express';
 import pLimit from 'p-limit';
 import { slug } from '@lettera/core/deliver';
-import { faceOf, takeFilesIn } from '@lettera/core/change';
+import { faceOf, takeFilesIn, type RefusedFamily } from '@lettera/core/change';
 import { type ProjectDocument, sharedPlaces } from '@lettera/core/document';
 import { FontError, parseUnicodeRange, type FaceReading } from '@lettera/core/font';
 import type { Services } from '../services';
@@ -32,6 +32,31 @@ const refusal = (name: string, { reason, message }: FontError): Outcome => ({
   name,
   refused: { reason, detail: message },
 });
+
+/** What became of fonts once their families were to be taken in. */
+const withRefused = (outcomes: readonly Outcome[], refused: readonly RefusedFamily[]): Outcome[] =>
+  outcomes.map((outcome) => {
+    if (!('font' in outcome)) return outcome;
+    const fault = refused.find(({ name }) => name === outcome.font.reading.family);
+    return fault ? refusal(outcome.name, new FontError('damaged', fault.why)) : outcome;
+  });
+
+/** That none of the files of an upload can be used, and why not. */
+function noneUsable(outcomes: readonly Outcome[], files: number): Problem {
+  const [first] = outcomes;
+  const detail = first && 'refused' in first ? first.refused.detail : '';
+  return new Problem(
+    'unusable-font',
+    files === 1
+      ? `${first?.name ?? ''}: ${detail} The case is as it was.`
+      : `None of the ${files} files can be used. The case is as it was.`,
+    {
+      files: outcomes.flatMap((outcome) =>
+        'refused' in outcome ? [{ file: outcome.name, refused: outcome.refused }] : [],
+      ),
+    },
+  );
+}
 
 /**
  * What characters files are for, by their names, from a field `ranges` of a form: JSON, each a `unicode-range`.
@@ -153,26 +178,21 @@ export function fontRoutes({
       ).flat();
       if (gone.aborted) return;
       const usable = outcomes.flatMap((outcome) => ('font' in outcome ? [outcome.font] : []));
-      if (usable.length === 0) {
-        const [first] = outcomes;
-        const detail = first && 'refused' in first ? first.refused.detail : '';
-        throw new Problem(
-          'unusable-font',
-          files.length === 1
-            ? `${first?.name}: ${detail} The case is as it was.`
-            : `None of the ${files.length} files can be used. The case is as it was.`,
-          {
-            files: outcomes.flatMap((outcome) =>
-              'refused' in outcome ? [{ file: outcome.name, refused: outcome.refused }] : [],
-            ),
-          },
-        );
-      }
+      if (usable.length === 0) throw noneUsable(outcomes, files.length);
       const names = [...new Set(usable.map(({ reading }) => reading.family))];
+      let refused: RefusedFamily[] = [];
       const { document } = await projects.change(
         project.id,
         null,
-        (current) => takeFilesIn(current, usable, slug),
+        (current) => {
+          const taken = takeFilesIn(current, usable, slug);
+          ({ refused } = taken);
+          // Nothing is a change, and is not stored as one.
+          if (taken.patch.length === 0) {
+            throw noneUsable(withRefused(outcomes, refused), files.length);
+          }
+          return taken.patch;
+        },
         { label: `Case: ${names.join(', ').slice(0, 120)} taken in` },
       );
       // Packing takes its time; the faces can be used before it is done.
@@ -182,7 +202,7 @@ export function fontRoutes({
       const readings = await fonts.readings(hashesOf(document));
       const nameOf = (sha256: string) => readings.get(sha256)?.fullName ?? 'another file';
       response.status(201).json(
-        outcomes.map((outcome) =>
+        withRefused(outcomes, refused).map((outcome) =>
           'font' in outcome
             ? {
                 file: outcome.name,

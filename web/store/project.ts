@@ -144,8 +144,10 @@ export const useProject = defineStore('project', () => {
     }
   }
 
+  /** Takes over what the server answered; an answer that comes late, after a newer one, changes nothing. */
   function settle(project: Project): void {
-    stored.value = project;
+    const isLate = stored.value?.id === project.id && project.revision < stored.value.revision;
+    if (!isLate) stored.value = project;
     keep();
   }
 
