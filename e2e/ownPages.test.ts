@@ -368,15 +368,88 @@ describe('a page of the site’s own', () => {
   });
 });
 
+describe('a page that is not easy to live with', () => {
+  test('may name its fields and pictures as it likes', async () => {
+    const names =
+      'createTreeWalker querySelector querySelectorAll body head defaultView documentElement addEventListener fonts children closest matches parentElement textContent attributes removeAttribute';
+    const fields = names
+      .split(' ')
+      .map(
+        (name) =>
+          `<img name="${name}" id="${name}" alt=""><form><p>Field</p><input name="${name}"><input id="${name}"></form>`,
+      )
+      .join('');
+    await bring({
+      'index.html': `<title>Names</title><h1>Fog</h1><p class="odd">Odd words</p>${fields}`,
+    });
+    await open();
+    await press(page, 'Show Names');
+    const frame = await frameOf('names');
+    await press(page, 'This text', 'section.proof [role="tablist"]');
+    await clickOn(frame, '.odd');
+    await page.waitForFunction(() =>
+      [...document.querySelectorAll('section.proof aside textarea')].some(
+        (field) => (field as HTMLTextAreaElement).value === 'Odd words',
+      ),
+    );
+    await press(page, 'Who sets its text', 'section.proof [role="tablist"]');
+    await page.waitForFunction(() =>
+      /texts at/.test(document.querySelector('section.proof aside')?.textContent ?? ''),
+    );
+    expect(errors).toEqual([]);
+  });
+
+  test('has many rules and many texts, and the interface goes on meanwhile', async () => {
+    const rules = Array.from(
+      { length: 30_000 },
+      (_, i) => `.a${i} p, .b${i % 90} i { font-size: ${10 + (i % 9)}px }`,
+    );
+    const texts = Array.from(
+      { length: 3000 },
+      (_, i) => `<p class="b${i % 90}">Fog <i>${i}</i></p>`,
+    );
+    await bring({
+      'index.html': `<title>Rules</title><style>${rules.join('')}</style>${texts.join('')}`,
+    });
+    await open();
+    await press(page, 'Show Rules');
+    await frameOf('rules');
+    await page.evaluate(() => {
+      const seen: number[] = [];
+      Object.assign(window, { seen });
+      let last = performance.now();
+      const beat = (): void => {
+        const now = performance.now();
+        seen.push(now - last);
+        last = now;
+        setTimeout(beat);
+      };
+      beat();
+    });
+    await press(page, 'Who sets its text', 'section.proof [role="tablist"]');
+    await page.waitForFunction(() =>
+      /6,?000 texts at/.test(document.querySelector('section.proof aside')?.textContent ?? ''),
+    );
+    const longest = await page.evaluate(() =>
+      Math.max(...(window as unknown as { seen: number[] }).seen),
+    );
+    // All of it takes many seconds; what the browser itself lays out at once is not ours.
+    expect(longest).toBeLessThan(1500);
+  });
+});
+
 describe('nothing of a page', () => {
   let out: Server;
   const heard: string[] = [];
+  /** A hint to connect makes no request: connections are heard too. */
+  let connections = 0;
   let address = '';
   beforeAll(async () => {
     out = createServer((request, response) => {
       heard.push(request.url ?? '');
       response.end();
     });
+    out.on('connection', () => connections++);
     await new Promise<void>((resolve) => out.listen(0, '127.0.0.1', resolve));
     address = `http://127.0.0.1:${(out.address() as AddressInfo).port}`;
   });
@@ -454,6 +527,10 @@ describe('nothing of a page', () => {
     expect(ran).toEqual([]);
     expect(elsewhere).toEqual([]);
     expect(heard).toEqual([]);
+    expect(connections).toBe(0);
+    const { headers } = await fetch(`${api()}/pages/${slugs.at(-1) ?? ''}`);
+    expect(headers.get('x-dns-prefetch-control')).toBe('off');
+    expect(headers.get('link')).toBeNull();
     expect(dialogs).toEqual([]);
   });
 });

@@ -33,7 +33,7 @@ function cascadeOf(
     linked.map((path) => ({ path, media: '' })),
     new Map(Object.entries(sheets)),
   );
-  const cascade = new Cascade<Element>(
+  const cascade = Cascade.of<Element>(
     rules,
     project,
     {

@@ -1,5 +1,6 @@
 import { compareSpecificity, type Specificity } from '../css';
 import type { SheetPlace } from '../document/vocabulary';
+import { atOnce, type Pieces } from './pieces';
 import type {
   Condition,
   LayerStatement,
@@ -165,12 +166,11 @@ export class Cascade<Node> {
   /** What the project says of each element, whether or not it wins. */
   readonly #ours = new Map<Node, Set<string>>();
 
-  constructor(
-    { rules, layers }: TypeRules,
-    project: ProjectRules,
+  private constructor(
+    { rules }: TypeRules,
     view: PageView<Node>,
     properties: readonly TypeProperty[],
-    { keepsAll = false }: { keepsAll?: boolean } = {},
+    { keepsAll = false }: { keepsAll?: boolean },
   ) {
     this.#view = view;
     this.#properties = properties;
@@ -179,6 +179,28 @@ export class Cascade<Node> {
       rules.some(({ declarations }) =>
         declarations.some(({ value }) => value.startsWith('revert')),
       );
+  }
+
+  /** The cascade of a page, made rule by rule: of many rules on a large page it takes its time. */
+  static *inPieces<Node>(
+    rules: TypeRules,
+    project: ProjectRules,
+    view: PageView<Node>,
+    properties: readonly TypeProperty[],
+    options: { keepsAll?: boolean } = {},
+  ): Pieces<Cascade<Node>> {
+    const cascade = new Cascade(rules, view, properties, options);
+    yield* cascade.#addAll(rules, project);
+    return cascade;
+  }
+
+  /** The cascade of a page. @see inPieces */
+  static of<Node>(...given: Parameters<typeof Cascade.inPieces<Node>>): Cascade<Node> {
+    return atOnce(Cascade.inPieces(...given));
+  }
+
+  *#addAll({ rules, layers }: TypeRules, project: ProjectRules): Pieces<void> {
+    const view = this.#view;
     const holding = (conditions: readonly Condition[]) =>
       conditions.every((condition) => isOfContainer(condition) || view.holds(condition));
     const named = layers.filter(({ conditions }: LayerStatement) => holding(conditions));
@@ -195,13 +217,17 @@ export class Cascade<Node> {
       layer ? (places.get(pathOf(layer)) ?? 0) : UNLAYERED;
     const projectLayer = placeOf(ours[0] ?? null);
     const from = isFirst ? 0 : rules.length;
-    project.rules.forEach((rule, i) => this.#addProject(rule, from + i, projectLayer));
+    for (const [i, rule] of project.rules.entries()) {
+      this.#addProject(rule, from + i, projectLayer);
+      yield;
+    }
     const pageFrom = isFirst ? project.rules.length : 0;
-    rules.forEach((rule, i) => {
-      if (!holding(rule.conditions)) return;
+    for (const [i, rule] of rules.entries()) {
+      if (!holding(rule.conditions)) continue;
       const layer = project.siteLayer ? [...around, ...(rule.layer ?? [])] : rule.layer;
       this.#addPage(rule, pageFrom + i, placeOf(layer));
-    });
+      yield;
+    }
   }
 
   #addProject(

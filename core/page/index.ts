@@ -37,11 +37,13 @@ export {
   SiteError,
   type SiteFile,
 } from './siteFile';
+export { atOnce, type Pieces } from './pieces';
 export { typeProperty } from './typeProperty';
 export { unclaimedKinds, type Seen, type UnclaimedKind } from './unclaimed';
 export type {
   Condition,
   LayerStatement,
+  ReadRules,
   RuleSelector,
   TypeDeclaration,
   TypeRule,

@@ -1,5 +1,6 @@
 import { BROWSER_SETS } from './browserDefaults';
 import type { Cascade, Decision, Declared, TypeProperty } from './cascade';
+import type { Pieces } from './pieces';
 
 /** What overrules the project somewhere: a rule of the page's, a style attribute, or the browser's own. */
 export interface Overruling<Node> {
@@ -43,18 +44,19 @@ const sameAs = (by: Overruling<unknown>['by']): unknown =>
   by === 'browser' || by.by === 'inline' ? (by === 'browser' ? by : by.by) : by.rule;
 
 /**
- * Who overrules the project on a page: for each text and property what decides it, gathered by rule.
+ * Who overrules the project on a page: for each text and property what decides it, gathered by rule. Text by text,
+ * since a page may have many.
  *
  * @param texts elements that hold text of their own, in the order of the page
  * @param leave selectors of what is left to the page
  */
-export function accountOf<Node>(
+export function* accountOf<Node>(
   cascade: Cascade<Node>,
   texts: readonly Node[],
   properties: readonly TypeProperty[],
   matches: (node: Node, selector: string) => boolean,
   leave: readonly string[] = [],
-): Account<Node> {
+): Pieces<Account<Node>> {
   const decisions = new Decisions(cascade, matches);
   const found = new Map<unknown, Overruling<Node>>();
   let following = 0;
@@ -79,6 +81,7 @@ export function accountOf<Node>(
       if (!known.properties.includes(property.css)) known.properties.push(property.css);
       if (known.texts.at(-1) !== node) known.texts.push(node);
     }
+    yield;
     if (follows && isLeft) left++;
     else if (follows) following++;
   }

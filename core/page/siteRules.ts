@@ -1,7 +1,7 @@
 import { descriptorOf, PROPERTY_NAMES } from '../document/property';
 import type { SheetOfPage } from './readSite';
 import { targetOf } from './siteFile';
-import { readTypeRules, type TypeRules } from './typeRules';
+import { readTypeRules, type ReadRules } from './typeRules';
 
 /** The CSS properties that text styles set, and the shorthands that set them. */
 export const TYPE_PROPERTIES: ReadonlySet<string> = new Set(
@@ -12,7 +12,7 @@ export const TYPE_PROPERTIES: ReadonlySet<string> = new Set(
 export function rulesOfPage(
   sheets: readonly SheetOfPage[],
   texts: ReadonlyMap<string, string>,
-): TypeRules {
+): ReadRules {
   return readTypeRules(
     sheets.map(({ path, media }) => ({ name: path, text: texts.get(path) ?? '', media })),
     {

@@ -58,6 +58,10 @@ export interface LayerStatement {
 export interface TypeRules {
   rules: TypeRule[];
   layers: LayerStatement[];
+}
+
+/** The same as it was read. */
+export interface ReadRules extends TypeRules {
   /** How many rules are left out, since they or what stands around them is longer than any site writes. */
   leftOut: number;
 }
@@ -328,7 +332,7 @@ class Reader {
  * layers, imports and nesting are resolved as far as they can be without the page. What a browser would leave
  * out because it does not know it is left to whoever has one.
  */
-export function readTypeRules(sheets: readonly SheetText[], options: ReadOptions): TypeRules {
+export function readTypeRules(sheets: readonly SheetText[], options: ReadOptions): ReadRules {
   const reader = new Reader(options);
   for (const sheet of sheets) {
     reader.sheet(sheet, {

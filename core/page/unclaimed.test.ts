@@ -1,6 +1,10 @@
 /** @jest-environment jsdom */
 import { expect, test } from '@jest/globals';
+import { atOnce } from './pieces';
 import { unclaimedKinds } from './unclaimed';
+
+const unclaimedOf = (...given: Parameters<typeof unclaimedKinds<Element>>) =>
+  atOnce(unclaimedKinds(...given));
 
 const seen = (node: Element) => ({
   node,
@@ -13,7 +17,7 @@ const seen = (node: Element) => ({
 
 function kindsOf(html: string, texts: string) {
   document.body.innerHTML = html;
-  return unclaimedKinds([...document.querySelectorAll(texts)].map(seen), (selector) =>
+  return unclaimedOf([...document.querySelectorAll(texts)].map(seen), (selector) =>
     document.querySelectorAll(selector),
   );
 }
@@ -48,8 +52,8 @@ test('a selector meets no other kind of text on other pages', () => {
   );
   const elsewhere = (selector: string) => [...other.querySelectorAll(selector)].map(seen);
   const meets = (selector: string) => document.querySelectorAll(selector);
-  expect(unclaimedKinds(texts, meets)[0]?.selector).toBe('.price');
-  expect(unclaimedKinds(texts, meets, elsewhere)[0]?.selector).toBe('p');
+  expect(unclaimedOf(texts, meets)[0]?.selector).toBe('.price');
+  expect(unclaimedOf(texts, meets, elsewhere)[0]?.selector).toBe('p');
 });
 
 test('what no few words meet alone is told without one', () => {

@@ -1,3 +1,5 @@
+import type { Pieces } from './pieces';
+
 /** What is known of an element of a page, without the page. */
 export interface Seen<Node> {
   node: Node;
@@ -99,17 +101,18 @@ function kindOf<Node>({ tag, classes, role, place }: Seen<Node>): string {
 
 /**
  * Gathers texts that no text element claims by what they are: tag, classes, role and place. For each a
- * selector is proposed that meets just those texts, and on other pages nothing but texts of their kind.
+ * selector is proposed that meets just those texts, and on other pages nothing but texts of their kind. Kind by
+ * kind, since a page may have many.
  *
  * @param meets every element of the page that a selector meets
  * @param elsewhere what a selector meets on the site's other pages
  * @returns the kinds, first those with most texts
  */
-export function unclaimedKinds<Node>(
+export function* unclaimedKinds<Node>(
   texts: readonly Seen<Node>[],
   meets: (selector: string) => Iterable<Node>,
   elsewhere: (selector: string) => readonly Seen<unknown>[] = () => [],
-): UnclaimedKind<Node>[] {
+): Pieces<UnclaimedKind<Node>[]> {
   const kinds = new Map<string, Seen<Node>[]>();
   for (const one of texts) {
     const key = kindOf(one);
@@ -117,25 +120,32 @@ export function unclaimedKinds<Node>(
     if (known) known.push(one);
     else kinds.set(key, [one]);
   }
-  return [...kinds]
-    .flatMap(([kind, all]): UnclaimedKind<Node>[] => {
-      const [first] = all;
-      if (!first) return [];
-      const wanted = new Set(all.map(({ node }) => node));
-      const justThese = (selector: string): boolean => {
-        const met = new Set(meets(selector));
-        return (
-          met.size === wanted.size &&
-          [...met].every((node) => wanted.has(node)) &&
-          elsewhere(selector).every((one) => kindOf(one) === kind)
-        );
-      };
-      const selector = firstOf(candidates(first), justThese);
-      const { tag, classes, place } = first;
-      const specimen = cut(
-        all.map(({ text }) => text).sort((a, b) => b.length - a.length)[0] ?? '',
+  const found: UnclaimedKind<Node>[] = [];
+  for (const [kind, all] of kinds) {
+    const [first] = all;
+    if (!first) continue;
+    const wanted = new Set(all.map(({ node }) => node));
+    const justThese = (selector: string): boolean => {
+      const met = new Set(meets(selector));
+      return (
+        met.size === wanted.size &&
+        [...met].every((node) => wanted.has(node)) &&
+        elsewhere(selector).every((one) => kindOf(one) === kind)
       );
-      return [{ tag, classes, place, nodes: [...wanted], specimen, name: nameOf(first), selector }];
-    })
-    .sort((a, b) => b.nodes.length - a.nodes.length);
+    };
+    const selector = firstOf(candidates(first), justThese);
+    yield;
+    const { tag, classes, place } = first;
+    const specimen = cut(all.map(({ text }) => text).sort((a, b) => b.length - a.length)[0] ?? '');
+    found.push({
+      tag,
+      classes,
+      place,
+      nodes: [...wanted],
+      specimen,
+      name: nameOf(first),
+      selector,
+    });
+  }
+  return found.sort((a, b) => b.nodes.length - a.nodes.length);
 }

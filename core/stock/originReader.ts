@@ -35,7 +35,7 @@ export class OriginReader<Node> {
     rules: TypeRules,
     private readonly named: (node: Node) => string,
   ) {
-    this.#decisions = new Decisions(new Cascade(rules, NO_PROJECT, view, READ), view.matches);
+    this.#decisions = new Decisions(Cascade.of(rules, NO_PROJECT, view, READ), view.matches);
   }
 
   /** @returns the same object for texts whose properties come from the same */
@@ -79,7 +79,7 @@ export function overriddenIn<Node>(
   view: PageView<Node>,
   rules: TypeRules,
 ): (node: Node) => Partial<Record<StockProperty, StockSource[]>> {
-  const cascade = new Cascade(rules, NO_PROJECT, view, READ, { keepsAll: true });
+  const cascade = Cascade.of(rules, NO_PROJECT, view, READ, { keepsAll: true });
   const decisions = new Decisions(cascade, view.matches);
   return (node) =>
     Object.fromEntries(

@@ -7,7 +7,7 @@ import { ruleSpecificity, selectorsOf } from './ruleWeight';
 const MOMENTARY = /:(hover|active|focus|focus-visible|focus-within)\b/;
 
 /** An element without the selectors that are about such a state. */
-const lasting = onceFor(({ selectors }: TextElement) => ({
+export const lasting = onceFor(({ selectors }: TextElement) => ({
   selectors: selectors.filter((selector) => !MOMENTARY.test(selector)),
 }));
 

@@ -1,7 +1,7 @@
 export { apparentSizePatch } from './apparentSize';
 export { subheadingPatch } from './subheading';
 export { textUseOf, type SetAt, type TextUse } from './textUse';
-export { elementAt } from './elementAt';
+export { elementAt, lasting } from './elementAt';
 export { LINE_HEIGHTS, lineOnGrid, suggestedLineHeight } from './lineHeight';
 export { suggestedFor, type SuggestedLineHeight } from './lineHeightOf';
 export {

@@ -63,7 +63,6 @@ export const Rules = shapeOf<TypeRules>()(
   Type.Object({
     rules: list(rule),
     layers: list(Type.Object({ layer: list(text()), conditions: list(condition) })),
-    leftOut: integer('Rules that are longer than any site writes'),
   }),
 );
 

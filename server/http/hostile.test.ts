@@ -211,10 +211,8 @@ describe('a key that every object has', () => {
         const url = `/api/v1${path.replace('{id}', id).replace(/\{\w+\}/g, key)}`;
         for (const method of Object.keys(methods).filter((name) => name !== 'parameters')) {
           if (method === 'delete' && path === '/projects/{id}') continue;
-          const { status, body } = await api()
-            [method as 'get'](url)
-            .set('If-Match', '"1"')
-            .query(method === 'get' ? { site: undefined } : {});
+          const sent = api()[method as 'get'](url);
+          const { status, body } = await sent.set('If-Match', '"1"');
           const { type = '' } = body as Answer['body'];
           expect(`${method} ${path} ${status} ${type}`).not.toMatch(/ 500 /);
         }

@@ -4,7 +4,7 @@ import { Router, type Request, type Response } from 'express';
 import { isLayerName } from '@lettera/core/css';
 import { escapeHtml, slug } from '@lettera/core/deliver';
 import { freeKey, type ProjectDocument, type SitePage } from '@lettera/core/document';
-import { livePageOf, livePathOf, NOT_LIVE, SITE_LIMITS, type TypeRules } from '@lettera/core/page';
+import { livePageOf, livePathOf, NOT_LIVE, SITE_LIMITS, type ReadRules } from '@lettera/core/page';
 import type { ReadPage, ReadSite } from '@lettera/core/page/file';
 import type { LookedPages, PageAccount } from '@lettera/core/wire';
 import type { Services } from '../services';
@@ -74,7 +74,7 @@ export function pageRoutes({
   'projects' | 'pages' | 'sites' | 'jobs' | 'incoming' | 'siteFetcher' | 'config'
 >): Router {
   const router = Router();
-  const rules = new Map<string, Promise<TypeRules>>();
+  const rules = new Map<string, Promise<ReadRules>>();
 
   /** A page of the site's own as it was read. @throws Problem 404 */
   const ownPage = async (id: string, { site, path }: SitePage): Promise<ReadPage> => {
@@ -83,7 +83,7 @@ export function pageRoutes({
     return page;
   };
 
-  const rulesOf = (id: string, { site, path }: SitePage): Promise<TypeRules> => {
+  const rulesOf = (id: string, { site, path }: SitePage): Promise<ReadRules> => {
     const key = `${id} ${site} ${path}`;
     const known = rules.get(key);
     if (known) return known;

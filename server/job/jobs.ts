@@ -2,7 +2,7 @@ import { FontError } from '@lettera/core/font';
 import type { BundleFile } from '@lettera/core/deliver';
 import type { TunedFace } from '@lettera/core/fallback';
 import type { FaceMeasures, FamilySheet } from '@lettera/core/measure';
-import { SiteError, type TypeRules } from '@lettera/core/page';
+import { SiteError, type ReadRules } from '@lettera/core/page';
 import type { ReadSite, Requests } from '@lettera/core/page/file';
 import type {
   DeliverRequest,
@@ -16,7 +16,7 @@ import type {
 import type { RequestsRequest, RulesRequest, SiteRequest, UnreadSite } from './pageTasks';
 import type { ReadProject, UnreadProject } from './projectTasks';
 import type { TuneRequest } from './tuneTask';
-import { isTimeout, WorkerPool, type Terms } from './workerPool';
+import { isTimeout, type Terms, type WorkerPool } from './workerPool';
 
 /** A reading that takes longer is ended, milliseconds. */
 const READING_LIMIT = 10_000;
@@ -118,7 +118,7 @@ export class Jobs {
   }
 
   /** @throws SiteError where it takes more than it may */
-  typeRules(request: RulesRequest): Promise<TypeRules> {
+  typeRules(request: RulesRequest): Promise<ReadRules> {
     return this.#onSite('typeRules', request, 'The style sheets of this page could not be read');
   }
 

@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises';
-import { SiteError, type TypeRules } from '@lettera/core/page';
+import { SiteError, type ReadRules } from '@lettera/core/page';
 import {
   charactersOf,
   readSite,
@@ -67,7 +67,7 @@ export interface RulesRequest {
 }
 
 /** What the style sheets of a page do to type. */
-export const typeRules = ({ sheets, texts }: RulesRequest): TypeRules => rulesOfPage(sheets, texts);
+export const typeRules = ({ sheets, texts }: RulesRequest): ReadRules => rulesOfPage(sheets, texts);
 
 /** Every character that pages set, each once. */
 export const pageCharacters = (pages: { html: string; css: string }[]): string =>

@@ -3,6 +3,7 @@ import { BODY_STYLE, type ProjectDocument } from '@lettera/core/document';
 import { layoutShift } from '@lettera/core/fallback';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { debounce } from '../control/debounce';
+import { freeNames } from '../reader/freeNames';
 import { useFallbacks } from '../store/fallbacks';
 import { usePlans } from '../store/plans';
 import { useProject } from '../store/project';
@@ -259,6 +260,7 @@ watch(
 
 function onLoad(): void {
   const current = page();
+  if (current) freeNames(current);
   if (!current?.defaultView) return;
   current.addEventListener('scroll', tellPlace, { passive: true });
   written = null;

@@ -1,11 +1,18 @@
 <script setup lang="ts">
 import { ref } from 'vue';
 import { setFrameWidth } from '../reader/frameWidth';
+import { freeNames } from '../reader/freeNames';
 
 /** A page that is laid out where it is not seen, to be measured. */
 defineProps<{ source: string }>();
-defineEmits<{ load: [] }>();
+const emit = defineEmits<{ load: [] }>();
 const frame = ref<HTMLIFrameElement | null>(null);
+
+function onLoad(): void {
+  const page = frame.value?.contentDocument;
+  if (page) freeNames(page);
+  emit('load');
+}
 
 defineExpose({
   /** The page; null while none is there. */
@@ -29,7 +36,7 @@ defineExpose({
     title="A page that is measured"
     aria-hidden="true"
     tabindex="-1"
-    @load="$emit('load')"
+    @load="onLoad"
   />
 </template>
 

@@ -1,5 +1,5 @@
 import { BODY_STYLE, type ProjectDocument } from '@lettera/core/document';
-import { elementAt, selectorsOf } from '@lettera/core/style';
+import { elementAt, lasting, selectorsOf } from '@lettera/core/style';
 import type { Box } from '@lettera/core/fallback';
 import { isFar } from './nearFirst';
 
@@ -15,6 +15,12 @@ export function styledElement(
   }
   return null;
 }
+
+/** A selector of everything that text elements of the project claim; empty where they claim nothing. */
+export const selectorsOfAll = (document: ProjectDocument): string =>
+  Object.values(document.elements)
+    .flatMap((element) => selectorsOf(document, lasting(element)))
+    .join(', ');
 
 /** Every element of a page that has a style, leaving out those whose text is all in other elements. */
 export function elementsWithStyle(

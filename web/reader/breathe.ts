@@ -25,6 +25,19 @@ export class Breather {
   }
 }
 
+/** Does work that comes in pieces, and rests between them. @throws Stopped when it is no longer wanted */
+export async function restingBetween<T>(
+  work: Generator<void, T>,
+  stopped: () => boolean = () => false,
+): Promise<T> {
+  const breather = new Breather();
+  for (;;) {
+    const { done, value } = work.next();
+    if (done) return value;
+    await breather.pause(stopped);
+  }
+}
+
 /** Work that was no longer wanted. */
 export class Stopped extends Error {
   override readonly name = 'Stopped';

@@ -1,4 +1,4 @@
-import { unclaimedKinds, type Seen } from '@lettera/core/page';
+import { atOnce, unclaimedKinds, type Seen } from '@lettera/core/page';
 import type { Stock, StockView } from '@lettera/core/stock';
 import { seen, textElementsOf } from './textElements';
 
@@ -34,7 +34,7 @@ export function siteView(stock: Stock, pages: readonly Document[]): StockView {
   };
   const meeting = new Map<string, readonly number[]>();
   return {
-    kinds: unclaimedKinds(all, find).map(({ name, selector, nodes }) => ({
+    kinds: atOnce(unclaimedKinds(all, find)).map(({ name, selector, nodes }) => ({
       name,
       selector,
       texts: nodes.flatMap(numberOf),

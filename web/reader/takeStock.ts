@@ -2,6 +2,7 @@ import type { ProjectDocument } from '@lettera/core/document';
 import type { LivePage, TypeRules } from '@lettera/core/page';
 import { driftOf, StockBook, type Drift, type Stock } from '@lettera/core/stock';
 import { setFrameWidth } from './frameWidth';
+import { freeNames } from './freeNames';
 import { siteView } from './siteView';
 import { readPageInto } from './stockReader';
 
@@ -44,6 +45,7 @@ export async function takeStock(
     const frame = await framed(address);
     const { contentDocument } = frame;
     if (!contentDocument) throw new Error(`${address} cannot be looked into.`);
+    freeNames(contentDocument);
     shown.push(contentDocument);
     await readPageInto(
       book,

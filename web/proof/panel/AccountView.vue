@@ -11,10 +11,11 @@ import { count } from '../../control/figures';
 import { useOwnPages } from '../../store/ownPages';
 import { useProject } from '../../store/project';
 import { useProof } from '../../store/proof';
+import { Breather, restingBetween, Stopped } from '../../reader/breathe';
 import { viewOf } from '../../reader/pageView';
 import { seen, textElementsOf } from '../../reader/textElements';
 import { NO_RULES, pageAccount } from './pageCascade';
-import { styledElement } from '../pageText';
+import { selectorsOfAll, styledElement } from '../pageText';
 import { pagesRead } from './placesEverywhere';
 import { inWords } from './textFacts';
 import { claimPatch, nearestStyle } from './claim';
@@ -53,7 +54,12 @@ function keyOfElement(document: ProjectDocument, node: Element): string | null {
   return found && found.node !== node.ownerDocument.body ? found.key : null;
 }
 
-function reckon(): void {
+/** The last time that it was begun: what was begun before is given up. */
+let reckoning = 0;
+
+async function reckon(): Promise<void> {
+  const mine = ++reckoning;
+  const stopped = () => mine !== reckoning;
   const { shownPage: page, width } = proof;
   const document = project.shown;
   if (!page?.defaultView || !document || !ready.value) {
@@ -63,19 +69,24 @@ function reckon(): void {
   }
   const rules = own.account ?? NO_RULES;
   const accountWith = (of: ProjectDocument) => pageAccount(of, page, rules);
-  const now = accountWith(document);
+  const now = await restingBetween(accountWith(document), stopped);
   const layers = [...new Set(rules.layers.flatMap(({ layer: [outer] }) => outer ?? []))].filter(
     (name) => isLayerName(name),
   );
   account.value = now;
   triedOn.value = { document, now, accountWith, layers };
   const left = document.delivery.leave?.join(', ');
-  const free = textElementsOf(page).filter(
-    (node) => !(left && node.closest(left)) && keyOfElement(document, node) === null,
-  );
+  const claimedThere = selectorsOfAll(document);
+  const free = textElementsOf(page).filter((node) => {
+    const around = claimedThere && node.closest(claimedThere);
+    return (!around || around === page.body) && !(left && node.closest(left));
+  });
   const elsewhere = (selector: string) =>
     others.value.flatMap((other) => [...other.querySelectorAll(selector)].map(seen));
-  const kinds = unclaimedKinds(free.map(seen), viewOf(page).find, elsewhere);
+  const kinds = await restingBetween(
+    unclaimedKinds(free.map(seen), viewOf(page).find, elsewhere),
+    stopped,
+  );
   unclaimed.value = kinds.map((kind) => {
     const [first] = kind.nodes;
     const style = first && page.defaultView?.getComputedStyle(first);
@@ -86,8 +97,14 @@ function reckon(): void {
     return { ...kind, style: nearestStyle(document, look, width) };
   });
 }
-const soon = debounce(reckon, REST);
-watch([() => proof.shownPage, () => own.account], reckon, { immediate: true });
+const begin = (): void => {
+  reckon().catch((error: unknown) => {
+    if (!(error instanceof Stopped)) throw error;
+  });
+};
+const soon = debounce(begin, REST);
+watch([() => proof.shownPage, () => own.account], begin, { immediate: true });
+onBeforeUnmount(() => reckoning++);
 watch([() => project.shown, () => proof.width, others], soon);
 onBeforeUnmount(() => (proof.pointedOut = []));
 
@@ -125,12 +142,16 @@ function useTrying(begin: () => Trying<Element> | null) {
     found.value = [];
     const ways = begin();
     isTrying.value = ways !== null;
-    for (const way of ways ?? []) {
-      if (way) found.value = [...found.value, way];
-      await new Promise((resolve) => setTimeout(resolve));
-      if (mine !== run) return;
+    const breather = new Breather();
+    try {
+      for (const way of ways ?? []) {
+        if (way) found.value = [...found.value, way];
+        await breather.pause(() => mine !== run);
+      }
+      isTrying.value = false;
+    } catch (error) {
+      if (!(error instanceof Stopped)) throw error;
     }
-    isTrying.value = false;
   };
   onBeforeUnmount(() => run++);
   return { found, isTrying, gather };

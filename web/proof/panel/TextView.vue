@@ -10,6 +10,7 @@ import { useOwnPages } from '../../store/ownPages';
 import { usePlans } from '../../store/plans';
 import { useProject } from '../../store/project';
 import { useProof } from '../../store/proof';
+import { restingBetween, Stopped } from '../../reader/breathe';
 import { NO_RULES } from './pageCascade';
 import { textRunsOf } from '../pageText';
 import { textFactsOf, type TextFacts } from './textFacts';
@@ -37,8 +38,10 @@ async function look(): Promise<void> {
   }
   await node.ownerDocument.fonts.ready;
   if (node !== proof.node) return;
-  facts.value = textFactsOf(document, plans.fallbackOf(document), node, own.account ?? NO_RULES);
-  const { style } = facts.value;
+  const work = textFactsOf(document, plans.fallbackOf(document), node, own.account ?? NO_RULES);
+  const found = await restingBetween(work, () => node !== proof.node);
+  facts.value = found;
+  const { style } = found;
   everywhere.value = style
     ? await placesEverywhere(
         document,
@@ -48,8 +51,13 @@ async function look(): Promise<void> {
       )
     : null;
 }
-const soon = debounce(() => void look(), REST);
-watch([() => proof.node, () => own.account], () => void look(), { immediate: true });
+const begin = (): void => {
+  look().catch((error: unknown) => {
+    if (!(error instanceof Stopped)) throw error;
+  });
+};
+const soon = debounce(begin, REST);
+watch([() => proof.node, () => own.account], begin, { immediate: true });
 watch([() => project.shown, () => proof.width, () => proof.fonts, () => proof.ground], soon);
 
 const px = (value: number): string => `${Number(value.toFixed(2))} px`;

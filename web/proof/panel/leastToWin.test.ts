@@ -2,7 +2,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { applyChange } from '@lettera/core/change';
 import type { ProjectDocument } from '@lettera/core/document';
-import type { Account } from '@lettera/core/page';
+import { atOnce, type Account } from '@lettera/core/page';
 import { rulesOfPage } from '../../../core/page/siteRules';
 import { elementAt } from '@lettera/core/style';
 import { seatedDocument } from '../../../core/testing/documents';
@@ -26,10 +26,12 @@ const page = (
   document,
   now: account(now),
   layers,
-  accountWith: ({ delivery: { linked = 'before', layer, weight = 'none', siteLayer } }) =>
-    account(
+  *accountWith({ delivery: { linked = 'before', layer, weight = 'none', siteLayer } }) {
+    yield;
+    return account(
       by[[linked, layer ?? 'outside', weight, ...(siteLayer ? ['theirs'] : [])].join(' ')] ?? 0,
-    ),
+    );
+  },
 });
 
 describe('the least that would win', () => {
@@ -79,7 +81,7 @@ describe('the ways round one rule', () => {
     const view = window as unknown as { CSS: { supports: () => boolean }; matchMedia: unknown };
     view.CSS = { supports: () => true };
     const accountWith = (of: ProjectDocument) => pageAccount(of, window.document, rules);
-    return { document, now: accountWith(document), accountWith, layers: [] };
+    return { document, now: atOnce(accountWith(document)), accountWith, layers: [] };
   };
   const round = (on: TriedOn<Element>, selector: string) => {
     const one = on.now.overruling.find(
@@ -134,7 +136,7 @@ describe('the ways round one rule', () => {
     const left = applyChange(project, [
       { op: 'add', path: '/delivery/leave', value: ['.card h2'] },
     ]).document;
-    const { texts, following, left: alone, overruling } = accountWith(left);
+    const { texts, following, left: alone, overruling } = atOnce(accountWith(left));
     expect([texts, following, alone]).toEqual([3, 1, 1]);
     expect(overruling.map(({ texts: nodes }) => nodes.map((node) => node.textContent))).toEqual([
       ['One'],

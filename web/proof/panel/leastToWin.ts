@@ -1,7 +1,7 @@
 import { selectorsFault } from '@lettera/core/css';
 import { applyChange } from '@lettera/core/change';
 import type { Patch, ProjectDocument } from '@lettera/core/document';
-import type { Account, Overruling } from '@lettera/core/page';
+import type { Account, Overruling, Pieces } from '@lettera/core/page';
 
 /** A way for the project's rules to win more often, and what comes of it on a page. */
 export interface WayToWin<Node> {
@@ -18,7 +18,7 @@ export interface TriedOn<Node> {
   /** The account as the rules stand. */
   now: Account<Node>;
   /** The account of the page for a document. */
-  accountWith: (document: ProjectDocument) => Account<Node>;
+  accountWith: (document: ProjectDocument) => Pieces<Account<Node>>;
   /** Names of cascade layers that the site's own style sheets have, the first the weakest. */
   layers: readonly string[];
 }
@@ -64,18 +64,26 @@ const waysForAll = (layers: readonly string[]): Way[] => [
 /** Accounts that have been worked out for a page, by the change: many ways are tried more than once. */
 const tried = new WeakMap<object, Map<string, Account<unknown>>>();
 
-function accountAfter<Node>(patch: Patch, on: TriedOn<Node>): Account<Node> {
+function* accountAfter<Node>(patch: Patch, on: TriedOn<Node>): Generator<null, Account<Node>> {
   const known = (tried.get(on) ?? new Map<string, Account<Node>>()) as Map<string, Account<Node>>;
   tried.set(on, known);
   const key = JSON.stringify(patch);
-  const account = known.get(key) ?? on.accountWith(applyChange(on.document, patch).document);
-  known.set(key, account);
-  return account;
+  const before = known.get(key);
+  if (before) return before;
+  const work = on.accountWith(applyChange(on.document, patch).document);
+  for (;;) {
+    const { done, value } = work.next();
+    if (done) {
+      known.set(key, value);
+      return value;
+    }
+    yield null;
+  }
 }
 
 /**
  * Ways as they are tried, which takes a while each: one that wins more texts than those before it, or null.
- * Whoever asks can rest between them, and leave.
+ * Whoever asks can rest at each, and leave.
  */
 export type Trying<Node> = Generator<WayToWin<Node> | null, void>;
 
@@ -87,7 +95,7 @@ function* better<Node>(
 ): Trying<Node> {
   let most = score(on.now);
   for (const one of ways) {
-    const account = accountAfter(one.patch, on);
+    const account = yield* accountAfter(one.patch, on);
     const won = score(account);
     yield won > most ? { ...one, account, won } : null;
     most = Math.max(most, won);
@@ -146,6 +154,6 @@ export function* waysRound<Node>(
   // What is said of a few elements is offered beside what is said of all.
   if (keys.length > 0) yield* better([important], on, won);
   if (leftBy(overruling).length > 0) {
-    yield { ...alone, account: accountAfter(alone.patch, on), won: 0 };
+    yield { ...alone, account: yield* accountAfter(alone.patch, on), won: 0 };
   }
 }

@@ -11,6 +11,7 @@ import {
   Cascade,
   typeProperty,
   type Account,
+  type Pieces,
   type TypeProperty,
   type TypeRules,
 } from '@lettera/core/page';
@@ -25,29 +26,37 @@ export const typeOf = ({ styles }: ProjectDocument): TypeProperty[] =>
       Object.values(styles).some(({ set }) => set[name] !== undefined),
   ).map(typeProperty);
 
-export const NO_RULES: TypeRules = { rules: [], layers: [], leftOut: 0 };
+export const NO_RULES: TypeRules = { rules: [], layers: [] };
 
-/** The cascade of a page that is shown, with the project's rules where they are delivered. */
+/**
+ * The cascade of a page that is shown, with the project's rules where they are delivered.
+ * @param find what a selector meets; of the whole page when left out
+ */
 export const cascadeOf = (
   document: ProjectDocument,
   page: Document,
   rules: TypeRules,
-): Cascade<Element> => {
+  find?: (selector: string) => Iterable<Element>,
+): Pieces<Cascade<Element>> => {
   const { innerWidth = Infinity } = page.defaultView ?? {};
   const isNarrow = innerWidth < narrowBelowOf(document);
   const at = isNarrow ? narrowDocument(document) : document;
-  return new Cascade(rules, projectRules(at), viewOf(page), typeOf(document));
+  const view = viewOf(page);
+  const looking = find ? { ...view, find } : view;
+  return Cascade.inPieces(rules, projectRules(at), looking, typeOf(document));
 };
 
-export const pageAccount = (
+/** Who sets the text of a page that is shown. */
+export function* pageAccount(
   document: ProjectDocument,
   page: Document,
   rules: TypeRules,
-): Account<Element> =>
-  accountOf(
-    cascadeOf(document, page, rules),
+): Pieces<Account<Element>> {
+  return yield* accountOf(
+    yield* cascadeOf(document, page, rules),
     textElementsOf(page),
     typeOf(document),
     (node, selector) => node.matches(selector),
     document.delivery.leave,
   );
+}

@@ -9,7 +9,7 @@ import {
 } from '@lettera/core/document';
 import { localName, type FallbackPlan } from '@lettera/core/fallback';
 import { inUnicodeRange } from '@lettera/core/font';
-import { Decisions, type Decision, type TypeRules } from '@lettera/core/page';
+import { Decisions, type Decision, type Pieces, type TypeRules } from '@lettera/core/page';
 import { matchFace, resolveElement, type TraceStep } from '@lettera/core/style';
 import { isGeneric, LetterFinder } from '../../reader/faceUsed';
 import { Grounds } from '../../reader/grounds';
@@ -172,19 +172,33 @@ function facesOf(
   );
 }
 
+/** An element and all that stand around it: what a text has is decided there. */
+const withAround = (node: Element): Element[] => {
+  const found: Element[] = [];
+  for (let at: Element | null = node; at; at = at.parentElement) found.push(at);
+  return found;
+};
+
 /** What is known of the text of an element of a page that is shown. */
-export function textFactsOf(
+export function* textFactsOf(
   document: ProjectDocument,
   plan: FallbackPlan,
   node: Element,
   rules: TypeRules,
-): TextFacts {
+): Pieces<TextFacts> {
   const page = node.ownerDocument;
   const style = page.defaultView?.getComputedStyle(node);
   const own = (node.textContent ?? '').replace(/\s+/g, ' ').trim();
   // What is set is what case makes of it.
   const text = style?.textTransform === 'uppercase' ? own.toUpperCase() : own;
-  const cascade = cascadeOf(document, page, rules);
+  const around = withAround(node);
+  const cascade = yield* cascadeOf(document, page, rules, (selector) => {
+    try {
+      return around.filter((at) => at.matches(selector));
+    } catch {
+      return [];
+    }
+  });
   const decisions = new Decisions(cascade, (at, selector) => at.matches(selector));
   const claimed = styledElement(document, node);
   const element = claimed && claimed.node !== page.body ? claimed.key : null;
