@@ -115,12 +115,12 @@ export class Deliveries {
   /** What the delivery plan of a document needs to know: readings, and what has been made so far. */
   async evidence({ id, document }: Pick<Project, 'id' | 'document'>): Promise<DeliveryEvidence> {
     const hashes = caseFonts(document).map(({ file }) => file.sha256);
-    const [readings, made, copy] = await Promise.all([
+    const [readings, made, { characters, languages }] = await Promise.all([
       this.fonts.readings(hashes),
       this.maker.made(hashes),
-      this.copy.characters(id, document),
+      this.copy.letters(id, document),
     ]);
-    return { readings: Object.fromEntries(readings), made, copy };
+    return { readings: Object.fromEntries(readings), made, copy: characters, languages };
   }
 
   /** Why files that a project delivers could not be made, where that has been tried. */

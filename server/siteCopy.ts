@@ -1,4 +1,5 @@
 import type { ProjectDocument } from '@lettera/core/document';
+import type { PageLetters } from '@lettera/core/page/file';
 import type { Jobs } from './job/jobs';
 import { Remembered } from './remembered';
 import type { PageStore } from './store/pageStore';
@@ -6,10 +7,12 @@ import type { SiteStore } from './store/siteStore';
 
 /** Projects whose copy is remembered. */
 const REMEMBERED = 50;
+/** The page that shows every text element: it is Lettera's, and no part of the site. */
+const SHEET_OF_ELEMENTS = 'sheet';
 
 /** What the pages of projects set: read once for the same pages, which never change. */
 export class SiteCopy {
-  readonly #known = new Remembered<string>(REMEMBERED);
+  readonly #known = new Remembered<PageLetters>(REMEMBERED);
 
   constructor(
     private readonly pages: PageStore,
@@ -17,8 +20,8 @@ export class SiteCopy {
     private readonly jobs: Jobs,
   ) {}
 
-  /** Every character of a project's pages, the site's own and those that came with it, each once. */
-  characters(projectId: string, { pages: own = {} }: ProjectDocument): Promise<string> {
+  /** What the text of a project's pages is made of: of the site's own, or else of those that came with it. */
+  letters(projectId: string, { pages: own = {} }: ProjectDocument): Promise<PageLetters> {
     const places = Object.values(own).map(({ site, path }) => ({ site, path }));
     return this.#known.get(`${projectId} ${JSON.stringify(places)}`, async () => {
       const ownPages = await Promise.all(
@@ -30,10 +33,15 @@ export class SiteCopy {
           return { html: page?.html ?? '', css: [...sheets.values()].join('') };
         }),
       );
-      const given = await this.pages.list(projectId);
+      const given = ownPages.length > 0 ? [] : await this.pages.list(projectId);
       return this.jobs
         .for(projectId)
-        .pageCharacters([...given.map(({ html, css }) => ({ html, css })), ...ownPages]);
+        .pageCharacters([
+          ...given
+            .filter(({ slug }) => slug !== SHEET_OF_ELEMENTS)
+            .map(({ html, css }) => ({ html, css })),
+          ...ownPages,
+        ]);
     });
   }
 }

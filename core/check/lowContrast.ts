@@ -1,3 +1,4 @@
+import { isWideGamut } from '../css';
 import { contrastRatio } from '../style/contrast';
 import { groundColour } from '../style/grounds';
 import { inkUses } from '../style/inkUses';
@@ -28,7 +29,7 @@ export const lowContrast: Rule = (document, { page }) => {
           stage: 'styles',
           style,
           subject: subjectOf(ink, 'on', ground, side),
-          message: `${name}: hard to read on the ${side} ${behind.name.toLowerCase()}. The contrast of ${text.name} is ${ratio.toFixed(2)} to 1; WCAG asks for ${least} at ${px(size)}.`,
+          message: `${name}: hard to read on the ${side} ${behind.name.toLowerCase()}. The contrast of ${text.name} is ${ratio.toFixed(2)} to 1; WCAG asks for ${least} at ${px(size)}.${isWideGamut(text[side]) ? ` ${text.name} lies beyond sRGB: this is how most screens show it.` : ''}`,
           remedy: `Choose a colour for ${name} that stands out more from ${behind.name}.`,
           ...(stronger && {
             fix: {

@@ -1,4 +1,10 @@
-import { genericClass, isGenericWord, knownFont, nearestName } from '../fallback/plainNames';
+import {
+  genericClass,
+  isGenericWord,
+  knownFont,
+  nearestName,
+  systemWord,
+} from '../fallback/plainNames';
 import type { ProjectDocument } from '../document/projectDocument';
 import type { Patch } from '../document/patch';
 import { voiceUses } from '../style/usage';
@@ -51,7 +57,9 @@ export const plainNames: Rule = (document) =>
           ),
         ];
       }
-      const known = knownFont(name);
+      const word = systemWord(name);
+      // A word of which nothing is known but where it answers is of every class.
+      const known = word?.class ? { class: word.class } : knownFont(name);
       if (!known) {
         const near = nearestName(name);
         return near

@@ -1,4 +1,13 @@
-import { blend, formatHex, formatHex8, formatRgb, parse, type Color } from 'culori';
+import {
+  blend,
+  clampRgb,
+  formatHex,
+  formatHex8,
+  formatRgb,
+  inGamut,
+  parse,
+  type Color,
+} from 'culori';
 import { isWhole, TOKEN, tokensOf, type Token } from './whole';
 
 /** Functions that write a colour by its components. CSS Color 4 §4.1. */
@@ -62,9 +71,19 @@ export function colourOf(source: string): Color {
   return colour;
 }
 
+/**
+ * A colour as a screen of sRGB paints it: what lies beyond is cut off channel by channel, as browsers do.
+ * CSS Color 4 §13 leaves that to them. @throws RangeError when it is none
+ */
+export const paintedColour = (source: string): Color => clampRgb(colourOf(source));
+
+const inSrgb = inGamut('rgb');
+/** Whether a colour lies beyond sRGB: screens that show more show it as another. @throws RangeError when it is none */
+export const isWideGamut = (source: string): boolean => !inSrgb(colourOf(source));
+
 /** What layers of colour come to, from the lowest up, each with its alpha over the last. CSS Color 4 §12. */
 export const composited = (ground: string, layers: readonly string[]): string =>
-  formatRgb(blend([colourOf(ground), ...layers.map(colourOf)]));
+  formatRgb(blend([paintedColour(ground), ...layers.map(paintedColour)]));
 
 /** Whether a text is one whole colour of CSS Color 4 that Lettera can measure. */
 export function isCssColour(source: string): boolean {

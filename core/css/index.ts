@@ -1,4 +1,12 @@
-export { colourOf, composited, hexOf, isCssColour, withAlphaOf } from './colour';
+export {
+  colourOf,
+  composited,
+  hexOf,
+  isCssColour,
+  isWideGamut,
+  paintedColour,
+  withAlphaOf,
+} from './colour';
 export { familiesIn } from './familyList';
 export { isLayerName, isPlainName } from './name';
 export { compareSpecificity, specificityOf, type Specificity } from './specificity';

@@ -2,6 +2,7 @@ import type { ProjectDocument } from '../document/projectDocument';
 import { descriptorOf, PROPERTIES, PROPERTY_NAMES, type PropertyName } from '../document/property';
 import { lengthCss, settingsCss, settingsIn } from '../document/property/written';
 import { voiceFallback, type FallbackPlan } from '../fallback/plan';
+import { systemWord } from '../fallback/plainNames';
 import type { Scale } from '../document/scale';
 import { stepName } from '../scale/names';
 import { stepCss } from '../scale/sizeAt';
@@ -61,7 +62,7 @@ export function voiceProperties(
     fontProperty(voice),
     voiceFallback(fallback, voice)
       .stack.filter(({ kind }) => fonts === 'web' || kind !== 'web')
-      .map(({ kind, name }) => (kind === 'generic' ? name : cssString(name)))
+      .map(({ kind, name }) => (kind === 'generic' || systemWord(name) ? name : cssString(name)))
       .join(', '),
   ]);
 }

@@ -49,24 +49,84 @@ const changesCase = (document: ProjectDocument, familyKey: string): boolean =>
 const typedTexts = ({ typed = {} }: ProjectDocument): string[] =>
   Object.values(typed).flatMap(({ texts }) => Object.values(texts));
 
+/** Letters of names and loan words on any Latin-script site: é of a café, ñ of a señor. Latin-1, U+00C0–00FF. */
+export const LOAN_LETTERS = Array.from({ length: 0x40 }, (_, i) => String.fromCodePoint(0xc0 + i))
+  .filter((character) => /\p{L}/u.test(character))
+  .join('');
+
+/** Scripts of so many letters that no site has all of them: of these, what its pages have. */
+const LARGE =
+  /\p{Script=Han}|\p{Script=Hangul}|\p{Script=Hiragana}|\p{Script=Katakana}|\p{Script=Yi}/u;
+/** Scripts whose letters are known by language. */
+const BY_LANGUAGE =
+  /\p{Script=Latin}|\p{Script=Greek}|\p{Script=Cyrillic}|\p{Script=Common}|\p{Script=Inherited}/u;
+/** Other scripts that fonts of the list have letters of. */
+const WHOLE_SCRIPTS = [
+  'Arabic',
+  'Armenian',
+  'Bengali',
+  'Devanagari',
+  'Ethiopic',
+  'Georgian',
+  'Gujarati',
+  'Gurmukhi',
+  'Hebrew',
+  'Kannada',
+  'Khmer',
+  'Lao',
+  'Malayalam',
+  'Myanmar',
+  'Oriya',
+  'Sinhala',
+  'Tamil',
+  'Telugu',
+  'Thaana',
+  'Thai',
+  'Tibetan',
+].map((name) => new RegExp(`\\p{Script_Extensions=${name}}`, 'u'));
+const LAST_OF_PLANE = 0xffff;
+
+/** All letters, marks and figures of the scripts that some text is in and whose letters no table has by language. */
+function scriptsOf(text: string): string[] {
+  const others = [...new Set(text)].filter((one) => !BY_LANGUAGE.test(one) && !LARGE.test(one));
+  const scripts = WHOLE_SCRIPTS.filter((script) => others.some((one) => script.test(one)));
+  if (scripts.length === 0) return [];
+  return Array.from({ length: LAST_OF_PLANE }, (_, i) => i + 1)
+    .filter((codePoint) => codePoint < 0xd800 || codePoint > 0xdfff)
+    .map((codePoint) => String.fromCodePoint(codePoint))
+    .filter((one) => scripts.some((script) => script.test(one)));
+}
+
 /**
- * The characters that a site needs of its fonts: every letter of its languages, in both cases; every
- * character of its pages and of what was typed into them; those that the delivery names; and those of
- * running text anywhere.
+ * The characters that a site needs of its fonts: every letter of its languages and of those that its pages say
+ * they are in, in both cases; every character of its pages and of what was typed into them, and with it all of its
+ * script where no table has its letters; those that the delivery names; those of names and loan words; and those
+ * of running text anywhere.
  * @param copy the characters of the pages
+ * @param languages those that the pages say they are in
  * @returns code points; null where nothing may be left out: all is to be kept, or the letters of one of the
- *   languages are not known
+ *   project's languages are not known
  */
 export function neededCharacters(
   document: ProjectDocument,
-  copy: string,
+  { copy, languages: said = [] }: { copy: string; languages?: readonly string[] },
 ): ReadonlySet<number> | null {
-  const { letters = 'needed', alsoLetters = '' } = document.delivery;
-  const languages = document.languages.map(languageOf);
-  if (letters === 'whole' || languages.includes(undefined)) return null;
+  const { letters = 'needed', alsoLetters = '', loanLetters = true } = document.delivery;
+  const own = document.languages.map(languageOf);
+  if (letters === 'whole' || own.includes(undefined)) return null;
+  const languages = [...own, ...said.map(languageOf)];
   const alphabets = languages.map((language) => language?.characters ?? '').join('');
+  const isLatin = languages.some((one) => one?.script === 'latin' || one?.script === 'vietnamese');
+  const loans = loanLetters && isLatin ? LOAN_LETTERS : '';
   const written = joined([copy, alsoLetters, ...typedTexts(document)].join(''));
-  return codePoints([...ASCII, ...TYPOGRAPHIC, ...inEveryCase([...written, ...alphabets])]);
+  return codePoints([
+    ...ASCII,
+    ...TYPOGRAPHIC,
+    ...inEveryCase([...written, ...alphabets]),
+    // In both cases already, but for ß and ÿ, whose capitals would ask for another file.
+    ...loans,
+    ...scriptsOf(written.join('')),
+  ]);
 }
 
 /** The characters that a family is to have where it sets given copy alone; null where it is not so. */

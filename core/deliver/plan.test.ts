@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { applyChange } from '../change';
 import type { Patch, ProjectDocument } from '../document';
 import type { Axis } from '../font/reading';
+import { inUnicodeRange } from '../css/unicodeRange';
 import { face, family, plansOf, seatedDocument } from '../testing/documents';
 import { stylesheet } from './stylesheet';
 import { madeKey, PACKED, type Cut } from './cut';
@@ -192,11 +193,55 @@ describe('the characters of a file', () => {
     of(source, document, more)[0]?.file.unicodeRange ?? '';
 
   test('are what the site needs of those that its face sets', () => {
-    expect(range(UPRIGHT)).toBe(
+    const alone = changed(seatedDocument(), set('loanLetters', false));
+    expect(range(UPRIGHT, alone)).toBe(
       'U+20-7E, U+A0, U+A3, U+A7, U+A9, U+AB, U+AD-AE, U+B0, U+B7, U+BB, U+D7',
     );
-    expect(cutOf(UPRIGHT)?.characters).toBe(range(UPRIGHT));
-    expect(range(UPRIGHT, undefined, { copy: 'þ' })).toMatch(/U\+D7, U\+DE, U\+FE$/);
+    expect(cutOf(UPRIGHT, alone)?.characters).toBe(range(UPRIGHT, alone));
+    expect(range(UPRIGHT, alone, { copy: 'þ' })).toMatch(/U\+D7, U\+DE, U\+FE$/);
+  });
+
+  test('are those of names and loan words too, and ask for no other file', () => {
+    // Café, Beyoncé, señor, garçon, Þokuljós.
+    for (const letter of 'éñçÉÑÇþß') {
+      expect(inUnicodeRange(range(UPRIGHT), letter.codePointAt(0) ?? 0)).toBe(true);
+    }
+    const split = seatedDocument();
+    split.case['literata']?.faces.forEach(({ files }) =>
+      files.forEach((file) => Object.assign(file, { script: 'all', unicodeRange: null })),
+    );
+    expect(of(UPRIGHT, split).map(({ file }) => file.script)).toEqual(['all']);
+    const greek = changed(seatedDocument(), { op: 'replace', path: '/languages', value: ['el'] });
+    expect(inUnicodeRange(range(UPRIGHT, greek), 0xe9)).toBe(false);
+  });
+
+  test('are all of a script whose letters no table has, where pages are in it', () => {
+    const document = seatedDocument();
+    document.case['literata']?.faces.forEach(({ files }) =>
+      files.forEach((file) => Object.assign(file, { script: 'all', unicodeRange: null })),
+    );
+    const scripts = (copy: string) =>
+      of(UPRIGHT, document, { copy }).map(({ file }) => file.unicodeRange ?? '');
+    const arabic = scripts('منارة').join();
+    // A letter, a figure and a mark that the page does not have.
+    for (const letter of 'ژ٤ٌ')
+      expect(inUnicodeRange(arabic, letter.codePointAt(0) ?? 0)).toBe(true);
+    // Of Greek, of which the table has the letters by language, and of Han, which is large, those there are.
+    expect(scripts('λ').join()).toContain('U+39B, U+3BB');
+    expect(scripts('灯').join()).toContain('U+706F');
+    expect(scripts('灯').join()).not.toContain('U+706E');
+  });
+
+  test('are those of languages that the pages say they are in', () => {
+    const said = { languages: ['pl-PL', 'x-none'] };
+    const wide = seatedDocument();
+    wide.case['literata']?.faces.forEach(({ files }) =>
+      files.forEach((file) => Object.assign(file, { script: 'all', unicodeRange: null })),
+    );
+    const all = of(UPRIGHT, wide, said)
+      .map(({ file }) => file.unicodeRange)
+      .join();
+    expect(inUnicodeRange(all, 'ł'.codePointAt(0) ?? 0)).toBe(true);
   });
 
   test('are only those that the file has', () => {
@@ -254,6 +299,50 @@ describe('the characters of a file', () => {
 });
 
 describe('a file that is left out', () => {
+  test('has nothing that others of its face have not, or marks alone', () => {
+    const document = { ...seatedDocument(), languages: ['vi'] };
+    const [first] = document.case['archivo']?.faces ?? [];
+    const [template] = first?.files ?? [];
+    if (!first || !template) throw new Error('There is no face');
+    // As libraries part a family: what Vietnamese has stands in two of them.
+    first.files = (
+      [
+        ['latin', 'U+0-FF'],
+        ['latin-ext', 'U+100-24F, U+1E00-1EFF'],
+        [
+          'vietnamese',
+          'U+102-103, U+110-111, U+128-129, U+168-169, U+1A0-1B0, U+300-301, U+1EA0-1EF9',
+        ],
+        ['cyrillic-ext', 'U+301, U+460-52F'],
+      ] as const
+    ).map(([script, unicodeRange], i) => ({
+      ...template,
+      sha256: String(i).repeat(64),
+      script,
+      unicodeRange,
+    }));
+    const { files, leftOut } = plan(document, { copy: 'e\u0301' });
+    const own = (
+      all: readonly { familyKey: string; face: { weightMin: number }; file: { script: string } }[],
+    ) =>
+      all.filter(
+        ({ familyKey, file }) =>
+          familyKey === 'archivo' &&
+          file.script !== 'all' &&
+          first.files.some((one) => one.script === file.script),
+      );
+    const kept = own(files).map(({ file }) => file.script);
+    expect(kept).toContain('latin');
+    // One of the two that have the letters, and none for the sake of a mark.
+    expect(kept.filter((script) => script === 'latin-ext' || script === 'vietnamese')).toHaveLength(
+      1,
+    );
+    expect(kept).not.toContain('cyrillic-ext');
+    const why = Object.fromEntries(leftOut.map(({ file, why: one }) => [file.script, one]));
+    expect(why['cyrillic-ext']).toBe('no-characters');
+    expect(Object.values(why)).toContain('held-by-others');
+  });
+
   test('is of a face that nothing asks for, or has no character that is needed', () => {
     const document = seatedDocument();
     document.case['archivo']?.faces.push(face('normal', 900, 900, 'e'));

@@ -13,7 +13,7 @@ import {
 import { faceUses } from './faceUse';
 import { featuresUsed } from './featuresUsed';
 import { charactersOfCopy, neededCharacters } from './neededCharacters';
-import { splitByScript } from './scripts';
+import { isMark, splitByScript } from './scripts';
 import { waysOf, type Way } from './ways';
 
 /** A file that the site loads: what it is made from, what it is cut to, its bytes, and what it is for. */
@@ -29,7 +29,7 @@ export interface PlannedFile extends DeliveredFont {
 
 /** A file that was taken in and is not delivered, and why. */
 export interface LeftOutFile extends DeliveredFont {
-  why: 'unused-face' | 'no-characters';
+  why: 'unused-face' | 'no-characters' | 'held-by-others';
 }
 
 /** A face that shows only where visitors have it installed, and the names that it goes by there. */
@@ -70,6 +70,8 @@ export interface DeliveryEvidence {
   made: Readonly<Record<string, number>>;
   /** Every character of the site's pages, each once. */
   copy: string;
+  /** Languages that the pages say they are in, beside the project's. */
+  languages?: readonly string[];
 }
 
 type Reading = DeliveryEvidence['readings'][string];
@@ -84,6 +86,10 @@ const purposeOf = ({
 }: Pick<DeliveredFont, 'family' | 'face' | 'file'>): string =>
   `${family.name} ${weightsOf(face)}${face.style === 'italic' ? ' italic' : ''}, ${file.script}`;
 
+/** Characters that a file is made for: a mark alone stands on no letter of another. */
+const lettersIn = (codePoints: readonly number[]): number[] =>
+  codePoints.filter((codePoint) => !isMark(String.fromCodePoint(codePoint)));
+
 /** Makes the plan of a document, family by family of the case. */
 class Planner {
   readonly files: Omit<PlannedFile, 'path'>[] = [];
@@ -93,12 +99,14 @@ class Planner {
   readonly wanted = new Map<string, { source: string; cut: Cut }>();
   readonly #needed: ReadonlySet<number> | null;
   readonly #features: string[] | null;
+  /** Files of a face, by their hashes, that its others have all of. */
+  readonly #spare = new Map<Face, ReadonlySet<string>>();
 
   constructor(
     private readonly document: ProjectDocument,
     private readonly evidence: DeliveryEvidence,
   ) {
-    this.#needed = neededCharacters(document, evidence.copy);
+    this.#needed = neededCharacters(document, evidence);
     this.#features = document.delivery.features === 'used' ? featuresUsed(document) : null;
   }
 
@@ -123,10 +131,13 @@ class Planner {
     }
     const reading = this.#readingOf(file.sha256);
     const needed = charactersOfCopy(this.document, familyKey) ?? this.#needed;
-    const has = withinUnicodeRange(file.unicodeRange, needed ?? []);
-    const wanted = withinUnicodeRange(reading?.characters ?? null, has);
-    if (needed && wanted.length === 0) {
+    const wanted = this.#wantedOf(font);
+    if (needed && lettersIn(wanted).length === 0) {
       this.leftOut.push({ ...font, why: 'no-characters' });
+      return;
+    }
+    if (needed && this.#isHeldByOthers(font)) {
+      this.leftOut.push({ ...font, why: 'held-by-others' });
       return;
     }
     if (!reading) return this.#asItIs(font);
@@ -150,6 +161,36 @@ class Planner {
       const characters = unicodeRange === reading.characters ? null : unicodeRange;
       this.#smallest(waysOf(part, reading, limits, { characters, features: this.#features }));
     }
+  }
+
+  /** The characters of a file that the site needs. */
+  #wantedOf({ familyKey, file }: DeliveredFont): number[] {
+    const needed = charactersOfCopy(this.document, familyKey) ?? this.#needed;
+    const has = withinUnicodeRange(file.unicodeRange, needed ?? []);
+    return withinUnicodeRange(this.#readingOf(file.sha256)?.characters ?? null, has);
+  }
+
+  /** Whether other files of its face have all that the site needs of a file: of two that do, one stays. */
+  #isHeldByOthers({ familyKey, family, face, file, ...font }: DeliveredFont): boolean {
+    const known = this.#spare.get(face);
+    if (known) return known.has(file.sha256);
+    const letters = new Map(
+      face.files.map((one) => [
+        one.sha256,
+        lettersIn(this.#wantedOf({ ...font, familyKey, family, face, file: one })),
+      ]),
+    );
+    const spare = new Set<string>();
+    const fewestFirst = [...letters].sort(([, a], [, b]) => a.length - b.length);
+    for (const [sha256, points] of fewestFirst) {
+      const others = new Set(
+        [...letters].flatMap(([other, held]) => (other === sha256 || spare.has(other) ? [] : held)),
+      );
+      if (points.length > 0 && points.every((codePoint) => others.has(codePoint)))
+        spare.add(sha256);
+    }
+    this.#spare.set(face, spare);
+    return spare.has(file.sha256);
   }
 
   /** Plans a face to show where visitors have it installed, if a text element asks for it. */

@@ -102,6 +102,15 @@ const settings = ({ delivery }: ProjectDocument): Reduction[] => [
         },
       ]
     : []),
+  ...(delivery.letters !== 'whole' && delivery.loanLetters !== false
+    ? [
+        {
+          key: 'loan-letters',
+          says: 'Without the letters of names and loan words (é, ñ, ü): where a text has one, it shows in the fallback',
+          patch: [{ op: 'add' as const, path: '/delivery/loanLetters', value: false }],
+        },
+      ]
+    : []),
   ...(delivery.boldItalics
     ? [
         {

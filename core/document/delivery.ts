@@ -100,6 +100,11 @@ export class Delivery {
   @MaxLength(LONGEST_COPY)
   alsoLetters?: string;
 
+  /** Whether they hold the letters of names and loan words in Latin script; they do when left out. */
+  @MayBeLeftOut()
+  @IsBoolean()
+  loanLetters?: boolean;
+
   /** The layout features that they keep; all when left out. */
   @MayBeLeftOut()
   @IsIn(FEATURES_KEPT)

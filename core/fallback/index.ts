@@ -45,7 +45,14 @@ export { checkLocalReading, type LocalReading } from './localReading';
 export { layoutShift, type Box } from './layoutShift';
 export { pinPatch, type LineReadings } from './pinLine';
 export { SPACES, type FallbackPart } from './parts';
-export { genericClass, isGenericWord, knownFont, lettersApart, nearestName } from './plainNames';
+export {
+  genericClass,
+  isGenericWord,
+  knownFont,
+  lettersApart,
+  nearestName,
+  systemWord,
+} from './plainNames';
 export {
   facesOf,
   fallbackPlan,

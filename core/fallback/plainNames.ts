@@ -1,4 +1,4 @@
-import { LOCAL_SETS, type LocalClass, type LocalFont } from './localFonts';
+import { LOCAL_SETS, type LocalClass, type LocalFont, type LocalPlatform } from './localFonts';
 
 /** Generic families (CSS Fonts 4 §2.1.3), and the class that each is of, where it is of one. */
 const GENERIC_WORDS: Readonly<Record<string, LocalClass | null>> = {
@@ -8,10 +8,6 @@ const GENERIC_WORDS: Readonly<Record<string, LocalClass | null>> = {
   cursive: 'cursive',
   fantasy: 'fantasy',
   'system-ui': null,
-  'ui-serif': 'serif',
-  'ui-sans-serif': 'sans-serif',
-  'ui-monospace': 'monospace',
-  'ui-rounded': null,
   math: null,
   emoji: null,
   fangsong: null,
@@ -19,6 +15,48 @@ const GENERIC_WORDS: Readonly<Record<string, LocalClass | null>> = {
 
 export const isGenericWord = (name: string): boolean =>
   Object.hasOwn(GENERIC_WORDS, name.toLowerCase());
+
+/** A keyword by which some platforms answer with fonts of their interface; elsewhere it is passed over. */
+export interface SystemWord {
+  class: LocalClass | null;
+  platforms: readonly LocalPlatform[];
+}
+
+const APPLE = ['macos', 'ios'] as const;
+/** `ui-…` of CSS Fonts 4 §2.1.4, which only macOS and iOS answer to, and the two words that came before them. */
+const SYSTEM_WORDS: Readonly<Record<string, SystemWord>> = {
+  'ui-serif': { class: 'serif', platforms: APPLE },
+  'ui-sans-serif': { class: 'sans-serif', platforms: APPLE },
+  'ui-monospace': { class: 'monospace', platforms: APPLE },
+  'ui-rounded': { class: 'sans-serif', platforms: APPLE },
+  '-apple-system': { class: 'sans-serif', platforms: APPLE },
+  blinkmacsystemfont: { class: 'sans-serif', platforms: ['macos'] },
+};
+
+/** What a keyword stands for on some platforms; null for a name that is none. It is written without quotes. */
+export function systemWord(name: string): SystemWord | null {
+  const word = name.toLowerCase();
+  return Object.hasOwn(SYSTEM_WORDS, word) ? (SYSTEM_WORDS[word] ?? null) : null;
+}
+
+/** Fonts that are no platform's as shipped and that people install: no slips of the pen for others. */
+const INSTALLED = new Set(
+  [
+    'SF Mono',
+    'SF Pro',
+    'SF Pro Text',
+    'SF Pro Display',
+    'SF Pro Rounded',
+    'New York',
+    'Fira Code',
+    'Fira Mono',
+    'IBM Plex Mono',
+    'JetBrains Mono',
+    'Source Code Pro',
+    'Roboto Mono',
+    'Noto Mono',
+  ].map((name) => name.toLowerCase()),
+);
 
 /** A font of the table by its name, and the class of its set. */
 export function knownFont(name: string): { font: LocalFont; class: LocalClass } | null {
@@ -52,6 +90,7 @@ const SLIP = 0.34;
 
 /** The known local font whose name is nearest to one that is not known; null where none is near. */
 export function nearestName(name: string): string | null {
+  if (INSTALLED.has(name.toLowerCase()) || systemWord(name)) return null;
   const wanted = name.toLowerCase().replace(/[\s-]/g, '');
   const names = Object.values(LOCAL_SETS).flatMap(({ fonts }) => fonts.map((font) => font.name));
   const [best] = names
@@ -65,4 +104,4 @@ export function nearestName(name: string): string | null {
 
 /** The class of a generic word, or null where it is of none. */
 export const genericClass = (name: string): LocalClass | null =>
-  GENERIC_WORDS[name.toLowerCase()] ?? null;
+  GENERIC_WORDS[name.toLowerCase()] ?? systemWord(name)?.class ?? null;

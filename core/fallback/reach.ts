@@ -1,5 +1,6 @@
 import { sharesOf, type Audience } from './audience';
 import { candidateError, type TunedCandidate } from './fallbackFace';
+import { systemWord } from './plainNames';
 import { LOCAL_SETS, PLATFORMS, platformsOf, type LocalPlatform } from './localFonts';
 import type { StackEntry } from './stack';
 
@@ -21,9 +22,11 @@ export function entryPlatforms(entry: StackEntry): readonly LocalPlatform[] {
       return platformsOf(entry.local);
     case 'local':
       return (
+        systemWord(entry.name)?.platforms ??
         Object.values(LOCAL_SETS)
           .flatMap(({ fonts }) => fonts)
-          .find(({ name }) => name.toLowerCase() === entry.name.toLowerCase())?.platforms ?? []
+          .find(({ name }) => name.toLowerCase() === entry.name.toLowerCase())?.platforms ??
+        []
       );
     case 'generic':
       return PLATFORMS;

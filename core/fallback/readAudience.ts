@@ -22,10 +22,18 @@ const platformNamed = (name: string): LocalPlatform | undefined => {
   return PLATFORMS.find((platform) => platform === plain) ?? ALIASES[plain];
 };
 
-/** A share as people write it: `12.5`, `12,5 %`; NaN for anything else. */
+/** Thousands parted by commas, as counts of visits are written; by points only where there are several. */
+const THOUSANDS = /^\d{1,3}(?:(?:,\d{3})+(?:\.\d+)?|(?:\.\d{3}){2,}(?:,\d+)?)$/;
+
+/** A share as people write it: `12.5`, `12,5 %`, or a count: `1,234`, `1 234`; NaN for anything else. */
 function shareOf(text: string): number {
-  const plain = text.replace(/[%\s]/g, '').replace(',', '.');
-  return /^\d+(\.\d+)?$/.test(plain) ? Number(plain) : NaN;
+  const plain = text.replace(/[%\s]/g, '');
+  if (THOUSANDS.test(plain)) {
+    const [first = ','] = /[.,]/.exec(plain) ?? [];
+    return Number(plain.replaceAll(first, '').replace(',', '.'));
+  }
+  const number = plain.replace(',', '.');
+  return /^\d+(\.\d+)?$/.test(number) ? Number(number) : NaN;
 }
 
 /** What was read of a list of platforms, and what of it could not be used, in words. */
@@ -60,7 +68,9 @@ export function readAudience(csv: string): ReadAudience {
     const [name = '', text = ''] = columnsOf(line);
     const share = shareOf(text);
     if (Number.isNaN(share)) {
-      if (i > 0) notes.push(`Line ${i + 1} was passed over: “${text}” is not a share.`);
+      // A first line without a figure is one of headings.
+      const isHeading = i === 0 && !/\d/.test(text);
+      if (!isHeading) notes.push(`Line ${i + 1} was passed over: “${text}” is not a share.`);
       return;
     }
     const platform = platformNamed(name);

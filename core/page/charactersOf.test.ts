@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import { charactersOf } from './charactersOf';
 
-const of = (html: string, css = '') => charactersOf([{ html, css }]);
+const all = (html: string, css = '') => charactersOf([{ html, css }]);
+const of = (html: string, css = '') => all(html, css).characters;
 
 describe('the characters of pages', () => {
   test('are those of their text, each once, entities read', () => {
@@ -23,6 +24,19 @@ describe('the characters of pages', () => {
   test('are those that style sheets set', () => {
     expect(of('', 'q::before { content: "\\2192 \\41"; } li::marker { content: "★" }')).toBe('→★');
     expect(of('', '\\110000 \\d800')).toBe('');
+  });
+
+  test('are those of attributes that style sheets set', () => {
+    expect(
+      of('<p data-unit="Ωm" data-other="Ж">', 'p::after { content: " " attr( data-unit ) }'),
+    ).toBe('mΩ');
+  });
+
+  test('come with the languages that pages say they are in', () => {
+    expect(all('<html lang=en><p lang="ar-EG">x<i lang="">y<i lang="no tag">z').languages).toEqual([
+      'ar-EG',
+      'en',
+    ]);
   });
 
   test('end with pages nested deeper than the stack would bear', () => {

@@ -3,45 +3,73 @@ import { parseHtml } from './parseHtml';
 
 type Node = DefaultTreeAdapterTypes.Node;
 
+/** What the text of pages is made of. */
+export interface PageLetters {
+  /** Every character, each once, in the order of code points. */
+  characters: string;
+  /** Languages that the pages say they are in, as `lang` has them: BCP 47. */
+  languages: string[];
+}
+
 /** Elements whose text is never set. */
 const UNSET = new Set(['script', 'style', 'template', 'noscript', 'title']);
 /** Attributes whose text is: in a field, a button, a list of choices, and where a picture is missing. */
-const SET_ATTRIBUTES = new Set(['placeholder', 'value', 'label', 'alt']);
+const SET_ATTRIBUTES = ['placeholder', 'value', 'label', 'alt'];
+const LANGUAGE = /^[a-z]{2,8}(-[a-z0-9]{1,8})*$/i;
 
-function gather(node: Node, found: Set<string>): void {
-  if (node.nodeName === '#text') {
-    for (const character of (node as DefaultTreeAdapterTypes.TextNode).value) found.add(character);
+class Gatherer {
+  readonly characters = new Set<string>();
+  readonly languages = new Set<string>();
+
+  #add(text: string): void {
+    for (const character of text) this.characters.add(character);
   }
-  if ('attrs' in node) {
-    for (const { name, value } of node.attrs) {
-      if (SET_ATTRIBUTES.has(name)) for (const character of value) found.add(character);
+
+  /** @param shown attributes whose text is set */
+  node(node: Node, shown: ReadonlySet<string>): void {
+    if (node.nodeName === '#text') this.#add((node as DefaultTreeAdapterTypes.TextNode).value);
+    if ('attrs' in node) {
+      for (const { name, value } of node.attrs) {
+        if (shown.has(name)) this.#add(value);
+        if (name === 'lang' && LANGUAGE.test(value)) this.languages.add(value);
+      }
+    }
+    if (!('childNodes' in node) || UNSET.has(node.nodeName)) return;
+    for (const child of node.childNodes) this.node(child, shown);
+  }
+
+  /** What style sheets set by `content` and list markers: whatever they hold beyond ASCII, escaped or not. */
+  css(css: string): void {
+    for (const character of css) if (character > '\u007f') this.characters.add(character);
+    for (const [, hex = ''] of css.matchAll(/\\([0-9a-f]{1,6})/gi)) {
+      const codePoint = parseInt(hex, 16);
+      if (codePoint > 0x7f && codePoint <= 0x10ffff) {
+        this.characters.add(String.fromCodePoint(codePoint));
+      }
     }
   }
-  if (!('childNodes' in node) || UNSET.has(node.nodeName)) return;
-  for (const child of node.childNodes) gather(child, found);
 }
 
-/** What style sheets set by `content` and list markers: whatever they hold beyond ASCII, escaped or not. */
-function gatherCss(css: string, found: Set<string>): void {
-  for (const character of css) if (character > '\u007f') found.add(character);
-  for (const [, hex = ''] of css.matchAll(/\\([0-9a-f]{1,6})/gi)) {
-    const codePoint = parseInt(hex, 16);
-    if (codePoint > 0x7f && codePoint <= 0x10ffff) found.add(String.fromCodePoint(codePoint));
-  }
-}
+/** Attributes that style sheets set the text of, by `attr()`. CSS Values 5 §7.7. */
+const attributesIn = (css: string): string[] =>
+  [...css.matchAll(/\battr\(\s*([a-z_][\w-]*)/gi)].map(([, name = '']) => name.toLowerCase());
 
 /**
- * Every character that pages set, each once, in the order of code points.
+ * What the text of pages is made of.
  * @param pages each its HTML and the text of its style sheets
+ * @throws SiteError for a page that is more than pages may be
  */
-export function charactersOf(pages: readonly { html: string; css: string }[]): string {
-  const found = new Set<string>();
+export function charactersOf(pages: readonly { html: string; css: string }[]): PageLetters {
+  const gatherer = new Gatherer();
   for (const { html, css } of pages) {
-    gather(parseHtml(html), found);
-    gatherCss(css, found);
+    gatherer.node(parseHtml(html), new Set([...SET_ATTRIBUTES, ...attributesIn(css)]));
+    gatherer.css(css);
   }
-  return [...found]
-    .filter((character) => !/[\p{Cc}\p{Cs}]/u.test(character))
-    .sort((a, b) => (a.codePointAt(0) ?? 0) - (b.codePointAt(0) ?? 0))
-    .join('');
+  return {
+    characters: [...gatherer.characters]
+      .filter((character) => !/[\p{Cc}\p{Cs}]/u.test(character))
+      .sort((a, b) => (a.codePointAt(0) ?? 0) - (b.codePointAt(0) ?? 0))
+      .join(''),
+    languages: [...gatherer.languages].sort(),
+  };
 }

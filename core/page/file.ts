@@ -1,7 +1,7 @@
 export { bodyAgain, sheetAgain, siteAgain } from './cleanAgain';
 export { isZip, unzip, type ArchivedFile } from './archive';
 export { pagesAsRead, type PageAsRead } from './pagesAsRead';
-export { charactersOf } from './charactersOf';
+export { charactersOf, type PageLetters } from './charactersOf';
 export {
   readSite,
   type Addresses,

@@ -1,4 +1,10 @@
-import { isGenericWord, knownFont, lettersApart, nearestName } from '../fallback/plainNames';
+import {
+  isGenericWord,
+  knownFont,
+  lettersApart,
+  nearestName,
+  systemWord,
+} from '../fallback/plainNames';
 import { matchFace } from '../style/faceMatch';
 import {
   charactersOfStock,
@@ -167,19 +173,20 @@ export function familiesOf(stock: Stock): StockFamily[] {
     const [most = null] =
       [...one.shownBy].sort(([, a], [, b]) => b - a).map(([family]) => family) ?? [];
     const isShown = [...one.shownBy.keys()].some((family) => plain(family ?? '') === plain(name));
-    const state: FamilyState = isGenericWord(name)
-      ? 'generic'
-      : name === UNSET
-        ? 'unset'
-        : isShown
-          ? own.length > 0
-            ? 'shown'
-            : 'local'
-          : own.length > 0
-            ? 'missing'
-            : knownFont(name)
-              ? 'carried'
-              : 'unanswered';
+    const state: FamilyState =
+      isGenericWord(name) || systemWord(name)
+        ? 'generic'
+        : name === UNSET
+          ? 'unset'
+          : isShown
+            ? own.length > 0
+              ? 'shown'
+              : 'local'
+            : own.length > 0
+              ? 'missing'
+              : knownFont(name)
+                ? 'carried'
+                : 'unanswered';
     return {
       name,
       state,

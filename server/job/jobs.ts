@@ -3,7 +3,7 @@ import type { BundleFile } from '@lettera/core/deliver';
 import type { TunedFace } from '@lettera/core/fallback';
 import type { FaceMeasures, FamilySheet } from '@lettera/core/measure';
 import { SiteError, type ReadRules } from '@lettera/core/page';
-import type { ReadSite, Requests } from '@lettera/core/page/file';
+import type { PageLetters, ReadSite, Requests } from '@lettera/core/page/file';
 import type {
   DeliverRequest,
   DeriveRequest,
@@ -122,8 +122,8 @@ export class Jobs {
     return this.#onSite('typeRules', request, 'The style sheets of this page could not be read');
   }
 
-  /** Every character that pages set, each once. @throws SiteError where it takes more than it may */
-  pageCharacters(pages: { html: string; css: string }[]): Promise<string> {
+  /** What the text of pages is made of. @throws SiteError where it takes more than it may */
+  pageCharacters(pages: { html: string; css: string }[]): Promise<PageLetters> {
     return this.#onSite('pageCharacters', pages, 'The characters of the pages could not be read');
   }
 

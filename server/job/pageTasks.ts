@@ -7,6 +7,7 @@ import {
   rulesOfPage,
   siteFilesIn,
   type Addresses,
+  type PageLetters,
   type ReadSite,
   type Requests,
   type SheetOfPage,
@@ -69,8 +70,8 @@ export interface RulesRequest {
 /** What the style sheets of a page do to type. */
 export const typeRules = ({ sheets, texts }: RulesRequest): ReadRules => rulesOfPage(sheets, texts);
 
-/** Every character that pages set, each once. */
-export const pageCharacters = (pages: { html: string; css: string }[]): string =>
+/** What the text of pages is made of. */
+export const pageCharacters = (pages: { html: string; css: string }[]): PageLetters =>
   charactersOf(pages);
 
 /** The running text of pages, each a line a block. */

@@ -23,6 +23,8 @@ export const usePlans = defineStore('plans', () => {
   const made = shallowRef<Record<string, number>>({});
   /** Every character of the pages, each once. */
   const copy = shallowRef('');
+  /** Languages that the pages say they are in. */
+  const languages = shallowRef<readonly string[]>([]);
   /** Why files could not be made, each reason once. */
   const failed = shallowRef<string[]>([]);
 
@@ -33,6 +35,7 @@ export const usePlans = defineStore('plans', () => {
     readings: caseReadings.readings,
     made: made.value,
     copy: copy.value,
+    languages: languages.value,
   }));
   /** Made once for a document and what is known of its files. */
   const planner = computed(() => {
@@ -81,6 +84,7 @@ export const usePlans = defineStore('plans', () => {
       if (id !== project.id) return;
       made.value = known.made;
       copy.value = known.copy;
+      languages.value = known.languages;
       failed.value = [...new Set(Object.values(known.failed))];
     } catch {
       // Bytes are left out until the next file has been made.
@@ -92,6 +96,7 @@ export const usePlans = defineStore('plans', () => {
     () => {
       made.value = {};
       copy.value = '';
+      languages.value = [];
       failed.value = [];
     },
   );

@@ -36,7 +36,7 @@ const plain = (name: string): string => name.trim().toLowerCase();
 function genericOf(stack: readonly string[]): Generic {
   const classes = [...stack]
     .reverse()
-    .map((name) => (isGenericWord(name) ? genericClass(name) : (knownFont(name)?.class ?? null)));
+    .map((name) => genericClass(name) ?? knownFont(name)?.class ?? null);
   return GENERICS.find((generic) => classes.find(Boolean) === generic) ?? 'sans-serif';
 }
 

@@ -30,8 +30,10 @@ test('what is left out is told with why', () => {
     leftOut: [
       { ...file, why: 'unused-face' },
       { ...file, why: 'no-characters' },
+      { ...file, why: 'held-by-others' },
     ],
   });
   expect(lines[0]).toMatch(/: no text element asks for this face$/);
   expect(lines[1]).toMatch(/: no character of it is needed$/);
+  expect(lines[2]).toMatch(/: other files of this face have all of it that is needed$/);
 });

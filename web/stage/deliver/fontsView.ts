@@ -59,14 +59,18 @@ export function byteGroups(
   return [...groups].map(([name, bytes]) => ({ name, bytes }));
 }
 
+const WHY_LEFT_OUT: Readonly<Record<DeliveryPlan['leftOut'][number]['why'], string>> = {
+  'unused-face': 'no text element asks for this face',
+  'no-characters': 'no character of it is needed',
+  'held-by-others': 'other files of this face have all of it that is needed',
+};
+
 /** Files that are left out, gathered by why: what they are, a line each. */
 export function leftOutLines({ leftOut }: Pick<DeliveryPlan, 'leftOut'>): string[] {
   return leftOut.map(({ family, face, file, why }) => {
     const { weightMin, weightMax, style } = face;
     const weights = weightMin === weightMax ? `${weightMin}` : `${weightMin} to ${weightMax}`;
     const name = `${siteName(family)} ${weights}${style === 'italic' ? ' italic' : ''}, ${file.script}`;
-    return why === 'unused-face'
-      ? `${name}: no text element asks for this face`
-      : `${name}: no character of it is needed`;
+    return `${name}: ${WHY_LEFT_OUT[why]}`;
   });
 }
