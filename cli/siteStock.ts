@@ -147,8 +147,8 @@ function withoutBrowser(
   project: ProjectDocument | null,
 ): SiteTaken {
   try {
-    const { stock, meets } = stockOfReadings(pages, made);
-    return { stock, drift: project && driftOf(stock, project, meets), by: 'the reader’s file' };
+    const { stock, lineages } = stockOfReadings(pages, made);
+    return { stock, drift: project && driftOf(stock, project, lineages), by: 'the reader’s file' };
   } catch (error) {
     if (!(error instanceof NotLiveError)) throw error;
     throw new BrowserError(

@@ -2,6 +2,7 @@ import { stepSizeAt } from '../scale/sizeAt';
 import { fitLineMeasure, lineMeasureOf, roleOf } from '../style/lineMeasure';
 import { resolveInUse } from '../style/resolve';
 import { px, styleName, type Mark, type Rule } from './mark';
+import { spacingHere } from '../style/spacingHere';
 
 /** Lines that a block has at least before its measure is felt: to be too long, and to be too short. */
 const FELT = { long: 1.5, short: 3 };
@@ -12,9 +13,9 @@ export const lineMeasure: Rule = (document, { page }) =>
     if (!page || !document.styles[style]) return [];
     const fit = fitLineMeasure(roleOf(document, style), page.width);
     if (!fit) return [];
-    const { step, letterSpacing } = resolveInUse(document, style);
-    const size = stepSizeAt(document.scale, step.value, page.width);
-    const characters = lineMeasureOf(text, size, letterSpacing.value);
+    const resolved = resolveInUse(document, style);
+    const size = stepSizeAt(document.scale, resolved.step.value, page.width);
+    const characters = lineMeasureOf(text, size, spacingHere(document, resolved, page.width));
     const lines = text.longest / characters;
     const long = characters > fit.most && lines >= FELT.long;
     const short = characters < fit.least && lines >= FELT.short;

@@ -3,6 +3,7 @@ import { lineMeasureOf } from '../style/lineMeasure';
 import { stepSizeAt } from '../scale/sizeAt';
 import { resolveInUse } from '../style/resolve';
 import { styleName, type Mark, type Rule } from './mark';
+import { spacingHere } from '../style/spacingHere';
 
 /** From this line height on two lines of a heading stand visibly apart. */
 export const APART = 1.35;
@@ -17,9 +18,10 @@ export const loneLine: Rule = (document, { page }) => {
   return styles.flatMap((style): Mark[] => {
     const text = page.texts[style];
     if (!text) return [];
-    const { lineHeight, letterSpacing, step } = resolveInUse(document, style);
+    const resolved = resolveInUse(document, style);
+    const { lineHeight, step } = resolved;
     const size = stepSizeAt(document.scale, step.value, page.width);
-    const measure = lineMeasureOf(text, size, letterSpacing.value);
+    const measure = lineMeasureOf(text, size, spacingHere(document, resolved, page.width));
     if (text.longest > measure || lineHeight.value < APART) return [];
     return [
       {

@@ -5,6 +5,7 @@ import { roleOf } from '../style/lineMeasure';
 import { resolveInUse, type ResolvedStyle } from '../style/resolve';
 import { stylesInUse } from '../style/usage';
 import { px, styleName, type Mark, type Rule } from './mark';
+import { spacingHere } from '../style/spacingHere';
 
 /**
  * Running text is read by the shapes of words. More or less than this between letters pulls words apart or
@@ -33,14 +34,16 @@ const setAt = (
 /** Letter spacing on running text. */
 export const spacedText: Rule = (document) =>
   running(document).flatMap(([style, resolved]): Mark[] => {
-    const { value } = resolved.letterSpacing;
+    const [value = 0] = [document.scale.small, document.scale.large]
+      .map(({ width }) => spacingHere(document, resolved, width))
+      .sort((a, b) => Math.abs(b) - Math.abs(a));
     if (Math.abs(value) <= SPACED) return [];
     return [
       {
         rule: 'spaced-text',
         stage: 'styles',
         style,
-        message: `${styleName(document, style)}: ${value > 0 ? 'words fall apart into letters' : 'letters run into one another'}, since ${value} em stands between them. Running text is read by the shapes of its words.`,
+        message: `${styleName(document, style)}: ${value > 0 ? 'words fall apart into letters' : 'letters run into one another'}, since ${Number(value.toFixed(3))} em stands between them. Running text is read by the shapes of its words.`,
         remedy: 'Let running text have the spacing of its face.',
         fix: {
           does: 'Take the letter spacing away',

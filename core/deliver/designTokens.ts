@@ -15,6 +15,7 @@ import { changeWidth } from '../scale/sizeAt';
 import { stepName } from '../scale/names';
 import { stepByNumber, stepsOf } from '../scale/steps';
 import { carries, resolveInUse } from '../style/resolve';
+import { spacingHere } from '../style/spacingHere';
 
 /** The key under which stands what the format has no place for. */
 export const EXTENSION = 'lettera';
@@ -97,7 +98,11 @@ function styleToken(document: ProjectDocument, key: string): Json {
   const beyond: Record<string, Json> = {};
   for (const name of PROPERTY_NAMES) {
     const { token, values, whenOpen } = descriptorOf(name);
-    const { value } = resolved[name];
+    // What is inherited is said as a browser computes it here; `set` below says what the style itself has.
+    const value =
+      name === 'letterSpacing'
+        ? rounded(spacingHere(document, resolved, document.scale.large.width))
+        : resolved[name].value;
     if (whenOpen === 'leave' && !carries(resolved[name])) continue;
     if (token) composite[token] = compositeValue(document, name, value, size);
     // What the composite has no place for, or no unit.

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { applyChange } from '../change';
 import { newDocument } from '../document/newDocument';
+import { lineages, type Claim } from './claims';
 import { driftOf } from './drift';
 import { foldPatch, foldStock } from './fold/fold';
 import { stockOf, type MadeText } from './testing/stockOf';
@@ -25,7 +26,16 @@ const before = newDocument('Tarnholm');
 const stock = stockOf(PAGE);
 const fold = foldStock(stock, { kinds: kindsOf(PAGE), meets: meetsIn(PAGE) }, before);
 const { document } = applyChange(before, foldPatch(before, fold));
-const drift = (texts: MadeText[]) => driftOf(stockOf(texts), document, meetsIn(texts));
+/** Each text with its tag for a selector, in the text that it is said to stand in, in the body. */
+const lineagesIn = (texts: readonly MadeText[]) => (claims: readonly Claim[]) =>
+  lineages<number>(
+    texts.map((_, number) => number),
+    claims,
+    (selector) => (selector === 'body' ? [BODY] : meetsIn(texts)(selector)),
+    (node) => (node === BODY ? null : (texts[node]?.within ?? BODY)),
+  );
+const BODY = -1;
+const drift = (texts: MadeText[]) => driftOf(stockOf(texts), document, lineagesIn(texts));
 const other = (number: number, change: Partial<MadeText>): MadeText[] =>
   PAGE.map((text, i) => (i === number ? { ...text, ...change } : text));
 

@@ -4,11 +4,11 @@ import type { ProjectDocument } from '../document/projectDocument';
 import { PROPERTIES } from '../document/property';
 import { stepSizeAt } from '../scale/sizeAt';
 import { narrowDocument } from '../style/narrow';
-import { resolveElement, type ResolvedProperty } from '../style/resolve';
-import { selectorsOf } from '../style/ruleWeight';
+import { carries, resolveElement, type ResolvedProperty } from '../style/resolve';
 import { siteName } from '../document/familyName';
 import { seenColour } from './fold/foldColours';
 import { lookAt, STOCK_ENDS, type Stock, type StockProperty, type TextLook } from './stock';
+import { claimsIn, type Claim, type Lineage } from './claims';
 
 /** Texts that a project claims, and that are set otherwise on the site. */
 export interface Drifted {
@@ -38,150 +38,165 @@ const SAME = { size: 0.06, lineHeight: 0.01, letterSpacing: 0.002, weight: 0.5 }
 
 const px = (size: number): string => `${Number(size.toFixed(2))} px`;
 
-/** A property as the project and the site have it, and whether it is the same. */
-interface Compared {
-  expected: string;
-  found: string;
-  isSame: boolean;
+/** What is looked at of a text: as it is on the site, or as the project has it. */
+interface Looked {
+  family: string;
+  size: number;
+  weight: number;
+  slant: string;
+  /** A multiple of the size, as it is inherited. */
+  lineHeight: number;
+  /** CSS px, as it is inherited. */
+  letterSpacing: number;
+  letterCase: string;
+  ink: string;
 }
 
-/** Whether the project itself says a property; what it leaves open comes from the text around, where there is any. */
-const isSaid = ({ origin }: ResolvedProperty): boolean => origin === 'set' || origin === 'style';
+/** How a text is set on the site. */
+const foundIn = (look: TextLook): Looked => ({
+  family: look.stack[0] ?? '',
+  size: look.size,
+  weight: look.weight,
+  slant: look.slant === 'normal' ? 'normal' : 'italic',
+  lineHeight:
+    look.lineHeight === null || look.size === 0
+      ? PROPERTIES.lineHeight.initial
+      : look.lineHeight / look.size,
+  letterSpacing: look.letterSpacing,
+  letterCase: look.letterCase,
+  ink: seenColour(look.colour, look.ground),
+});
 
-/** A line height as a multiple of the size. */
-const lineOf = ({ lineHeight, size }: TextLook): number =>
-  lineHeight === null || size === 0 ? PROPERTIES.lineHeight.initial : lineHeight / size;
-const slantOf = ({ slant }: TextLook): string => (slant === 'normal' ? 'normal' : 'italic');
-const inkOf = ({ colour, ground }: TextLook): string => seenColour(colour, ground);
-
-/** How a text is to be set, and how it is. @param around how the text is set that it stands in; null for none */
-function compared(
+/** How a text is set that a text element claims: what its style says, over what there is around it. */
+function setBy(
   document: ProjectDocument,
   element: string,
-  look: TextLook,
   width: number,
-  around: TextLook | null,
-): Record<StockProperty, Compared> {
-  const at = width < narrowBelowOf(document) ? narrowDocument(document) : document;
-  const style = resolveElement(at, element);
-  /** What the project says, or what there is around. */
-  const wanted = <T>(said: ResolvedProperty, own: T, of: (around: TextLook) => T): T =>
-    around !== null && !isSaid(said) ? of(around) : own;
-  const near = (
-    expected: number,
-    found: number,
-    by: number,
-    words: (value: number) => string,
-  ): Compared => ({
-    expected: words(expected),
-    found: words(found),
-    isSame: Math.abs(expected - found) <= by + 1e-9,
-  });
-  const same = (expected: string, found: string): Compared => ({
-    expected,
-    found,
-    isSame: expected.toLowerCase() === found.toLowerCase(),
-  });
-  const decimals = (value: number): string => String(Number(value.toFixed(3)));
-  const spacing = (of: TextLook): number => (look.size > 0 ? of.letterSpacing / look.size : 0);
-  const seat = at.voices[style.voice.value ?? ''];
-  const family = at.case[seat?.family ?? ''];
-  const first = (family ? siteName(family) : (seat?.plain?.[0] ?? seat?.generic)) ?? '';
-  const ink = hexOf(at.colours[style.colour.value ?? '']?.light ?? '#000');
-  const size = stepSizeAt(at.scale, style.step.value, width);
-  return {
-    'font-family': same(
-      wanted(style.voice, first, ({ stack }) => stack[0] ?? ''),
-      look.stack[0] ?? '',
+  around: Partial<Looked>,
+): Partial<Looked> {
+  const style = resolveElement(document, element);
+  const said = <T>(property: ResolvedProperty, own: T, inherited: T | undefined): T | undefined =>
+    carries(property) ? own : inherited;
+  const seat = document.voices[style.voice.value ?? ''];
+  const family = document.case[seat?.family ?? ''];
+  const size = said(style.step, stepSizeAt(document.scale, style.step.value, width), around.size);
+  const all = {
+    family: said(
+      style.voice,
+      (family ? siteName(family) : (seat?.plain?.[0] ?? seat?.generic)) ?? '',
+      around.family,
     ),
-    'font-size': near(
-      wanted(style.step, size, (of) => of.size),
-      look.size,
-      SAME.size,
-      px,
+    size,
+    weight: said(style.weight, style.weight.value, around.weight),
+    slant: said(style.slant, style.slant.value, around.slant),
+    lineHeight: said(style.lineHeight, style.lineHeight.value, around.lineHeight),
+    letterSpacing: said(
+      style.letterSpacing,
+      size === undefined ? undefined : style.letterSpacing.value * size,
+      around.letterSpacing,
     ),
-    'font-weight': near(
-      wanted(style.weight, style.weight.value, ({ weight }) => weight),
-      look.weight,
-      SAME.weight,
-      String,
+    letterCase: said(style.case, style.case.value, around.letterCase),
+    ink: said(
+      style.colour,
+      hexOf(document.colours[style.colour.value ?? '']?.light ?? '#000'),
+      around.ink,
     ),
-    'font-style': same(wanted(style.slant, style.slant.value as string, slantOf), slantOf(look)),
-    'line-height': near(
-      wanted(style.lineHeight, style.lineHeight.value, lineOf),
-      lineOf(look),
-      SAME.lineHeight,
-      decimals,
-    ),
-    'letter-spacing': near(
-      wanted(style.letterSpacing, style.letterSpacing.value, spacing),
-      spacing(look),
-      SAME.letterSpacing,
-      (value) => `${decimals(value)} em`,
-    ),
-    'text-transform': same(
-      wanted(style.case, style.case.value as string, ({ letterCase }) => letterCase),
-      look.letterCase,
-    ),
-    color: same(wanted(style.colour, ink, inkOf), inkOf(look)),
   };
+  return Object.fromEntries(
+    Object.entries(all).filter(([, value]) => value !== undefined),
+  ) as Partial<Looked>;
+}
+
+const decimals = (value: number): string => String(Number(value.toFixed(3)));
+const inEm = (spacing: number, size: number): string =>
+  `${decimals(size > 0 ? spacing / size : 0)} em`;
+
+/** How each property is told, and how near to what is expected is the same. */
+const COMPARED: readonly (readonly [
+  property: StockProperty,
+  member: keyof Looked,
+  words: (value: never, of: Looked) => string,
+  by: number,
+])[] = [
+  ['font-family', 'family', (value: string) => value, 0],
+  ['font-size', 'size', px, SAME.size],
+  ['font-weight', 'weight', (value: number) => String(value), SAME.weight],
+  ['font-style', 'slant', (value: string) => value, 0],
+  ['line-height', 'lineHeight', decimals, SAME.lineHeight],
+  ['letter-spacing', 'letterSpacing', (value: number, { size }) => inEm(value, size), 0],
+  ['text-transform', 'letterCase', (value: string) => value, 0],
+  ['color', 'ink', (value: string) => value, 0],
+];
+
+/** What is set otherwise than the project has it; what neither it nor anything around says is left alone. */
+function differences(
+  expected: Partial<Looked>,
+  found: Looked,
+): { property: StockProperty; expected: string; found: string }[] {
+  return COMPARED.flatMap(([property, member, words, by]) => {
+    const [wanted, is] = [expected[member], found[member]];
+    if (wanted === undefined) return [];
+    const within = member === 'letterSpacing' ? SAME.letterSpacing * found.size : by;
+    const isSame =
+      typeof wanted === 'number' && typeof is === 'number'
+        ? Math.abs(wanted - is) <= within + 1e-9
+        : String(wanted).toLowerCase() === String(is).toLowerCase();
+    if (isSame) return [];
+    return [
+      {
+        property,
+        expected: words(wanted as never, found),
+        found: words(is as never, found),
+      },
+    ];
+  });
 }
 
 /**
  * What of a site follows a project, and what does not: each text that a text element claims, at both widths, in
- * all that the project says of it. Of several elements that claim a text the last has it, as on the site.
+ * all that the project says of it. What its style leaves open is inherited, as a browser has it: from a text around
+ * it as that is on the site, from what is claimed and holds no text of its own as the project has that.
  *
- * @param meets numbers of the texts that a selector meets
+ * @param lineages what claims each text and what stands around it
  */
 export function driftOf(
   stock: Stock,
   document: ProjectDocument,
-  meets: (selector: string) => readonly number[],
+  lineages: (claims: readonly Claim[]) => readonly Lineage[],
 ): Drift {
-  const claimed = new Map<number, string>();
-  const inOrder = Object.entries(document.elements).sort(
-    ([, a], [, b]) => (a.place ?? 0) - (b.place ?? 0),
-  );
-  for (const [key, element] of inOrder) {
-    for (const selector of selectorsOf(document, element)) {
-      // What is inherited from the body is no text's own.
-      if (selector === 'body') continue;
-      for (const number of meets(selector)) claimed.set(number, key);
-    }
-  }
+  const all = lineages(claimsIn(document));
+  const narrow = narrowDocument(document);
   const drifted = new Map<string, Drifted>();
   const following: number[] = [];
   const unclaimed: number[] = [];
   stock.texts.forEach((text, number) => {
-    const element = claimed.get(number);
-    if (element === undefined) {
+    const { element, around } = all[number] ?? { element: null, around: [] };
+    if (element === null) {
       unclaimed.push(number);
       return;
     }
     let follows = true;
     for (const end of STOCK_ENDS) {
       const width = stock.pages[text.page]?.[end] ?? 0;
-      const around = text.within === null ? undefined : stock.texts[text.within];
-      const all = compared(
-        document,
-        element,
-        lookAt(stock, text, end),
-        width,
-        around ? lookAt(stock, around, end) : null,
-      );
-      for (const [property, one] of Object.entries(all)) {
-        if (one.isSame) continue;
+      const at = width < narrowBelowOf(document) ? narrow : document;
+      const foundOf = (one: number): Looked | null => {
+        const other = stock.texts[one];
+        return other ? foundIn(lookAt(stock, other, end)) : null;
+      };
+      // From the nearest text around it inwards.
+      const nearest = around.findIndex((one) => one.text !== null);
+      const inwards = (nearest < 0 ? around : around.slice(0, nearest + 1)).toReversed();
+      let inherited: Partial<Looked> = {};
+      for (const one of inwards) {
+        const found = one.text === null ? null : foundOf(one.text);
+        if (found) inherited = found;
+        else if (one.element !== null) inherited = setBy(at, one.element, width, inherited);
+      }
+      const expected = setBy(at, element, width, inherited);
+      for (const one of differences(expected, foundIn(lookAt(stock, text, end)))) {
         follows = false;
-        const { expected, found } = one;
-        const key = [element, property, width, expected, found].join('|');
-        const known = drifted.get(key) ?? {
-          element,
-          property: property as StockProperty,
-          width,
-          expected,
-          found,
-          texts: [],
-        };
+        const key = [element, one.property, width, one.expected, one.found].join('|');
+        const known = drifted.get(key) ?? { element, ...one, width, texts: [] };
         drifted.set(key, known);
         known.texts.push(number);
       }

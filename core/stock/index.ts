@@ -19,6 +19,7 @@ export {
 } from './stock';
 export { FACE_STATES, liveFace, LiveTexts, overLook } from './live';
 export { OriginReader, overriddenIn } from './originReader';
+export { lineages, type Around, type Claim, type Lineage } from './claims';
 export { driftOf, type Drift, type Drifted } from './drift';
 export { stockWidths, widthsWithLive } from './widths';
 export { gatherNear, sharesOf, type Gathered, type Share } from './shares';
@@ -39,6 +40,7 @@ export {
   type Fold,
   type FoldChoice,
   type Moves,
+  type SiteView,
   type StockView,
 } from './fold/fold';
 export {

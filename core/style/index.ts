@@ -69,3 +69,4 @@ export { groundColour, groundsOf } from './grounds';
 export { inkUses, usesByInk, type FoundGrounds, type InkUse } from './inkUses';
 export { proposedInks, type NeedOn, type ProposedInk } from './inks';
 export { usersOfColour } from './colourUsers';
+export { spacingHere } from './spacingHere';

@@ -5,6 +5,7 @@ import { suggestedLineHeight } from './lineHeight';
 import { lineMeasureOf, type SetText } from './lineMeasure';
 import { stepOf } from './usage';
 import { resolveInUse } from './resolve';
+import { spacingHere } from './spacingHere';
 
 /** What is known of faces and of the page that text stands on; what is left out is taken as usual. */
 export interface SettingEvidence {
@@ -33,7 +34,8 @@ export function suggestedFor(
   style: string,
   { xHeights = {}, page }: SettingEvidence,
 ): SuggestedLineHeight | null {
-  const { voice, step, letterSpacing } = resolveInUse(document, style);
+  const resolved = resolveInUse(document, style);
+  const { voice, step } = resolved;
   const xHeight = xHeights[document.voices[voice.value ?? '']?.family ?? ''];
   if (xHeight === undefined) return null;
   const number = stepOf(document, style);
@@ -42,7 +44,11 @@ export function suggestedFor(
   const text = page?.texts[style];
   const measure =
     page && text
-      ? lineMeasureOf(text, stepSizeAt(document.scale, step.value, page.width), letterSpacing.value)
+      ? lineMeasureOf(
+          text,
+          stepSizeAt(document.scale, step.value, page.width),
+          spacingHere(document, resolved, page.width),
+        )
       : null;
   const [most, least] = sizes.map((size) => suggestedLineHeight({ size, xHeight, measure })) as [
     number,

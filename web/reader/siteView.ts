@@ -1,12 +1,12 @@
 import { atOnce, unclaimedKinds, type Seen } from '@lettera/core/page';
-import type { Stock, StockView } from '@lettera/core/stock';
+import { lineages, type SiteView, type Stock } from '@lettera/core/stock';
 import { seen, textElementsOf } from './textElements';
 
 /**
  * The kinds of text of a site, and what selectors meet on it.
  * @param pages as they were read, in the order of the stock; not shown
  */
-export function siteView(stock: Stock, pages: readonly Document[]): StockView {
+export function siteView(stock: Stock, pages: readonly Document[]): SiteView {
   const numbers = new Map<Element, number>();
   const elements = pages.map(textElementsOf);
   stock.texts.forEach(({ page, element }, number) => {
@@ -14,16 +14,18 @@ export function siteView(stock: Stock, pages: readonly Document[]): StockView {
     if (node) numbers.set(node, number);
   });
   const met = new Map<string, Element[]>();
+  const everything = (selector: string): Element[] => {
+    try {
+      return pages.flatMap((page) => [...page.querySelectorAll(selector)]);
+    } catch {
+      // No selector that this browser knows: it meets nothing.
+      return [];
+    }
+  };
   const find = (selector: string): Element[] => {
     const known = met.get(selector);
     if (known) return known;
-    let found: Element[] = [];
-    try {
-      found = pages.flatMap((page) => [...page.querySelectorAll(selector)]);
-    } catch {
-      // No selector that this browser knows: it meets nothing.
-    }
-    const texts = found.filter((node) => numbers.has(node));
+    const texts = everything(selector).filter((node) => numbers.has(node));
     met.set(selector, texts);
     return texts;
   };
@@ -46,5 +48,12 @@ export function siteView(stock: Stock, pages: readonly Document[]): StockView {
       meeting.set(selector, numbersMet);
       return numbersMet;
     },
+    lineages: (claims) =>
+      lineages(
+        stock.texts.map(({ page, element }) => elements[page]?.[element] ?? null),
+        claims,
+        everything,
+        (node) => node.parentElement,
+      ),
   };
 }

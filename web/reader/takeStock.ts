@@ -54,5 +54,5 @@ export async function takeStock(
     );
   }
   const stock = book.close(made);
-  return { stock, drift: project && driftOf(stock, project, siteView(stock, shown).meets) };
+  return { stock, drift: project && driftOf(stock, project, siteView(stock, shown).lineages) };
 }

@@ -1,5 +1,5 @@
 import { freeKey, type Patch, type SitePage } from '@lettera/core/document';
-import type { Stock, StockView } from '@lettera/core/stock';
+import type { Stock, SiteView } from '@lettera/core/stock';
 import type { LookedPages } from '@lettera/core/wire';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
@@ -35,7 +35,7 @@ export const useStock = defineStore('stock', () => {
   const outcome = shallowRef<LookedPages | null>(null);
   const refusal = ref('');
   /** What was read, with what selectors meet on those pages. */
-  const read = shallowRef<{ stock: Stock; view: StockView; slugs: string[] } | null>(null);
+  const read = shallowRef<{ stock: Stock; view: SiteView; slugs: string[] } | null>(null);
   /** What is shown as if it were taken; null for the site as it is. */
   const folded = shallowRef<Patch | null>(null);
   /** Whether the stage is open: what is looked at is shown there alone. */

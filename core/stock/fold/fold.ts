@@ -1,3 +1,4 @@
+import type { Claim, Lineage } from '../claims';
 import type { Patch } from '../../document/patch';
 import type { Colour, ProjectDocument, SitePage, Voice } from '../../document/projectDocument';
 import type { Scale } from '../../document/scale';
@@ -30,6 +31,12 @@ export interface StockView {
   kinds: readonly StockKind[];
   /** Numbers of the texts that a selector meets, on all pages. */
   meets: (selector: string) => readonly number[];
+}
+
+/** The same where what stands around the texts is known too. */
+export interface SiteView extends StockView {
+  /** What of some claims holds for each text, by its number. */
+  lineages: (claims: readonly Claim[]) => readonly Lineage[];
 }
 
 /** What of a proposal is taken. */

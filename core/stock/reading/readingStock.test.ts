@@ -76,7 +76,7 @@ const stockOf = (reading: object = READING) => {
 };
 
 describe('a page that the reader gave, without a browser', () => {
-  const { stock, meets } = stockOf();
+  const { stock, lineages } = stockOf();
   const numberOf = (words: string) => stock.texts.findIndex((one) => one.words === words);
   const look = (words: string, end: StockEnd) => {
     const found = stock.texts[numberOf(words)];
@@ -152,10 +152,24 @@ describe('a page that the reader gave, without a browser', () => {
     expect(origin('Phones only', 'font-weight')).toEqual(['nothing', null]);
   });
 
-  test('says what selectors meet, among its texts', () => {
-    expect(meets('main p')).toEqual([numberOf('Fog'), numberOf('Phones only')]);
-    expect(meets('p:nonsense(')).toEqual([]);
-    expect(meets('p::first-line')).toEqual([]);
+  test('says what claims its texts and what stands around them', () => {
+    const claim = (element: string, selector: string) => ({
+      element,
+      selector,
+      weight: [0, 0, 0] as const,
+    });
+    const all = lineages([
+      claim('main', 'main'),
+      claim('text', 'main p'),
+      claim('none', 'p:nonsense('),
+      claim('line', 'p::first-line'),
+    ]);
+    for (const words of ['Fog', 'Phones only']) {
+      const { element, around } = all[numberOf(words)] ?? { element: null, around: [] };
+      expect([element, around.some((one) => one.element === 'main')]).toEqual(['text', true]);
+    }
+    expect(all.filter(({ element }) => element === 'text')).toHaveLength(2);
+    expect(all.some(({ element }) => element === 'none' || element === 'line')).toBe(false);
   });
 
   test('is refused where nothing was computed', () => {

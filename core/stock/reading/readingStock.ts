@@ -13,7 +13,16 @@ import {
   type StockEnd,
   type TextLook,
 } from '../stock';
-import { documentOf, meeting, ownText, seen, textElementsOf, viewWithoutBrowser } from './markup';
+import {
+  isElement,
+  documentOf,
+  meeting,
+  ownText,
+  seen,
+  textElementsOf,
+  viewWithoutBrowser,
+} from './markup';
+import { lineages, type Claim, type Lineage } from '../claims';
 
 /** A page of which nothing was computed where it is live: only a browser can say what sets it. */
 export class NotLiveError extends Error {
@@ -59,13 +68,13 @@ function endsOf(views: readonly LiveView[]): Record<StockEnd, LiveView> | null {
  * what conditions on containers decide, are not known.
  *
  * @param made ISO 8601
- * @returns the stock, and the numbers of the texts that a selector meets
+ * @returns the stock, and what of some claims holds for each text
  * @throws NotLiveError for a page that was not read where it is live
  */
 export function stockOfReadings(
   pages: readonly PageAsRead[],
   made: string,
-): { stock: Stock; meets: (selector: string) => readonly number[] } {
+): { stock: Stock; lineages: (claims: readonly Claim[]) => readonly Lineage[] } {
   const book = new StockBook();
   const parsed: Document[] = [];
   const numbers = new Map<Element, number>();
@@ -125,7 +134,12 @@ export function stockOfReadings(
   }
   return {
     stock: book.close(made),
-    meets: (selector) =>
-      parsed.flatMap((page) => meeting(page, selector)).flatMap((node) => numbers.get(node) ?? []),
+    lineages: (claims) =>
+      lineages(
+        [...numbers.keys()],
+        claims,
+        (selector) => parsed.flatMap((page) => meeting(page, selector)),
+        ({ parent }) => (parent && isElement(parent) ? parent : null),
+      ),
   };
 }

@@ -1,6 +1,6 @@
 import type { ProjectDocument } from '@lettera/core/document';
 import { stepSizeAt } from '@lettera/core/scale';
-import { resolveElement } from '@lettera/core/style';
+import { resolveElement, spacingHere } from '@lettera/core/style';
 import type { CSSProperties } from 'vue';
 
 /** How an element of the site is set, at a viewport width in CSS px, but for its family. */
@@ -16,7 +16,7 @@ export function specimenStyle(
     fontWeight: style.weight.value,
     fontStyle: style.slant.value,
     lineHeight: style.lineHeight.value,
-    letterSpacing: `${style.letterSpacing.value}em`,
+    letterSpacing: `${spacingHere(document, style, width)}em`,
     textTransform: style.case.value ?? 'none',
   };
 }

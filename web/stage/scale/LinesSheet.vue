@@ -10,6 +10,7 @@ import {
   stepOf,
   stylesInUse,
   suggestedFor,
+  spacingHere,
 } from '@lettera/core/style';
 import { computed } from 'vue';
 import DoButton from '../../control/DoButton.vue';
@@ -50,7 +51,9 @@ const rows = computed(() => {
     const resolved = resolveInUse(document, key);
     const size = stepSizeAt(document.scale, stepOf(document, key), proof.width);
     const text = page?.texts[key];
-    const measure = text ? lineMeasureOf(text, size, resolved.letterSpacing.value) : null;
+    const measure = text
+      ? lineMeasureOf(text, size, spacingHere(document, resolved, proof.width))
+      : null;
     const fit = fitLineMeasure(roleOf(document, key), proof.width);
     const lineHeight = resolved.lineHeight.value;
     const suggested = suggestedFor(document, key, marks.evidence);

@@ -1,6 +1,6 @@
 import { BODY_STYLE, type ProjectDocument } from '@lettera/core/document';
 import type { End, Step } from '@lettera/core/scale';
-import { resolveInUse, usersByStep } from '@lettera/core/style';
+import { resolveInUse, usersByStep, spacingHere } from '@lettera/core/style';
 import type { CSSProperties } from 'vue';
 import { caseFont } from '../../proof/caseFonts';
 
@@ -27,13 +27,14 @@ export function stepVoice(document: ProjectDocument, { number }: Step): CSSPrope
     (a, b) => Math.abs(a - number) - Math.abs(b - number) || a - b,
   );
   const [style = BODY_STYLE] = users.get(nearest ?? number) ?? [];
-  const { voice, weight, slant, letterSpacing, case: letterCase } = resolveInUse(document, style);
+  const resolved = resolveInUse(document, style);
+  const { voice, weight, slant, case: letterCase } = resolved;
   const seat = document.voices[voice.value ?? ''];
   return {
     fontFamily: caseFont(seat?.family, seat?.generic),
     fontWeight: weight.value,
     fontStyle: slant.value,
-    letterSpacing: `${letterSpacing.value}em`,
+    letterSpacing: `${spacingHere(document, resolved, document.scale.large.width)}em`,
     textTransform: letterCase.value ?? 'none',
   };
 }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { driftOf, type Stock, type StockView } from '@lettera/core/stock';
+import { driftOf, type Stock, type SiteView } from '@lettera/core/stock';
 import { computed } from 'vue';
 import DoButton from '../../control/DoButton.vue';
 import { count } from '../../control/figures';
@@ -7,12 +7,12 @@ import { useProject } from '../../store/project';
 import { usePlaces } from './places';
 
 /** What of the site, as it was read, follows the project, and what does not. */
-const props = defineProps<{ stock: Stock; view: StockView }>();
+const props = defineProps<{ stock: Stock; view: SiteView }>();
 const project = useProject();
 const { point } = usePlaces(() => props.stock);
 
 const drift = computed(() =>
-  project.document ? driftOf(props.stock, project.document, props.view.meets) : null,
+  project.document ? driftOf(props.stock, project.document, props.view.lineages) : null,
 );
 const nameOf = (element: string): string => project.document?.elements[element]?.name ?? element;
 </script>

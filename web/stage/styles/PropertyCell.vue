@@ -13,7 +13,9 @@ import {
 import { stepsOf } from '@lettera/core/scale';
 import {
   matchFace,
+  resolveInUse,
   setCellPatch,
+  spacingHere,
   typedValue,
   writtenValue,
   type ResolvedProperty,
@@ -72,7 +74,18 @@ const isLeft = computed(
 );
 const text = computed(() => {
   if (isLeft.value) return 'the page’s own';
-  return project.shown ? textOf(project.shown, props.resolved.value) : '';
+  const { shown } = project;
+  if (!shown) return '';
+  // A length is inherited as it came to where it was set, whatever the size is here.
+  const value =
+    props.property === 'letterSpacing' && !isSet.value
+      ? Number(
+          spacingHere(shown, resolveInUse(shown, props.styleKey), shown.scale.large.width).toFixed(
+            4,
+          ),
+        )
+      : props.resolved.value;
+  return textOf(shown, value);
 });
 const source = computed(() => {
   if (!project.shown || isLeft.value || isSet.value) return '';

@@ -1,0 +1,82 @@
+import { compareSpecificity, type Specificity } from '../css';
+import type { ProjectDocument } from '../document/projectDocument';
+import { lasting } from '../style/elementAt';
+import { ruleSpecificity, selectorsOf } from '../style/ruleWeight';
+
+/** A selector by which a text element of a project claims what it meets. */
+export interface Claim {
+  /** Key of the text element. */
+  element: string;
+  selector: string;
+  weight: Specificity;
+}
+
+/** Something that stands around a text: which text element claims it, and its number where it is a text itself. */
+export interface Around {
+  element: string | null;
+  text: number | null;
+}
+
+/** What claims a text, and what stands around it, the nearest first, as far as that is claimed or a text. */
+export interface Lineage {
+  element: string | null;
+  around: readonly Around[];
+}
+
+/** What the text elements of a project claim, in the document's order. */
+export const claimsIn = (document: ProjectDocument): Claim[] =>
+  Object.entries(document.elements).flatMap(([element, one]) =>
+    selectorsOf(document, lasting(one)).map((selector) => ({
+      element,
+      selector,
+      weight: ruleSpecificity(document, selector),
+    })),
+  );
+
+/**
+ * What claims each text of a site, as the cascade has it: of what meets one the heaviest, of several as heavy the
+ * last.
+ *
+ * @param texts by their numbers; null for one whose page is not at hand
+ */
+export function lineages<Node>(
+  texts: readonly (Node | null)[],
+  claims: readonly Claim[],
+  find: (selector: string) => Iterable<Node>,
+  parent: (node: Node) => Node | null,
+): Lineage[] {
+  const claimed = new Map<Node, Claim>();
+  for (const claim of claims) {
+    for (const node of find(claim.selector)) {
+      const before = claimed.get(node);
+      if (!before || compareSpecificity(claim.weight, before.weight) >= 0) claimed.set(node, claim);
+    }
+  }
+  const numbers = new Map<Node, number>();
+  texts.forEach((node, number) => node && numbers.set(node, number));
+  const known = new Map<Node, readonly Around[]>();
+  const aroundOf = (node: Node): readonly Around[] => {
+    const passed: Node[] = [];
+    let found: readonly Around[] = [];
+    for (let at = parent(node); at !== null; at = parent(at)) {
+      const before = known.get(at);
+      if (before) {
+        found = before;
+        break;
+      }
+      passed.push(at);
+    }
+    for (const at of passed.reverse()) {
+      const element = claimed.get(at)?.element ?? null;
+      const text = numbers.get(at) ?? null;
+      if (element !== null || text !== null) found = [{ element, text }, ...found];
+      known.set(at, found);
+    }
+    return found;
+  };
+  return texts.map((node) =>
+    node === null
+      ? { element: null, around: [] }
+      : { element: claimed.get(node)?.element ?? null, around: aroundOf(node) },
+  );
+}
