@@ -1,31 +1,26 @@
 // `npm test`: installs what is missing, checks types and style, runs all tests, and ends with the count.
-import { spawnSync } from 'node:child_process';
-import { mkdtempSync, readFileSync, existsSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { spawn } from 'node:child_process';
+import { existsSync, mkdtempSync, readFileSync } from 'node:fs';
+import { availableParallelism, tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { ensureBuilt } from './build.mjs';
+import { checks } from './checks.mjs';
 import { ensureChromium, ensurePackages, ROOT } from './install.mjs';
 
 const NO_BROWSER = process.env.LETTERA_CHROMIUM
   ? `The browser tests cannot run: LETTERA_CHROMIUM names ${process.env.LETTERA_CHROMIUM}, which is not there.`
   : 'The browser tests cannot run: there is no Chromium here, and Debian’s package manager cannot be used to install it. Name one with LETTERA_CHROMIUM.';
 
-const bin = (name) => join(ROOT, 'node_modules/.bin', name);
+/** Files that are tested at once: each has a server and a browser of its own. */
+const AT_ONCE = Math.max(2, Math.min(4, availableParallelism()));
 
 ensurePackages();
-
-/** A check that passes or fails as a whole. */
-function check(title, command, args) {
-  console.log(`\n${title}`);
-  const { status } = spawnSync(command, args, { cwd: ROOT, stdio: 'inherit' });
-  return { passed: status === 0 ? 1 : 0, failed: status === 0 ? 0 : 1 };
-}
 
 /** Jest's projects of one name, counted from its own report. */
 function jest(project, env = {}) {
   console.log(`\nTests: ${project}`);
   const report = join(mkdtempSync(join(tmpdir(), 'lettera-test-')), 'report.json');
-  const { status } = spawnSync(
+  const child = spawn(
     process.execPath,
     [
       '--experimental-vm-modules',
@@ -37,31 +32,32 @@ function jest(project, env = {}) {
       '--forceExit',
       '--json',
       `--outputFile=${report}`,
-      ...(project === 'browser' ? ['--runInBand'] : []),
+      `--maxWorkers=${AT_ONCE}`,
       ...process.argv.slice(2),
     ],
     { cwd: ROOT, stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, ...env } },
   );
-  if (!existsSync(report)) return { passed: 0, failed: 1 };
-  const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(
-    readFileSync(report, 'utf8'),
-  );
-  const failed = numFailedTests + numRuntimeErrorTestSuites;
-  return { passed: numPassedTests, failed: failed || (status === 0 ? 0 : 1) };
+  return new Promise((resolve) => {
+    child.on('close', (status) => {
+      if (!existsSync(report)) {
+        resolve({ passed: 0, failed: 1 });
+        return;
+      }
+      const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(
+        readFileSync(report, 'utf8'),
+      );
+      const failed = numFailedTests + numRuntimeErrorTestSuites;
+      resolve({ passed: numPassedTests, failed: failed || (status === 0 ? 0 : 1) });
+    });
+  });
 }
 
-const results = [
-  check('Types', bin('tsc'), ['--noEmit']),
-  check('Types of the web application', bin('vue-tsc'), ['--noEmit', '-p', 'web']),
-  check('Lint', bin('eslint'), ['.']),
-  check('Format', bin('prettier'), ['--check', '--log-level', 'warn', '.']),
-  jest('unit'),
-];
+const results = [await checks(), await jest('unit')];
 
 await ensureBuilt();
 const chromium = ensureChromium();
 if (chromium) {
-  results.push(jest('browser', { LETTERA_CHROMIUM: chromium }));
+  results.push(await jest('browser', { LETTERA_CHROMIUM: chromium }));
 } else {
   console.error(`\n${NO_BROWSER}`);
   results.push({ passed: 0, failed: 1 });

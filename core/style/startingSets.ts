@@ -146,6 +146,8 @@ export const STARTING_SETS: readonly StartingSet[] = [
       first: 1.05,
       control: { weight: 700, lineHeight: 1.25 },
       more: {
+        // What a button says is heavier than what stands beside a field.
+        label: style('Label', 'control', { step: -1, weight: 600 }),
         price: style('Price', null, {
           voice: 'heading',
           weight: 600,
@@ -170,6 +172,7 @@ export const STARTING_SETS: readonly StartingSet[] = [
       first: 1.15,
       small: { lineHeight: 1.4 },
       more: {
+        lead: style('Lead', null, { step: 1, lineHeight: 1.35 }),
         label: style('Label', 'control', { step: -1 }),
         table: style('Table', 'small', { figures: 'tabular-nums' }),
       },
