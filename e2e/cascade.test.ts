@@ -46,7 +46,7 @@ let cascade: string;
 beforeAll(async () => {
   const bundled = await build({
     stdin: {
-      contents: `export { cascadeOf, typeOf } from './web/proof/panel/pageCascade'; export { textElementsOf } from './web/reader/textElements'; export { Decisions } from './core/page'; export { inWords } from './web/proof/panel/textFacts'; export { weighedSelector } from './core/style';`,
+      contents: `export { cascadeOf, typeOf } from './web/proof/panel/pageCascade'; export { textElementsOf } from './web/reader/textElements'; export { atOnce, Decisions } from './core/page'; export { inWords } from './web/proof/panel/textFacts'; export { weighedSelector } from './core/style';`,
       resolveDir: process.cwd(),
       loader: 'ts',
     },
@@ -75,6 +75,7 @@ async function tryDecisions(
 ): Promise<{ tried: Tried[]; counts: Record<string, number> }> {
   interface Reckoning {
     cascadeOf(document: unknown, page: Document, rules: unknown): unknown;
+    atOnce(work: unknown): unknown;
     textElementsOf(page: Document): Element[];
     typeOf(document: unknown): { css: string; inherited: boolean }[];
     Decisions: new (
@@ -218,7 +219,7 @@ async function tryDecisions(
     .map((one) => ({ one, at: random() }))
     .sort((a, b) => a.at - b.at)
     .map(({ one }) => one);
-  const reckoned = reckoning.cascadeOf(type, site, rules);
+  const reckoned = reckoning.atOnce(reckoning.cascadeOf(type, site, rules));
   const decisions = new reckoning.Decisions(reckoned, (at, selector) => at.matches(selector));
   const tried: Tried[] = [];
   const counts: Record<string, number> = {};

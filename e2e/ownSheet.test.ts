@@ -22,7 +22,7 @@ afterAll(() => rmSync(folder, { recursive: true }));
 const SHEET = readFileSync('sample/pages/sheet.html', 'utf8');
 
 /** The page with the sheet that a project delivers, and how far it follows the project. */
-async function driftOn(document: ProjectDocument) {
+async function driftOn(document: ProjectDocument, site = '') {
   const css = bundleFiles(document, plansOf(document), {}).find(
     ({ path }) => path === 'lettera.css',
   );
@@ -30,7 +30,7 @@ async function driftOn(document: ProjectDocument) {
   writeFileSync(join(folder, 'lettera.css'), css.content);
   writeFileSync(
     join(folder, 'index.html'),
-    `<!doctype html><html lang="en"><meta name="viewport" content="width=device-width"><title>Sheet</title><link rel="stylesheet" href="lettera.css"><body>${SHEET}</body></html>`,
+    `<!doctype html><html lang="en"><meta name="viewport" content="width=device-width"><title>Sheet</title><style>${site}</style><link rel="stylesheet" href="lettera.css"><body>${SHEET}</body></html>`,
   );
   const { drift, stock } = await stockOfSite(
     [folder],
@@ -92,6 +92,30 @@ const changes = (document: ProjectDocument): fc.Arbitrary<Patch> => {
       ]),
     );
 };
+
+describe('a site whose rem is its own', () => {
+  const document = withSet('reading');
+  const at = (root: number | null): ProjectDocument =>
+    applyChange(document, [{ op: 'add', path: '/scale/root', value: root }]).document;
+
+  test('is followed where sizes are delivered by it, at every width', async () => {
+    expect(await driftOn(at(10), 'html { font-size: 62.5% }')).toEqual([]);
+    expect(await driftOn(at(null), 'html { font-size: clamp(12px, 1vw, 20px) }')).toEqual([]);
+    expect(
+      await driftOn(
+        at(null),
+        'html { font-size: 14px } @media (min-width: 60em) { html { font-size: 18px } }',
+      ),
+    ).toEqual([]);
+  });
+
+  test('is not where they are delivered by another', async () => {
+    const told = await driftOn(document, 'html { font-size: 62.5% }');
+    expect(
+      told.some((one) => one.startsWith('body font-size') || one.includes(' font-size at ')),
+    ).toBe(true);
+  });
+});
 
 test('a project at random is followed by a page with its sheet alone', async () => {
   const patches = fc.sample(changes(withSet(STARTING_SETS[0]?.key ?? '')), {

@@ -11,7 +11,7 @@ const NO_BROWSER = process.env.LETTERA_CHROMIUM
   ? `The browser tests cannot run: LETTERA_CHROMIUM names ${process.env.LETTERA_CHROMIUM}, which is not there.`
   : 'The browser tests cannot run: there is no Chromium here, and Debian’s package manager cannot be used to install it. Name one with LETTERA_CHROMIUM.';
 
-/** Files that are tested at once: each has a server and a browser of its own. */
+/** Files of unit tests that run at once; each browser test has a server and a browser, which fill two cores. */
 const AT_ONCE = Math.max(2, Math.min(4, availableParallelism()));
 
 ensurePackages();
@@ -32,7 +32,7 @@ function jest(project, env = {}) {
       '--forceExit',
       '--json',
       `--outputFile=${report}`,
-      `--maxWorkers=${AT_ONCE}`,
+      ...(project === 'browser' ? ['--runInBand'] : [`--maxWorkers=${AT_ONCE}`]),
       ...process.argv.slice(2),
     ],
     { cwd: ROOT, stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, ...env } },

@@ -1,6 +1,6 @@
 import type { ProjectDocument } from '../document/projectDocument';
 import { example } from './example';
-import { escapeHtml } from './html';
+import { escapeHtml, rootAttribute } from './html';
 
 /** What `barePage` marks the example of an element with: the element's key. */
 export const BARE_ELEMENT = 'data-element';
@@ -16,7 +16,7 @@ export function barePage(document: ProjectDocument): string {
       `<section ${BARE_ELEMENT}="${key}">${example(selectors, words, words)}</section>`,
   );
   return `<!doctype html>
-<html lang="${escapeHtml(document.languages[0] ?? 'en')}">
+<html lang="${escapeHtml(document.languages[0] ?? 'en')}"${rootAttribute(document)}>
 <meta charset="utf-8">
 <meta name="viewport" content="width=device-width, initial-scale=1">
 <title>${escapeHtml(document.name)}</title>

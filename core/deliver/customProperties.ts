@@ -80,8 +80,8 @@ export const changedSizeProperties = ({ scale }: ProjectDocument): CustomPropert
 
 /** `--grid`: the height of the baseline grid, where there is one. */
 export const GRID_PROPERTY = '--grid';
-export const gridProperties = ({ scale: { grid } }: ProjectDocument): CustomProperty[] =>
-  grid === undefined ? [] : [[GRID_PROPERTY, remCss(grid)]];
+export const gridProperties = ({ scale }: ProjectDocument): CustomProperty[] =>
+  scale.grid === undefined ? [] : [[GRID_PROPERTY, remCss(scale.grid, scale.root)]];
 
 /** `--colour-<colour>` for one ground. */
 export const colourProperties = (

@@ -34,7 +34,11 @@ const asJson = (value: object): Record<string, Json> =>
 
 const toSrgb = converter('rgb');
 const rounded = (value: number): number => Number(value.toFixed(4));
-const rem = (px: number): Json => ({ value: rounded(px / ROOT_SIZE), unit: 'rem' });
+/** A length of the format, which knows px and rem, at what 1rem is on the site. */
+const lengthAt =
+  ({ root = ROOT_SIZE }: Scale) =>
+  (px: number): Json =>
+    root === null ? { value: rounded(px), unit: 'px' } : { value: rounded(px / root), unit: 'rem' };
 
 /** A CSS colour as the format has it: sRGB components of 0 to 1, alpha, and hexadecimal. */
 function colourValue(css: string): Json {
@@ -77,7 +81,7 @@ function compositeValue(
 ): Json {
   const { values } = descriptorOf(name);
   return values.kind === 'number' && values.unit === 'em'
-    ? rem(Number(value) * size)
+    ? lengthAt(document.scale)(Number(value) * size)
     : propertyValue(document, name, value);
 }
 
@@ -137,7 +141,8 @@ const betweenEnds = (scale: Scale): Json => ({
   between: scale.between ?? 'viewport',
   ...(scale.between === 'media' ? { changeAt: changeWidth(scale) } : {}),
   ...(scale.containers ? { containers: scale.containers } : {}),
-  ...(scale.grid ? { grid: rem(scale.grid) } : {}),
+  ...(scale.grid ? { grid: lengthAt(scale)(scale.grid) } : {}),
+  ...(scale.root === undefined ? {} : { root: scale.root }),
 });
 
 const sizeGroup = (scale: Scale): Json => ({
@@ -147,12 +152,12 @@ const sizeGroup = (scale: Scale): Json => ({
     stepsOf(scale).map((step) => [
       step.name,
       {
-        $value: rem(step.large),
+        $value: lengthAt(scale)(step.large),
         $extensions: {
           [EXTENSION]: {
             step: step.number,
-            small: { width: scale.small.width, size: rem(step.small) },
-            large: { width: scale.large.width, size: rem(step.large) },
+            small: { width: scale.small.width, size: lengthAt(scale)(step.small) },
+            large: { width: scale.large.width, size: lengthAt(scale)(step.large) },
           },
         },
       },

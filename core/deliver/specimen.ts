@@ -5,7 +5,7 @@ import { resolveElement } from '../style/resolve';
 import { cssNumber } from './css';
 import { sizeProperty } from './customProperties';
 import { example } from './example';
-import { escapeHtml } from './html';
+import { escapeHtml, rootAttribute } from './html';
 
 /** Sizes and weights of an element in words, which is what the specimen sets it in. */
 function describe(document: ProjectDocument, key: string): { short: string; long: string } {
@@ -60,7 +60,7 @@ export function specimen(document: ProjectDocument): string {
     <p class="step" data-step="${step.name}" style="font-size: var(${sizeProperty(document.scale, step.number)})">${escapeHtml(document.words)}</p>`,
     );
   return `<!doctype html>
-<html lang="${escapeHtml(document.languages[0] ?? 'en')}">
+<html lang="${escapeHtml(document.languages[0] ?? 'en')}"${rootAttribute(document)}>
 <head>
   <meta charset="utf-8">
   <meta name="viewport" content="width=device-width, initial-scale=1">

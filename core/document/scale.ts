@@ -21,9 +21,9 @@ import {
   type Naming,
   type Rounding,
 } from './scaleBounds';
-import { KEY, MayBeLeftOut, Part, PartsByKey, ValuesByKey } from './decorators';
+import { KEY, MayBeLeftOut, MayBeNull, Part, PartsByKey, ValuesByKey } from './decorators';
 
-const { width, base, displayBase, ratio, size, grid } = SCALE_BOUNDS;
+const { width, base, displayBase, ratio, size, grid, root } = SCALE_BOUNDS;
 
 /** A step's number: whole, or half for one added between two. */
 const STEP_NUMBER = /^(0|-?(0\.5|[1-9]\d?(\.5)?))$/;
@@ -141,6 +141,17 @@ export class Scale {
 
   @IsIn(ROUNDINGS)
   rounding!: Rounding;
+
+  /**
+   * What 1rem is on the site, CSS px, where its own style sheets set that; 16 when left out. Null where it is
+   * not the same at every width: sizes are then delivered in px.
+   */
+  @MayBeLeftOut()
+  @MayBeNull()
+  @IsNumber()
+  @Min(root[0])
+  @Max(root[1])
+  root?: number | null;
 
   /** By step number: `-1`, `0`, `4`, `1.5`. */
   @PartsByKey(() => StepOverride, { key: STEP_NUMBER, most: 4 * MOST_STEPS })

@@ -19,6 +19,7 @@ export const SCALE_BOUNDS = {
   ratio: [1, 3],
   size: [4, 800],
   grid: [2, 64],
+  root: [1, 100],
 } as const;
 
 /** Most steps either way from the base. */

@@ -151,6 +151,9 @@ describe('fluid sizes', () => {
     expect(fluidCss(size)).toBe('clamp(1rem, 0.9511rem + 0.2174vw, 1.125rem)');
     expect(fluidCss(size, 'cqi')).toBe('clamp(1rem, 0.9511rem + 0.2174cqi, 1.125rem)');
     expect(fluidCss({ ...size, small: 18 })).toBe('1.125rem');
+    // A site whose rem is 10 px, and one whose rem differs from one width to another.
+    expect(fluidCss({ ...size, small: 18 }, 'vw', 10)).toBe('1.8rem');
+    expect(fluidCss(size, 'vw', null)).toBe('clamp(16px, 15.2174px + 0.2174vw, 18px)');
   });
 
   test('that fall as the viewport grows keep the smaller end as the lower bound', () => {

@@ -35,10 +35,10 @@ export const bendsOf = (scale: Scale): number[] =>
 export function stepCss(scale: Scale, step: Step): { value: string; from: string | null } {
   if (scale.between === 'media') {
     return {
-      value: remCss(step.small),
-      from: step.small === step.large ? null : remCss(step.large),
+      value: remCss(step.small, scale.root),
+      from: step.small === step.large ? null : remCss(step.large, scale.root),
     };
   }
   const unit = scale.between === 'container' ? 'cqi' : 'vw';
-  return { value: fluidCss(fluidStep(scale, step), unit), from: null };
+  return { value: fluidCss(fluidStep(scale, step), unit, scale.root), from: null };
 }

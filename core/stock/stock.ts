@@ -115,6 +115,8 @@ export interface StockPage {
   /** Widths of the viewport that it was read at, CSS px. */
   narrow: number;
   wide: number;
+  /** What 1rem is there, CSS px; left out where that is not known. */
+  root?: { narrow: number; wide: number };
   faces: readonly StockFace[];
   /** Whether its values and faces are those of the live page, as the reader gave them; else it was laid out here. */
   live: boolean;

@@ -32,6 +32,9 @@ export interface ProofState {
   bare?: boolean;
 }
 
+/** What 1rem is where nothing sets it, CSS px. */
+const USUAL_ROOT = 16;
+
 /** The outline of the selected style and of what is pointed at; no part of what is delivered. */
 const OUTLINES = `
 [data-lettera-style] { outline: 1.5px solid #0e6656; outline-offset: 3px; }
@@ -101,6 +104,8 @@ export class ProofSheet {
   readonly #rules: (css: string) => void;
   readonly #tokens: CSSStyleDeclaration;
   readonly #nearFirst: NearFirst;
+  /** Whether the page is the site's own, and so has what 1rem is from its own style sheets. */
+  readonly #isOwn: boolean;
   readonly #set = new Map<string, string>();
   #facesText = '';
   #rulesText = '';
@@ -113,6 +118,7 @@ export class ProofSheet {
     outlines.replaceSync(OUTLINES + NEAR_FIRST_RULES);
     this.#nearFirst = new NearFirst(page);
     const start = startSheet(page);
+    this.#isOwn = start !== null;
     if (start) {
       start.insertRule(':root {}');
       this.#tokens = (start.cssRules[0] as CSSStyleRule).style;
@@ -147,7 +153,10 @@ export class ProofSheet {
     this.#writeTokens(state);
     const { document } = state;
     const grid = document.scale.grid === undefined ? '' : GRID_LINES;
-    const enlarged = textSize === 1 ? '' : `html { font-size: ${textSize * 100}% !important; }\n`;
+    const { root } = document.scale;
+    const base = typeof root === 'number' ? root : USUAL_ROOT;
+    const isUsual = textSize === 1 && (this.#isOwn || base === USUAL_ROOT);
+    const enlarged = isUsual ? '' : `html { font-size: ${base * textSize}px !important; }\n`;
     const type = changedSizes(document) + narrowTokens(document) + layeredRules(document) + grid;
     const rules = (bare ? '' : type) + enlarged;
     if (rules !== this.#rulesText) {

@@ -118,6 +118,12 @@ type Kept = Omit<StockText, 'narrow' | 'wide' | 'page' | 'within'> & {
   isSeen: boolean;
 };
 
+/** What 1rem is where nothing sets it, CSS px. */
+const USUAL_ROOT = 16;
+/** What it is on a page as it is laid out now. */
+const rootOf = ({ documentElement, defaultView }: Document): number =>
+  parseFloat(defaultView?.getComputedStyle(documentElement).fontSize ?? '') || USUAL_ROOT;
+
 /**
  * Reads the type of a page into a book: every text, as the browser computes it at a narrow and at a wide width,
  * with where each property comes from. Others are let to their work in between.
@@ -145,8 +151,10 @@ export async function readPageInto(
     const kept = { node, text, element, tag, classes, role, place, words, characters };
     texts.push({ ...kept, at: {}, isSeen: false });
   }
+  const root = { narrow: USUAL_ROOT, wide: USUAL_ROOT };
   for (const [i, end] of STOCK_ENDS.entries()) {
     await setWidth(widths[end]);
+    root[end] = rootOf(page);
     await facesCome(page);
     const looks = new LookReader(page);
     const origins = new OriginReader(book, viewOf(page), rules, named);
@@ -186,6 +194,7 @@ export async function readPageInto(
   book.pages.push({
     title,
     ...widths,
+    root,
     faces: isLive ? live.faces.map(liveFace) : facesOf(page),
     live: isLive,
     elsewhere,

@@ -60,6 +60,24 @@ const folded = (
   return { stock, fold, after };
 };
 
+describe('what 1rem is on a site', () => {
+  const rootAfter = (root?: { narrow: number; wide: number }, before = newDocument('Tarnholm')) => {
+    const stock = stockOf(PAGE, root ? { root } : {});
+    const fold = foldStock(stock, viewOf(stock), before, WHOLE_FOLD);
+    return applyChange(before, foldPatch(before, fold)).document.scale;
+  };
+
+  test('goes into the scale, whose sizes stay what they are', () => {
+    const usual = rootAfter();
+    expect(usual.root).toBeUndefined();
+    const other = rootAfter({ narrow: 10, wide: 10 });
+    expect(other).toEqual({ ...usual, root: 10 });
+    expect(rootAfter({ narrow: 14, wide: 18 }).root).toBeNull();
+    expect(rootAfter({ narrow: 16, wide: 16 }).root).toBeUndefined();
+    expect(rootAfter(undefined, { ...newDocument('Tarnholm'), scale: other }).root).toBeUndefined();
+  });
+});
+
 describe('a site folded', () => {
   const { stock, fold, after } = folded(PAGE);
   const styleOf = (selector: string): string =>

@@ -25,6 +25,7 @@ import {
   type StyleTolerance,
 } from './foldStyles';
 import { foldVoices, voicePart, voicesOfProject, type FoldedVoices } from './foldVoices';
+import { ROOT_SIZE } from '../../scale/lengths';
 
 /** What is known of a site beside its stock: its kinds of text, and what selectors meet. */
 export interface StockView {
@@ -85,9 +86,19 @@ export interface Fold {
   voices: FoldedVoices;
   /** Null where the project's own scale stays. */
   scale: FoldedScale | null;
+  /** What 1rem is on the site, as a scale has it: left out where it is the usual, null where it differs. */
+  root: number | null | undefined;
   colours: FoldedColours;
   styles: FoldedStyles;
   choice: FoldChoice;
+}
+
+/** What 1rem is on a site: one size on all pages at both widths, or null. Undefined where that is the usual. */
+function rootOf({ pages }: Stock): number | null | undefined {
+  const sizes = new Set(pages.flatMap(({ root }) => (root ? [root.narrow, root.wide] : [])));
+  const [first = ROOT_SIZE, ...more] = sizes;
+  if (more.length > 0) return null;
+  return first === ROOT_SIZE ? undefined : first;
 }
 
 export const sizesOf = (stock: Stock): SizeShare[] => {
@@ -161,7 +172,7 @@ export function foldStock(
     view.meets,
     choice.tolerance,
   );
-  return { voices, scale, colours, styles, choice };
+  return { voices, scale, root: rootOf(stock), colours, styles, choice };
 }
 
 const replaced = (document: ProjectDocument, part: keyof ProjectDocument, value: unknown): Patch =>
@@ -183,7 +194,7 @@ export const SITE_LAYER = 'site';
  */
 export function foldPatch(
   document: ProjectDocument,
-  { voices, scale, colours, styles, choice }: Fold,
+  { voices, scale, root, colours, styles, choice }: Fold,
   pages: Readonly<Record<string, SitePage>> = {},
 ): Patch {
   const patch: Patch = [];
@@ -212,7 +223,11 @@ export function foldPatch(
           down: Math.max(before.down, scale.scale.down),
           up: Math.max(before.up, scale.scale.up),
         };
-    const value: Scale = { ...scale.scale, ...steps };
+    const value: Scale = {
+      ...scale.scale,
+      ...steps,
+      ...(root === undefined ? {} : { root }),
+    };
     // A site may well have what is larger on a desktop smaller on a phone: its sizes are kept, and the mark tells.
     const crosses = crossingsOf(value).length > 0;
     patch.push({
@@ -220,6 +235,13 @@ export function foldPatch(
       path: '/scale',
       value: crosses ? { ...value, crossing: true } : value,
     });
+  } else if (root !== document.scale.root) {
+    // The project's own scale, at the root of the site that it is put on.
+    patch.push(
+      root === undefined
+        ? { op: 'remove', path: '/scale/root' }
+        : { op: 'add', path: '/scale/root', value: root },
+    );
   }
   if (choice.styles) {
     const parts: Record<string, Colour> = {};

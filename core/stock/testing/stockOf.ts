@@ -61,7 +61,12 @@ export const rule = (
 /** A stock of one page with these texts. */
 export function stockOf(
   texts: readonly MadeText[],
-  page: { faces?: StockFace[]; narrow?: number; wide?: number } = {},
+  page: {
+    faces?: StockFace[];
+    narrow?: number;
+    wide?: number;
+    root?: { narrow: number; wide: number };
+  } = {},
 ): Stock {
   const book = new StockBook();
   for (const [element, text] of texts.entries()) {
@@ -95,7 +100,15 @@ export function stockOf(
       wide: at(text.look ?? {}),
     });
   }
-  const { faces = [], narrow = 360, wide = 1280 } = page;
-  book.pages.push({ title: 'The light', narrow, wide, faces, live: false, elsewhere: [] });
+  const { faces = [], narrow = 360, wide = 1280, root } = page;
+  book.pages.push({
+    title: 'The light',
+    narrow,
+    wide,
+    ...(root ? { root } : {}),
+    faces,
+    live: false,
+    elsewhere: [],
+  });
   return book.close('2026-11-27T00:00:00.000Z');
 }

@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import type { RuleWeight, SheetForm } from '@lettera/core/document';
+import { SCALE_BOUNDS, type RuleWeight, type SheetForm } from '@lettera/core/document';
 import InputText from 'primevue/inputtext';
 import Select from 'primevue/select';
 import { computed } from 'vue';
 import ChoiceSet from '../../control/ChoiceSet.vue';
+import NumberField from '../../control/NumberField.vue';
 import OnOff from '../../control/OnOff.vue';
 import { useProject } from '../../store/project';
 import BesideSite from './BesideSite.vue';
@@ -42,6 +43,14 @@ const warning = computed(() => {
     ? `Rules of the site’s own that weigh less lose, and among Lettera’s own the heavier wins, not the later.${inLayer}`
     : `The site’s own rules of up to four classes lose unless they say !important, also where they were meant to win: a class on one heading does nothing any more.${inLayer}`;
 });
+
+/** What 1rem is where a site does not set it, CSS px. */
+const USUAL_ROOT = 16;
+function setRoot(value: number): void {
+  const before = project.document?.scale.root;
+  if (value !== USUAL_ROOT) project.change([{ op: 'add', path: '/scale/root', value }]);
+  else if (before !== undefined) project.change([{ op: 'remove', path: '/scale/root' }]);
+}
 
 function setLayer(event: Event): void {
   const field = event.target as HTMLInputElement;
@@ -90,6 +99,19 @@ function setPrefix(event: Event): void {
         @change="setLayer"
       />
     </label>
+    <div class="field">
+      <NumberField
+        label="1rem on the site, px"
+        :model-value="project.document?.scale.root ?? USUAL_ROOT"
+        :min="SCALE_BOUNDS.root[0]"
+        :max="SCALE_BOUNDS.root[1]"
+        :step="1"
+        @update:model-value="setRoot"
+      />
+      <span v-if="project.document?.scale.root === null" class="quiet">
+        It differs from one width to another there, so sizes are delivered in px.
+      </span>
+    </div>
     <label class="field">
       <span class="quiet">Prefix of tokens</span>
       <InputText
