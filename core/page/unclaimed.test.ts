@@ -24,6 +24,21 @@ function kindsOf(html: string, texts: string) {
 const selectors = (html: string, texts: string) =>
   kindsOf(html, texts).map(({ nodes, selector }) => [nodes.length, selector]);
 
+test('classes that say a distance, a colour or a place tell no kinds apart, unless nothing else does', () => {
+  expect(
+    selectors(
+      '<p class="price mt-2">1</p><p class="price ml-2 text-muted">2</p><p class="d-flex">3</p><p class="mb-4">4</p>',
+      'p',
+    ).sort(),
+  ).toEqual([
+    [2, null],
+    [2, '.price'],
+  ]);
+  // Alone with its class on a page of others, it is told apart by it.
+  const [only] = kindsOf('<div class="mt-2">1</div><div><b>3</b></div>', 'div.mt-2');
+  expect(only?.selector).toBe('div.mt-2');
+});
+
 test('texts are gathered by what they are, with the shortest selector that meets just those', () => {
   expect(
     selectors(

@@ -40,7 +40,23 @@ const STATE =
   /^(js-|is-|has-|(active|open|current|selected|first|last|odd|even)$)|\d{3,}|[\w-]{24,}/;
 /** What a program has made up: letters and figures mixed. */
 const MADE_UP = /(^|[-_])(?=[a-z]*\d)(?=\d*[a-z])[a-z\d]{6,}$/i;
-const saysKind = (name: string): boolean => !STATE.test(name) && !MADE_UP.test(name);
+/**
+ * Classes that say a distance, a colour or a place, by the names that such classes usually have: what they stand on
+ * has nothing else in common, and may stand on any text.
+ */
+const DISTANCE =
+  /^-?([mp][trblxyse]?|g[xy]?|gap|gap-[xy]|space-[xy]|[wh]|min-[wh]|max-[wh]|inset(-[xy])?|top|left|right|bottom|start|end|z|col|cols|row|rows|order|offset|col-span|row-span|basis|size|leading|tracking)-([a-z]{2,3}-)?(auto|full|px|screen|min|max|fit|none|-?\d[\w./]*|\[.*\])$/;
+const COLOUR =
+  /^(text|bg|border|fill|stroke|ring|link|decoration|accent|caret|outline|divide|placeholder|from|to|via)-(primary|secondary|success|danger|warning|info|light|dark|white|black|body|muted|current|transparent|inherit|[a-z]+-\d{2,3}|\[.*\])(-(subtle|emphasis|\d+))?$/;
+const PLACE =
+  /^(float|position|align|justify|items|self|content|place|object|overflow|d|flex|grid|text)-(start|end|left|right|center|centre|between|around|evenly|stretch|baseline|middle|top|bottom|block|inline|inline-block|flex|inline-flex|grid|none|row|column|col|wrap|nowrap|grow|shrink|auto|hidden|visible|scroll|justify|truncate|static|relative|absolute|fixed|sticky)([-\d].*)?$|^(block|inline|inline-block|flex|inline-flex|grid|hidden|visible|invisible|static|relative|absolute|fixed|sticky|clearfix|container|row|col|truncate|mx-auto)$/;
+const isUtility = (name: string): boolean => {
+  // Before a colon stands when it holds: `md:mt-2`.
+  const plain = name.replace(/^.*:/, '');
+  return DISTANCE.test(plain) || COLOUR.test(plain) || PLACE.test(plain);
+};
+const saysKind = (name: string): boolean =>
+  !STATE.test(name) && !MADE_UP.test(name) && !isUtility(name);
 
 const escaped = (name: string): string =>
   name.replace(/^(-?)(\d)/, '$1\\3$2 ').replace(/[^\w\u0080-\uffff\\ -]/g, '\\$&');
@@ -61,6 +77,8 @@ function* candidates<Node>({ tag, classes, role, place }: Seen<Node>): Generator
   if (own.length === 0) yield `${tag}:not([class])`;
   if (own.length === 0 && place) yield `${place} ${tag}:not([class])`;
   if (own.length > 2) yield own.join('');
+  // Only where nothing else tells them apart.
+  for (const one of classes.filter(isUtility)) yield `${tag}.${escaped(one)}`;
 }
 
 const KINDS: Readonly<Record<string, string>> = {

@@ -41,6 +41,42 @@ function oddSizes(count: number, seed: number): SizeShare[] {
   });
 }
 
+describe('steps', () => {
+  test('rise where the sizes of the site do, those that no size becomes too', () => {
+    const size = fc.record({
+      large: fc.double({ min: 11, max: 60, noNaN: true }),
+      by: fc.double({ min: 0.7, max: 1, noNaN: true }),
+      characters: fc.integer({ min: 10, max: 5000 }),
+    });
+    fc.assert(
+      fc.property(fc.array(size, { minLength: 2, maxLength: 12 }), (all) => {
+        // Of two sizes the larger at one end is the larger at the other.
+        const sizes = all
+          .sort((a, b) => a.large - b.large)
+          .map(({ large, characters }, i) => ({
+            large: Number(large.toFixed(1)),
+            small: Number((large * (0.95 - i * 0.01)).toFixed(1)),
+            characters,
+          }))
+          .filter(
+            (one, i, list) =>
+              i === 0 ||
+              (one.small > (list[i - 1]?.small ?? 0) && one.large > (list[i - 1]?.large ?? 0)),
+          );
+        const { scale } = foldSizes(sizes, { small: 360, large: 1280 });
+        const steps = stepsOf({ ...newDocument('Tarnholm').scale, ...scale });
+        const used = steps.filter(({ number }) => number >= -scale.down && number <= scale.up);
+        for (const end of ['small', 'large'] as const) {
+          for (let i = 1; i < used.length; i++) {
+            expect(used[i]?.[end]).toBeGreaterThanOrEqual((used[i - 1]?.[end] ?? 0) - 1e-6);
+          }
+        }
+      }),
+      { numRuns: 60 },
+    );
+  });
+});
+
 describe('sizes that are a scale', () => {
   const scales: Pick<Scale, 'small' | 'large' | 'rounding'>[] = [
     {

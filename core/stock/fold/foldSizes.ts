@@ -360,6 +360,61 @@ function leastOdd(clusters: readonly Cluster[], limits: FoldLimits): Series {
 }
 
 /**
+ * Gives steps a size of their own where the scale would turn the order of sizes round, which rise on the site: those
+ * that it would, and those that no size becomes and that stand between.
+ */
+function keepRising(
+  clusters: readonly Cluster[],
+  series: Series,
+  overrides: Scale['overrides'],
+): void {
+  const own = new Map(series.numbers.map((number, i) => [number, clusters[i]] as const));
+  const [least, most] = [Math.min(...series.numbers), Math.max(...series.numbers)];
+  const at = (number: number, end: 'small' | 'large'): number => {
+    const { base, ratio } = series[end];
+    return (
+      overrides[String(number)]?.[end] ??
+      roundSize(modularSize(base, ratio, number), series.rounding)
+    );
+  };
+  const give = (number: number, sizes: Pick<Cluster, 'small' | 'large'>): void => {
+    const size = (end: 'small' | 'large') => bounded(rounded(sizes[end]), SCALE_BOUNDS.size);
+    overrides[String(number)] = { small: size('small'), large: size('large') };
+  };
+  const ENDS = ['small', 'large'] as const;
+  const inOrder = [...own.keys()].sort((a, b) => a - b);
+  for (let again = true; again;) {
+    again = false;
+    for (const [i, number] of inOrder.entries()) {
+      const next = inOrder[i + 1];
+      const [lower, higher] = [own.get(number), next === undefined ? undefined : own.get(next)];
+      if (next === undefined || !lower || !higher) continue;
+      const turned = ENDS.some(
+        (end) => lower[end] < higher[end] && at(number, end) >= at(next, end),
+      );
+      const isOwn = [number, next].every((one) => overrides[String(one)] !== undefined);
+      if (!turned || isOwn) continue;
+      give(number, lower);
+      give(next, higher);
+      again = true;
+    }
+  }
+  for (let number = least + 1; number < most; number++) {
+    if (own.has(number)) continue;
+    const after = inOrder.find((one) => one > number) ?? most;
+    const before = number - 1;
+    const isBetween = ENDS.every(
+      (end) => at(before, end) <= at(number, end) && at(number, end) <= at(after, end),
+    );
+    if (isBetween) continue;
+    const part = 1 / (after - before);
+    const between = (end: 'small' | 'large') =>
+      at(before, end) * (at(after, end) / at(before, end)) ** part;
+    give(number, { small: between('small'), large: between('large') });
+  }
+}
+
+/**
  * Folds the sizes of a site into a scale: those that are a scale already into that one; others into as few
  * steps as keep enough of the text near enough, each on the scale where that holds there too, and with a size
  * of its own where it does not.
@@ -386,6 +441,7 @@ export function foldSizes(
     const size = (end: 'small' | 'large') => bounded(rounded(cluster[end]), SCALE_BOUNDS.size);
     overrides[String(series.numbers[i] ?? 0)] = { small: size('small'), large: size('large') };
   });
+  if (!isScale) keepRising(clusters, series, overrides);
   const numbers = series.numbers;
   return {
     scale: {

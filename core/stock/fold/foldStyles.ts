@@ -137,6 +137,8 @@ interface Unit {
 
 class Folding {
   readonly #settings = new Map<number, Setting>();
+  /** Selectors that a kind of text has: two kinds never have the same. */
+  readonly #taken = new Set<string>();
   readonly unfolded: Unfolded[] = [];
 
   constructor(
@@ -145,6 +147,10 @@ class Folding {
     private readonly by: StyleTolerance,
     private readonly meets: (selector: string) => readonly number[],
   ) {}
+
+  /** Whether a selector is one that a text element can have, and that no other has. */
+  #isFree = (selector: string): boolean =>
+    !this.#taken.has(selector) && selectorsFault(selector) === null;
 
   setting(number: number): Setting {
     const known = this.#settings.get(number);
@@ -260,6 +266,7 @@ class Folding {
     const units: Unit[] = [];
     const fewest = new Map<number, number>();
     const add = (name: string, selector: string, texts: readonly number[]): void => {
+      this.#taken.add(selector);
       units.push(this.#unit(name, selector, texts));
       const met = this.meets(selector);
       for (const number of met) {
@@ -268,7 +275,7 @@ class Folding {
     };
     const left: { name: string; texts: number[]; kind: readonly number[] }[] = [];
     for (const kind of kinds) {
-      const isSound = kind.selector !== null && selectorsFault(kind.selector) === null;
+      const isSound = kind.selector !== null && this.#isFree(kind.selector);
       this.#alike(kind.texts).forEach((texts, i) => {
         const own = i === 0 && isSound ? kind.selector : this.#selectorFor(texts);
         const name = i === 0 ? kind.name : `${kind.name} ${i + 1}`;
@@ -309,7 +316,7 @@ class Folding {
     const tried = [...this.#ownSelectors(texts), ...(place ? [`${place} ${tag}`] : []), tag];
     const [best] = tried
       .flatMap((selector) => {
-        if (selectorsFault(selector) !== null) return [];
+        if (!this.#isFree(selector)) return [];
         const met = this.meets(selector);
         const all = new Set(met);
         const holds =
@@ -333,7 +340,7 @@ class Folding {
     const wanted = this.setting(first);
     return (
       this.#ownSelectors(texts).find((selector) => {
-        if (selectorsFault(selector) !== null) return false;
+        if (!this.#isFree(selector)) return false;
         const met = this.meets(selector);
         const all = new Set(met);
         return (

@@ -15,7 +15,7 @@ import { NO_RULES } from './pageCascade';
 import { textRunsOf } from '../pageText';
 import { textFactsOf, type TextFacts } from './textFacts';
 import { onlyHerePatch } from './claim';
-import { placesEverywhere } from './placesEverywhere';
+import { pagesRead, placesEverywhere } from './placesEverywhere';
 import { placeSelector } from './placeSelector';
 
 /** All that is known of the text that was clicked, as the browser sets it now. */
@@ -108,12 +108,15 @@ function type(): void {
 const giveBack = () =>
   project.change([{ op: 'remove', path: `/typed/${proof.page}/texts/${run.value}` }]);
 
-function onlyHere(): void {
-  const { node } = proof;
+async function onlyHere(): Promise<void> {
+  const { node, page: shown } = proof;
+  const slugs = project.pages.map(({ slug }) => slug).filter((slug) => slug !== shown);
+  const others = await pagesRead(project.id, slugs);
+  if (node !== proof.node) return;
   const { document } = project;
   const style = facts.value?.style;
   if (!node || !document || !style) return;
-  const made = onlyHerePatch(document, { style, selector: placeSelector(node) });
+  const made = onlyHerePatch(document, { style, selector: placeSelector(node, others) });
   if (project.change(made.patch)) proof.style = made.style;
 }
 </script>

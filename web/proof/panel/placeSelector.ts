@@ -1,7 +1,14 @@
-/** A selector that meets one element of a page alone: by its id, else by its place in what is around it. */
-export function placeSelector(node: Element): string {
+/**
+ * A selector that meets one element of a page alone, and none of other pages as far as that can be: by its id, else
+ * by its place in what is around it. Never by what it is alone, which the next text may be too.
+ *
+ * @param others the site's other pages
+ */
+export function placeSelector(node: Element, others: readonly Document[] = []): string {
   const page = node.ownerDocument;
-  const alone = (selector: string) => page.querySelectorAll(selector).length === 1;
+  const alone = (selector: string) =>
+    page.querySelectorAll(selector).length === 1 &&
+    others.every((other) => other.querySelector(selector) === null);
   const steps: string[] = [];
   for (let at: Element | null = node; at && at !== page.documentElement; at = at.parentElement) {
     const current: Element = at;
@@ -15,7 +22,7 @@ export function placeSelector(node: Element): string {
       (other) => other.tagName === current.tagName,
     );
     steps.unshift(same.length > 1 ? `${tag}:nth-of-type(${same.indexOf(current) + 1})` : tag);
-    if (alone(steps.join(' > '))) break;
+    if (steps.length > 1 && alone(steps.join(' > '))) break;
   }
   return steps.join(' > ');
 }
