@@ -121,7 +121,9 @@ export const tokenNames = (document: ProjectDocument): string[] => [
   ...stepsOf(document.scale).map(({ number }) => sizeProperty(document.scale, number)),
   ...gridProperties(document).map(([name]) => name),
   ...Object.keys(document.colours).map(colourProperty),
-  ...styleProperties(document).map(([name]) => name),
+  ...new Set(
+    [...styleProperties(document), ...narrowStyleProperties(document)].map(([name]) => name),
+  ),
 ];
 
 /** A custom property as it is delivered under the project's prefix: `--font-text` is `--tl-font-text`. */

@@ -68,8 +68,12 @@ function narrowRule(document: ProjectDocument, selector: string, element: RuledE
   const narrow = narrowDocument(document);
   if (narrow === document) return '';
   const usual = new Map(elementDeclarations(document, element));
-  const more = elementDeclarations(narrow, element).filter(
-    ([property, value]) => usual.get(property) !== value,
+  const all = elementDeclarations(narrow, element);
+  const changed = all.filter(([property, value]) => usual.get(property) !== value);
+  // The shorthand sets a line's kind and colour back: what the style says of them is said again after it.
+  const resets = changed.some(([property]) => property === 'border');
+  const more = all.filter(
+    (one) => changed.includes(one) || (resets && one[0].startsWith('border-')),
   );
   return more.length > 0 ? cssRule(selector, said(element, more)) : '';
 }

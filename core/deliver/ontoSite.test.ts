@@ -128,13 +128,41 @@ test('the README of the bundle says what the style sheet does to a site', () => 
   expect(readme({ form: 'rules' })).toContain('tokens that must be there already');
 });
 
+/** The texts of what is delivered, by their paths. */
+const filesOf = (document: ProjectDocument) =>
+  Object.fromEntries(
+    bundleFiles(document, plansOf(document), {}).flatMap((file) =>
+      file.kind === 'text' ? [[file.path, file.content]] : [],
+    ),
+  );
+
+describe('what only narrow screens have', () => {
+  const narrow = (...more: Patch) =>
+    applyChange(seatedDocument(), [
+      { op: 'add', path: '/styles/lead/set/lineColour', value: 'accent' },
+      { op: 'add', path: '/styles/lead/set/lineKind', value: 'dashed' },
+      { op: 'add', path: '/styles/lead/narrow', value: { lineThickness: '2px', weight: 300 } },
+      ...more,
+    ]).document;
+
+  test('a line there keeps the kind and the colour that its style has at every width', () => {
+    const css = filesOf(narrow())['lettera.css'] ?? '';
+    const rule =
+      [...css.matchAll(/:where\(\.lead\) \{[^}]*border: 0 solid;[^}]*\}/g)].at(-1)?.[0] ?? '';
+    for (const name of ['border-width', 'border-style', 'border-color']) {
+      expect(rule).toMatch(new RegExp(`border: 0 solid;[^}]*${name}: var\\(`));
+    }
+  });
+
+  test('its tokens have the prefix too', () => {
+    const css =
+      filesOf(narrow({ op: 'add', path: '/delivery/prefix', value: 'tl' }))['lettera.css'] ?? '';
+    expect(css).toContain('--tl-style-lead-border-width: 2px');
+    expect([...css.matchAll(/(?<![\w-])--(?!tl-)[\w-]+/g)].map(([name]) => name)).toEqual([]);
+  });
+});
+
 describe('a prefix of the tokens', () => {
-  const filesOf = (document: ProjectDocument) =>
-    Object.fromEntries(
-      bundleFiles(document, plansOf(document), {}).flatMap((file) =>
-        file.kind === 'text' ? [[file.path, file.content]] : [],
-      ),
-    );
   const prefixed = (...more: Patch) =>
     applyChange(seatedDocument(), [{ op: 'add', path: '/delivery/prefix', value: 'tl' }, ...more])
       .document;
