@@ -10,7 +10,7 @@ import {
   standsForAll,
   takeOutStylePatch,
 } from '../style';
-import { judge, marksOf, setAsidePatch, takeUpPatch, type Evidence, type Mark } from '.';
+import { judge, markKey, marksOf, setAsidePatch, takeUpPatch, type Evidence, type Mark } from '.';
 
 const changed = (patch: Patch, document = seatedDocument()) =>
   applyChange(document, patch).document;
@@ -197,6 +197,29 @@ test('a face that no style asks for is marked, and a face that shows for want of
   expect(marks(document, 'unused-face')[0]?.message).toContain('it is in the bundle for nothing');
   document.case['archivo'] = family('Archivo', [face('normal', 100)], { place: 2 });
   expect(marks(document, 'unused-face')).toEqual([]);
+});
+
+describe('marks of one rule', () => {
+  test('are told apart by all that they are about, so that setting one aside silences no other', () => {
+    const document = seatedDocument();
+    for (const name of ['Georgai', 'Verdna']) {
+      Object.assign(document.voices['text'] ?? {}, {
+        plain: [...(document.voices['text']?.plain ?? []), name],
+      });
+    }
+    const named = marks(document, 'misspelt-font');
+    expect(named).toHaveLength(2);
+    const [first] = named;
+    if (!first) throw new Error('There is no mark');
+    const aside = changed(setAsidePatch(document, first, 'Meant'), document);
+    expect(marks(aside, 'misspelt-font').map(({ message }) => message)).toEqual([
+      named[1]?.message,
+    ]);
+    // Every mark that a document can have, each under a key that a document takes.
+    const keys = marksOf(document).map(markKey);
+    for (const key of keys)
+      expect(key).toMatch(/^[a-z-]{1,40}:[a-z0-9-]{0,64}(:[a-z0-9-]{1,80}){0,2}$/);
+  });
 });
 
 describe('a mark that is set aside', () => {

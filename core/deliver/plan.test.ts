@@ -179,6 +179,21 @@ describe('a family that shows only where it is installed', () => {
     expect(plan(seatedDocument(), evidence).locals).toEqual([]);
   });
 
+  test('goes by its family’s name alone where it is the regular, whose name that is', () => {
+    const namesOf = (...given: Parameters<typeof face>) => {
+      const document = seatedDocument();
+      const text = document.case['literata'];
+      if (text) Object.assign(text, { localOnly: true, faces: [face(...given)] });
+      return plan(document, { readings: {} }).locals.map(({ names }) => names);
+    };
+    expect(namesOf('normal', 400)).toEqual([['Literata']]);
+    expect(namesOf('normal', 200, 400)).toEqual([['Literata']]);
+    expect(namesOf('normal', 400, 900)).toEqual([['Literata']]);
+    expect(namesOf('normal', 401)).toEqual([[]]);
+    expect(namesOf('normal', 200, 399)).toEqual([[]]);
+    expect(namesOf('italic', 400)).toEqual([[]]);
+  });
+
   test('is a face over those names in the style sheet, and none over a file', () => {
     const { fallback } = plansOf(local);
     const css = stylesheet(local, { fallback, delivery: plan(local, evidence) });

@@ -40,6 +40,39 @@ describe('ways to load less', () => {
     });
   });
 
+  test('of three weights take the nearer, and say how many styles that are', () => {
+    const document = applyChange(seatedDocument(), [
+      { op: 'add', path: '/styles/lead/set/weight', value: 600 },
+      { op: 'add', path: '/styles/list/set/weight', value: 300 },
+    ]).document;
+    const says = (key: string) => of(document).find((one) => one.key === key)?.says ?? '';
+    expect(says('weight text 600')).toMatch(/ 700$/);
+    expect(says('weight text 300')).toMatch(/ 400$/);
+    expect(says('weight text 600')).toContain('its style takes');
+    // What the running text is set in stays in its own voice, and is a weight like others in another.
+    expect(keys(document)).not.toContain('weight text 400');
+  });
+
+  test('never leave Latin out, nor a file for all scripts', () => {
+    const document = seatedDocument();
+    const [upright] = document.case['literata']?.faces ?? [];
+    const [latin] = upright?.files ?? [];
+    if (latin)
+      upright?.files.push({
+        ...latin,
+        sha256: 'e'.repeat(64),
+        script: 'greek',
+        unicodeRange: 'U+370-3FF',
+      });
+    const scripts = reductionsOf(
+      document,
+      deliveryPlan(document, { readings: {}, made: {}, copy: 'λ' }),
+    )
+      .map(({ key }) => key)
+      .filter((key) => key.startsWith('script'));
+    expect(scripts).toEqual(['script greek']);
+  });
+
   test('are a script fewer where there are several, never the last file of a face', () => {
     const document = seatedDocument();
     const [upright] = document.case['literata']?.faces ?? [];

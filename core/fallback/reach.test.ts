@@ -154,6 +154,20 @@ describe('a mix of platforms from CSV', () => {
       audience: { windows: 62.5, android: 37.5 },
       notes: [],
     });
+    // Counts with their thousands parted, and a first line whose figure is none.
+    expect(readAudience('"Windows","1,234"\n"Android","3,702"').audience).toEqual({
+      windows: 25,
+      android: 75,
+    });
+    expect(readAudience('Windows;1.234.000\nAndroid;3.702.000').audience).toEqual({
+      windows: 25,
+      android: 75,
+    });
+    expect(readAudience('Windows;1,5\nAndroid;4,5').audience).toEqual({ windows: 25, android: 75 });
+    expect(readAudience('iOS,about 20\nWindows,40\nAndroid,60').notes).toEqual([
+      'Line 1 was passed over: “about 20” is not a share.',
+    ]);
+    expect(readAudience('platform,share\nWindows,40\nAndroid,60').notes).toEqual([]);
     expect(readAudience('"Windows","62,5"\n"Android","37,5"').audience).toEqual({
       windows: 62.5,
       android: 37.5,

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { knownFont, lettersApart, nearestName } from './plainNames';
+import { genericClass, knownFont, lettersApart, nearestName, systemWord } from './plainNames';
 import { readNames } from './readNames';
 
 describe('names typed into a stack', () => {
@@ -36,6 +36,19 @@ describe('the nearest known name', () => {
   ])('of %s is %s', (typed, known) => {
     expect(nearestName(typed)).toBe(known);
     expect(knownFont(typed)).toBeNull();
+  });
+
+  test.each(['SF Mono', '-apple-system', 'BlinkMacSystemFont', 'ui-monospace', 'ui-rounded'])(
+    'of %s is none: it is what it is',
+    (name) => expect(nearestName(name)).toBeNull(),
+  );
+
+  test('words for the fonts of an interface are known by where they answer', () => {
+    expect(systemWord('UI-Monospace')).toEqual({ class: 'monospace', platforms: ['macos', 'ios'] });
+    expect(systemWord('BlinkMacSystemFont')?.platforms).toEqual(['macos']);
+    expect(systemWord('Georgia')).toBeNull();
+    expect(systemWord('constructor')).toBeNull();
+    expect(genericClass('ui-serif')).toBe('serif');
   });
 
   test('is none for a name that is like nothing', () => {

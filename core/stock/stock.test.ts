@@ -268,6 +268,17 @@ describe('where a site fights itself', () => {
     [
       'levels',
       [
+        { tag: 'h2', look: { size: 20, weight: 599 } },
+        { tag: 'h3', look: { size: 20, weight: 400 } },
+      ],
+      [
+        { tag: 'h2', look: { size: 20, weight: 600 } },
+        { tag: 'h3', look: { size: 20, weight: 400 } },
+      ],
+    ],
+    [
+      'levels',
+      [
         { tag: 'h2', look: { size: 22.3 }, narrow: { size: 20 } },
         { tag: 'h3', look: { size: 20 }, narrow: { size: 17 } },
       ],

@@ -1,7 +1,23 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { seatedDocument } from '../testing/documents';
+import { isWideGamut } from '../css';
 import { contrastRatio, groundColour, groundsOf, inkUses, leastContrast, proposedInks } from '.';
+
+describe('a colour beyond sRGB', () => {
+  test('has the contrast of what is painted: cut off channel by channel', () => {
+    const beyond = 'color(display-p3 0 1 0)';
+    expect(isWideGamut(beyond)).toBe(true);
+    expect(contrastRatio(beyond, '#000')).toBeCloseTo(contrastRatio('#00ff00', '#000'), 6);
+    expect(contrastRatio('#fff', beyond)).toBeCloseTo(contrastRatio('#fff', '#00ff00'), 6);
+    // What lies within is none of it.
+    expect(isWideGamut('color(srgb 0.2 0.4 1)')).toBe(false);
+    expect(contrastRatio('color(display-p3 0.5 0.5 0.5)', '#000')).toBeCloseTo(
+      contrastRatio('color(srgb 0.5 0.5 0.5)', '#000'),
+      2,
+    );
+  });
+});
 
 describe('the contrast that text needs', () => {
   // WCAG 2.2, 1.4.3: 24 px, or 18.66 px bold, is large.

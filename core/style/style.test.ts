@@ -6,8 +6,48 @@ import { face, seatedDocument } from '../testing/documents';
 import { elementAt } from './elementAt';
 import { matchFace } from './faceMatch';
 import { resolveElement, resolveInUse, resolveStyle } from './resolve';
+import { stepSizeAt } from '../scale/sizeAt';
+import { spacingHere } from './spacingHere';
 import { textUseOf } from './textUse';
 import { familiesInUse, voiceRequests, voiceUses } from './usage';
+
+describe('a style where it is in use', () => {
+  test('is resolved where the first of its elements stands', () => {
+    const document = seatedDocument();
+    document.styles['inner'] = { name: 'Inner', follows: null, set: {}, place: 90 };
+    Object.assign(document.styles['quote']?.set ?? {}, { weight: 300 });
+    Object.assign(document.styles['caption']?.set ?? {}, { weight: 800 });
+    const inside = (parent: string | null) => ({
+      name: 'x',
+      selectors: ['.x'],
+      style: 'inner',
+      parent,
+    });
+    const parentOf = (style: string): string =>
+      Object.entries(document.elements).find(([, element]) => element.style === style)?.[0] ?? '';
+    document.elements['first'] = inside(parentOf('quote'));
+    document.elements['second'] = inside(parentOf('caption'));
+    expect(resolveInUse(document, 'inner').weight.value).toBe(300);
+    expect(resolveElement(document, 'second').weight.value).toBe(800);
+  });
+});
+
+describe('letter spacing where it is inherited', () => {
+  test('is the length that it came to where it was set', () => {
+    const document = seatedDocument();
+    const { scale } = document;
+    const { width } = scale.large;
+    Object.assign(document.styles['body']?.set ?? {}, { letterSpacing: 0.1, step: 0 });
+    document.styles['large'] = { name: 'Large', follows: null, set: { step: 3 }, place: 90 };
+    const at = (style: string) => spacingHere(document, resolveStyle(document, style), width);
+    const [body, large] = [0, 3].map((step) => stepSizeAt(scale, step, width)) as [number, number];
+    expect(at('body')).toBe(0.1);
+    expect(at('large')).toBeCloseTo((0.1 * body) / large, 9);
+    // Set there it is of its own size, and where nothing is set there is none.
+    Object.assign(document.styles['large'].set, { letterSpacing: 0.05 });
+    expect(spacingHere({ ...document }, resolveStyle({ ...document }, 'large'), width)).toBe(0.05);
+  });
+});
 
 describe('matchFace follows CSS Fonts 4 §5.2', () => {
   const weights = (...list: number[]) => list.map((weight) => face('normal', weight));

@@ -222,7 +222,11 @@ describe('undo and redo', () => {
       { revision: 3, kind: 'undo' },
       { revision: 2, kind: 'change', label: 'Project name' },
     ]);
-    await api().get(`/api/v1/projects/${id}/changes?limit=none`).expect(400);
+    for (const query of ['limit=none', 'limit=0', 'limit=-1', 'limit=1.5', 'before=x']) {
+      await api().get(`/api/v1/projects/${id}/changes?${query}`).expect(400);
+    }
+    const { body: one } = await api().get(`/api/v1/projects/${id}/changes?limit=1`).expect(200);
+    expect(one).toHaveLength(1);
   });
 
   test('lead back to every revision, undone changes too', async () => {

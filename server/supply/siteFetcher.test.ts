@@ -329,6 +329,31 @@ describe('what answers badly', () => {
     await expect(fetchFrom(listener, limits)).rejects.toThrow(says);
   });
 
+  test('is followed as often as a site may send on, and no further', async () => {
+    const sendingOn =
+      (times: number): RequestListener =>
+      (request, response) => {
+        const step = Number(request.url?.slice(1) ?? '0') || 0;
+        if (step < times) response.writeHead(302, { Location: `/${step + 1}` }).end();
+        else response.writeHead(200, HTML).end('<p>Fog</p>');
+      };
+    const most = await serving(sendingOn(FETCH_LIMITS.redirects));
+    const get = (host: string) =>
+      new SiteFetcher([host], HERE).fetch(`http://${host}/0`, READING, never());
+    expect(await get(most)).toHaveLength(1);
+    const more = await serving(sendingOn(FETCH_LIMITS.redirects + 1));
+    await expect(get(more)).rejects.toThrow('sends on and on');
+    // What says where it is and sends nobody there is the page, or a refusal.
+    const staying = await serving((_request, response) => {
+      response.writeHead(200, { ...HTML, Location: '/elsewhere' }).end('<p>Fog</p>');
+    });
+    expect(await get(staying)).toHaveLength(1);
+    const refusing = await serving((_request, response) => {
+      response.writeHead(404, { ...HTML, Location: '/elsewhere' }).end();
+    });
+    await expect(get(refusing)).rejects.toThrow('answered 404');
+  });
+
   test('three thousand style sheets that are missing are asked for so many times and no more', async () => {
     let asked = 0;
     const links = Array.from({ length: 3000 }, (_, i) => `<link rel=stylesheet href=${i}.css>`);

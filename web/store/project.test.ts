@@ -62,6 +62,19 @@ describe('a change', () => {
   });
 });
 
+describe('an answer that comes late', () => {
+  test('lets the document step back to nothing that was before', async () => {
+    const project = await opened();
+    const before = project.stored;
+    project.change(set('/words', 'One'));
+    await settled();
+    expect(project.stored?.revision).toBe(2);
+    if (before) project.settle(before);
+    expect(project.stored?.revision).toBe(2);
+    expect(project.document?.words).toBe('One');
+  });
+});
+
 describe('undo', () => {
   test('asked while a change is on its way takes that change back, once it has arrived', async () => {
     const project = await opened();
