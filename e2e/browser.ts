@@ -27,7 +27,8 @@ export const launchBrowser = ({
 }: { ownWindow?: boolean; env?: Record<string, string> } = {}): Promise<Browser> =>
   puppeteer.launch({
     executablePath: EXECUTABLE,
-    headless: true,
+    // With LETTERA_SHOW=1 in the environment one can look on.
+    headless: process.env['LETTERA_SHOW'] === undefined,
     args: FLAGS,
     env: { ...process.env, ...env },
     ...(ownWindow ? { defaultViewport: null } : {}),

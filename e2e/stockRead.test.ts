@@ -119,6 +119,7 @@ const takeStock = (
           page: frame.contentDocument,
           rules,
           elsewhere: [],
+          unread: [],
           live: views,
           setWidth: (width: number) => stocktaking.setFrameWidth(frame, width),
         },

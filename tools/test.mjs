@@ -1,7 +1,7 @@
 // `npm test`: installs what is missing, checks types and style, runs all tests, and ends with the count.
 import { spawn } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync } from 'node:fs';
-import { availableParallelism, tmpdir } from 'node:os';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { ensureBuilt } from './build.mjs';
 import { checks } from './checks.mjs';
@@ -10,9 +10,6 @@ import { ensureChromium, ensurePackages, ROOT } from './install.mjs';
 const NO_BROWSER = process.env.LETTERA_CHROMIUM
   ? `The browser tests cannot run: LETTERA_CHROMIUM names ${process.env.LETTERA_CHROMIUM}, which is not there.`
   : 'The browser tests cannot run: there is no Chromium here, and Debian’s package manager cannot be used to install it. Name one with LETTERA_CHROMIUM.';
-
-/** Files of unit tests that run at once; each browser test has a server and a browser, which fill two cores. */
-const AT_ONCE = Math.max(2, Math.min(4, availableParallelism()));
 
 ensurePackages();
 
@@ -32,7 +29,8 @@ function jest(project, env = {}) {
       '--forceExit',
       '--json',
       `--outputFile=${report}`,
-      ...(project === 'browser' ? ['--runInBand'] : [`--maxWorkers=${AT_ONCE}`]),
+      // Tests of the server have workers of their own, whose limits are of time: two at once would run into them.
+      ...(project === 'browser' ? ['--runInBand'] : []),
       ...process.argv.slice(2),
     ],
     { cwd: ROOT, stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, ...env } },

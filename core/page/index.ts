@@ -28,7 +28,7 @@ export {
   type LiveText,
   type LiveView,
 } from './readerFile';
-export { hostsIn, REMOVED_KINDS, type Removed, type RemovedKind } from './removed';
+export { hostsIn, sheetsMissing, REMOVED_KINDS, type Removed, type RemovedKind } from './removed';
 export {
   innerPath,
   isPagePath,

@@ -1,6 +1,6 @@
 import { livePageOf, livePathOf, NOT_LIVE, type LivePage } from './readerFile';
 import type { ReadSite } from './readSite';
-import { hostsIn } from './removed';
+import { hostsIn, sheetsMissing } from './removed';
 import { rulesOfPage } from './siteRules';
 import type { TypeRules } from './typeRules';
 
@@ -11,6 +11,8 @@ export interface PageAsRead {
   rules: TypeRules;
   /** Hosts that it asks for fonts and style sheets, and that were not asked. */
   elsewhere: readonly string[];
+  /** Style sheets that it asks for and that are not there. */
+  unread: readonly string[];
   /** What it showed where it is live, if the reader gave that. */
   live: LivePage;
 }
@@ -29,6 +31,7 @@ export function pagesAsRead({ pages, files }: ReadSite): PageAsRead[] {
       html,
       rules: rulesOfPage(sheets, texts),
       elsewhere: hostsIn(removed),
+      unread: sheetsMissing(removed),
       live: live ? livePageOf(new TextDecoder().decode(live.bytes)) : NOT_LIVE,
     };
   });

@@ -45,6 +45,15 @@ export class Removals {
   }
 }
 
+/** Style sheets that a page asks for and that are not there: not brought along, or left where they are. */
+export const sheetsMissing = (removed: readonly Removed[]): string[] => [
+  ...new Set(
+    removed.flatMap(({ kind, what }) =>
+      (kind === 'missing' || kind === 'request') && /\.css([?#]|$)/i.test(what) ? [what] : [],
+    ),
+  ),
+];
+
 /** Hosts that are asked for what sets type, among what a page asks for and does not get. */
 export function hostsIn(removed: readonly Removed[]): string[] {
   const hosts = removed.flatMap(({ kind, what }) => {

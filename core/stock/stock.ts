@@ -122,6 +122,8 @@ export interface StockPage {
   live: boolean;
   /** Hosts that fonts and style sheets are asked for from, and which were not asked. */
   elsewhere: readonly string[];
+  /** Style sheets that it asks for and that were not there; left out for none. */
+  unread?: readonly string[];
 }
 
 /** The type of a site as it stands. */

@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, expect, jest, test } from '@jest/globals';
 import supertest from 'supertest';
 import type { DeliveryFile, MadeDelivery, Project } from '@lettera/core/wire';
+import { Jobs } from '../job/jobs';
 import { startTestServer, type TestServer } from '../testing/server';
 
 const FONT = 'node_modules/@fontsource/spectral/files/spectral-latin-400-normal.woff';
@@ -141,7 +142,7 @@ test('what is being made can be stopped; whoever waits is told, and it begins ag
     .send(JSON.stringify(change))
     .expect(200);
 
-  const derive = jest.spyOn(jobs, 'derive');
+  const derive = jest.spyOn(Jobs.prototype, 'derive');
   const begun = new Promise<void>((resolve) =>
     progress.on(id, ({ task }) => task === 'packing' && resolve()),
   );

@@ -5,6 +5,7 @@ import { afterAll, beforeAll, describe, expect, jest, test } from '@jest/globals
 import { strToU8, zipSync } from 'fflate';
 import supertest from 'supertest';
 import type { BroughtPages, PageAccount, PageTitle } from '@lettera/core/wire';
+import { Jobs } from '../job/jobs';
 import { startTestServer, type TestServer } from '../testing/server';
 
 let server: TestServer;
@@ -147,7 +148,7 @@ describe('pages of the site’s own', () => {
   test('are not brought in for who has stopped it', async () => {
     const address = await newProject();
     const { jobs, sites } = server.services;
-    const reading = jest.spyOn(jobs, 'readPages');
+    const reading = jest.spyOn(Jobs.prototype, 'readPages');
     const adding = jest.spyOn(sites, 'add');
     const listening = server.inner.listen(0, '127.0.0.1');
     await once(listening, 'listening');

@@ -246,7 +246,7 @@ describe('fallback trials', () => {
     // Everything else that the voice is used in is tuned over what the stack takes.
     const taken = tried?.filter(({ faces }) => faces.length > 1).map(({ local }) => local);
     expect(taken?.sort()).toEqual(['georgia', 'noto-serif']);
-    const tuning = jest.spyOn(server.services.tuningJobs, 'tune');
+    const tuning = jest.spyOn(Jobs.prototype, 'tune');
     expect(await tuner.trials(project.id, document)).toEqual(first);
     // Nor after a start: what has been tuned is kept.
     const { pages, sites, localReadings, tuningJobs, progress, database } = server.services;

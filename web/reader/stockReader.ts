@@ -32,6 +32,8 @@ export interface PageRead {
   rules: TypeRules;
   /** Hosts that it asks for fonts and style sheets, and that were not asked. */
   elsewhere: readonly string[];
+  /** Style sheets that it asks for and that are not there. */
+  unread: readonly string[];
   /** What it showed where it is live: that goes before what is computed here. */
   live?: LivePage;
   /** Gives the page a viewport of a width, CSS px. */
@@ -132,7 +134,7 @@ const rootOf = ({ documentElement, defaultView }: Document): number =>
  */
 export async function readPageInto(
   book: StockBook,
-  { title, page, rules, elsewhere, setWidth, live = NOT_LIVE }: PageRead,
+  { title, page, rules, elsewhere, unread, setWidth, live = NOT_LIVE }: PageRead,
   { stopped, progress }: ReadingOptions,
 ): Promise<void> {
   holdStill(page);
@@ -198,5 +200,6 @@ export async function readPageInto(
     faces: isLive ? live.faces.map(liveFace) : facesOf(page),
     live: isLive,
     elsewhere,
+    ...(unread.length > 0 ? { unread } : {}),
   });
 }

@@ -12,6 +12,7 @@ export interface ServedPage {
   title: string;
   rules: TypeRules;
   elsewhere: readonly string[];
+  unread: readonly string[];
   live: LivePage;
 }
 

@@ -78,7 +78,7 @@ export function stockOfReadings(
   const book = new StockBook();
   const parsed: Document[] = [];
   const numbers = new Map<Element, number>();
-  for (const { title, html, rules, elsewhere, live } of pages) {
+  for (const { title, html, rules, elsewhere, unread, live } of pages) {
     const ends = endsOf(live.views);
     if (!ends) throw new NotLiveError(`${title} was not read where it is live.`);
     const page = documentOf(html);
@@ -130,6 +130,7 @@ export function stockOfReadings(
       faces: live.faces.map(liveFace),
       live: true,
       elsewhere,
+      ...(unread.length > 0 ? { unread } : {}),
     });
   }
   return {

@@ -27,6 +27,9 @@ const taking = ref<string | null>(null);
 const families = computed(() => familiesOf(props.stock));
 const elsewhere = computed(() => [...new Set(props.stock.pages.flatMap((page) => page.elsewhere))]);
 
+/** Whether some of the site's style sheets are not here. */
+const unread = computed(() => props.stock.pages.some((page) => (page.unread ?? []).length > 0));
+
 const instead = ({ instead: other }: StockFamily): string =>
   other === null || other === undefined
     ? 'Another font, which the browser looks for,'
@@ -47,7 +50,9 @@ function says(family: StockFamily): string {
     case 'unanswered':
       return `Declared by no page, and nothing answers to the name. ${instead(family)} shows instead.`;
     case 'unset':
-      return 'No family is asked for: browsers take their own.';
+      return unread.value
+        ? 'No family is asked for by the style sheets that are here; others are not.'
+        : 'No family is asked for: browsers take their own.';
     case 'generic':
       return 'Whatever the visitor’s browser takes for it.';
     case 'fetched':

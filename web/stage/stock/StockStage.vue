@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { hostsIn } from '@lettera/core/page';
+import { hostsIn, sheetsMissing } from '@lettera/core/page';
 import { StockBook } from '@lettera/core/stock';
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import { api } from '../../api/client';
@@ -90,6 +90,7 @@ async function read(): Promise<void> {
           page,
           rules: account,
           elsewhere: hostsIn(account.removed),
+          unread: sheetsMissing(account.removed),
           setWidth,
           live: account.live,
         },
@@ -131,6 +132,11 @@ const summary = computed(() => {
   const before = site.keptAt ? `, as the site was brought on ${day(site.keptAt)}` : '';
   return `${count(pages.length, 'page')}, ${count(texts.length, 'text')}, read at ${page?.narrow} and ${page?.wide} px on ${day(made)}${before}`;
 });
+/** Style sheets that are named in a line. */
+const MOST_NAMED = 4;
+const unread = computed(() => [
+  ...new Set(stock.value?.pages.flatMap((page) => page.unread ?? []) ?? []),
+]);
 const hasSite = computed(() => site.titles.length > 0);
 </script>
 
@@ -182,6 +188,14 @@ const hasSite = computed(() => site.titles.length > 0);
     </p>
     <template v-else>
       <p class="notices small quiet">{{ summary }}</p>
+      <p v-if="unread.length" class="notices mark-text" role="status">
+        {{ count(unread.length, 'style sheet') }} of this site
+        {{ unread.length === 1 ? 'is' : 'are' }} not here:
+        {{ unread.slice(0, MOST_NAMED).join(', ')
+        }}{{ unread.length > MOST_NAMED ? ' and others' : '' }}. What sets its text is not all told:
+        bring {{ unread.length === 1 ? 'it' : 'them' }} along with the page, or take the reader on
+        the live site.
+      </p>
       <TextHere :stock="stock" :slugs="site.read.slugs" />
       <FamilyShares v-if="view === 'families'" :stock="stock" />
       <SizeShares v-else-if="view === 'sizes'" :stock="stock" />
