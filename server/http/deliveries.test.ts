@@ -131,7 +131,7 @@ test('what is being made can be stopped; whoever waits is told, and it begins ag
   const { body } = await api().post('/api/v1/projects').send({ name: 'Stopped' }).expect(201);
   const { id } = body as Project;
   const address = `/api/v1/projects/${id}`;
-  const { deliveries, jobs, progress } = server.services;
+  const { deliveries, progress } = server.services;
   jest.spyOn(deliveries, 'makeFiles').mockResolvedValueOnce(undefined);
   await api().post(`${address}/fonts`).attach('file', FONT).expect(201);
   const change = [{ op: 'replace', path: '/voices/text/family', value: 'spectral' }];
