@@ -157,7 +157,11 @@ test('without a browser, the reader’s file is read all the same, and saved pag
 test.each<[string, string[], RegExp]>([
   ['no page', ['stock', 'package.json'], /There is no page among them/],
   ['no file', ['stock', 'nowhere.html'], /ENOENT/],
-  ['no project', ['drift', 'skerry', 'e2e/sites/everything.html'], /There is no (project|data of Lettera)/],
+  [
+    'no project',
+    ['drift', 'skerry', 'e2e/sites/everything.html'],
+    /There is no (project|data of Lettera)/,
+  ],
 ])(
   '%s is said',
   async (_what, args, says) => {
