@@ -7,6 +7,7 @@ import { readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { join, relative } from 'node:path';
 import ts from 'typescript';
 import { ensurePackages, ROOT } from './install.mjs';
+import { jestOf } from './jest.mjs';
 import { flagValue } from './processes.mjs';
 
 const { SyntaxKind: Kind } = ts;
@@ -104,19 +105,7 @@ function sampleOf(all, size, random) {
 function isSeen(path) {
   const { status } = spawnSync(
     process.execPath,
-    [
-      '--experimental-vm-modules',
-      '--disable-warning=ExperimentalWarning',
-      join(ROOT, 'node_modules/jest/bin/jest.js'),
-      '--selectProjects',
-      'unit',
-      '--bail',
-      '--forceExit',
-      '--testPathPatterns',
-      'core/',
-      '--findRelatedTests',
-      path,
-    ],
+    [...jestOf('unit'), '--bail', '--testPathPatterns', 'core/', '--findRelatedTests', path],
     { cwd: ROOT, stdio: 'ignore', timeout: 180_000 },
   );
   return status !== 0;

@@ -6,6 +6,7 @@ import { join } from 'node:path';
 import { ensureBuilt } from './build.mjs';
 import { checks } from './checks.mjs';
 import { ensureChromium, ensurePackages, ROOT } from './install.mjs';
+import { jestOf } from './jest.mjs';
 
 const NO_BROWSER = process.env.LETTERA_CHROMIUM
   ? `The browser tests cannot run: LETTERA_CHROMIUM names ${process.env.LETTERA_CHROMIUM}, which is not there.`
@@ -20,13 +21,7 @@ function jest(project, env = {}) {
   const child = spawn(
     process.execPath,
     [
-      '--experimental-vm-modules',
-      '--disable-warning=ExperimentalWarning',
-      join(ROOT, 'node_modules/jest/bin/jest.js'),
-      '--selectProjects',
-      project,
-      // A test that fails half way may leave a server open; the run ends all the same.
-      '--forceExit',
+      ...jestOf(project),
       '--json',
       `--outputFile=${report}`,
       // Tests of the server have workers of their own, whose limits are of time: two at once would run into them.

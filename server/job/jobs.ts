@@ -96,25 +96,13 @@ export class Jobs {
   }
 
   /** Reads the pages of a site. @throws SiteError when there are none, or it takes more than it may */
-  async readPages(request: SiteRequest): Promise<ReadSite> {
-    const read = await this.#onSite<ReadSite | UnreadSite>(
-      'readPages',
-      request,
-      'The pages could not be read',
-    );
-    if ('unread' in read) throw new SiteError(read.unread);
-    return read;
+  readPages(request: SiteRequest): Promise<ReadSite> {
+    return this.#onSite('readPages', request, 'The pages could not be read');
   }
 
   /** What a page or a style sheet asks for. @throws SiteError where it takes more than it may */
-  async requestsOf(request: RequestsRequest): Promise<Requests> {
-    const read = await this.#onSite<Requests | UnreadSite>(
-      'requestsIn',
-      request,
-      'What the page asks for could not be read',
-    );
-    if ('unread' in read) throw new SiteError(read.unread);
-    return read;
+  requestsOf(request: RequestsRequest): Promise<Requests> {
+    return this.#onSite('requestsIn', request, 'What the page asks for could not be read');
   }
 
   /** @throws SiteError where it takes more than it may */
@@ -175,13 +163,15 @@ export class Jobs {
   }
 
   /** A task on pages or style sheets, within limits. */
-  async #onSite<T>(name: string, task: unknown, failed: string): Promise<T> {
-    try {
-      return await this.#run<T>(name, task, { limit: SITE_LIMIT });
-    } catch (error) {
-      const why = isTimeout(error) ? ` within ${SITE_LIMIT / 1000} seconds` : '';
-      throw new SiteError(`${failed}${why}.`);
-    }
+  async #onSite<T extends object>(name: string, task: unknown, failed: string): Promise<T> {
+    const read = await this.#run<T | UnreadSite>(name, task, { limit: SITE_LIMIT }).catch(
+      (error: unknown) => {
+        const why = isTimeout(error) ? ` within ${SITE_LIMIT / 1000} seconds` : '';
+        throw new SiteError(`${failed}${why}.`);
+      },
+    );
+    if ('unread' in read) throw new SiteError(read.unread);
+    return read;
   }
 }
 
