@@ -105,7 +105,7 @@ function lettersAgainst(
 
 const HEADING_WEIGHT = 600;
 /** Strokes this contrasted or dark, letters this narrow or wide, are drawn for size without a bold. */
-const FOR_SIZE = { contrast: 4, colour: 0.22, narrow: 0.8, wide: 1.16 };
+const FOR_SIZE = { contrast: 4, colour: 0.22, narrow: 0.7, wide: 1.16 };
 const NO_HEADING_WEIGHT = 0.5;
 
 function headingWeight({ faces }: FamilyToJudge, measures: FaceMeasures): FitnessReason[] {

@@ -1,5 +1,6 @@
 import { characterOf, closednessOf, standing } from './character';
-import { differenceIn, type Compared, type PairScale } from './library';
+import { likenessIn, type Compared, type PairScale } from './library';
+import { loudnessOf } from './loudness';
 import { distanceBetween } from './lookAlikes';
 import { cutNamed, sameSuperfamily } from './partner';
 import { phraseOf } from './phrases';
@@ -47,8 +48,6 @@ const COSTUME_ABOVE = 0.15;
 const WITHIN_GENUS = 0.1;
 /** Up to so many times the 10th percentile two are too alike; how much, by how close they are. */
 const ALIKE_REACH = 2;
-/** Of four kinships, less than this in all is none. */
-const LEAST_KINSHIP = 0.8;
 /** A heading drawn for size alone is never set beside text of its size, where kinship would show. */
 const KINSHIP_FOR_SIZE = 0.4;
 
@@ -112,12 +111,9 @@ export function judgePair(upper: Seated, lower: Seated, scale: PairScale): PairJ
     superfamily: sameSuperfamily(upper.partner, lower.partner),
     distance: distanceBetween(upper.regular, lower.regular, scale.spread),
   };
-  const apart = (key: Compared): number | null => {
-    const by = differenceIn(upper, lower, key);
-    return by === null ? null : Math.min(1, by / scale.far[key]);
-  };
-  const phrase = (key: Compared, by: number) =>
-    phraseOf(key, upper, lower, by > MIDDLE ? 'far' : 'near');
+  const likeness = (key: Compared) => likenessIn(upper, lower, key, scale);
+  const phrase = (key: Compared, alike: number) =>
+    phraseOf(key, upper, lower, alike > 0 ? 'near' : 'far');
 
   add(
     'kind',
@@ -127,28 +123,31 @@ export function judgePair(upper: Seated, lower: Seated, scale: PairScale): PairJ
       : `${aKind(upper.kind)} over ${aKind(lower.kind)}`,
   );
   for (const key of CONTRASTS) {
-    const by = apart(key);
+    const alike = likeness(key);
     // That both are upright goes without saying.
-    if (by !== null && (key !== 'slope' || by >= MIDDLE)) add(key, by - MIDDLE, phrase(key, by));
+    if (alike && (key !== 'slope' || alike < 0)) add(key, -MIDDLE * alike, phrase(key, alike));
   }
   const counts = kinshipShare(pair, scale);
-  let kinship = 0;
+  let kin = false;
   for (const key of KINSHIPS) {
-    const by = apart(key);
-    if (by === null) continue;
-    kinship += 1 - by;
-    add(key, (MIDDLE - by) * counts, phrase(key, by));
+    const alike = likeness(key);
+    if (!alike) continue;
+    kin ||= alike > 0;
+    add(key, MIDDLE * alike * counts, phrase(key, alike));
   }
   if (pair.superfamily) add('superfamily', 1, 'of one superfamily');
-  else if (kinship < LEAST_KINSHIP) {
+  else if (!kin) {
     add('tooFar', -counts, 'nothing in common: neither size, proportion, bowls nor openings');
   }
   const alike = alikeness(pair, scale);
   if (alike > 0) {
-    const same = (['width', 'contrast'] as const).map((key) =>
-      phraseOf(key, { ...upper, face: upper.regular }, { ...lower, face: lower.regular }, 'near'),
+    const [one, other] = [upper, lower].map((seat) => ({ ...seat, face: seat.regular }));
+    const same = (['width', 'contrast', 'squareness', 'aperture'] as const).flatMap((key) =>
+      one && other && (likenessIn(one, other, key, scale) ?? 0) > 0
+        ? [phraseOf(key, one, other, 'near')]
+        : [],
     );
-    add('tooAlike', -alike, `too alike: the same class, ${same.join(', ')}`);
+    add('tooAlike', -alike, ['too alike: the same class', ...same.slice(0, 2)].join(', '));
   }
 
   for (const seat of [upper, lower]) {
@@ -163,7 +162,13 @@ export function judgePair(upper: Seated, lower: Seated, scale: PairScale): PairJ
     const kind = `${nounOf(seat.kind)}s`;
     const said =
       share > 0 ? `stands out among ${kind}${by && `: ${by}`}` : `drawn as most ${kind} are`;
-    add(term, term === 'character' ? share : -share, said, seat);
+    if (term === 'quietness') add(term, -share, said, seat);
+    else {
+      // A loud face has its character by being loud: it is one thing, and said once.
+      const loud = loudnessOf(seat, scale);
+      if (loud.share < 1) add(term, share * (1 - loud.share), said, seat);
+      if (loud.share > 0) add('loudness', -loud.share, `loud, for a word or two: ${loud.by}`, seat);
+    }
     const cut = cutNamed(seat.partner);
     const fits = (cut === 'text') === (seat.role === 'text');
     if (cut) {

@@ -4,20 +4,36 @@ import { distanceBetween, spreadOf, type Spread } from './lookAlikes';
 import type { Partner } from './partner';
 import { genusOf, seatIn, type Kind, type Seated } from './seated';
 
-/** Measures that two faces are compared in, on a scale where equal steps look equally different. */
-export const COMPARED = {
-  contrast: ({ contrast }: FaceMeasures) => log(contrast),
-  colour: ({ colour }: FaceMeasures) => log(colour),
-  width: ({ width }: FaceMeasures) => log(width),
-  slope: ({ slope }: FaceMeasures) => slope,
-  xHeight: ({ xHeight }: FaceMeasures) => log(xHeight),
-  proportion: ({ xHeight, capHeight }: FaceMeasures) =>
-    xHeight && capHeight ? log(xHeight / capHeight) : null,
-  squareness: ({ squareness }: FaceMeasures) => squareness,
-  aperture: ({ aperture }: FaceMeasures) => aperture,
-} satisfies Record<string, (measures: FaceMeasures) => number | null>;
+export type Compared =
+  'contrast' | 'colour' | 'width' | 'slope' | 'xHeight' | 'proportion' | 'squareness' | 'aperture';
 
-export type Compared = keyof typeof COMPARED;
+/** A measure that two faces are compared in. */
+interface Comparison {
+  /** Its value, on a scale where equal steps look equally different; null for a face that has none. */
+  value: (measures: FaceMeasures) => number | null;
+  /**
+   * Two that differ by no more are called alike, and count as alike: the limit of what a reader takes for the
+   * same, ours. A ratio is written as its logarithm.
+   */
+  alike: number;
+}
+
+export const COMPARED: Record<Compared, Comparison> = {
+  // 1.3 and 1.6 to 1 are both low contrast; 1.4 and 2.7 are a grotesque and a serif.
+  contrast: { value: ({ contrast }) => log(contrast), alike: Math.log(1.25) },
+  // Neighbouring weights of one family, 400 and 500, lie about 15 % apart and are told apart.
+  colour: { value: ({ colour }) => log(colour), alike: Math.log(1.1) },
+  width: { value: ({ width }) => log(width), alike: Math.log(1.05) },
+  slope: { value: ({ slope }) => slope, alike: 1 },
+  // 4 % of an x-height is a third of a px at 17 px, which a screen of two dots a px can just show.
+  xHeight: { value: ({ xHeight }) => log(xHeight), alike: Math.log(1.04) },
+  proportion: {
+    value: ({ xHeight, capHeight }) => (xHeight && capHeight ? log(xHeight / capHeight) : null),
+    alike: Math.log(1.04),
+  },
+  squareness: { value: ({ squareness }) => squareness, alike: 0.06 },
+  aperture: { value: ({ aperture }) => aperture, alike: 0.05 },
+};
 
 function log(value: number | null): number | null {
   return value === null || value <= 0 ? null : Math.log(value);
@@ -158,6 +174,29 @@ export function pairScaleOf(library: readonly Partner[], use: TextUse): PairScal
 /** How far a heading and a text differ in a measure, as they are set; null where it is not known. */
 export function differenceIn(heading: Seated, text: Seated, key: Compared): number | null {
   if (heading.partner.key === text.partner.key) return null;
-  const [a, b] = [COMPARED[key](heading.face), COMPARED[key](text.face)];
+  const { value } = COMPARED[key];
+  const [a, b] = [value(heading.face), value(text.face)];
   return a === null || b === null ? null : Math.abs(a - b);
+}
+
+/** From this part of the library's 90th percentile two differ to be named. */
+const DIFFERENT_FROM = 0.5;
+
+/**
+ * How alike a heading and a text are in a measure, as they are set: 1 the same, 0 from the limit of what is
+ * called alike up to half of what is far in the library, down to -1 for what is far. Null where unknown.
+ */
+export function likenessIn(
+  heading: Seated,
+  text: Seated,
+  key: Compared,
+  { far }: PairScale,
+): number | null {
+  const by = differenceIn(heading, text, key);
+  if (by === null) return null;
+  const { alike } = COMPARED[key];
+  if (by <= alike) return 1 - by / alike;
+  const different = Math.max(alike, far[key] * DIFFERENT_FROM);
+  if (by <= different) return 0;
+  return -Math.min(1, (by - different) / Math.max(far[key] - different, 1e-6));
 }

@@ -2,8 +2,10 @@ import { beforeAll, describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { drawPlace } from './draw';
 import { pairScaleOf, type PairScale } from './library';
+import { loudnessOf } from './loudness';
 import { orderPartners, type RankedPartner } from './order';
 import { sameSuperfamily, type Partner, type Role } from './partner';
+import { seatIn } from './seated';
 import { STARTING_POINTS } from './startingPoints';
 import {
   BAD_KEPT_BACK,
@@ -13,6 +15,7 @@ import {
   type KnownPair,
 } from './testing/knownPairs';
 import { testLibrary, testUse } from './testing/library';
+import type { PairTerm } from './weights';
 
 let library: Partner[];
 let scale: PairScale;
@@ -89,6 +92,108 @@ describe('the order, judged by pairs of known worth', () => {
       const [first] = orderPartners({ heading }, 'text', library, atSize);
       const thin = of(first?.key ?? '').measures?.regular.thin ?? 0;
       expect(`${heading.key}: ${first?.key ?? ''} ${thin * size >= 0.45}`).toMatch(/true$/);
+    }
+  });
+});
+
+/** Drawn for signs, posters and titles: those that the limits were set on, and those that were not looked at. */
+const LOUD = {
+  'looked at': [
+    'unbounded',
+    'krona-one',
+    'abril-fatface',
+    'yeseva-one',
+    'anton',
+    'instrument-serif',
+  ],
+  'not looked at': ['bodoni-moda', 'dancing-script', 'caveat', 'kalam', 'share-tech-mono'],
+};
+
+describe('how loud a heading is', () => {
+  const textFaces = () =>
+    library.filter((one) => seatIn(one, 'text', scale.use)?.fitness.verdict === 'fit');
+
+  test.each(Object.entries(LOUD))(
+    'a display face is not among the first for text: %s',
+    (_, loud) => {
+      const texts = textFaces();
+      expect(texts.length).toBeGreaterThan(40);
+      for (const heading of loud) {
+        const first = texts.filter((text) =>
+          ordered('heading', { heading: '', text: text.key })
+            .slice(0, 5)
+            .some(({ key }) => key === heading),
+        );
+        expect(`${heading} ${first.length <= texts.length / 5}`).toBe(`${heading} true`);
+      }
+    },
+  );
+
+  test('no text face is loud, and what is cut for posters is', () => {
+    const loud = (one: Partner) => {
+      const seat = seatIn(one, 'heading', scale.use);
+      return seat ? loudnessOf(seat, scale).share : NaN;
+    };
+    for (const one of textFaces()) expect(loud(one)).toBeLessThan(0.2);
+    for (const key of ['unbounded', 'gloock', 'bungee', 'dm-serif-display', 'krona-one']) {
+      expect(loud(of(key))).toBeGreaterThan(0.8);
+    }
+  });
+
+  test('says what makes it loud, once', () => {
+    const texts = ordered('heading', { heading: '', text: 'literata' })
+      .find(({ key }) => key === 'krona-one')
+      ?.reasons.map(({ text }) => text);
+    expect(texts).toContain('loud, for a word or two: letters 1.26 x-heights wide');
+    expect(texts?.some((text) => text.startsWith('stands out'))).toBe(false);
+  });
+});
+
+describe('what is said of a pair', () => {
+  /** The figures of a reason as a reader takes them: a percentage, or two values. */
+  const figures = (text: string): number[] =>
+    [...text.replace(/at \d+ and \d+/u, '').matchAll(/-?\d+(?:\.\d+)?/gu)].map(([one]) =>
+      Number(one),
+    );
+  /** How far apart two are that are called alike, at most: what a reader would still call so. */
+  const ALIKE: Partial<Record<PairTerm, (values: number[]) => boolean>> = {
+    contrast: ([a = 0, b = 0]) => Math.max(a / b, b / a) <= 1.35,
+    colour: ([by = 99]) => by <= 10,
+    width: ([by = 99]) => by <= 5,
+    xHeight: ([by = 99]) => by <= 4,
+    proportion: ([by = 99]) => by <= 4,
+    squareness: ([a = 0, b = 9]) => Math.abs(a - b) <= 0.071,
+    aperture: ([a = 0, b = 9]) => Math.abs(a - b) <= 0.061,
+  };
+  const differ = ([a = 0, b]: number[]): boolean => (b === undefined ? a >= 4 : a !== b);
+  const SAYS_ALIKE = /alike|within|as (?:dark|wide) as one another/u;
+
+  test('no word contradicts its figure, for any two of the library', () => {
+    const seen = new Set<string>();
+    for (const heading of library) {
+      for (const { key, reasons } of orderPartners({ heading }, 'text', library, scale)) {
+        for (const { term, text } of reasons) {
+          const holds = ALIKE[term];
+          if (!holds || term === 'slope') continue;
+          const alike = SAYS_ALIKE.test(text);
+          seen.add(`${term} ${alike}`);
+          if (alike)
+            expect(`${heading.key} ${key} ${text} ${holds(figures(text))}`).toMatch(/true$/);
+          // What is said to differ does so to the eye: the two figures are not one.
+          else expect(`${text} ${differ(figures(text))}`).toMatch(/true$/);
+        }
+      }
+    }
+    expect(seen.size).toBe(2 * Object.keys(ALIKE).length);
+  });
+
+  test('what is called alike counts for it, and what is called different against it', () => {
+    const kinships = ['xHeight', 'proportion', 'squareness', 'aperture'];
+    for (const { reasons } of ordered('text', { heading: 'bricolage-grotesque', text: '' })) {
+      for (const { term, text, weight } of reasons) {
+        if (!kinships.includes(term)) continue;
+        expect(`${text} ${(SAYS_ALIKE.test(text) ? weight : -weight) >= 0}`).toMatch(/true$/);
+      }
     }
   });
 });

@@ -19,7 +19,7 @@ const proportion = ({ face }: Seated): number => ratioOf(face.xHeight, face.capH
 const PHRASES: Record<Compared, (upper: Seated, lower: Seated) => Phrase> = {
   contrast: ({ face: h }, { face: t }) => ({
     near: `strokes swell alike, ${one(h.contrast)} and ${one(t.contrast)} to 1`,
-    far: `${(h.contrast ?? 0) > (t.contrast ?? 0) ? 'swelling strokes over even ones' : 'even strokes over swelling ones'}, ${one(h.contrast)} and ${one(t.contrast)} to 1`,
+    far: `strokes swell ${(h.contrast ?? 0) > (t.contrast ?? 0) ? 'more' : 'less'} above than below, ${one(h.contrast)} and ${one(t.contrast)} to 1`,
   }),
   colour: ({ face: h, setAt: a }, { face: t, setAt: b }) => {
     const ratio = ratioOf(h.colour, t.colour);
@@ -32,7 +32,7 @@ const PHRASES: Record<Compared, (upper: Seated, lower: Seated) => Phrase> = {
     const ratio = ratioOf(h.width, t.width);
     return {
       near: `as wide as one another, within ${percent(upward(ratio))}`,
-      far: `${ratio > 1 ? 'wide letters over narrower ones' : 'narrow letters over wider ones'}, by ${percent(ratio)}`,
+      far: `letters ${ratio > 1 ? 'wider' : 'narrower'} above than below by ${percent(ratio)}`,
     };
   },
   slope: ({ face: h }, { face: t }) => ({
@@ -54,12 +54,12 @@ const PHRASES: Record<Compared, (upper: Seated, lower: Seated) => Phrase> = {
     };
   },
   squareness: ({ face: h }, { face: t }) => ({
-    near: `bowls of one shape, squareness ${two(h.squareness)} and ${two(t.squareness)}`,
-    far: `${(h.squareness ?? 0) > (t.squareness ?? 0) ? 'square bowls over round ones' : 'round bowls over square ones'}, ${two(h.squareness)} and ${two(t.squareness)}`,
+    near: `bowls shaped alike, squareness ${two(h.squareness)} and ${two(t.squareness)}`,
+    far: `bowls ${(h.squareness ?? 0) > (t.squareness ?? 0) ? 'squarer' : 'rounder'} above than below, ${two(h.squareness)} and ${two(t.squareness)}`,
   }),
   aperture: ({ face: h }, { face: t }) => ({
     near: `letters open alike, ${two(h.aperture)} and ${two(t.aperture)} of the x-height`,
-    far: `${(h.aperture ?? 0) > (t.aperture ?? 0) ? 'open letters over closed ones' : 'closed letters over open ones'}, ${two(h.aperture)} and ${two(t.aperture)} of the x-height`,
+    far: `letters more ${(h.aperture ?? 0) > (t.aperture ?? 0) ? 'open' : 'closed'} above than below, ${two(h.aperture)} and ${two(t.aperture)} of the x-height`,
   }),
 };
 

@@ -31,6 +31,8 @@ export const PAIR_WEIGHTS = {
   headingFitness: 0.5,
   /** A heading that stands out from others of its kind has something to say. */
   character: 0.65,
+  /** One that is loud tires on every page: it is for those who seek it, and not the first for all. */
+  loudness: 0.4,
   /** Text that stands out is noticed, where it should be read. */
   quietness: 0.2,
   /** Closed letters hold together at size; open ones are made to be told apart small. */
