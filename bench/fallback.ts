@@ -9,7 +9,9 @@ import {
   PLATFORM_NAMES,
   proposedStack,
   sentencesOf,
+  judgedSentences,
   tuningTextOf,
+  wordsOf,
   type Fitting,
   type StackEntry,
   type TunedCandidate,
@@ -49,7 +51,10 @@ async function textOf(): Promise<TuningText> {
     .flatMap(({ html }) => pageText(html).split('\n'))
     .filter((block) => block.length >= PROSE);
   const { tuning } = tuningTextOf('', [languageText('en')]);
-  return { tuning, heldOut: prose.flatMap(sentencesOf) };
+  return {
+    tuning,
+    judged: [{ kind: 'copy', language: null, sentences: prose.flatMap(sentencesOf) }],
+  };
 }
 
 const fileOf = (id: string): Uint8Array => {
@@ -131,7 +136,7 @@ export async function fallbacks(): Promise<Row[]> {
   const text = await textOf();
   const times: number[] = [];
   const failed: string[] = [];
-  const words = text.heldOut.join(' ').split(/\s+/).length;
+  const words = judgedSentences(text).flatMap(wordsOf).length;
   console.log(
     `Mean error of a word’s width, per cent, on ${words} words of the sample’s prose; tuned on English from elsewhere.\n`,
   );

@@ -65,7 +65,9 @@ describe('lettera.css', () => {
     expect(names(css, 'Atrule').filter((name) => name === 'font-face')).toHaveLength(
       4 + fallbacksOf(seatedDocument()).faces.length,
     );
-    expect(css).toContain('Literata over Georgia (words ±2.0 %) and Noto Serif (±3.0 %)');
+    expect(css).toContain(
+      'Literata over Georgia (words ±1.5 to 3.0 %) and Noto Serif (±2.3 to 4.5 %)',
+    );
     expect(css).toContain('tuned on text of en and the site’s own');
   });
 

@@ -1,6 +1,6 @@
 import type { ProjectDocument } from '../document/projectDocument';
 import { siteName } from '../document/familyName';
-import { candidateError } from '../fallback/fallbackFace';
+import { candidateSpread, type TunedCandidate } from '../fallback/fallbackFace';
 import { localName } from '../fallback/localFonts';
 import type { FallbackPlan } from '../fallback/plan';
 import { cssRule, cssString, indent } from './css';
@@ -57,7 +57,11 @@ const darkColours = (document: ProjectDocument): string =>
     cssRule(':root', colourProperties(document, 'dark')),
   )}}\n`;
 
-const percent = (ratio: number): string => `±${(ratio * 100).toFixed(1)} %`;
+/** How far words lie off, from the kind of text that goes best to the one that goes worst. */
+function wordsOff(candidate: TunedCandidate): string {
+  const figures = (candidateSpread(candidate) ?? []).map((ratio) => (ratio * 100).toFixed(1));
+  return `±${[...new Set(figures)].join(' to ')} %`;
+}
 
 /** What the fallback faces are, and what was tuned on what. */
 function fallbackTitle(document: ProjectDocument, { voices }: FallbackPlan): string {
@@ -65,11 +69,11 @@ function fallbackTitle(document: ProjectDocument, { voices }: FallbackPlan): str
     const family = document.case[document.voices[key]?.family ?? ''];
     const over = tuned.map(
       (candidate, i) =>
-        `${localName(candidate.local)} (${i === 0 ? 'words ' : ''}${percent(candidateError(candidate))})`,
+        `${localName(candidate.local)} (${i === 0 ? 'words ' : ''}${wordsOff(candidate)})`,
     );
     return family && over.length > 0 ? [`${siteName(family)} over ${inWords(over)}`] : [];
   });
-  const title = `Fallback faces, until the web faces arrive and where they never do: ${[...new Set(families)].join('; ')}; tuned on text of ${inWords(document.languages)} and the site’s own`;
+  const title = `Fallback faces, until the web faces arrive and where they never do: ${[...new Set(families)].join('; ')}; tuned on text of ${inWords(document.languages)} and the site’s own, words measured on other text of several kinds`;
   return title.replaceAll('*/', '* /');
 }
 

@@ -38,3 +38,9 @@ export const lacking = ({ faces }: TunedCandidate): string[] => [
 /** The CSS family name of a fallback face: “Georgia for Literata”. */
 export const fallbackFamilyName = (local: string, family: string): string =>
   `${localName(local)} for ${family}`;
+
+/** Least and most mean error of words by kind of text, in the weight and style that is used most; null without any. */
+export function candidateSpread({ faces }: TunedCandidate): [least: number, most: number] | null {
+  const means = (faces[0]?.kinds ?? []).map(({ mean }) => mean);
+  return means.length > 0 ? [Math.min(...means), Math.max(...means)] : null;
+}

@@ -16,6 +16,7 @@ export { readAudience, type ReadAudience } from './readAudience';
 export { CompositeShaper } from './compositeShaper';
 export {
   candidateError,
+  candidateSpread,
   faceFor,
   fallbackFamilyName,
   lacking,
@@ -83,15 +84,20 @@ export {
   tuneFallback,
   TUNING_VERSION,
   WebWidths,
+  type KindFit,
   type TextFit,
   type TunedFace,
   type TuningRequest,
 } from './tune';
 export {
   countWords,
+  judgedSentences,
   sentencesOf,
   tuningTextOf,
+  wordsOf,
+  type JudgedText,
   type LanguageText,
+  type TextKind,
   type TuningText,
   type WordCounts,
 } from './tuningText';

@@ -6,7 +6,15 @@ import { readAdvances, SPACE, type LocalAdvances } from './advances';
 import { CompositeShaper } from './compositeShaper';
 import { defaultFitting, type Fitting } from './fitting';
 import { tuneFallback, WebWidths, type TunedFace } from './tune';
-import { countWords, tuningTextOf, type TuningText } from './tuningText';
+import {
+  countWords,
+  judgedSentences,
+  tuningTextOf,
+  wordsOf,
+  type JudgedText,
+  type TextKind,
+  type TuningText,
+} from './tuningText';
 
 const file = (path: string) => new Uint8Array(readFileSync(`node_modules/${path}`));
 const LITERATA = '@fontsource-variable/literata/files/literata-latin-wght-normal.woff2';
@@ -24,7 +32,7 @@ let text: TuningText;
 let georgia: LocalAdvances;
 
 const advancesOf = (shaper: CompositeShaper, of: TuningText): LocalAdvances => ({
-  ...readAdvances(shaper, [...of.tuning.keys(), ...of.heldOut.join(' ').split(/\s+/)]),
+  ...readAdvances(shaper, [...of.tuning.keys(), ...judgedSentences(of).flatMap(wordsOf)]),
   colour: null,
   lines: { ascent: 0.9, descent: -0.2, lineGap: 0 },
 });
@@ -135,6 +143,45 @@ describe('tuning one face', () => {
       .flatMap(({ unicodeRange }) => (unicodeRange ?? '').split(', '));
     expect(new Set(named).size).toBe(named.length);
     expect(tuned().parts.filter(({ unicodeRange }) => unicodeRange === null)).toHaveLength(1);
+  });
+});
+
+describe('the figures of a tuning', () => {
+  const kind = (name: TextKind, sentences: string[]): JudgedText => ({
+    kind: name,
+    language: name === 'copy' ? null : 'en',
+    sentences,
+  });
+  const judgedBy = (judged: JudgedText[]) => {
+    const on = { tuning: text.tuning, judged };
+    return tuned({}, advancesOf(local, on), on);
+  };
+  const copy = kind('copy', ['The keepers kept the lamp.']);
+  const names = kind('names', ['Iceland', 'Norway', 'Faroe Islands']);
+
+  test('are of each kind of text, which count alike however long they are', () => {
+    const { kinds, fit, words } = judgedBy([copy, names]);
+    expect(kinds.map(({ kind: name, words: many }) => [name, many])).toEqual([
+      ['copy', 5],
+      ['names', 4],
+    ]);
+    expect(words).toBe(9);
+    const [a, b] = kinds.map(({ mean }) => mean);
+    expect(fit.mean).toBeCloseTo(((a ?? 0) + (b ?? 0)) / 2, 12);
+    const longer = kind(
+      'copy',
+      Array.from({ length: 20 }, () => copy.sentences[0] ?? ''),
+    );
+    expect(judgedBy([longer, names]).fit.mean).toBeCloseTo(fit.mean, 12);
+  });
+
+  test('are of running text alone where they are of lines', () => {
+    expect(judgedBy([copy, names]).fit.lines).toEqual(judgedBy([copy]).fit.lines);
+  });
+
+  test('leave out a kind that neither face can set', () => {
+    const { kinds } = judgedBy([copy, kind('names', ['Ελλάδα', '日本'])]);
+    expect(kinds.map(({ kind: name }) => name)).toEqual(['copy']);
   });
 });
 

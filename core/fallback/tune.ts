@@ -14,15 +14,32 @@ import {
 import type { LocalVariant } from './localFonts';
 import { partsOf, withoutTrifles, type FallbackPart } from './parts';
 import { linesFit, type LinesFit, type SetsWords } from './runningLines';
-import { countWords, type TuningText, type WordCounts } from './tuningText';
+import {
+  countWords,
+  judgedSentences,
+  RUNNING_KINDS,
+  type JudgedText,
+  type TuningText,
+  type WordCounts,
+} from './tuningText';
 import { wordModel, type Grouping, type WordModel } from './wordModel';
 
 /** Goes up with every change that makes a tuning come out otherwise: those that were kept count no more. */
-export const TUNING_VERSION = 1;
+export const TUNING_VERSION = 2;
 
-/** How text goes in one of the ways to set it, against the web face. */
+/** Mean and 95th percentile of |fallback − web| ÷ web over words, as they occur. */
+interface WordErrors {
+  mean: number;
+  p95: number;
+  /** How many words that both can set. */
+  words: number;
+}
+
+/** How words go in one kind of text. */
+export interface KindFit extends WordErrors, Pick<JudgedText, 'kind' | 'language'> {}
+
+/** How text goes in one of the ways to set it, against the web face: its kinds count alike. */
 export interface TextFit {
-  /** Mean and 95th percentile of |fallback − web| ÷ web over words, as they occur. */
   mean: number;
   p95: number;
   lines: LinesFit;
@@ -44,6 +61,8 @@ export interface TunedFace {
   untuned: TextFit;
   one: TextFit;
   fit: TextFit;
+  /** As it is tuned, in each kind of text that it was judged by. */
+  kinds: KindFit[];
   /** Lines that the web face makes of the text at each measure. */
   webLines: number[];
   /** Mean error of words with 1, 2 … groups, as far as they were tried. */
@@ -129,12 +148,8 @@ function partsWidth(
   };
 }
 
-/** Mean and 95th percentile of the relative error of words, each as often as it occurs. */
-function wordErrors(
-  words: WordCounts,
-  web: SetsWords,
-  own: SetsWords,
-): { mean: number; p95: number; words: number } {
+/** The relative errors of words, each as often as it occurs. */
+function wordErrors(words: WordCounts, web: SetsWords, own: SetsWords): WordErrors {
   const each = [...words]
     .flatMap(([word, count]) => {
       const [a, b] = [web.word(word), own.word(word)];
@@ -213,8 +228,9 @@ export function tuneFallback(
     descent: descent / unitsPerEm,
     lineGap: lineGap / unitsPerEm,
   };
+  const kinds = judge.kinds(parts);
+  if (kinds.length === 0) return null;
   const judged = judge.whole(parts);
-  if (judged.words === 0) return null;
   return {
     ...request,
     parts,
@@ -223,8 +239,9 @@ export function tuneFallback(
     untuned: judge.whole([{ ratio: 1, unicodeRange: null }]).fit,
     one: judge.whole([{ ratio: rest, unicodeRange: null }]).fit,
     fit: judged.fit,
+    kinds,
     webLines: judged.webLines,
-    words: judged.words,
+    words: kinds.reduce((sum, { words }) => sum + words, 0),
     steps: found.map((grouping) => judge.words(allNamed(grouping))),
     each: judge.words(allNamed(letters)),
     unevenness: unevennessOf(model, tried),
@@ -233,22 +250,53 @@ export function tuneFallback(
   };
 }
 
-/** Judges parts on the held-out text. */
-function judgement(webWidths: WebWidths, local: LocalAdvances, text: TuningText) {
-  const counts = countWords(text.heldOut);
+/** Several counts of words as one, in which each counts alike. */
+function evenly(counts: readonly WordCounts[]): WordCounts {
+  const all = new Map<string, number>();
+  for (const words of counts) {
+    const total = [...words.values()].reduce((sum, count) => sum + count, 0) || 1;
+    for (const [word, count] of words) all.set(word, (all.get(word) ?? 0) + count / total);
+  }
+  return all;
+}
+
+/** Judges parts on text that was not tuned on, kind by kind. */
+function judgement(webWidths: WebWidths, local: LocalAdvances, { judged }: TuningText) {
   const web: SetsWords = { word: webWidths.of, space: webWidths.of(SPACE) ?? 0 };
+  const settable = (word: string) => {
+    const width = webWidths.of(word);
+    return width !== null && [...word].every((one) => local.advances[one] !== undefined);
+  };
+  const counted = judged
+    .map(({ kind, language, sentences }) => {
+      const words = [...countWords(sentences)].filter(([word]) => settable(word));
+      return { kind, language, sentences, words: new Map(words) };
+    })
+    .filter(({ words }) => words.size > 0);
+  const all = evenly(counted.map(({ words }) => words));
+  const running = counted
+    .filter(({ kind }) => RUNNING_KINDS.includes(kind))
+    .flatMap(({ sentences }) => sentences);
   const settingIn = (parts: FallbackPart[]): SetsWords => {
     const width = partsWidth(parts, local);
     return { word: width, space: width(SPACE) ?? 0 };
   };
   return {
     /** The mean error of words alone. */
-    words: (parts: FallbackPart[]): number => wordErrors(counts, web, settingIn(parts)).mean,
-    whole(parts: FallbackPart[]): { fit: TextFit; webLines: number[]; words: number } {
+    words: (parts: FallbackPart[]): number => wordErrors(all, web, settingIn(parts)).mean,
+    kinds: (parts: FallbackPart[]): KindFit[] => {
       const own = settingIn(parts);
-      const { words, ...errors } = wordErrors(counts, web, own);
-      const lines = linesFit(text.heldOut, web, own);
-      return { fit: { ...errors, lines: lines.fit }, webLines: lines.web, words };
+      return counted.map(({ kind, language, words }) => ({
+        kind,
+        language,
+        ...wordErrors(words, web, own),
+      }));
+    },
+    whole(parts: FallbackPart[]): { fit: TextFit; webLines: number[] } {
+      const own = settingIn(parts);
+      const { mean, p95 } = wordErrors(all, web, own);
+      const lines = linesFit(running, web, own);
+      return { fit: { mean, p95, lines: lines.fit }, webLines: lines.web };
     },
   };
 }
@@ -274,9 +322,9 @@ function baselineAside(
   return middle(lines.ascent, lines.descent) * ratio - middle(box.ascent, box.descent);
 }
 
-function missingCharacters({ tuning, heldOut }: TuningText, local: LocalAdvances): string[] {
+function missingCharacters(text: TuningText, local: LocalAdvances): string[] {
   const characters = new Set<string>();
-  for (const texts of [tuning.keys(), heldOut]) {
+  for (const texts of [text.tuning.keys(), judgedSentences(text)]) {
     for (const one of texts) for (const character of one) characters.add(character);
   }
   return [...characters]

@@ -1,25 +1,42 @@
 /** How often each word stands in a text. */
 export type WordCounts = ReadonlyMap<string, number>;
 
+/**
+ * Kinds of text that a fallback is judged by, each unlike the others in its words: the site's own copy, a
+ * declaration in the language, names of places and languages, dates and amounts.
+ */
+export type TextKind = 'copy' | 'declaration' | 'names' | 'amounts';
+
+/** Text of one kind that is not tuned on. */
+export interface JudgedText {
+  kind: TextKind;
+  /** BCP 47 tag of the language that it is in; null for the site's own copy. */
+  language: string | null;
+  /** A sentence or a phrase an entry. */
+  sentences: readonly string[];
+}
+
+/** Kinds that run on: their lines are judged too. */
+export const RUNNING_KINDS: readonly TextKind[] = ['copy', 'declaration'];
+
 /** Text to tune a fallback on, and other text to judge it by. */
 export interface TuningText {
   tuning: WordCounts;
-  /** Running text that is not tuned on, a paragraph an entry. */
-  heldOut: readonly string[];
+  judged: readonly JudgedText[];
 }
 
-/** What stands for a language: its words, as often as they occur, and running text that is not tuned on. */
+/** What stands for a language: its words, as often as they occur, and text of several kinds that is not tuned on. */
 export interface LanguageText {
   words: WordCounts;
-  heldOut: readonly string[];
+  judged: readonly JudgedText[];
 }
 
 /** Most words that are told apart, the most frequent: more change no ratio, and take time. */
 const MOST_WORDS = 2000;
 /** The designer's own copy counts as much as this many texts of the project's languages. */
 const OWN_SHARE = 3;
-/** Most characters of held-out text. */
-const MOST_HELD_OUT = 6000;
+/** Most characters of a kind of text to judge by, in all languages together. */
+const MOST_JUDGED = 6000;
 /** Figures stand in every site, seldom in running text; together they count this share of the words. */
 const FIGURES = ['2026', '17', '35', '480', '9.60', '12', '1998', '06'];
 const FIGURES_SHARE = 0.01;
@@ -54,29 +71,39 @@ const mostFrequent = (counts: Map<string, number>): WordCounts =>
   new Map([...counts].sort(([, a], [, b]) => b - a).slice(0, MOST_WORDS));
 
 /** The beginning of a text, by whole sentences, up to so many characters. */
-function beginning(sentences: readonly string[]): string[] {
+function beginning(sentences: readonly string[], most: number): string[] {
   let length = 0;
-  return sentences.filter((sentence) => (length += sentence.length) <= MOST_HELD_OUT);
+  return sentences.filter((sentence) => (length += sentence.length) <= most);
 }
 
 /**
  * What a project's fallbacks are tuned on and judged by. The designer's copy is parted by sentences: every
  * other one is tuned on and the rest held out, so that a figure is never told of the text that it was made
- * from. The project's languages count as much as the copy, or alone where there is none; then their own
- * held-out text is judged by.
+ * from. The project's languages count a third of the copy, or alone where there is none. It is judged by the
+ * rest of the copy and by text of several kinds in each language.
  *
  * @param copy the designer's copy, a block a line
  */
 export function tuningTextOf(copy: string, languages: readonly LanguageText[]): TuningText {
   const sentences = sentencesOf(copy);
   const own = countWords(sentences.filter((_, i) => i % 2 === 0));
-  const held = sentences.filter((_, i) => i % 2 === 1);
   const counts = new Map<string, number>();
   for (const { words } of languages) addShare(counts, words, 1 / languages.length);
   addShare(counts, own, OWN_SHARE);
   addShare(counts, new Map(FIGURES.map((figure) => [figure, 1])), FIGURES_SHARE);
+  const held = sentences.filter((_, i) => i % 2 === 1);
+  const share = MOST_JUDGED / Math.max(1, languages.length);
   return {
     tuning: mostFrequent(counts),
-    heldOut: beginning(held.length ? held : languages.flatMap(({ heldOut }) => heldOut)),
+    judged: [
+      { kind: 'copy' as const, language: null, sentences: beginning(held, MOST_JUDGED) },
+      ...languages
+        .flatMap(({ judged }) => judged)
+        .map((text) => ({ ...text, sentences: beginning(text.sentences, share) })),
+    ].filter((text) => text.sentences.length > 0),
   };
 }
+
+/** Every sentence that a fallback is judged by. */
+export const judgedSentences = ({ judged }: TuningText): string[] =>
+  judged.flatMap(({ sentences }) => sentences);

@@ -68,6 +68,11 @@ export const tuned = (
   untuned: fit(0.08),
   one: fit(0.03),
   fit: fit(mean),
+  kinds: [
+    { kind: 'copy', language: null, mean: mean * 1.5, p95: mean * 4, words: 600 },
+    { kind: 'declaration', language: 'en', mean: mean * 0.75, p95: mean * 2, words: 200 },
+    { kind: 'names', language: 'en', mean: mean * 0.75, p95: mean * 2, words: 100 },
+  ],
   webLines: [40, 27, 20, 17],
   steps: [0.03, mean],
   each: mean / 2,

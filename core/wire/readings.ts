@@ -133,8 +133,16 @@ const textFit = Type.Object(
       counts: list(integer(), 'Lines at 320, 480, 640 and 760 px'),
     }),
   },
-  { description: 'On text that was not tuned on' },
+  { description: 'On text that was not tuned on, of which each kind counts alike' },
 );
+
+const kindFit = Type.Object({
+  kind: oneOf(['copy', 'declaration', 'names', 'amounts']),
+  language: nullable(text('BCP 47 tag; null for the site’s own copy')),
+  mean: number('Mean relative error of a word’s width'),
+  p95: number('Its 95th percentile'),
+  words: integer(),
+});
 
 const lineBox = Type.Object({ ascent: number(), descent: number(), lineGap: number() });
 
@@ -154,6 +162,7 @@ export const Tuned = shapeOf<TunedFace>()(
     untuned: textFit,
     one: textFit,
     fit: textFit,
+    kinds: list(kindFit, 'As it is tuned, by kind of text'),
     webLines: list(integer()),
     steps: list(number(), 'Mean error of words with 1, 2 … groups'),
     each: number('The same with a ratio for every letter'),

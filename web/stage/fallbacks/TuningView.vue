@@ -22,7 +22,7 @@ import { useFallbacks } from '../../store/fallbacks';
 import { usePlans } from '../../store/plans';
 import { useProject } from '../../store/project';
 import ClosenessChart from './ClosenessChart.vue';
-import { fittingPatch } from './fallbackView';
+import { fittingPatch, measuredOn } from './fallbackView';
 import { useSampleFaces } from './sampleFaces';
 
 /** How a voice's fallback faces are tuned: by method and limit, on a curve of evenness against closeness. */
@@ -285,9 +285,9 @@ const aside = (face: TunedFace): string =>
     </table>
     <p class="small quiet">
       Fitted on text of the project’s languages and every other sentence of its pages, measured on
-      the {{ chosen.faces[0]?.words.toLocaleString('en') }} words of the rest. Safari leaves metric
-      overrides out: line boxes keep, as every text element has a line height; how far the baseline
-      stands from its place there is told for the voice’s smallest and largest size.
+      other text of several kinds, which count alike here: {{ measuredOn(chosen) }}. Safari leaves
+      metric overrides out: line boxes keep, as every text element has a line height; how far the
+      baseline stands from its place there is told for the voice’s smallest and largest size.
     </p>
   </template>
   <p v-else class="quiet">

@@ -1,5 +1,6 @@
 import type { Patch, ProjectDocument, VoiceFitting } from '@lettera/core/document';
 import {
+  candidateSpread,
   lacking,
   landings,
   LOCAL_SETS,
@@ -16,9 +17,12 @@ import {
   voiceFallback,
   type FallbackPlan,
   type FallbackTrials,
+  type TextKind,
   type StackEntry,
   type TunedCandidate,
 } from '@lettera/core/fallback';
+import { languageOf } from '@lettera/core/measure';
+import { count, percent } from '../../control/figures';
 
 const KINDS: Record<StackEntry['kind'], string> = {
   web: 'web face',
@@ -26,6 +30,33 @@ const KINDS: Record<StackEntry['kind'], string> = {
   local: 'as it is',
   generic: 'generic family',
 };
+
+/** What each kind of text that a fallback was measured on is called. */
+const KIND_WORDS: Record<TextKind, string> = {
+  copy: 'the site’s own copy',
+  declaration: 'a declaration',
+  names: 'names',
+  amounts: 'dates and amounts',
+};
+
+/** How far words lie off, from the kind of text that goes best to the one that goes worst: `0.7–1.3 %`. */
+export function wordsOff(candidate: TunedCandidate): string {
+  const ends = (candidateSpread(candidate) ?? []).map((ratio) => (ratio * 100).toFixed(1));
+  return `${[...new Set(ends)].join('–')} %`;
+}
+
+/** Each kind of text that a local font was measured on, with its mean error and how many words. */
+export function measuredOn({ faces }: TunedCandidate): string {
+  return (faces[0]?.kinds ?? [])
+    .map(({ kind, language, mean, words }) => {
+      const named =
+        language === null
+          ? KIND_WORDS[kind]
+          : `${KIND_WORDS[kind]} in ${languageOf(language)?.name ?? language}`;
+      return `${named} ±${percent(mean, 2)} (${count(words, 'word')})`;
+    })
+    .join(', ');
+}
 
 /** An entry of a stack as the column shows it. */
 export interface EntryRow {

@@ -1,0 +1,103 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, test } from '@jest/globals';
+import {
+  candidateSpread,
+  defaultFitting,
+  judgedSentences,
+  sentencesOf,
+  tuningTextOf,
+  type TunedFace,
+  type TuningText,
+} from '@lettera/core/fallback';
+import { LANGUAGES } from '@lettera/core/measure';
+import { readFace } from '@lettera/core/font/file';
+import { amountsIn, namesIn } from './languagePhrases';
+import { languageText } from './languageText';
+import { tune } from './tuneTask';
+
+describe('text that stands for a language', () => {
+  test.each(LANGUAGES.map(({ tag }) => tag))(
+    '%s is judged by three kinds, in its own letters',
+    (tag) => {
+      const { judged } = languageText(tag);
+      for (const { sentences, language } of judged) {
+        expect(language).toBe(tag);
+        expect(sentences.every((one) => one.trim() !== '')).toBe(true);
+      }
+      // Where the platform knows no names in a language, none of another's are given for them.
+      const own = Intl.DisplayNames.supportedLocalesOf(tag).length > 0;
+      for (const named of [namesIn(tag), amountsIn(tag)]) expect(named.length > 20).toBe(own);
+    },
+  );
+
+  test('nothing that it is judged by is English in another language', () => {
+    expect(namesIn('de')).toContain('Deutschland');
+    expect(namesIn('is')).toContain('Noregur');
+    expect(amountsIn('nb')).toContain('for 3 uker siden');
+    expect(namesIn('tlh')).toEqual([]);
+    expect(amountsIn('not a tag')).toEqual([]);
+  });
+});
+
+/** A guide of another matter than a lighthouse or a declaration, as people write it. */
+const guide = (name: string): string[] =>
+  sentencesOf(
+    readFileSync(`docs/${name}.md`, 'utf8')
+      .split('\n')
+      .filter((line) => /^[A-Z]/.test(line))
+      .join('\n')
+      .replace(/[`*[\]()]/g, ' '),
+  );
+
+describe('what is said of a fallback', () => {
+  const LATIN = {
+    literata: ['@fontsource-variable/literata/files/literata-latin-wght-normal.woff2', 'georgia'],
+    'public-sans': [
+      '@fontsource-variable/public-sans/files/public-sans-latin-wght-normal.woff2',
+      'arial',
+    ],
+    lora: ['@fontsource-variable/lora/files/lora-latin-wght-normal.woff2', 'times-new-roman'],
+  } as const;
+  const copy = ['log-entry', 'home', 'stay']
+    .map((page) => readFileSync(`sample/pages/${page}.html`, 'utf8'))
+    .join(' ')
+    .replace(/<[^>]+>/g, ' ');
+
+  async function tuned(family: keyof typeof LATIN, text: TuningText): Promise<TunedFace> {
+    const [path, local] = LATIN[family];
+    const file = new Uint8Array(readFileSync(`node_modules/${path}`));
+    const found = await tune({
+      files: [file],
+      metrics: await readFace(file),
+      instanceWeight: 400,
+      weight: 400,
+      slant: 'normal',
+      locals: [local],
+      measured: {},
+      text,
+      fitting: defaultFitting(true),
+    });
+    const face = found[local];
+    if (!face) throw new Error(`${family} was not tuned`);
+    return face;
+  }
+
+  test.each(Object.keys(LATIN) as (keyof typeof LATIN)[])(
+    'of %s holds on prose that nobody tuned on',
+    async (family) => {
+      const text = tuningTextOf(copy, [languageText('en')]);
+      const face = await tuned(family, text);
+      const [least, most] = candidateSpread({ local: '', source: 'twin', faces: [face] }) ?? [];
+      for (const name of ['styles', 'take-stock', 'deliver']) {
+        const unseen: TuningText = {
+          tuning: text.tuning,
+          judged: [{ kind: 'copy', language: null, sentences: guide(name) }],
+        };
+        expect(judgedSentences(unseen).join(' ').length).toBeGreaterThan(1500);
+        const { mean } = (await tuned(family, unseen)).fit;
+        expect(mean).toBeGreaterThan((least ?? 0) * 0.9);
+        expect(mean).toBeLessThan((most ?? 0) * 1.1);
+      }
+    },
+  );
+});
