@@ -45,9 +45,10 @@ export function driftInWords(
   { following, unclaimed, drifted }: Drift,
   by: string,
 ): string {
-  const lines = drifted.map(
-    ({ element, property, expected, found, width, texts }) =>
-      `- ${elements[element]?.name ?? element}: ${property} is ${found} on the site and ${expected} in the project, at ${width} px, ${counted(texts.length, 'text')}`,
+  const lines = drifted.map(({ element, property, expected, found, width, texts }) =>
+    property === 'unicode-range'
+      ? `- ${elements[element]?.name ?? element}: the files of ${expected} on the site have no ${found}, at ${width} px, ${counted(texts.length, 'text')}`
+      : `- ${elements[element]?.name ?? element}: ${property} is ${found} on the site and ${expected} in the project, at ${width} px, ${counted(texts.length, 'text')}`,
   );
   const left = unclaimed.length > 0 ? `, ${unclaimed.length} claimed by no element` : '';
   return [

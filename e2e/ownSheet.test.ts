@@ -43,8 +43,17 @@ async function driftOn(document: ProjectDocument, site = '') {
   );
 }
 
-const withSet = (key: string): ProjectDocument => {
+/** A project whose files are each for every character. */
+function wholeFiles(): ProjectDocument {
   const document = seatedDocument();
+  for (const { faces } of Object.values(document.case)) {
+    for (const { files } of faces) for (const file of files) file.unicodeRange = null;
+  }
+  return document;
+}
+
+const withSet = (key: string): ProjectDocument => {
+  const document = wholeFiles();
   const set = STARTING_SETS.find((one) => one.key === key);
   if (!set) throw new Error(`There is no set ${key}`);
   return applyChange(document, startingSetPatch(document, set)).document;
@@ -92,6 +101,16 @@ const changes = (document: ProjectDocument): fc.Arbitrary<Patch> => {
       ]),
     );
 };
+
+test('text that the files are not for is told, with its letters', async () => {
+  // These are for U+0000-00FF alone, which has no ’.
+  const set = STARTING_SETS[0];
+  if (!set) throw new Error('There is no set');
+  const document = seatedDocument();
+  const told = await driftOn(applyChange(document, startingSetPatch(document, set)).document);
+  expect(told.length).toBeGreaterThan(0);
+  expect(told.every((one) => /unicode-range at \d+: \w+ → ’ \(.*’/.test(one))).toBe(true);
+});
 
 describe('a site whose rem is its own', () => {
   const document = withSet('reading');

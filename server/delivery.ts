@@ -7,6 +7,7 @@ import {
   cutName,
   deliveredFonts,
   deliveryPlan,
+  heldCharacters,
   totalBytes,
   type DeliveryEvidence,
   type LicenceTexts,
@@ -121,6 +122,12 @@ export class Deliveries {
       this.copy.letters(id, document),
     ]);
     return { readings: Object.fromEntries(readings), made, copy: characters, languages };
+  }
+
+  /** The characters that the font files of a delivery have, by the key of their family. */
+  async characters(project: Pick<Project, 'id' | 'document'>): Promise<Record<string, string>> {
+    const evidence = await this.evidence(project);
+    return heldCharacters(deliveryPlan(project.document, evidence), evidence);
   }
 
   /** Why files that a project delivers could not be made, where that has been tried. */

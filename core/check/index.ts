@@ -27,6 +27,7 @@ import { sameStyle } from './sameStyle';
 import { unwornStyle } from './unwornStyle';
 import { capitalText, lightText, spacedText } from './runningText';
 import { faceWithoutCase, languageLetters, pageLetters } from './letters';
+import { outgrownFiles } from './outgrown';
 import { unusedFace } from './unusedFace';
 import { loneLine } from './loneLine';
 
@@ -38,6 +39,7 @@ const RULES: Rule[] = [
   missingFace,
   languageLetters,
   pageLetters,
+  outgrownFiles,
   faceWithoutCase,
   sharedPlace,
   sameName,

@@ -2,15 +2,7 @@ import { inUnicodeRange, parseUnicodeRange } from '../css/unicodeRange';
 import { languageOf, missingLetters } from '../measure';
 import { resolveInUse } from '../style/resolve';
 import { familiesInUse, stylesInUse } from '../style/usage';
-import { inWords, styleName, type Mark, type Rule, subjectOf } from './mark';
-
-/** Letters that a mark names; the rest is counted. */
-const NAMED = 8;
-
-const named = (letters: readonly string[]): string =>
-  letters.length <= NAMED
-    ? letters.join(' ')
-    : `${letters.slice(0, NAMED).join(' ')} and ${letters.length - NAMED} more`;
+import { inWords, lettersInWords, styleName, type Mark, type Rule, subjectOf } from './mark';
 
 /** Letters of the site's languages that the faces of a family in use lack. */
 export const languageLetters: Rule = (document, { characters = {} }) =>
@@ -34,7 +26,7 @@ export const languageLetters: Rule = (document, { characters = {} }) =>
         stage: 'faces',
         family,
         subject: subjectOf(...lacks.map(({ language }) => language)),
-        message: `${name}: in ${inWords(lacks.map(({ language }) => language))} some letters come from another font, since the files taken in have no ${named(letters)}.`,
+        message: `${name}: in ${inWords(lacks.map(({ language }) => language))} some letters come from another font, since the files taken in have no ${lettersInWords(letters)}.`,
         remedy: `Take in the script of ${name} that has them, or choose a family that does.`,
       },
     ];
@@ -59,7 +51,7 @@ export const pageLetters: Rule = (document, { characters = {}, page }) =>
         stage: 'styles',
         style,
         subject: subjectOf(page.title),
-        message: `${styleName(document, style)}: on “${page.title}” ${named(missing)} ${missing.length === 1 ? 'comes' : 'come'} from another font, since ${name} has no such ${missing.length === 1 ? 'character' : 'characters'}.`,
+        message: `${styleName(document, style)}: on “${page.title}” ${lettersInWords(missing)} ${missing.length === 1 ? 'comes' : 'come'} from another font, since ${name} has no such ${missing.length === 1 ? 'character' : 'characters'}.`,
         remedy: `Take in the script of ${name} that has them, or set this text in a family that does.`,
       },
     ];

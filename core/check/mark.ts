@@ -89,6 +89,10 @@ export interface Evidence {
   measures?: Readonly<Record<string, FamilyMeasures | null>>;
   /** The characters that the files of a family of the case have, as a `unicode-range`, by its key. */
   characters?: Readonly<Record<string, string>>;
+  /** The characters that the delivered files of a family have, as the project stands, in the same way. */
+  delivered?: Readonly<Record<string, string>>;
+  /** The same of the files that were delivered last; null where nothing was delivered, or it is not known. */
+  lastDelivered?: Readonly<Record<string, string>> | null;
   /** Line metrics of the case's files, by hash. */
   lines?: LineReadings;
   /** What the voices fall back to. */
@@ -111,3 +115,12 @@ export const styleName = (document: ProjectDocument, key: string): string =>
 /** Several names as a sentence has them. */
 export const inWords = (names: readonly string[]): string =>
   names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`;
+
+/** Letters that a mark names; the rest is counted. */
+const LETTERS_NAMED = 8;
+
+/** Several letters as a mark says them. */
+export const lettersInWords = (letters: readonly string[]): string =>
+  letters.length <= LETTERS_NAMED
+    ? letters.join(' ')
+    : `${letters.slice(0, LETTERS_NAMED).join(' ')} and ${letters.length - LETTERS_NAMED} more`;

@@ -13,9 +13,11 @@ export { compareSpecificity, specificityOf, type Specificity } from './specifici
 export { selectorsFault, selectorTexts, subjectsOf, type Subject } from './selector';
 export { structureOf, type Statement } from './structure';
 export {
+  EVERY_CHARACTER,
   formatUnicodeRange,
   inUnicodeRange,
   parseUnicodeRange,
   withinUnicodeRange,
+  unitedUnicodeRange,
 } from './unicodeRange';
 export { isClosed, TOKEN, tokensOf, type Token } from './whole';

@@ -1,6 +1,11 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { formatUnicodeRange, inUnicodeRange, sharedUnicodeRange } from './unicodeRange';
+import {
+  formatUnicodeRange,
+  inUnicodeRange,
+  sharedUnicodeRange,
+  unitedUnicodeRange,
+} from './unicodeRange';
 
 describe('what two ranges share', () => {
   test('is what is in both', () => {
@@ -22,5 +27,14 @@ describe('what two ranges share', () => {
         );
       }),
     );
+  });
+});
+
+describe('what several ranges have together', () => {
+  test('is written as one, in order, neighbours joined', () => {
+    expect(unitedUnicodeRange(['U+A0-FF', 'U+20-7E, U+7F-9F'])).toBe('U+20-FF');
+    expect(unitedUnicodeRange(['U+41-5A', 'U+41', 'U+50-60'])).toBe('U+41-60');
+    expect(unitedUnicodeRange(['U+43', 'U+41'])).toBe('U+41, U+43');
+    expect(unitedUnicodeRange([])).toBe('');
   });
 });

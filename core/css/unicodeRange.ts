@@ -1,5 +1,8 @@
 const hex = (codePoint: number): string => codePoint.toString(16).toUpperCase().padStart(2, '0');
 
+const written = ([from, to]: readonly [number, number]): string =>
+  from === to ? `U+${hex(from)}` : `U+${hex(from)}-${hex(to)}`;
+
 /** Writes code points as a CSS `unicode-range` value, neighbours joined: `U+20-7E, U+A0`. */
 export function formatUnicodeRange(codePoints: Iterable<number>): string {
   const sorted = [...new Set(codePoints)].sort((a, b) => a - b);
@@ -9,9 +12,7 @@ export function formatUnicodeRange(codePoints: Iterable<number>): string {
     if (last && last[1] === codePoint - 1) last[1] = codePoint;
     else runs.push([codePoint, codePoint]);
   }
-  return runs
-    .map(([from, to]) => (from === to ? `U+${hex(from)}` : `U+${hex(from)}-${hex(to)}`))
-    .join(', ');
+  return runs.map(written).join(', ');
 }
 
 /**
@@ -34,6 +35,8 @@ export function parseUnicodeRange(value: string): [number, number][] {
 }
 
 const LAST_CODE_POINT = 0x10ffff;
+/** The range of a face that has none, as browsers say it. CSS Fonts 4 §4.5. */
+export const EVERY_CHARACTER = 'U+0-10FFFF';
 
 /** What two ranges share, as a CSS `unicode-range`; empty where they share nothing. No range means every character. */
 export function sharedUnicodeRange(a: string | null, b: string | null): string {
@@ -44,8 +47,20 @@ export function sharedUnicodeRange(a: string | null, b: string | null): string {
       all(b).map(([first, last]) => [Math.max(from, first), Math.min(to, last)] as const),
     )
     .filter(([from, to]) => from <= to)
-    .map(([from, to]) => (from === to ? `U+${hex(from)}` : `U+${hex(from)}-${hex(to)}`))
+    .map(written)
     .join(', ');
+}
+
+/** All that several ranges have, as one `unicode-range`; empty for none. */
+export function unitedUnicodeRange(ranges: readonly string[]): string {
+  const all = ranges.flatMap(parseUnicodeRange).sort(([a], [b]) => a - b);
+  const united: [number, number][] = [];
+  for (const [from, to] of all) {
+    const last = united.at(-1);
+    if (last && from <= last[1] + 1) last[1] = Math.max(last[1], to);
+    else united.push([from, to]);
+  }
+  return united.map(written).join(', ');
 }
 
 /** Whether a code point lies in a `unicode-range`; no range means every character. */

@@ -41,3 +41,5 @@ export {
 } from './plan';
 export type { Plans } from './plans';
 export { changedSizes, stylesheet } from './stylesheet';
+
+export { heldCharacters } from './heldCharacters';

@@ -6,6 +6,7 @@ import { inUnicodeRange } from '../css/unicodeRange';
 import { face, family, plansOf, seatedDocument } from '../testing/documents';
 import { stylesheet } from './stylesheet';
 import { madeKey, PACKED, type Cut } from './cut';
+import { heldCharacters } from './heldCharacters';
 import { casePlan, deliveryPlan, totalBytes, type DeliveryEvidence } from './plan';
 
 type Readings = DeliveryEvidence['readings'];
@@ -310,6 +311,34 @@ describe('the characters of a file', () => {
       ['latin-ext', 'U+150-151'],
     ]);
     expect(new Set(files.map(({ path }) => path)).size).toBe(4);
+  });
+});
+
+describe('the characters that delivered files have', () => {
+  const held = (document = seatedDocument(), known = readings) =>
+    heldCharacters(deliveryPlan(document, { readings: known, made: {}, copy: 'ř' }), {
+      readings: known,
+    });
+
+  test('are those that they are cut to, by family', () => {
+    expect(Object.keys(held())).toEqual(['archivo', 'literata']);
+    const literata = held()['literata'] ?? '';
+    expect([...'aZ9é'].every((one) => inUnicodeRange(literata, one.codePointAt(0) ?? 0))).toBe(
+      true,
+    );
+    expect([...'ř光λ'].some((one) => inUnicodeRange(literata, one.codePointAt(0) ?? 0))).toBe(
+      false,
+    );
+  });
+
+  test('are no more than the files have', () => {
+    const few = Object.fromEntries(
+      Object.entries(readings).map(([key, one]) => [key, { ...one, characters: 'U+41-5A' }]),
+    );
+    expect(held(seatedDocument(), few)['literata']).toBe('U+41-5A');
+    // A file that says what it is for has no more than that.
+    const whole = changed(seatedDocument(), set('letters', 'whole'));
+    expect(held(whole)['literata']).toBe('U+00-FF');
   });
 });
 

@@ -59,6 +59,7 @@ describe('a file of the reader’s', () => {
       colour: 'rgb(0, 0, 0)',
     };
     const face = { family: 'Onest', weight: '400', style: 'normal', status: 'loaded' };
+    const latin = { ...face, unicodeRange: 'U+0-FF' };
     const { pages, files } = read({
       ...SOUND,
       views: [
@@ -77,7 +78,7 @@ describe('a file of the reader’s', () => {
         { width: -1, texts: [text] },
         { width: 1280, texts: 'none' },
       ],
-      faces: [face, { ...face, status: 'lost' }],
+      faces: [face, latin, { ...face, status: 'lost' }, { ...face, unicodeRange: 7 }],
     });
     const kept = files.find(({ path }) => path === livePathOf(pages[0]?.path ?? ''));
     expect(JSON.parse(new TextDecoder().decode(kept?.bytes))).toEqual({
@@ -85,7 +86,7 @@ describe('a file of the reader’s', () => {
         { width: 360, texts: [{ ...text, face: 'Onest', measure: null }, text] },
         { width: 1280, texts: [] },
       ],
-      faces: [face],
+      faces: [face, latin],
     });
   });
 

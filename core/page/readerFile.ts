@@ -60,6 +60,8 @@ export interface LiveFace {
   weight: string;
   style: string;
   status: 'unloaded' | 'loading' | 'loaded' | 'error';
+  /** What characters it is for; left out for all of them, and by older readers. */
+  unicodeRange?: string;
 }
 /** What it showed at one width. */
 export interface LiveView {
@@ -112,6 +114,7 @@ function liveText(from: Json): LiveText[] {
 
 const isLiveFace = (value: Json): boolean =>
   ['family', 'weight', 'style'].every((name) => typeof value[name] === 'string') &&
+  ['string', 'undefined'].includes(typeof value['unicodeRange']) &&
   ['unloaded', 'loading', 'loaded', 'error'].includes(value['status'] as string);
 
 /** What a reading says of the live page; what is not sound is left out. */

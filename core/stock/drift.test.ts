@@ -3,6 +3,7 @@ import { applyChange } from '../change';
 import { newDocument } from '../document/newDocument';
 import { lineages, type Claim } from './claims';
 import { driftOf } from './drift';
+import { lettersOutside } from './outside';
 import { foldPatch, foldStock } from './fold/fold';
 import { stockOf, type MadeText } from './testing/stockOf';
 
@@ -38,6 +39,41 @@ const BODY = -1;
 const drift = (texts: MadeText[]) => driftOf(stockOf(texts), document, lineagesIn(texts));
 const other = (number: number, change: Partial<MadeText>): MadeText[] =>
   PAGE.map((text, i) => (i === number ? { ...text, ...change } : text));
+
+describe('text that outgrows the files of the site', () => {
+  const faces = [{ family: 'Literata', weight: '400', style: 'normal', state: 'loaded' as const }];
+  const ranged = (unicodeRange: string) => faces.map((face) => ({ ...face, unicodeRange }));
+
+  test('is what no face of its family is for, each character once', () => {
+    const latin = ranged('U+20-7E, U+E9');
+    expect(lettersOutside('Café in Brno, řeka a řeč', 'literata', latin)).toBe('řč');
+    expect(lettersOutside('Café\u00a0\n', 'Literata', latin)).toBe('');
+    const both = [...latin, ...ranged('U+100-17F')];
+    expect(lettersOutside('Café, řeka', 'Literata', both)).toBe('');
+  });
+
+  test('is none where a face is for all, or the family is not the page’s', () => {
+    expect(lettersOutside('řeka', 'Literata', [...ranged('U+20-7E'), ...faces])).toBe('');
+    expect(lettersOutside('řeka', 'Georgia', ranged('U+20-7E'))).toBe('');
+    expect(lettersOutside('řeka', undefined, ranged('U+20-7E'))).toBe('');
+    expect(lettersOutside('řeka', 'Literata', ranged('not a range'))).toBe('');
+  });
+
+  test('is told where the text is in the family that the project has, and only there', () => {
+    const told = (texts: MadeText[]) =>
+      drift(texts).drifted.filter(({ property }) => property === 'unicode-range');
+    const [first, ...more] = told(other(1, { outside: 'řč' }));
+    expect(first).toMatchObject({
+      element: 'p',
+      expected: 'Literata',
+      found: 'ř č',
+      texts: [1],
+    });
+    expect(more).toHaveLength(1);
+    expect(drift(other(1, { outside: 'řč' })).following).not.toContain(1);
+    expect(told(other(1, { outside: 'ř', look: { stack: ['Arial'] } }))).toEqual([]);
+  });
+});
 
 describe('a site and the project that it was folded into', () => {
   test('agree as long as nothing was changed', () => {

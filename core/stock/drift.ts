@@ -7,14 +7,22 @@ import { narrowDocument } from '../style/narrow';
 import { carries, resolveElement, type ResolvedProperty } from '../style/resolve';
 import { siteName } from '../document/familyName';
 import { seenColour } from './fold/foldColours';
-import { lookAt, STOCK_ENDS, type Stock, type StockProperty, type TextLook } from './stock';
+import {
+  lookAt,
+  STOCK_ENDS,
+  type Stock,
+  type StockProperty,
+  type StockText,
+  type TextLook,
+} from './stock';
 import { claimsIn, type Claim, type Lineage } from './claims';
 
 /** Texts that a project claims, and that are set otherwise on the site. */
 export interface Drifted {
   /** Key of the text element. */
   element: string;
-  property: StockProperty;
+  /** `unicode-range` where the files of a family on the site have no characters of a text: then that, and these. */
+  property: StockProperty | 'unicode-range';
   /** Width of the viewport that it was seen at, CSS px. */
   width: number;
   /** As the project has it, and as the site does. */
@@ -152,6 +160,22 @@ function differences(
   });
 }
 
+/** Characters of a text that the files on the site are not for, where it is in the family that the project has. */
+const outgrown = (
+  { family }: Partial<Looked>,
+  found: Looked,
+  { outside = '' }: StockText,
+): Pick<Drifted, 'property' | 'expected' | 'found'>[] =>
+  outside && family?.toLowerCase() === found.family.toLowerCase()
+    ? [
+        {
+          property: 'unicode-range',
+          expected: found.family,
+          found: [...outside].join(' '),
+        },
+      ]
+    : [];
+
 /**
  * What of a site follows a project, and what does not: each text that a text element claims, at both widths, in
  * all that the project says of it. What its style leaves open is inherited, as a browser has it: from a text around
@@ -193,7 +217,8 @@ export function driftOf(
         else if (one.element !== null) inherited = setBy(at, one.element, width, inherited);
       }
       const expected = setBy(at, element, width, inherited);
-      for (const one of differences(expected, foundIn(lookAt(stock, text, end)))) {
+      const found = foundIn(lookAt(stock, text, end));
+      for (const one of [...differences(expected, found), ...outgrown(expected, found, text)]) {
         follows = false;
         const key = [element, one.property, width, one.expected, one.found].join('|');
         const known = drifted.get(key) ?? { element, ...one, width, texts: [] };

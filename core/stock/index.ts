@@ -20,6 +20,7 @@ export {
 export { FACE_STATES, liveFace, LiveTexts, overLook } from './live';
 export { OriginReader, overriddenIn } from './originReader';
 export { lineages, type Around, type Claim, type Lineage } from './claims';
+export { lettersOutside } from './outside';
 export { driftOf, type Drift, type Drifted } from './drift';
 export { stockWidths, widthsWithLive } from './widths';
 export { gatherNear, sharesOf, type Gathered, type Share } from './shares';

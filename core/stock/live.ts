@@ -34,11 +34,12 @@ export function overLook(look: TextLook, live: LiveText): TextLook {
 }
 
 /** A face as the live page had it; its file is not here. */
-export const liveFace = ({ family, weight, style, status }: LiveFace): StockFace => ({
+export const liveFace = ({ family, weight, style, status, unicodeRange }: LiveFace): StockFace => ({
   family,
   weight,
   style,
   state: FACE_STATES[status],
+  ...(unicodeRange ? { unicodeRange } : {}),
 });
 /** What became of a face, by what the browser says of it. */
 export const FACE_STATES: Readonly<Record<LiveFace['status'], StockFace['state']>> = {

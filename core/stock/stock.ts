@@ -91,6 +91,8 @@ export interface StockText {
   words: string;
   /** Characters of its own text, blanks as one. */
   characters: number;
+  /** Those that no face of its family is for, as the page declares them, each once; left out for none. */
+  outside?: string;
   narrow: SetAt;
   wide: SetAt;
 }
@@ -167,6 +169,8 @@ export class StockBook {
   readonly #sources = new Kept<StockSource>();
 
   look = (look: TextLook): number => this.#looks.number(look);
+  /** The look of a number. */
+  lookAt = (number: number): TextLook | undefined => this.#looks.all[number];
   origins = (origins: Origins): number => this.#origins.number(origins);
   source = (source: StockSource): number => this.#sources.number(source);
 

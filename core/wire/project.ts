@@ -175,7 +175,13 @@ export const WaypointState = Type.Object({
 });
 
 /** A revision that was delivered, and when. */
-export const MadeDelivery = Type.Object({ revision: integer(), at: text() });
+export const MadeDelivery = Type.Object({
+  revision: integer(),
+  at: text(),
+  characters: nullable(
+    byKey(text(), 'Of its font files, as a unicode-range, by the key of their family'),
+  ),
+});
 
 /** Running text in a language. */
 export const LanguageText = Type.Object({ tag: text('BCP 47'), sentences: list(text()) });

@@ -193,8 +193,10 @@ export function deliveryRoutes(
   });
 
   router.post('/projects/:id/deliveries', async (request, response) => {
-    const { id, revision } = await projectOf(projects, request);
-    response.status(201).json(await delivered.keep(id, revision));
+    const project = await projectOf(projects, request);
+    const { id, revision } = project;
+    const characters = await deliveries.characters(project);
+    response.status(201).json(await delivered.keep(id, revision, characters));
   });
 
   /** The project as one of them found it. @throws Problem 404 */

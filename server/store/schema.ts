@@ -61,7 +61,7 @@ export const waypoints = sqliteTable(
   (table) => [index('waypoints_of_project').on(table.projectId, table.at)],
 );
 
-/** Revisions whose bundle was taken away, and when that was last. */
+/** Revisions whose bundle was taken away, when that was last, and the characters that its font files had. */
 export const deliveries = sqliteTable(
   'deliveries',
   {
@@ -70,6 +70,7 @@ export const deliveries = sqliteTable(
       .references(() => projects.id, { onDelete: 'cascade' }),
     revision: integer('revision').notNull(),
     at: text('at').notNull(),
+    characters: text('characters', { mode: 'json' }).$type<Record<string, string>>(),
   },
   (table) => [primaryKey({ columns: [table.projectId, table.revision] })],
 );

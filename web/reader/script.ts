@@ -3,7 +3,7 @@
  * sends nothing and asks for nothing. Run again at another width, it adds to what it had. It stands alone, so
  * that all of it can be read where it is offered. The file is described in docs/reading.md.
  */
-import { familiesIn } from '@lettera/core/css';
+import { EVERY_CHARACTER, familiesIn } from '@lettera/core/css';
 import { wordsOf, type LiveText, type LiveView } from '@lettera/core/page';
 import { measureOf } from './charactersALine';
 import { LetterFinder } from './faceUsed';
@@ -211,11 +211,12 @@ function read(): void {
     html: markup(sheets.all.map(({ css }) => css).join('\n')),
     sheets: sheets.all,
     unread: sheets.unread,
-    faces: [...document.fonts].map(({ family, weight, style, status }) => ({
+    faces: [...document.fonts].map(({ family, weight, style, status, unicodeRange }) => ({
       family: family.replace(/^["']|["']$/g, ''),
       weight,
       style,
       status,
+      ...(unicodeRange === EVERY_CHARACTER ? {} : { unicodeRange }),
     })),
     views: kept.views,
   };

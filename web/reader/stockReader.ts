@@ -1,6 +1,8 @@
+import { EVERY_CHARACTER } from '@lettera/core/css';
 import { NOT_LIVE, wordsOf, type LivePage, type TypeRules } from '@lettera/core/page';
 import {
   FACE_STATES,
+  lettersOutside,
   liveFace,
   LiveTexts,
   OriginReader,
@@ -76,9 +78,6 @@ function filesIn(list: Iterable<CSSRule>): (string | undefined)[] {
     return cssRules && !('selectorText' in rule) ? filesIn(cssRules) : [];
   });
 }
-
-/** `unicode-range` of a face that has none. CSS Fonts 4 §4.5. */
-const EVERY_CHARACTER = 'U+0-10FFFF';
 
 function facesOf(page: Document): StockFace[] {
   const files = [...page.styleSheets].flatMap(filesOf);
@@ -179,25 +178,28 @@ export async function readPageInto(
   }
   const numbers = new Map<Element, number>();
   const at = book.pages.length;
-  for (const { node, text: _text, at: set, isSeen, ...text } of texts) {
+  const isLive = live.views.length > 0;
+  const faces = isLive ? live.faces.map(liveFace) : facesOf(page);
+  for (const { node, text: own, at: set, isSeen, ...text } of texts) {
     if (!isSeen || !set.narrow || !set.wide) continue;
     let around = node.parentElement;
     while (around && !numbers.has(around)) around = around.parentElement;
     numbers.set(node, book.texts.length);
+    const outside = lettersOutside(own, book.lookAt(set.wide.look)?.stack[0], faces);
     book.texts.push({
       ...text,
+      ...(outside ? { outside } : {}),
       page: at,
       within: around ? (numbers.get(around) ?? null) : null,
       narrow: set.narrow,
       wide: set.wide,
     });
   }
-  const isLive = live.views.length > 0;
   book.pages.push({
     title,
     ...widths,
     root,
-    faces: isLive ? live.faces.map(liveFace) : facesOf(page),
+    faces,
     live: isLive,
     elsewhere,
     ...(unread.length > 0 ? { unread } : {}),

@@ -5,6 +5,7 @@ import { defineStore } from 'pinia';
 import { useCaseReadings } from './caseReadings';
 import { useCaseSheets } from './caseSheets';
 import { useFamilies } from './families';
+import { useMadeDeliveries } from './madeDeliveries';
 import { usePlans } from './plans';
 import { useProject } from './project';
 import { useProof } from './proof';
@@ -17,6 +18,7 @@ export const useEvidence = defineStore('evidence', () => {
   const caseSheets = useCaseSheets();
   const families = useFamilies();
   const plans = usePlans();
+  const deliveries = useMadeDeliveries();
 
   /** The page as it is set, in another state's faces: its columns stay, its advances are theirs. */
   function pageIn(
@@ -43,6 +45,8 @@ export const useEvidence = defineStore('evidence', () => {
       readings: caseReadings.readings,
       lines: caseReadings.readings,
       characters: caseSheets.characters,
+      delivered: plans.charactersOf(document),
+      lastDelivered: deliveries.lastCharacters,
       measures,
       xHeights: Object.fromEntries(
         Object.entries(measures).flatMap(([key, measured]) => {

@@ -1,6 +1,7 @@
 import {
   casePlan,
   deliveryPlan,
+  heldCharacters,
   madeKey,
   totalBytes,
   type DeliveryPlan,
@@ -43,6 +44,13 @@ export const usePlans = defineStore('plans', () => {
     return onceFor((document: ProjectDocument) => deliveryPlan(document, known));
   });
   const deliveryOf = (document: ProjectDocument): DeliveryPlan => planner.value(document);
+
+  /** The characters that the delivered files of a family would have, by its key in the case. */
+  const held = computed(() => {
+    const known = evidence.value;
+    return onceFor((document: ProjectDocument) => heldCharacters(deliveryOf(document), known));
+  });
+  const charactersOf = (document: ProjectDocument): Record<string, string> => held.value(document);
 
   /** The plan of what is shown; of the project as it is while bytes of what is only looked at are not known. */
   function settledDelivery(shown: ProjectDocument): DeliveryPlan {
@@ -103,5 +111,5 @@ export const usePlans = defineStore('plans', () => {
   watch([() => project.id, pages], () => void load(), { immediate: true });
   watch([missing, () => project.progress.packing?.done], ([wanted]) => wanted && void load());
 
-  return { fallbackOf, deliveryOf, settledDelivery, caseBytes, failed };
+  return { fallbackOf, deliveryOf, charactersOf, settledDelivery, caseBytes, failed };
 });

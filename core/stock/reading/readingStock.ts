@@ -5,6 +5,7 @@ import { wordsOf } from '../../page/textsOfPage';
 import type { PageAsRead } from '../../page/pagesAsRead';
 import { liveFace, LiveTexts, overLook } from '../live';
 import { OriginReader } from '../originReader';
+import { lettersOutside } from '../outside';
 import {
   StockBook,
   STOCK_ENDS,
@@ -92,6 +93,7 @@ export function stockOfReadings(
         },
       ]),
     ) as Record<StockEnd, { shown: LiveTexts; origins: OriginReader<Element> }>;
+    const faces = live.faces.map(liveFace);
     for (const [element, node] of textElementsOf(page).entries()) {
       const text = ownText(node);
       const words = wordsOf(text);
@@ -109,6 +111,7 @@ export function stockOfReadings(
       while (around && !numbers.has(around as Element)) around = around.parent;
       const within = around ? (numbers.get(around as Element) ?? null) : null;
       numbers.set(node, book.texts.length);
+      const outside = lettersOutside(text, familiesIn(large.family)[0], faces);
       book.texts.push({
         page: book.pages.length,
         element,
@@ -119,6 +122,7 @@ export function stockOfReadings(
         within,
         words,
         characters: [...text].length,
+        ...(outside ? { outside } : {}),
         narrow: set('narrow', small),
         wide: set('wide', large),
       });
@@ -127,7 +131,7 @@ export function stockOfReadings(
       title,
       narrow: ends.narrow.width,
       wide: ends.wide.width,
-      faces: live.faces.map(liveFace),
+      faces,
       live: true,
       elsewhere,
       ...(unread.length > 0 ? { unread } : {}),

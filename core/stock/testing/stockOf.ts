@@ -17,6 +17,7 @@ export interface MadeText {
   within?: number;
   characters?: number;
   words?: string;
+  outside?: string;
   look?: Partial<TextLook>;
   /** What it is otherwise at the narrow end. */
   narrow?: Partial<TextLook>;
@@ -96,6 +97,7 @@ export function stockOf(
       within: text.within ?? null,
       words: text.words ?? 'A light has burned on Tarnholm',
       characters: text.characters ?? 100,
+      ...(text.outside ? { outside: text.outside } : {}),
       narrow: at({ ...text.look, ...text.narrow }),
       wide: at(text.look ?? {}),
     });

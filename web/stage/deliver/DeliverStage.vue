@@ -2,13 +2,14 @@
 import { computed, ref, shallowRef, watch } from 'vue';
 import { bundleFault } from '@lettera/core/deliver';
 import type { ProjectDocument } from '@lettera/core/document';
-import type { DeliveryFile, MadeDelivery } from '@lettera/core/wire';
+import type { DeliveryFile } from '@lettera/core/wire';
 import DoButton from '../../control/DoButton.vue';
 import ViewTabs from '../../control/ViewTabs.vue';
 import { api, ApiError, urls } from '../../api/client';
 import { count, kilobytes } from '../../control/figures';
 import StandIns from '../../proof/StandIns.vue';
 import { useCaseReadings } from '../../store/caseReadings';
+import { useMadeDeliveries } from '../../store/madeDeliveries';
 import { useProject } from '../../store/project';
 import StageHeader from '../StageHeader.vue';
 import CodeView from './CodeView.vue';
@@ -24,6 +25,7 @@ import { bytesOf, forbiddenFiles } from './deliverView';
 
 const project = useProject();
 const caseReadings = useCaseReadings();
+const deliveries = useMadeDeliveries();
 const files = shallowRef<DeliveryFile[]>([]);
 const state = ref<'loading' | 'ready' | 'stopped' | 'failed'>('loading');
 const message = ref('');
@@ -82,18 +84,6 @@ const sheet = computed(() => {
   const file = files.value.find((one) => one.path === 'lettera.css');
   return file?.kind === 'text' ? file.content : '';
 });
-
-/** Deliveries that were taken away, newest first. */
-const made = shallowRef<readonly MadeDelivery[]>([]);
-async function loadMade(): Promise<void> {
-  if (project.id) made.value = await api.deliveries(project.id).catch(() => made.value);
-}
-watch(() => project.id, loadMade, { immediate: true });
-/** The bundle is taken away by the browser; that it was is kept here. */
-async function keep(): Promise<void> {
-  const kept = await api.keepDelivery(project.id).catch(() => null);
-  if (kept) made.value = [kept, ...made.value.filter(({ revision }) => revision !== kept.revision)];
-}
 </script>
 
 <template>
@@ -135,7 +125,7 @@ async function keep(): Promise<void> {
         :label="downloadLabel"
         first
         large
-        @click="keep"
+        @click="deliveries.keep()"
       />
       <span
         >{{ count(files.length, 'file') }}, <b>{{ kilobytes(total) }}</b> before the text is
@@ -159,7 +149,7 @@ async function keep(): Promise<void> {
       }}
     </p>
     <PagesTried v-if="tried && isWhole" :document="tried.document" :revision="tried.revision" />
-    <SinceDelivered v-if="made.length" :files="files" :made="made" />
+    <SinceDelivered v-if="deliveries.made.length" :files="files" :made="deliveries.made" />
     <StandIns class="notice" />
     <p v-for="mark in forbidden" :key="mark.message" class="notice mark-text">
       {{ mark.message }} {{ mark.remedy }}

@@ -49,7 +49,7 @@ const nameOf = (element: string): string => project.document?.elements[element]?
           <th scope="row">{{ nameOf(one.element) }}</th>
           <td>{{ one.property }}</td>
           <td>{{ one.expected }}</td>
-          <td>{{ one.found }}</td>
+          <td>{{ one.property === 'unicode-range' ? `no file for ${one.found}` : one.found }}</td>
           <td class="figure">{{ one.width }} px</td>
           <td class="figure">{{ one.texts.length }}</td>
           <td>
