@@ -3,7 +3,8 @@ import { narrowBelowOf } from '../document/narrow';
 import { GROUND } from '../document/vocabulary';
 import { descriptorOf, PROPERTIES, PROPERTY_NAMES, type PropertyName } from '../document/property';
 import { narrowDocument } from '../style/narrow';
-import { carries, resolveStyle } from '../style/resolve';
+import { setByBrowsers } from '../style/browserSheets';
+import { carries, resolveStyle, type Origin } from '../style/resolve';
 import { ruleSpecificity, selectorsOf, weighedSelector } from '../style/ruleWeight';
 import type { ProjectRules } from '../page/cascade';
 import { cssNumber, cssRule, indent } from './css';
@@ -19,12 +20,16 @@ const IN_FONT_SHORTHAND = PROPERTY_NAMES.filter(
   (name) => PROPERTIES[name].inFontShorthand && PROPERTIES[name].whenOpen === 'inherit',
 );
 
+/** Origins of what the project sets around a text. */
+const FROM_AROUND: readonly Origin[] = ['parent', 'body'];
+
 const where = (selectors: readonly string[]): string => `:where(${selectors.join(', ')})`;
 
 type Declaration = [property: string, value: string];
 
 /** What a rule is made of. */
-type RuledElement = Pick<TextElement, 'style' | 'selectors' | 'important'>;
+type RuledElement = Pick<TextElement, 'style' | 'selectors' | 'important'> &
+  Partial<Pick<TextElement, 'parent'>>;
 
 /** Declarations with the importance that their element has. CSS Cascade 5 §6.4. */
 const said = (
@@ -85,17 +90,24 @@ export function narrowTokens(document: ProjectDocument): string {
 }
 
 function elementDeclarations(document: ProjectDocument, element: RuledElement): Declaration[] {
-  const resolved = resolveStyle(document, element.style);
+  const resolved = resolveStyle(document, element.style, element.parent);
   const own = (property: PropertyName) => carries(resolved[property]);
   const declarations: Declaration[] = [];
-  if (!IN_FONT_SHORTHAND.every(own)) declarations.push(['font', 'inherit']);
+  const inheritsFont = !IN_FONT_SHORTHAND.every(own);
+  if (inheritsFont) declarations.push(['font', 'inherit']);
+  const between = setByBrowsers(element);
+  /** Whether the project has a value of what is around it, which the browser's own stands before. */
+  const isKeptOff = (property: PropertyName) =>
+    between.has(property) && FROM_AROUND.includes(resolved[property].origin);
   // Only lines at the edges that the style names: a thematic break has some on all sides of its own.
   if (own('lineThickness')) declarations.push(['border', '0 solid']);
   for (const property of PROPERTY_NAMES) {
     const { css, inFontShorthand, whenOpen } = PROPERTIES[property];
     if (own(property)) {
       declarations.push([css, `var(${styleProperty(element.style, property)})`]);
-    } else if (whenOpen === 'inherit' && !inFontShorthand) {
+    } else if (inFontShorthand && inheritsFont) {
+      continue;
+    } else if (whenOpen === 'inherit' || isKeptOff(property)) {
       declarations.push([css, 'inherit']);
     }
   }
