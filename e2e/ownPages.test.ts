@@ -6,6 +6,7 @@ import { join } from 'node:path';
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
 import { strToU8, zipSync } from 'fflate';
 import type { Browser, ElementHandle, Frame, Page } from 'puppeteer-core';
+import { stepSizeAt } from '@lettera/core/scale';
 import type { ProjectDocument } from '@lettera/core/document';
 import { violationsOn } from './axe';
 import {
@@ -349,6 +350,39 @@ describe('a page of the site’s own', () => {
     const made = Object.entries(styles).find(([, { name }]) => name.endsWith('only here'))?.[0];
     const here = Object.values(now).find(({ style }) => style === made);
     expect((await again.$$(here?.selectors[0] ?? '')).length).toBe(1);
+    expect(errors).toEqual([]);
+  });
+
+  test('has the size that is told of it, from the text around it where that gives it', async () => {
+    await bring({
+      'index.html':
+        '<title>Sizes</title><style>.big { font-size: 25px }</style><h1>Fog <em>tonight</em></h1><p class="big">Seen by <em class="seen">the keeper</em></p>',
+    });
+    await open();
+    await press(page, 'Show Sizes');
+    const frame = await frameOf('sizes');
+    await press(page, 'This text', 'section.proof [role="tablist"]');
+    const told = async (selector: string, words: string): Promise<string> => {
+      await clickOn(frame, selector);
+      const panel = await eventually(
+        () => page.$eval('section.proof aside', (node) => node.textContent ?? ''),
+        (text) => text.includes(words),
+      );
+      return panel;
+    };
+    const { scale, styles } = await documentOf();
+    const ends = [360, 1280].map(
+      (width) =>
+        `${Number(stepSizeAt(scale, styles['heading-1']?.set.step ?? 0, width).toFixed(2))} px`,
+    );
+    expect(await told('h1', 'worn by Heading 1')).toContain(
+      `${ends[0]} at 360, ${ends[1]} at 1280`,
+    );
+    expect(await told('h1 em', 'worn by Emphasis')).toContain(
+      `here; ${ends[0]} at 360, ${ends[1]} at 1280`,
+    );
+    const site = await told('.seen', '25 px');
+    expect(site).not.toMatch(/here; /);
     expect(errors).toEqual([]);
   });
 

@@ -45,8 +45,28 @@ describe('what a browser makes of the bundle', () => {
     [0.051, 1],
     [-0.051, 1],
   ])('counts a size that is off by %f px: %i', (off, count) => {
-    const near = { ...project, size: project.size + off };
+    const size = project.size + off;
+    // As a browser has it: line heights are multiples.
+    const near = {
+      ...project,
+      size,
+      lineHeight: size * ((project.lineHeight ?? 0) / project.size),
+    };
     expect(differencesOf('body', 1280, project, near)).toHaveLength(count);
+  });
+
+  test('where another size stands, is told of the size alone while the lines are as far apart in it', () => {
+    const larger = {
+      ...project,
+      size: project.size * 2,
+      lineHeight: (project.lineHeight ?? 0) * 2,
+    };
+    expect(differencesOf('body', 1280, project, larger).map(({ what }) => what)).toEqual(['size']);
+    const tighter = { ...larger, lineHeight: project.lineHeight };
+    expect(differencesOf('body', 1280, project, tighter).map(({ what }) => what)).toEqual([
+      'size',
+      'lineHeight',
+    ]);
   });
 
   test('is held on pages to what an element’s own style says', () => {

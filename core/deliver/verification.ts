@@ -85,8 +85,14 @@ export function differencesOf(
   const differ = (what: keyof SetType, one: string, other: string): Difference[] => [
     { element, width, what, project: one, browser: other },
   ];
+  // Line heights are multiples: of a size that is another here, it is that multiple that is meant.
+  const larger = browser.size / project.size;
+  const expected = {
+    size: project.size,
+    lineHeight: project.lineHeight === null ? null : project.lineHeight * larger,
+  };
   const lengths = (['size', 'lineHeight'] as const).flatMap((what) => {
-    const [one, other] = [project[what], browser[what]];
+    const [one, other] = [expected[what], browser[what]];
     if (one === null || (other !== null && Math.abs(one - other) <= LEAST_SEEN)) return [];
     return differ(what, px(one), other === null ? 'the face’s own' : px(other));
   });

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { stepSizeAt } from '@lettera/core/scale';
-import { resolveInUse } from '@lettera/core/style';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { debounce } from '../../control/debounce';
 import { count } from '../../control/figures';
@@ -63,10 +62,9 @@ watch([() => project.shown, () => proof.width, () => proof.fonts, () => proof.gr
 const px = (value: number): string => `${Number(value.toFixed(2))} px`;
 const ends = computed(() => {
   const document = project.shown;
-  const style = facts.value?.style;
-  if (!document || !style || facts.value?.element === null) return null;
+  const step = facts.value?.step ?? null;
+  if (!document || step === null) return null;
   const { small, large } = document.scale;
-  const step = resolveInUse(document, style).step.value;
   return [small, large].map(
     ({ width }) => `${px(stepSizeAt(document.scale, step, width))} at ${width}`,
   );

@@ -10,7 +10,7 @@ import {
 import { localName, type FallbackPlan } from '@lettera/core/fallback';
 import { inUnicodeRange } from '@lettera/core/font';
 import { Decisions, type Decision, type Pieces, type TypeRules } from '@lettera/core/page';
-import { matchFace, resolveElement, type TraceStep } from '@lettera/core/style';
+import { carries, matchFace, resolveElement, type TraceStep } from '@lettera/core/style';
 import { isGeneric, LetterFinder } from '../../reader/faceUsed';
 import { Grounds } from '../../reader/grounds';
 import { charactersALine } from '../../reader/charactersALine';
@@ -48,6 +48,8 @@ export interface TextFacts {
   properties: DecidedProperty[];
   /** CSS px. */
   size: number;
+  /** The step of the scale that it has its size from; null where the project does not decide that. */
+  step: number | null;
   lineHeight: number;
   /** Characters a line, of its longest lines; null for a text of one line. */
   measure: number | null;
@@ -172,6 +174,19 @@ function facesOf(
   );
 }
 
+/** The step that a text has its size from, its own or that of a text around it. */
+function stepOf(
+  document: ProjectDocument,
+  decisions: Decisions<Element>,
+  node: Element,
+): number | null {
+  const declared = decisions.of(node, PROPERTIES.step)?.declared;
+  if (!declared || declared === 'browser' || declared.by !== 'project') return null;
+  if (!document.elements[declared.element]) return null;
+  const { step } = resolveElement(document, declared.element);
+  return carries(step) ? step.value : null;
+}
+
 /** An element and all that stand around it: what a text has is decided there. */
 const withAround = (node: Element): Element[] => {
   const found: Element[] = [];
@@ -219,6 +234,7 @@ export function* textFactsOf(
       (name) => propertyOf(document, decisions, node, name),
     ),
     size,
+    step: stepOf(document, decisions, node),
     lineHeight: parseFloat(style?.lineHeight ?? '') || size * 1.2,
     measure: charactersALine(node, text.length),
     weight: {
