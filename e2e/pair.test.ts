@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, beforeEach, expect, test } from '@jest/globals';
-import type { Browser, Page } from 'puppeteer-core';
+import type { Browser, ElementHandle, Page } from 'puppeteer-core';
 import type { Project } from '@lettera/server';
 import {
   computed,
@@ -52,7 +52,7 @@ const partners = () =>
 const heading = () => fontsUsed(page, 'h1', true);
 const text = () => fontsUsed(page, '.lead', true);
 /** Clicks a control of the partner of that name. */
-const ofPartner = async (name: string, control: string) => {
+const controlOf = async (name: string, control: string) => {
   const found = await page.evaluateHandle(
     (wanted, label) => {
       const row = [...document.querySelectorAll('.partner')].find(
@@ -65,8 +65,10 @@ const ofPartner = async (name: string, control: string) => {
     name,
     control,
   );
-  await found.asElement()?.evaluate((node) => (node as HTMLElement).click());
+  return found.asElement() as ElementHandle<HTMLElement> | null;
 };
+const ofPartner = async (name: string, control: string) =>
+  (await controlOf(name, control))?.evaluate((node) => node.click());
 
 test('from an empty project to a taken pair, in order and with reasons', async () => {
   expect(await page.$eval('.workbench', (node) => node.textContent)).toContain(
@@ -108,6 +110,33 @@ test('from an empty project to a taken pair, in order and with reasons', async (
   );
   await eventually(heading, ([family]) => family?.startsWith('Space Grotesk') === true);
   expect(errors).toEqual([]);
+});
+
+test('what is pointed at stays under the pointer when it is taken', async () => {
+  await hold('Archivo');
+  const [, second = ''] = await eventually(partners, (list) => list.length > 2);
+  const button = await controlOf(second, 'Take it');
+  await button?.scrollIntoView();
+  const box = await button?.boundingBox();
+  const at = { x: (box?.x ?? 0) + 4, y: (box?.y ?? 0) + 4 };
+  await page.mouse.move(at.x, at.y);
+  await page.mouse.click(at.x, at.y);
+  const said = await eventually(
+    () => page.$$eval('.notice', (all) => all.map((node) => node.textContent ?? '').join(' ')),
+    (words) => words.includes('Seated'),
+  );
+  expect(said).toContain(second);
+  const under = await page.evaluate(
+    ({ x, y }) =>
+      document.elementFromPoint(x, y)?.closest('.partner')?.querySelector('.name')?.textContent,
+    at,
+  );
+  expect(under?.trim()).toBe(second);
+  // Nothing else is where the button was: pressed again, nothing more happens.
+  const { revision } = await project();
+  await page.mouse.click(at.x, at.y);
+  expect((await project()).revision).toBe(revision);
+  expect((await project()).document.contenders ?? []).toEqual([]);
 });
 
 test('a starting point is shown on the project’s own page, and taken', async () => {

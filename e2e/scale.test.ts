@@ -59,10 +59,19 @@ describe('the table of steps', () => {
     await fill(at.page, 'Own name of base', 'text');
     await eventually(at.scaleNow, ({ names: own }) => own?.own['0'] === 'text');
     await fill(at.page, 'Own name of up-1', 'text');
-    await eventually(
-      () => at.page.$eval('.refusal', (node) => node.textContent ?? ''),
-      (text) => text.includes('gives two steps the name “text”'),
-    );
+    const named = 'tr[data-step="1"] .name';
+    const refused = () =>
+      at.page.$eval(`${named} [role="alert"]`, (node) => node.textContent ?? '');
+    expect(await refused()).toMatch(/^“text” is the name of the step of [\d.]+ px already\.$/);
+    // What was typed is there to be put right.
+    const typed = () => at.page.$eval(`${named} input`, (node) => (node as HTMLInputElement).value);
+    expect(await typed()).toBe('text');
+    await fill(at.page, 'Own name of up-1', 'Sub heading');
+    expect(await refused()).toMatch(/^“Sub heading” cannot be part/);
+    expect(await typed()).toBe('Sub heading');
+    await fill(at.page, 'Own name of up-1', 'sub-heading');
+    await eventually(at.scaleNow, ({ names: own }) => own?.own['1'] === 'sub-heading');
+    expect(await at.page.$(`${named} [role="alert"]`)).toBeNull();
   });
 
   test('has a second series take over, with base and ratio of its own', async () => {

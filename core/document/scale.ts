@@ -20,6 +20,7 @@ import {
   type Between,
   type Naming,
   type Rounding,
+  LONGEST_STEP_NAME,
 } from './scaleBounds';
 import { KEY, MayBeLeftOut, MayBeNull, Part, PartsByKey, ValuesByKey } from './decorators';
 
@@ -114,7 +115,7 @@ export class StepNames {
 
   /** Names of the designer's own, by step number; other steps keep their numbers. */
   @ValuesByKey(
-    (name) => typeof name === 'string' && KEY.test(name) && name.length <= 40,
+    (name) => typeof name === 'string' && KEY.test(name) && name.length <= LONGEST_STEP_NAME,
     'must hold names of small letters, digits and hyphens, by step number',
     { key: STEP_NUMBER, most: 4 * MOST_STEPS },
   )

@@ -24,3 +24,6 @@ export const SCALE_BOUNDS = {
 
 /** Most steps either way from the base. */
 export const MOST_STEPS = 12;
+
+/** Characters of a step’s own name at most. */
+export const LONGEST_STEP_NAME = 40;

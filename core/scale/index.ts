@@ -13,6 +13,7 @@ export {
 export { PX_IN } from './lengths';
 export { INTERVALS, intervalOf, type Interval } from './intervals';
 export { stepName } from './names';
+export { stepNameFault } from './stepNameFault';
 export { SITE_KINDS, siteKindPatch, type SiteKind } from './siteKinds';
 export { betweenInWords, sizeInWords, widthOf } from './words';
 export { bendsOf, changeWidth, sizeAt, stepCss, stepSizeAt } from './sizeAt';

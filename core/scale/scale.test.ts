@@ -9,6 +9,7 @@ import { fluidCss, fluidSizeAt, type FluidSize } from './fluid';
 import { INTERVALS, intervalOf } from './intervals';
 import { ROOT_SIZE } from './lengths';
 import { stepName } from './names';
+import { stepNameFault } from './stepNameFault';
 import { SITE_KINDS, siteKindPatch } from './siteKinds';
 import { changeWidth, sizeAt, stepCss, stepSizeAt } from './sizeAt';
 import { ENDS, roundSize, stepByNumber, stepsOf } from './steps';
@@ -132,6 +133,24 @@ describe('names of steps', () => {
       'up-4',
       'masthead',
     ]);
+  });
+
+  test.each<[string, RegExp | null]>([
+    ['', null],
+    ['large-2', null],
+    ['text', null],
+    ['a'.repeat(40), null],
+    ['a'.repeat(41), /^That is 41 characters\. A name has at most 40\.$/],
+    ['Large', /^“Large” cannot be part of a custom property’s name/],
+    ['2-large', /cannot be part/],
+    ['a--b', /cannot be part/],
+    ['up-2', /^“up-2” is the name of the step of [\d.]+ px already\.$/],
+    ['intro', /^“intro” is the name of the step of [\d.]+ px already\.$/],
+  ])('“%s” for a step is refused in words, or not', (name, expected) => {
+    const own = { '0': 'text', '3': 'intro' };
+    const fault = stepNameFault(scale({ up: 5, names: { scheme: 'own', own } }), 0, name);
+    if (expected) expect(fault).toMatch(expected);
+    else expect(fault).toBeNull();
   });
 
   test('that two steps would share, or that are no names, are refused', () => {

@@ -76,7 +76,7 @@ const able = computed(() =>
   ),
 );
 
-/** Candidates, the likeliest first: the family itself, those that measure alike, those of its class. */
+/** Candidates, the likeliest first: the family itself, those that measure alike or are of its class, then any. */
 const candidates = computed<{ row: LineUpRow; why: string }[]>(() => {
   const typed = plain(name.value);
   const itself = able.value.filter(({ key }) => typed !== '' && key.plainName === typed);
@@ -98,8 +98,14 @@ const candidates = computed<{ row: LineUpRow; why: string }[]>(() => {
       });
     }
   } else {
-    const ofClass = able.value.filter(({ key }) => key.class === faceClass.value);
-    for (const { key } of ofClass) found.push({ row: key, why: `a ${faceClass.value}` });
+    const isOfClass = ({ key }: { key: LineUpRow }) => key.class === faceClass.value;
+    for (const { key } of able.value.filter(isOfClass)) {
+      found.push({ row: key, why: `a ${faceClass.value}` });
+    }
+    // Where there is none of its class, another shows where its text stands, though not how it looks.
+    for (const { key } of able.value.filter((one) => !isOfClass(one))) {
+      found.push({ row: key, why: `a ${key.class}, of another class` });
+    }
   }
   const seen = new Set<string>();
   return found.filter(({ row }) => !seen.has(row.key) && seen.add(row.key)).slice(0, 60);
@@ -135,7 +141,7 @@ const missing = computed(() => {
     return 'Give its faces as weights, with “italic” behind one: 400, 400 italic, 700.';
   return standIn.value
     ? ''
-    : 'Allow the foundry or take a family in: something must stand in for it.';
+    : 'There is no family here to stand in for it. Allow the foundry, or take a family in.';
 });
 
 async function take(): Promise<void> {

@@ -202,7 +202,6 @@ onBeforeUnmount(leaveDraw);
     proof, a click takes it, leaving gives back.
     <template #views><ViewTabs v-model="view" label="Views" :views="VIEWS" /></template>
   </StageHeader>
-  <TakenNotice />
   <ContenderStrip v-if="view !== 'beside'" />
   <StartingPoints v-if="view === 'points'" />
   <SideBySide v-else-if="view === 'beside'" />
@@ -313,6 +312,7 @@ onBeforeUnmount(leaveDraw);
       @keep="keep(pairing.pairWith($event))"
     />
   </template>
+  <TakenNotice />
 </template>
 
 <style scoped>

@@ -59,7 +59,13 @@ const against = computed(() => telling(-1, MOST_AGAINST));
         }}{{ row.standIn ? `, shown in ${row.standIn}` : '' }}{{ seated ? ', seated' : '' }}</span
       >
       <span class="line actions">
-        <DoButton v-if="!seated" label="Take it" @click="$emit('take')" />
+        <DoButton
+          label="Take it"
+          :class="{ kept: seated }"
+          :aria-hidden="seated"
+          :tabindex="seated ? -1 : 0"
+          @click="$emit('take')"
+        />
         <DoButton label="Keep aside" title="Keep as a contender" @click="$emit('keep')" />
         <DoButton label="Figures" :aria-expanded="whole" @click="whole = !whole" />
       </span>
@@ -105,6 +111,10 @@ const against = computed(() => telling(-1, MOST_AGAINST));
 </template>
 
 <style scoped>
+/* Its place stays, so that another is not under the pointer in its stead. */
+.kept {
+  visibility: hidden;
+}
 .partner {
   padding: 6px 20px 8px 16px;
   border-bottom: 1px solid var(--rule);

@@ -7,7 +7,7 @@ import { usePairing } from '../../store/pairing';
 import { useProject } from '../../store/project';
 import SizeOffers from '../SizeOffers.vue';
 
-/** A pair being taken in, what came of it, and the offer to keep its text as large to the eye. */
+/** At the foot of Pair: a pair being taken in, what came of it, and the offer to keep its text as large to the eye. */
 const project = useProject();
 const pairing = usePairing();
 
@@ -30,47 +30,60 @@ const outside = computed(() => {
 </script>
 
 <template>
-  <ProgressLine
-    v-if="pairing.taking"
-    class="notice"
-    :done="project.progress.taking?.done ?? 0"
-    :of="project.progress.taking?.of ?? 1"
-    stoppable
-    @stop="pairing.taking?.abort()"
-    >Taking the pair in …</ProgressLine
-  >
-  <p v-if="pairing.message" class="notice mark-text" role="alert">{{ pairing.message }}</p>
-  <div v-if="pairing.taken" class="notice" role="status">
-    <p>
-      Seated: {{ pairing.taken.names || 'nothing new' }}.
-      <template v-if="pairing.taken.changes.length"
-        >Weights that it has not were given the nearest:
-        <template v-for="(change, i) in pairing.taken.changes" :key="change.style"
-          >{{ i > 0 ? ', ' : '' }}{{ project.document?.styles[change.style]?.name }}
-          {{ change.from }} → {{ change.to }}</template
-        >.</template
-      >
-      <DoButton @click="pairing.taken = null">Close</DoButton>
-    </p>
-    <p v-for="one in outside" :key="one.style">
-      {{ one.says }}
-      <DoButton
-        label="Let it follow"
-        :aria-label="`Let it follow: ${one.name}`"
-        @click="project.change(one.patch)"
-      />
-    </p>
-    <p v-if="outside.length > 1">
-      <DoButton
-        label="Let all follow"
-        @click="project.change(outside.flatMap(({ patch }) => patch))"
-      />
-    </p>
+  <div class="foot">
+    <ProgressLine
+      v-if="pairing.taking"
+      class="notice"
+      :done="project.progress.taking?.done ?? 0"
+      :of="project.progress.taking?.of ?? 1"
+      stoppable
+      @stop="pairing.taking?.abort()"
+      >Taking the pair in …</ProgressLine
+    >
+    <p v-if="pairing.message" class="notice mark-text" role="alert">{{ pairing.message }}</p>
+    <div v-if="pairing.taken" class="notice" role="status">
+      <p>
+        Seated: {{ pairing.taken.names || 'nothing new' }}.
+        <template v-if="pairing.taken.changes.length"
+          >Weights that it has not were given the nearest:
+          <template v-for="(change, i) in pairing.taken.changes" :key="change.style"
+            >{{ i > 0 ? ', ' : '' }}{{ project.document?.styles[change.style]?.name }}
+            {{ change.from }} → {{ change.to }}</template
+          >.</template
+        >
+        <DoButton @click="pairing.taken = null">Close</DoButton>
+      </p>
+      <p v-for="one in outside" :key="one.style">
+        {{ one.says }}
+        <DoButton
+          label="Let it follow"
+          :aria-label="`Let it follow: ${one.name}`"
+          @click="project.change(one.patch)"
+        />
+      </p>
+      <p v-if="outside.length > 1">
+        <DoButton
+          label="Let all follow"
+          @click="project.change(outside.flatMap(({ patch }) => patch))"
+        />
+      </p>
+    </div>
+    <SizeOffers />
   </div>
-  <SizeOffers />
 </template>
 
 <style scoped>
+/* At the foot, over what stands there: what is pointed at stays under the pointer. */
+.foot {
+  position: sticky;
+  bottom: 0;
+  z-index: 1;
+  background: var(--sheet);
+}
+.foot:not(:empty) > :first-child {
+  padding-top: 10px;
+  border-top: 1px solid var(--rule);
+}
 .notice {
   padding: 0 20px 10px;
 }

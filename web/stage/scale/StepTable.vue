@@ -10,7 +10,6 @@ import {
   type End,
   type Step,
 } from '@lettera/core/scale';
-import InputText from 'primevue/inputtext';
 import { computed } from 'vue';
 import DoButton from '../../control/DoButton.vue';
 import NumberField from '../../control/NumberField.vue';
@@ -18,6 +17,7 @@ import { useLengthUnit } from '../../control/lengthUnit';
 import { useProof } from '../../store/proof';
 import { useScaleDraft } from '../../store/scaleDraft';
 import { END_NAMES, stepUsers } from './scaleView';
+import StepName from './StepName.vue';
 import StepSettings from './StepSettings.vue';
 
 /** What each step is at both ends and at the proof's width, and what uses it. */
@@ -59,16 +59,6 @@ function takeOut(number: number): void {
   ]);
 }
 
-function rename(number: number, event: Event): void {
-  const name = (event.target as HTMLInputElement).value.trim();
-  const own = { ...scale.value.names?.own };
-  if (name) own[String(number)] = name;
-  else delete own[String(number)];
-  const taken = draft.change([{ op: 'add', path: '/scale/names', value: { scheme: 'own', own } }]);
-  if (!taken)
-    (event.target as HTMLInputElement).value = scale.value.names?.own[String(number)] ?? '';
-}
-
 const cssOf = (step: Step): string => {
   const { value, from } = stepCss(scale.value, step);
   return from ? `${value}, then ${from}` : value;
@@ -92,15 +82,7 @@ const cssOf = (step: Step): string => {
     <tbody>
       <tr v-for="step in steps" :key="step.number" :data-step="step.number">
         <td class="name" :title="cssOf(step)">
-          <InputText
-            v-if="isOwn"
-            size="small"
-            :model-value="scale.names?.own[String(step.number)] ?? ''"
-            :placeholder="step.name"
-            :aria-label="`Own name of ${step.name}`"
-            autocomplete="off"
-            @change="rename(step.number, $event)"
-          />
+          <StepName v-if="isOwn" :scale="scale" :step="step" />
           <template v-else>{{ step.name }}</template>
         </td>
         <td v-for="end in ENDS" :key="end" class="figure">
