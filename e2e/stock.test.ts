@@ -172,6 +172,42 @@ test('a saved page is told by what sets its text, pointed at, and leaves the pro
   expect(errors).toEqual([]);
 }, 120_000);
 
+/** Size, weight and slant of every text that is seen, at both widths. */
+async function typeAt(
+  visit: Page,
+  address: string,
+): Promise<(readonly [number, number, string])[][]> {
+  await visit.goto(address);
+  const found = [];
+  for (const width of [360, 1280]) {
+    await visit.setViewport({ width, height: 800 });
+    found.push(
+      await visit.evaluate(() =>
+        [...document.body.querySelectorAll('*')]
+          .filter((node) =>
+            [...node.childNodes].some((one) => one.nodeName === '#text' && one.nodeValue?.trim()),
+          )
+          .filter((node) => !node.closest('script, style, noscript') && node.checkVisibility())
+          .map((node) => {
+            const { fontSize, fontWeight, fontStyle } = getComputedStyle(node);
+            return [parseFloat(fontSize), Number(fontWeight), fontStyle] as const;
+          }),
+      ),
+    );
+  }
+  const [narrow = [], wide = []] = found;
+  expect(narrow.length).toBe(wide.length);
+  return narrow.map((one, i) => [one, wide[i] ?? one]);
+}
+const isMoved = (
+  before: readonly (readonly [number, number, string])[],
+  after: readonly (readonly [number, number, string])[],
+): boolean =>
+  after.some(([size, weight, slant], i) => {
+    const [was = 0, wasWeight = 0, wasSlant = ''] = before[i] ?? [];
+    return Math.abs(size - was) >= 0.1 || Math.abs(weight - wasWeight) >= 10 || slant !== wasSlant;
+  });
+
 test.each([
   ['fluid, with containers', '.lead'],
   ['forty odd sizes', 'p'],
@@ -186,6 +222,10 @@ test.each([
     await press(page, 'Fold');
     await page.waitForSelector('section.fold');
     expect(await violationsOn(page, 'main')).toEqual([]);
+    const told = await eventually(
+      () => page.$eval('section.fold .moves', (node) => node.textContent ?? ''),
+      (text) => text.includes('as laid out on 1 page'),
+    );
     const frame = await proofFrame(page);
     const asItIs = await frame.$eval(main, (node) => getComputedStyle(node).fontSize);
     await page.keyboard.press('b');
@@ -214,11 +254,11 @@ test.each([
     const [slug = ''] = Object.keys(after.document.pages ?? {});
     await page.waitForSelector(`section.proof iframe.ready[src*="/${slug}?"]`);
     await press(page, 'Who sets its text', 'section.proof [role="tablist"]');
-    const told = await eventually(
+    const account = await eventually(
       () => page.$eval('section.proof aside', (node) => node.textContent ?? ''),
       (text) => /(\d+) texts at [\d ,]+px: (\d+) follow/.test(text),
     );
-    const [, texts, following] = /(\d+) texts at [\d ,]+px: (\d+) follow/.exec(told) ?? [];
+    const [, texts, following] = /(\d+) texts at [\d ,]+px: (\d+) follow/.exec(account) ?? [];
     expect(`${following} of ${texts}`).toBe(`${texts} of ${texts}`);
 
     // And where the site itself links what is delivered.
@@ -251,7 +291,17 @@ test.each([
       expect(
         await visit.$eval(main, (node) => getComputedStyle(node).getPropertyValue('--size-base')),
       ).not.toBe('');
+      // What was said to move is what moves where the site links the files.
+      const after = await typeAt(visit, server.url + path);
+      const original = await serveSite(lettera, SLUG, '', own);
+      const before = await typeAt(visit, original.url + path);
+      await original.close();
       await visit.close();
+      expect(after.length).toBe(before.length);
+      const moved = after.filter((one, i) => isMoved(before[i] ?? [], one)).length;
+      expect(told).toMatch(
+        moved === 0 ? /^nothing moves/ : new RegExp(`^${moved} of ${after.length} `),
+      );
     } finally {
       await server.close();
     }

@@ -40,7 +40,6 @@ export {
   WHOLE_FOLD,
   type Fold,
   type FoldChoice,
-  type Moves,
   type SiteView,
   type StockView,
 } from './fold/fold';
@@ -66,3 +65,4 @@ export {
   type Unfolded,
 } from './fold/foldStyles';
 export type { FoldedVoice } from './fold/foldVoices';
+export { movesTogether, type MovedText, type Moves } from './moves';

@@ -97,7 +97,7 @@ function facesOf(page: Document): StockFace[] {
 }
 
 /** Holds everything still: what moves to another value is not yet there when it is asked for. */
-function holdStill(page: Document): void {
+export function holdStill(page: Document): void {
   const Sheet = (page.defaultView as (Window & typeof globalThis) | null)?.CSSStyleSheet;
   if (!Sheet) return;
   const still = new Sheet();

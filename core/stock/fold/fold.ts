@@ -6,6 +6,7 @@ import { crossingsOf } from '../../scale/crossing';
 import { stepSizeAt } from '../../scale/sizeAt';
 import { stepsOf } from '../../scale/steps';
 import { resolveInUse } from '../../style/resolve';
+import { movesTogether, type MovedText, type Moves } from '../moves';
 import { lookAt, type Stock, type StockText } from '../stock';
 import { bodySize, roleOfText } from '../fights';
 import { foldColours, type FoldedColours } from './foldColours';
@@ -68,18 +69,6 @@ export const WHOLE_FOLD: FoldChoice = {
   names: { voices: {}, styles: {} },
   left: [],
 };
-
-/** How far texts would move. */
-export interface Moves {
-  /** Texts of which anything would move that is seen: a tenth of a px, a step of 10 in weight. */
-  texts: number;
-  of: number;
-  /** The most that a size would move at either end, CSS px, and the mean over the text. */
-  most: number;
-  mean: number;
-  /** The most that a weight would move. */
-  weight: number;
-}
 
 /** A site folded into a project: what would be taken, and what it would move. */
 export interface Fold {
@@ -289,7 +278,7 @@ export function foldPatch(
 }
 
 /**
- * How far texts of a stock would move by a fold, as its project has it.
+ * How far texts of a stock would move by a fold, as its project has it: reckoned from styles, without the page.
  *
  * @param folded the document with the fold taken
  * @param texts numbers of those that are looked at; all that wear a style when left out
@@ -303,43 +292,34 @@ export function movesOf(
   const styleOf = new Map(
     styles.styles.flatMap(({ key, texts: own }) => own.map((number) => [number, key] as const)),
   );
-  const looked = texts ?? [...styleOf.keys()];
-  let [moved, most, weight, characters, sum] = [0, 0, 0, 0, 0];
-  for (const number of looked) {
+  const moved = (texts ?? [...styleOf.keys()]).flatMap((number): MovedText[] => {
     const text = stock.texts[number];
     const key = styleOf.get(number);
-    if (!text || key === undefined || !folded.styles[key]) continue;
+    if (!text || key === undefined || !folded.styles[key]) return [];
     const [narrow, wide] = [lookAt(stock, text, 'narrow'), lookAt(stock, text, 'wide')];
     const { set } = folded.styles[key];
     // What stands in the midst of text and sets no size has that of the text around it.
     const around = set.step === undefined && styles.styles.find((one) => one.key === key)?.style;
-    const sized =
-      around && around.follows === null && text.within !== null
-        ? (styleOf.get(text.within) ?? key)
-        : key;
+    const isWithin = around && around.follows === null;
+    const sized = isWithin && text.within !== null ? (styleOf.get(text.within) ?? key) : key;
     const style = folded.styles[sized] ? resolveInUse(folded, sized) : null;
-    if (!style) continue;
+    if (!style) return [];
     const page = stock.pages[text.page];
-    const off = Math.max(
-      Math.abs(stepSizeAt(folded.scale, style.step.value, page?.narrow ?? 360) - narrow.size),
-      Math.abs(stepSizeAt(folded.scale, style.step.value, page?.wide ?? 1280) - wide.size),
-    );
+    const sizeAt = (width: number) => stepSizeAt(folded.scale, style.step.value, width);
     const own = resolveInUse(folded, key);
-    const heavier =
-      set.weight === undefined && around && around.follows === null
-        ? 0
-        : Math.abs(own.weight.value - wide.weight);
-    if (off >= 0.1 || heavier >= 10) moved++;
-    most = Math.max(most, off);
-    weight = Math.max(weight, heavier);
-    characters += text.characters;
-    sum += off * text.characters;
-  }
-  return {
-    texts: moved,
-    of: looked.length,
-    most,
-    mean: characters === 0 ? 0 : sum / characters,
-    weight,
-  };
+    return [
+      {
+        characters: text.characters,
+        size: Math.max(
+          Math.abs(sizeAt(page?.narrow ?? 360) - narrow.size),
+          Math.abs(sizeAt(page?.wide ?? 1280) - wide.size),
+        ),
+        weight: set.weight === undefined && isWithin ? 0 : Math.abs(own.weight.value - wide.weight),
+        turned:
+          !(set.slant === undefined && isWithin) &&
+          (own.slant.value === 'normal') !== (wide.slant === 'normal'),
+      },
+    ];
+  });
+  return movesTogether(moved);
 }

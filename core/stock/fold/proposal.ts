@@ -4,7 +4,8 @@ import type { ProjectDocument, SitePage } from '../../document/projectDocument';
 import { stepSizeAt } from '../../scale/sizeAt';
 import { stepsOf, type Step } from '../../scale/steps';
 import type { Stock } from '../stock';
-import { foldPatch, foldStock, movesOf, sizesOf, type FoldChoice, type Moves } from './fold';
+import { movesTogether, type Moves } from '../moves';
+import { foldPatch, foldStock, movesOf, sizesOf, type FoldChoice } from './fold';
 import type { FoldedScale, SizeShare } from './foldSizes';
 import type { FoldedElement, FoldedStyle, StockKind, Unfolded } from './foldStyles';
 import type { FoldedVoice } from './foldVoices';
@@ -58,11 +59,11 @@ export interface Proposal {
   patch: Patch;
   /** Whether the project can be made so. */
   isPossible: boolean;
-  /** What would move of all texts. */
+  /** What would move of the texts that wear a style, as far as it can be reckoned without the pages. */
   moves: Moves;
 }
 
-const STILL: Moves = { texts: 0, of: 0, most: 0, mean: 0, weight: 0 };
+const STILL: Moves = movesTogether([]);
 
 /** Folds a site into a project as far as it is wanted, with all that is to be told of it. @throws RangeError for a stock without text */
 export function proposeFold(

@@ -5,6 +5,7 @@ import {
   charactersOfStock,
   FOLD_LIMITS,
   STYLE_TOLERANCE,
+  movesTogether,
   type FoldChoice,
   type GivenSeries,
   type Moves,
@@ -18,11 +19,13 @@ import NumberField from '../../control/NumberField.vue';
 import OnOff from '../../control/OnOff.vue';
 import { count, percent, pixels, plainNumber } from '../../control/figures';
 import { useKeys } from '../../control/keys';
+import UnseenPage from '../../proof/UnseenPage.vue';
 import { useProject } from '../../store/project';
 import { useFoldProposal } from '../../store/foldProposal';
 import { useStock } from '../../store/stock';
 import FoldScale from './FoldScale.vue';
 import FoldVoices from './FoldVoices.vue';
+import { useMeasuredMoves } from './measuredMoves';
 import NameField from './NameField.vue';
 import { usePlaces } from './places';
 
@@ -89,8 +92,37 @@ function moveInWords(move: Moves): string {
     move.most >= 0.1 ? `up to ${pixels(move.most)}` : null,
     move.weight >= 10 ? `${Math.round(move.weight)} in weight` : null,
   ].filter(Boolean);
-  return `${move.texts} of ${count(move.of, 'text')} ${move.texts === 1 ? 'moves' : 'move'} by ${by.join(' and ')}`;
+  return [
+    `${move.texts} of ${count(move.of, 'text')} ${move.texts === 1 ? 'moves' : 'move'}`,
+    by.length > 0 ? ` by ${by.join(' and ')}` : '',
+    move.turned > 0
+      ? `, ${move.turned} upright or slanted that ${move.turned === 1 ? 'was' : 'were'} not`
+      : '',
+  ].join('');
 }
+
+const {
+  moved,
+  progress: measuring,
+  failed: unmeasured,
+  source,
+  onLoad,
+  stop: stopMeasuring,
+} = useMeasuredMoves(
+  () => ({ stock: props.stock, slugs: site.read?.slugs ?? [] }),
+  () => ({
+    document: document.value,
+    patch: styles.value && fold.value?.isPossible ? fold.value.patch : null,
+  }),
+);
+/** What moves of some texts: as measured, and estimated until then. */
+const movesOf = (estimated: Moves, texts: readonly number[]): Moves =>
+  moved.value
+    ? movesTogether(texts.flatMap((number) => moved.value?.get(number) ?? []))
+    : estimated;
+const allMoves = computed(() =>
+  movesOf(fold.value?.moves ?? movesTogether([]), [...props.stock.texts.keys()]),
+);
 
 function leave(key: string, on: boolean): void {
   left.value = on ? left.value.filter((one) => one !== key) : [...left.value, key];
@@ -134,6 +166,7 @@ const selectorsOf = (style: string): string =>
   <p v-else-if="state === 'folding' && !fold" role="status" class="notice line">
     Folding {{ count(stock.texts.length, 'text') }} … <DoButton label="Stop" @click="stop" />
   </p>
+  <UnseenPage v-if="source" ref="unseen" :source="source" @load="onLoad" />
   <section v-if="fold" class="fold" :aria-busy="state === 'folding'">
     <div class="line wrap take">
       <DoButton label="Take what is on" first :why="whyNot" @click="take" />
@@ -148,12 +181,19 @@ const selectorsOf = (style: string): string =>
       <span v-if="state === 'folding'" class="line late" role="status">
         Folding anew … <DoButton label="Stop" @click="stop" />
       </span>
-      <span v-else-if="styles" role="status"
-        >{{ moveInWords(fold.moves)
-        }}<template v-if="fold.moves.texts"
-          >, {{ pixels(fold.moves.mean) }} in the mean</template
-        ></span
+      <span v-else-if="styles" role="status" class="moves"
+        >{{ moveInWords(allMoves)
+        }}<template v-if="allMoves.texts">, {{ pixels(allMoves.mean) }} in the mean</template
+        >{{
+          moved
+            ? `, as laid out on ${count(stock.pages.length, 'page')}`
+            : ', estimated from the styles alone'
+        }}</span
       >
+      <span v-if="measuring" class="line late">
+        Laying out {{ measuring.title }} … <DoButton label="Stop" @click="stopMeasuring" />
+      </span>
+      <span v-else-if="unmeasured" role="alert" class="mark-text">{{ unmeasured }}</span>
     </div>
     <p v-if="isTaken" role="status">
       Taken, as one change: Undo gives the project back as it was. The pages are proof pages now.
@@ -219,7 +259,7 @@ const selectorsOf = (style: string): string =>
               {{ selectorsOf(key) }}
               <span v-if="texts.length" class="quiet">{{ count(texts.length, 'text') }}</span>
             </td>
-            <td>{{ characters ? moveInWords(moves) : '' }}</td>
+            <td>{{ characters ? moveInWords(movesOf(moves, texts)) : '' }}</td>
             <td>
               <span class="line">
                 <DoButton
