@@ -298,6 +298,19 @@ describe('the characters of a file', () => {
     expect(range(BOLD, others)).toBe(range(BOLD, only));
   });
 
+  test('are marks on its letters too, whichever file libraries have them in', () => {
+    const known = { ...readings, [UPRIGHT]: { ...VARIABLE, characters: 'U+20-FF, U+303' } };
+    const range = (copy: string) =>
+      of(UPRIGHT, seatedDocument(), { copy, readings: known })[0]?.file.unicodeRange ?? '';
+    const has = (copy: string, character: string) =>
+      inUnicodeRange(range(copy), character.codePointAt(0) ?? 0);
+    // The font has the tilde, and draws an acute joined with its letter: a cedilla below m it has not.
+    expect(has('m\u0303', '\u0303')).toBe(true);
+    expect(has('e\u0301', '\u0301')).toBe(true);
+    expect(has('m\u0331', '\u0331')).toBe(false);
+    expect(has('m', '\u0303')).toBe(false);
+  });
+
   test('are split by script where the file has several', () => {
     const document = seatedDocument();
     document.case['literata']?.faces.forEach(({ files }) =>

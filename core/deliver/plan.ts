@@ -90,6 +90,26 @@ const purposeOf = ({
 const lettersIn = (codePoints: readonly number[]): number[] =>
   codePoints.filter((codePoint) => !isMark(String.fromCodePoint(codePoint)));
 
+/**
+ * Marks that stand on letters of a file: those of the needed that its font has, or that it draws joined with a
+ * letter, as é of e and an acute. Unicode 16, §3.11.
+ */
+function marksOn(
+  letters: readonly number[],
+  needed: Iterable<number>,
+  own: string | null,
+): number[] {
+  const marks = [...needed].filter((codePoint) => isMark(String.fromCodePoint(codePoint)));
+  if (marks.length === 0) return [];
+  const joined = new Set(
+    letters.flatMap((codePoint) =>
+      [...String.fromCodePoint(codePoint).normalize('NFD')].map((one) => one.codePointAt(0)),
+    ),
+  );
+  const drawn = new Set(withinUnicodeRange(own, marks));
+  return marks.filter((mark) => (own !== null && drawn.has(mark)) || joined.has(mark));
+}
+
 /** Makes the plan of a document, family by family of the case. */
 class Planner {
   readonly files: Omit<PlannedFile, 'path'>[] = [];
@@ -163,11 +183,17 @@ class Planner {
     }
   }
 
-  /** The characters of a file that the site needs. */
+  /**
+   * The characters of a file that the site needs: those that it is for, and marks on its letters, whichever file
+   * libraries have them in, since a letter and its marks are drawn from one file or not at all.
+   */
   #wantedOf({ familyKey, file }: DeliveredFont): number[] {
-    const needed = charactersOfCopy(this.document, familyKey) ?? this.#needed;
-    const has = withinUnicodeRange(file.unicodeRange, needed ?? []);
-    return withinUnicodeRange(this.#readingOf(file.sha256)?.characters ?? null, has);
+    const needed = charactersOfCopy(this.document, familyKey) ?? this.#needed ?? [];
+    const own = this.#readingOf(file.sha256)?.characters ?? null;
+    const has = withinUnicodeRange(own, withinUnicodeRange(file.unicodeRange, needed));
+    return file.unicodeRange === null || lettersIn(has).length === 0
+      ? has
+      : [...new Set([...has, ...marksOn(has, needed, own)])];
   }
 
   /** Whether other files of its face have all that the site needs of a file: of two that do, one stays. */

@@ -9,6 +9,14 @@ describe('the characters of pages', () => {
     expect(of('<p>Ægir &amp; Rán &alpha;</p><p>Rán</p>')).toBe(' &RginrÆáα');
   });
 
+  test('are those that letters and the marks after them are joined to, mark by mark', () => {
+    expect(of('<p>и\u0306</p>')).toBe('\u0306ий');
+    expect(of('<p>и</p><p>\u0306</p>')).toBe('\u0306и');
+    // As HarfBuzz joins them: ϋ on the way to ΰ.
+    expect(of('<p>υ\u0308\u0301</p>')).toBe('\u0301\u0308ΰυϋ');
+    expect(of('<p>ΰ</p>')).toBe('ΰ');
+  });
+
   test('are those of fields, choices and pictures', () => {
     expect(of('<input placeholder="å" value="ß"><option label="φ"><img alt="Þ" title="Q">')).toBe(
       'Þßåφ',

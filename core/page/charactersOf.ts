@@ -15,14 +15,29 @@ export interface PageLetters {
 const UNSET = new Set(['script', 'style', 'template', 'noscript', 'title']);
 /** Attributes whose text is: in a field, a button, a list of choices, and where a picture is missing. */
 const SET_ATTRIBUTES = ['placeholder', 'value', 'label', 'alt'];
+/** A letter with more than one mark; more than four are joined to none. */
+const MARKED = /\p{L}\p{M}{2,4}/gu;
 const LANGUAGE = /^[a-z]{2,8}(-[a-z0-9]{1,8})*$/i;
 
 class Gatherer {
   readonly characters = new Set<string>();
   readonly languages = new Set<string>();
 
+  /** As it is written, and as a browser joins a letter with the marks after it. Unicode 16, §3.11. */
   #add(text: string): void {
     for (const character of text) this.characters.add(character);
+    const joined = text.normalize('NFC');
+    if (joined === text) return;
+    for (const character of joined) this.characters.add(character);
+    // Mark by mark: υ with a diaeresis on the way to one with an acute on it too.
+    for (const [cluster] of text.normalize('NFD').matchAll(MARKED)) {
+      const [letter = '', ...marks] = cluster;
+      for (let most = 1; most < marks.length; most++) {
+        for (const one of (letter + marks.slice(0, most).join('')).normalize('NFC')) {
+          this.characters.add(one);
+        }
+      }
+    }
   }
 
   /** @param shown attributes whose text is set */
