@@ -299,10 +299,8 @@ describe('the characters of a file', () => {
   });
 
   test('are marks on its letters too, whichever file libraries have them in', () => {
-    const known: Readings = {
-      ...readings,
-      [UPRIGHT]: { ...VARIABLE, characters: 'U+20-FF, U+303' },
-    };
+    const upright = { ...VARIABLE, axes: [axis(200, 900)], characters: 'U+20-FF, U+303' };
+    const known: Readings = { ...readings, [UPRIGHT]: upright };
     const range = (copy: string) =>
       of(UPRIGHT, seatedDocument(), { copy, readings: known })[0]?.file.unicodeRange ?? '';
     const has = (copy: string, character: string) =>
