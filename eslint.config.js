@@ -67,8 +67,9 @@ const FOLDERS = {
     style: ['scale', 'document', 'css'],
     fallback: ['style', 'font', 'document'],
     change: ['style', 'scale', 'font', 'document'],
-    deliver: ['fallback', 'style', 'scale', 'measure', 'font', 'document', 'css'],
-    wire: ['fallback', 'measure', 'font', 'document'],
+    page: ['font', 'document', 'css'],
+    deliver: ['page', 'fallback', 'style', 'scale', 'measure', 'font', 'document', 'css'],
+    wire: ['page', 'fallback', 'measure', 'font', 'document'],
     check: ['fallback', 'style', 'scale', 'measure', 'font', 'document', 'css'],
     stock: ['change', 'page', 'check', 'deliver', 'fallback', 'style', 'scale', 'document', 'css'],
   },
@@ -83,12 +84,15 @@ const FOLDERS = {
     frame: ['proof', 'store', 'api', 'control'],
   },
   server: {
-    store: ['.'],
-    job: ['store', '.'],
-    supply: ['job', 'store', '.'],
-    http: ['supply', 'job', 'store', '.'],
+    store: [],
+    job: ['store'],
+    supply: ['job', 'store'],
+    http: ['supply', 'job', 'store'],
   },
 };
+
+/** Files at the server's root that stand below its folders, which all of them may import; the others put it together. */
+const BELOW = ['config', 'folders', 'processes', 'progress', 'remembered'];
 
 const oneWay = Object.entries(FOLDERS).flatMap(([workspace, folders]) =>
   Object.entries(folders).map(([folder, allowed]) => ({
@@ -98,17 +102,45 @@ const oneWay = Object.entries(FOLDERS).flatMap(([workspace, folders]) =>
       '@typescript-eslint/no-restricted-imports': [
         'error',
         {
-          patterns: Object.keys(folders)
-            .filter((other) => other !== folder && !allowed.includes(other))
-            .map((other) => ({
-              group: [`../${other}`, `../${other}/*`, `../../${other}/*`, `../../${other}`],
-              message: `${workspace}/${folder} may import from ${allowed.join(', ') || 'no other folder'} only.`,
-            })),
+          patterns: [
+            ...Object.keys(folders)
+              .filter((other) => other !== folder && !allowed.includes(other))
+              .map((other) => ({
+                group: [`../${other}`, `../${other}/*`, `../../${other}/*`, `../../${other}`],
+                message: `${workspace}/${folder} may import from ${allowed.join(', ') || 'no other folder'} only.`,
+              })),
+            // Routers are given what is put together at the root; what stands below them is not.
+            ...(workspace === 'server' && folder !== 'http'
+              ? [
+                  {
+                    regex: `^\\.\\./(?!(${[...BELOW, ...allowed].join('|')})(/|$))[^.]`,
+                    message: `server/${folder} may import of the server's root ${BELOW.join(', ')} only.`,
+                  },
+                ]
+              : []),
+          ],
         },
       ],
     },
   })),
 );
+
+const restricted = (files, patterns) => ({
+  files,
+  ignores: ['**/*.test.ts', '**/testing/**'],
+  rules: { '@typescript-eslint/no-restricted-imports': ['error', { patterns }] },
+});
+const serverRoot = [
+  restricted(
+    BELOW.map((name) => `server/${name}.ts`),
+    [
+      {
+        group: ['./*', ...['.', ...Object.keys(FOLDERS.server)].map((one) => `./${one}/**`)],
+        message: `${BELOW.join(', ')} stand below all of the server, and import none of it.`,
+      },
+    ],
+  ),
+];
 
 export default typescript.config(
   { ignores: ['**/node_modules/**', 'build/**', 'data/**', 'server/store/migrations/**'] },
@@ -157,4 +189,5 @@ export default typescript.config(
   },
   ...directions,
   ...oneWay,
+  ...serverRoot,
 );

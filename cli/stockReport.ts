@@ -1,7 +1,7 @@
 import {
   familiesOf,
   gatherNear,
-  lookAt,
+  lookOf,
   nearSize,
   sharesOf,
   type Drift,
@@ -23,7 +23,7 @@ export function stockInWords(stock: Stock, by: string): string {
     .filter(({ characters }) => characters > 0)
     .map(({ name, share, state }) => `- ${name || 'no family'}: ${percent(share)}, ${state}`);
   const sizes = gatherNear(
-    sharesOf(stock, (text) => Math.round(lookAt(stock, text, 'wide').size * 10) / 10),
+    sharesOf(stock, (text) => Math.round(lookOf(stock, text, 'wide').size * 10) / 10),
     nearSize,
   ).map(
     ({ values, share }) => `- ${values.map(({ value }) => value).join(', ')} px: ${percent(share)}`,

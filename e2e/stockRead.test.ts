@@ -5,7 +5,7 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import type { Patch, ProjectDocument } from '@lettera/core/document';
 import { pagesAsRead, readSite, siteFilesIn } from '@lettera/core/page/file';
 import {
-  originAt,
+  provenanceAt,
   STOCK_PROPERTIES,
   type Fold,
   type Moves,
@@ -43,7 +43,7 @@ const address = () => `http://127.0.0.1:${(server.address() as AddressInfo).port
 beforeAll(async () => {
   const bundled = await build({
     stdin: {
-      contents: `export { StockBook, foldStock, foldPatch, WHOLE_FOLD, movesOf } from './core/stock'; export { lookAt } from './core/change'; export { readPageInto } from './web/reader/stockReader'; export { siteView } from './web/reader/siteView'; export { textElementsOf } from './web/reader/textElements'; export { setFrameWidth } from './web/reader/frameWidth';`,
+      contents: `export { StockBook, foldStock, foldPatch, WHOLE_FOLD, movesOf } from './core/stock'; export { previewOf } from './core/change'; export { readPageInto } from './web/reader/stockReader'; export { siteView } from './web/reader/siteView'; export { textElementsOf } from './web/reader/textElements'; export { setFrameWidth } from './web/reader/frameWidth';`,
       resolveDir: process.cwd(),
       loader: 'ts',
     },
@@ -372,11 +372,13 @@ const trySources = (stock: Stock, wanted: number): Promise<Tried[]> =>
       const all = () => [...site.styleSheets].flatMap((sheet) => rulesIn(sheet.cssRules));
       const places = taken.texts
         .flatMap((text) =>
-          Object.entries(taken.origins[text.wide.origins] ?? {}).map(([property, origin]) => ({
-            text,
-            property,
-            source: taken.sources[origin.source],
-          })),
+          Object.entries(taken.provenances[text.wide.provenances] ?? {}).map(
+            ([property, origin]) => ({
+              text,
+              property,
+              source: taken.sources[origin.source],
+            }),
+          ),
         )
         .filter(({ source }) => source?.by === 'rule');
       // Every so many of them, so that all parts of the page are tried.
@@ -526,7 +528,7 @@ test('a page that Lettera’s own bundle has set gives back the scale, the voice
       const site = window.document.querySelector<HTMLIFrameElement>('#taken')
         ?.contentDocument as Document;
       const fold = stocktaking.foldStock(taken, stocktaking.siteView(taken, [site]), project);
-      const after = stocktaking.lookAt(project, stocktaking.foldPatch(project, fold));
+      const after = stocktaking.previewOf(project, stocktaking.foldPatch(project, fold));
       return {
         after,
         moves: after && stocktaking.movesOf(taken, fold, after),
@@ -594,7 +596,7 @@ interface FoldingWhole extends Stocktaking {
   foldStock(stock: Stock, view: object, document: ProjectDocument): Fold;
   foldPatch(document: ProjectDocument, fold: Fold): Patch;
   movesOf(stock: Stock, fold: Fold, folded: ProjectDocument): Moves;
-  lookAt(document: ProjectDocument, patch: Patch): ProjectDocument | null;
+  previewOf(document: ProjectDocument, patch: Patch): ProjectDocument | null;
 }
 
 interface Reading {
@@ -715,10 +717,10 @@ test.each(['in px', 'fluid, with containers', 'a long read in two scripts', 'on 
           expect({ words: text.words, ...look }).toEqual({ words: text.words, ...wanted });
         if (askedContainers) continue;
         for (const property of STOCK_PROPERTIES) {
-          expect([text.words, property, originAt(bare, text, end, property)]).toEqual([
+          expect([text.words, property, provenanceAt(bare, text, end, property)]).toEqual([
             text.words,
             property,
-            originAt(stock, same, end, property),
+            provenanceAt(stock, same, end, property),
           ]);
         }
       }

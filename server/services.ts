@@ -31,7 +31,7 @@ export interface Services {
   database: Database;
   projects: ProjectStore;
   waypoints: WaypointStore;
-  delivered: DeliveryStore;
+  madeDeliveries: DeliveryStore;
   fonts: FontStore;
   pages: PageStore;
   sites: SiteStore;
@@ -87,7 +87,7 @@ export async function openServices(config: Config, options: OpenOptions = {}): P
     database,
     projects: new ProjectStore(database),
     waypoints: new WaypointStore(database),
-    delivered: new DeliveryStore(database),
+    madeDeliveries: new DeliveryStore(database),
     fonts,
     pages,
     sites,

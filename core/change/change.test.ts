@@ -7,7 +7,7 @@ import type { FieldError, ProjectDocument } from '../document';
 import { ORDERED_PARTS } from '../document/places';
 import { MOST_PARTS } from '../document/projectDocument';
 import { face, family, plansOf, seatedDocument } from '../testing/documents';
-import { applyChange, ChangeError, lookAt, patchBetween, patchesTouch } from './change';
+import { applyChange, ChangeError, previewOf, patchBetween, patchesTouch } from './change';
 import { sharedPlaces } from '../document/faces';
 import type { Patch } from '../document/patch';
 import { describePatch } from './describe';
@@ -453,7 +453,8 @@ test('a document that a later rule would refuse can be changed, and not made wor
 
 test('a change that is only looked at is left out when it does not fit', () => {
   const document = newDocument('Tarnholm');
-  const look = (path: string, value: unknown) => lookAt(document, [{ op: 'replace', path, value }]);
+  const look = (path: string, value: unknown) =>
+    previewOf(document, [{ op: 'replace', path, value }]);
   expect(look('/scale/large/base', 21)?.scale.large.base).toBe(21);
   expect(document.scale.large.base).toBe(18);
   expect(look('/styles/lead/set/step', 9)).toBeNull();

@@ -164,7 +164,7 @@ export const reapply = (document: ProjectDocument, patch: Patch): ProjectDocumen
  * refers to what is checked, the values are not.
  * @returns null when the change does not fit the document
  */
-export function lookAt(document: ProjectDocument, patch: Patch): ProjectDocument | null {
+export function previewOf(document: ProjectDocument, patch: Patch): ProjectDocument | null {
   try {
     const after = placed(document, patch).document;
     return madeBy(referenceErrors(after, document), document).length === 0 ? after : null;

@@ -1,7 +1,7 @@
 export {
   applyChange,
   ChangeError,
-  lookAt,
+  previewOf,
   MOST_OPERATIONS,
   patchBetween,
   patchesTouch,

@@ -79,7 +79,8 @@ export {
 } from './reach';
 export { LINES_SIZE, MEASURES, type LinesFit } from './runningLines';
 export { readNames, type ReadNames } from './readNames';
-export { localsOf, triedFor, type StackEntry } from './stack';
+export { localsOf, triedFor } from './stack';
+export type { StackEntry } from './stackEntry';
 export {
   tuneFallback,
   TUNING_VERSION,

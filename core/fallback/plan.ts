@@ -6,7 +6,8 @@ import { voiceUses } from '../style/usage';
 import type { FallbackTrials, TunedCandidate } from './fallbackFace';
 import { defaultFitting, type Fitting } from './fitting';
 import type { LocalVariant } from './localFonts';
-import { localsOf, stackOf, triedFor, type StackEntry } from './stack';
+import { localsOf, stackOf, triedFor } from './stack';
+import type { StackEntry } from './stackEntry';
 
 /**
  * A face over a local font that stands in for a web face: one weight and style, on a range of characters.

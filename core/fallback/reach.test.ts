@@ -6,7 +6,7 @@ import { LOCAL_SETS, localCandidates, platformsOf, PLATFORMS, VARIANTS } from '.
 import { ENOUGH, proposedStack } from './propose';
 import { landings, meritOf, orderCandidates, orderRemarks, shareOf, tunedShare } from './reach';
 import { readAudience } from './readAudience';
-import type { StackEntry } from './stack';
+import type { StackEntry } from './stackEntry';
 
 const candidate = (local: string, mean: number): TunedCandidate => ({
   local,

@@ -2,7 +2,7 @@ import { sharesOf, type Audience } from './audience';
 import { candidateError, type TunedCandidate } from './fallbackFace';
 import { systemWord } from './plainNames';
 import { LOCAL_SETS, PLATFORMS, platformsOf, type LocalPlatform } from './localFonts';
-import type { StackEntry } from './stack';
+import type { StackEntry } from './stackEntry';
 
 /** Where the visitors of one platform land in a stack while the web face is not there. */
 export interface Landing {

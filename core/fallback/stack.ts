@@ -1,5 +1,4 @@
 import { siteName } from '../document/familyName';
-import type { Generic } from '../document/vocabulary';
 import type { ProjectDocument } from '../document/projectDocument';
 import {
   fallbackFamilyName,
@@ -9,13 +8,7 @@ import {
 } from './fallbackFace';
 import { localName } from './localFonts';
 import { proposedStack } from './propose';
-
-/** One entry of a stack, and what kind of font it names. */
-export type StackEntry =
-  | { kind: 'web'; name: string }
-  | { kind: 'fallback'; name: string; local: string }
-  | { kind: 'local'; name: string }
-  | { kind: 'generic'; name: Generic };
+import type { StackEntry } from './stackEntry';
 
 /** What was tried for a voice, with the family that it has. */
 export function triedFor(

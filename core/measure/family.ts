@@ -1,15 +1,14 @@
 import type { Slant } from '../document/vocabulary';
 import type { FaceMeasures } from './measureFace';
-import type { Cut } from './cuts';
-import type { OnOffer } from './fitness';
 import type { ItalicKind } from './trueItalic';
+import type { WeightMeasures } from './weightMeasures';
 
 /** What is measured of a family: its regular, its italic, and the languages it can set. */
 export interface FamilyMeasures {
   /** The upright at 400, or at the weight nearest to it. */
   regular: FaceMeasures;
   /** What changes with the weight of the upright, at each weight that was measured, lightest first. */
-  cuts: Cut[];
+  weights: WeightMeasures[];
   /** How its italic is drawn; null without one. */
   italic: ItalicKind | null;
   /** BCP 47 tags of the languages that its regular has every letter of. */
@@ -63,6 +62,13 @@ export function boldFace<F extends ListedFace>(
 ): F | undefined {
   const face = nearestFace(faces, style, BOLD_WEIGHT);
   return face && face.weightMax >= BOLD_FROM ? face : undefined;
+}
+
+/** What a family has on offer, which text needs besides its drawing. */
+export interface OnOffer {
+  regular: boolean;
+  bold: boolean;
+  italic: boolean;
 }
 
 /** What text needs of a family, and whether it is there. */

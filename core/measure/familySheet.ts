@@ -4,7 +4,7 @@ import { readFace, type FaceReading } from '../font/reading';
 import { Shaper } from '../font/shape';
 import { formatUnicodeRange } from '../css/unicodeRange';
 import { languagesCovered } from './coverage';
-import { cutOf, type Cut } from './cuts';
+import { weightMeasuresOf, type WeightMeasures } from './weightMeasures';
 import type { FamilyMeasures } from './family';
 import { measure } from './measureFace';
 import { italicDifferences, italicKind, type LetterDifference } from './trueItalic';
@@ -16,7 +16,7 @@ export interface FaceFiles {
 }
 
 /** A file of the upright with Latin letters, and the weights that it is measured at. */
-export interface CutFile {
+export interface WeightedFile {
   file: Uint8Array;
   weights: number[];
 }
@@ -37,9 +37,11 @@ export interface FamilySheet {
 const openAt = async (file: Uint8Array, weight: number): Promise<Shaper> =>
   Shaper.over((await unpack(file)).sfnt, { wght: weight });
 
-const cutsOf = async ({ file, weights }: CutFile): Promise<Cut[]> => {
+const measuredWeights = async ({ file, weights }: WeightedFile): Promise<WeightMeasures[]> => {
   const { sfnt } = await unpack(file);
-  return weights.map((weight) => cutOf(measure(Shaper.over(sfnt, { wght: weight })), weight));
+  return weights.map((weight) =>
+    weightMeasuresOf(measure(Shaper.over(sfnt, { wght: weight })), weight),
+  );
 };
 
 /**
@@ -50,7 +52,7 @@ const cutsOf = async ({ file, weights }: CutFile): Promise<Cut[]> => {
 export async function familySheet(
   regular: FaceFiles,
   italic: FaceFiles | null,
-  uprights: readonly CutFile[] = [],
+  uprights: readonly WeightedFile[] = [],
 ): Promise<FamilySheet> {
   const [main] = regular.files;
   if (!main) throw new RangeError('A family is read on one file at least.');
@@ -63,7 +65,9 @@ export async function familySheet(
   return {
     measures: {
       regular: measure(upright),
-      cuts: (await Promise.all(uprights.map(cutsOf))).flat().sort((a, b) => a.weight - b.weight),
+      weights: (await Promise.all(uprights.map(measuredWeights)))
+        .flat()
+        .sort((a, b) => a.weight - b.weight),
       italic: leaning ? italicKind(italicLetters) : null,
       languages: languagesCovered((codePoint) => codePoints.has(codePoint)),
       characters: codePoints.size,

@@ -1,6 +1,6 @@
 import type { FaceClass } from '../document/vocabulary';
 import { languageOf } from './coverage';
-import { measuresAt } from './cuts';
+import { measuresAt } from './weights';
 import { onOffer, type FamilyMeasures, type ListedFace } from './family';
 import { FITNESS_LIMITS, type FitnessLimit, type TextPart } from './fitnessLimits';
 import type { FaceMeasures } from './measureFace';
@@ -8,13 +8,6 @@ import type { FaceMeasures } from './measureFace';
 export type { TextPart } from './fitnessLimits';
 
 export const TEXT_PARTS: readonly TextPart[] = ['running', 'short', 'headings', 'code'];
-
-/** What a family has on offer, which text needs besides its drawing. */
-export interface OnOffer {
-  regular: boolean;
-  bold: boolean;
-  italic: boolean;
-}
 
 export type Verdict = 'fit' | 'caveat' | 'unfit';
 

@@ -10,7 +10,8 @@ export {
   type Language,
   type Script,
 } from './coverage';
-export { measuresAt, weightsMeasured, type Cut } from './cuts';
+export { measuresAt, weightsMeasured } from './weights';
+export type { WeightMeasures } from './weightMeasures';
 export {
   boldFace,
   nearestFace,
@@ -20,8 +21,9 @@ export {
   weightWithin,
   type FamilyMeasures,
   type ListedFace,
+  type OnOffer,
 } from './family';
-export type { CutFile, FaceFiles, FamilySheet } from './familySheet';
+export type { WeightedFile, FaceFiles, FamilySheet } from './familySheet';
 export type { Figures } from './figures';
 export {
   fitnessCost,
@@ -30,7 +32,6 @@ export {
   type FamilyToJudge,
   type Fitness,
   type FitnessUse,
-  type OnOffer,
   type PartFitness,
   type TextPart,
 } from './fitness';

@@ -9,7 +9,7 @@ import { slopeOf } from './slope';
 import { stemOf, strokeRange } from './strokes';
 
 /** Raised whenever a measure would come out otherwise, so that kept ones are taken anew. */
-export const MEASURES_VERSION = 2;
+export const MEASURES_VERSION = 3;
 
 /**
  * What is measured on a face, from its outlines at one point of its axes. Lengths are in em; null where

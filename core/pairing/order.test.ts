@@ -303,7 +303,7 @@ describe('the order', () => {
     ) as unknown as typeof literata.regular;
     const symbols = odd('symbols', {
       ...literata,
-      cuts: [],
+      weights: [],
       regular: { ...blank, lowerCase: 'none', figures: null },
     });
     const everyone = [...library, symbols, odd('unmeasured', null)];

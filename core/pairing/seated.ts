@@ -1,5 +1,5 @@
 import type { FaceClass } from '../document/vocabulary';
-import { measuresAt } from '../measure/cuts';
+import { measuresAt } from '../measure/weights';
 import { fitnessOf, type FitnessReason, type PartFitness } from '../measure/fitness';
 import { measuredClass, type MeasuredClass } from '../measure/measuredClass';
 import type { FaceMeasures } from '../measure/measureFace';

@@ -8,7 +8,7 @@ import { carries, resolveElement, type ResolvedProperty } from '../style/resolve
 import { siteName } from '../document/familyName';
 import { seenColour } from './fold/foldColours';
 import {
-  lookAt,
+  lookOf,
   STOCK_ENDS,
   type Stock,
   type StockProperty,
@@ -205,7 +205,7 @@ export function driftOf(
       const at = width < narrowBelowOf(document) ? narrow : document;
       const foundOf = (one: number): Looked | null => {
         const other = stock.texts[one];
-        return other ? foundIn(lookAt(stock, other, end)) : null;
+        return other ? foundIn(lookOf(stock, other, end)) : null;
       };
       // From the nearest text around it inwards.
       const nearest = around.findIndex((one) => one.text !== null);
@@ -217,7 +217,7 @@ export function driftOf(
         else if (one.element !== null) inherited = setBy(at, one.element, width, inherited);
       }
       const expected = setBy(at, element, width, inherited);
-      const found = foundIn(lookAt(stock, text, end));
+      const found = foundIn(lookOf(stock, text, end));
       for (const one of [...differences(expected, found), ...outgrown(expected, found, text)]) {
         follows = false;
         const key = [element, one.property, width, one.expected, one.found].join('|');

@@ -8,8 +8,8 @@ import {
 import { matchFace } from '../style/faceMatch';
 import {
   charactersOfStock,
-  lookAt,
-  originAt,
+  lookOf,
+  provenanceAt,
   STOCK_ENDS,
   type Stock,
   type StockFace,
@@ -140,12 +140,12 @@ export function familiesOf(stock: Stock): StockFamily[] {
   const found = new Map<string, Found>();
   const shown = new Set<string>();
   stock.texts.forEach((text, number) => {
-    const look = lookAt(stock, text, 'wide');
+    const look = lookOf(stock, text, 'wide');
     for (const end of STOCK_ENDS) {
-      const { face } = lookAt(stock, text, end);
+      const { face } = lookOf(stock, text, end);
       if (face !== null) shown.add(plain(face));
     }
-    const isSet = originAt(stock, text, 'wide', 'font-family').source.by !== 'nothing';
+    const isSet = provenanceAt(stock, text, 'wide', 'font-family').source.by !== 'nothing';
     const name = isSet ? (look.stack[0] ?? UNSET) : UNSET;
     const known = found.get(plain(name)) ?? {
       name,

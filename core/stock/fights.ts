@@ -2,8 +2,8 @@ import { LEAST_RATIO } from '../check/closeLevels';
 import { contrastRatio, leastContrast } from '../style/contrast';
 import { fitLineMeasure, type TextRole } from '../style/lineMeasure';
 import {
-  lookAt,
-  originAt,
+  lookOf,
+  provenanceAt,
   STOCK_ENDS,
   STOCK_PROPERTIES,
   type Stock,
@@ -51,7 +51,7 @@ function inForce(stock: Stock): InForce[] {
   stock.texts.forEach((text, number) => {
     for (const end of STOCK_ENDS) {
       for (const property of STOCK_PROPERTIES) {
-        const { source } = originAt(stock, text, end, property);
+        const { source } = provenanceAt(stock, text, end, property);
         if (source.by === 'nothing' || source.by === 'browser') continue;
         const known = found.get(source) ?? { source, texts: new Set(), properties: new Set() };
         found.set(source, known);
@@ -122,7 +122,7 @@ const LARGE_HEADING = 1.6;
 function fixedSizes(stock: Stock): Fight[] {
   const body = bodySize(stock, 'narrow');
   const texts = stock.texts.flatMap((text, number) => {
-    const [narrow, wide] = [lookAt(stock, text, 'narrow'), lookAt(stock, text, 'wide')];
+    const [narrow, wide] = [lookOf(stock, text, 'narrow'), lookOf(stock, text, 'wide')];
     const isLarge = roleOfText(text) === 'heading' && narrow.size >= LARGE_HEADING * body;
     return isLarge && Math.abs(narrow.size - wide.size) < 0.01 ? [number] : [];
   });
@@ -130,7 +130,7 @@ function fixedSizes(stock: Stock): Fight[] {
   const largest = Math.max(
     ...texts.map((number) => {
       const text = stock.texts[number];
-      return text ? lookAt(stock, text, 'narrow').size : 0;
+      return text ? lookOf(stock, text, 'narrow').size : 0;
     }),
   );
   return [
@@ -148,7 +148,7 @@ export function bodySize(stock: Stock, end: StockEnd): number {
   const weights = new Map<number, number>();
   const running = stock.texts.filter((text) => roleOfText(text) === 'text');
   for (const text of running.length > 0 ? running : stock.texts) {
-    const { size } = lookAt(stock, text, end);
+    const { size } = lookOf(stock, text, end);
     weights.set(size, (weights.get(size) ?? 0) + text.characters);
   }
   return [...weights].sort(([, a], [, b]) => b - a)[0]?.[0] ?? 16;
@@ -182,7 +182,7 @@ function weakContrast(stock: Stock): Fight[] {
   const pairs = new Map<string, { message: string; texts: number[]; ratio: number }>();
   stock.texts.forEach((text, number) => {
     for (const end of STOCK_ENDS) {
-      const { colour, ground, size, weight } = lookAt(stock, text, end);
+      const { colour, ground, size, weight } = lookOf(stock, text, end);
       if (ground === null) continue;
       const least = leastContrast(size, weight);
       const ratio = contrastRatio(colour, ground);
@@ -222,7 +222,7 @@ function closeHeadings(stock: Stock): Fight[] {
       .sort(([a], [b]) => a - b)
       .flatMap(([level, looks]) => {
         const [most] = looks.sort((a, b) => b.texts.length - a.texts.length);
-        return most ? [{ level, look: lookAt(stock, most.text, end), texts: most.texts }] : [];
+        return most ? [{ level, look: lookOf(stock, most.text, end), texts: most.texts }] : [];
       });
     return usual.slice(1).flatMap(({ level, look, texts }, i): Fight[] => {
       const above = usual[i];

@@ -1,12 +1,12 @@
 export {
   charactersOfStock,
-  lookAt,
-  originAt,
+  lookOf,
+  provenanceAt,
   STOCK_ENDS,
   STOCK_PROPERTIES,
   StockBook,
-  type Origin,
-  type Origins,
+  type Provenance,
+  type Provenances,
   type SetAt,
   type Stock,
   type StockEnd,
@@ -18,7 +18,7 @@ export {
   type TextLook,
 } from './stock';
 export { FACE_STATES, liveFace, LiveTexts, overLook } from './live';
-export { OriginReader, overriddenIn } from './originReader';
+export { ProvenanceReader, overriddenIn } from './provenanceReader';
 export { lineages, type Around, type Claim, type Lineage } from './claims';
 export { lettersOutside } from './outside';
 export { driftOf, type Drift, type Drifted } from './drift';

@@ -3,7 +3,7 @@ import {
   familiesOf,
   fightsOf,
   gatherNear,
-  lookAt,
+  lookOf,
   nearSize,
   nearWeight,
   sharesOf,
@@ -60,7 +60,7 @@ describe('shares', () => {
     { look: { size: 14 }, characters: 290 },
     { look: { size: 40 }, characters: 100, tag: 'h1' },
   ]);
-  const shares = sharesOf(stock, (text) => lookAt(stock, text, 'wide').size);
+  const shares = sharesOf(stock, (text) => lookOf(stock, text, 'wide').size);
 
   test('say how much of the text has each value, most first', () => {
     expect(shares.map(({ value, share }) => [value, share])).toEqual([
@@ -92,7 +92,7 @@ describe('shares', () => {
       [16, 16.4, 16.8, 17.2, 17.6].map((size, i) => ({ look: { size }, characters: 100 - i })),
     );
     const gathered = gatherNear(
-      sharesOf(row, (text) => lookAt(row, text, 'wide').size),
+      sharesOf(row, (text) => lookOf(row, text, 'wide').size),
       nearSize,
     );
     expect(gathered.map(({ values }) => values.map(({ value }) => value))).toEqual([

@@ -57,18 +57,18 @@ export type StockSource =
   | { by: 'nothing' };
 
 /** Where a property of a text comes from. */
-export interface Origin {
+export interface Provenance {
   /** Number of the source in the stock. */
   source: number;
   /** The element that it is declared for, where the text inherits it from there; null where it is its own. */
   from: string | null;
 }
-export type Origins = Readonly<Record<StockProperty, Origin>>;
+export type Provenances = Readonly<Record<StockProperty, Provenance>>;
 
-/** How a text stands at one width; looks and origins by their numbers in the stock. */
+/** How a text stands at one width; looks and provenances by their numbers in the stock. */
 export interface SetAt {
   look: number;
-  origins: number;
+  provenances: number;
   /** Characters of its fuller lines; null for a text of one line. */
   measure: number | null;
 }
@@ -135,7 +135,7 @@ export interface Stock {
   pages: readonly StockPage[];
   texts: readonly StockText[];
   looks: readonly TextLook[];
-  origins: readonly Origins[];
+  provenances: readonly Provenances[];
   sources: readonly StockSource[];
 }
 
@@ -160,18 +160,18 @@ class Kept<T extends object> {
   }
 }
 
-/** A stock while it is read, page by page: looks, origins and sources that are the same are kept once. */
+/** A stock while it is read, page by page: looks, provenances and sources that are the same are kept once. */
 export class StockBook {
   readonly pages: StockPage[] = [];
   readonly texts: StockText[] = [];
   readonly #looks = new Kept<TextLook>();
-  readonly #origins = new Kept<Origins>();
+  readonly #provenances = new Kept<Provenances>();
   readonly #sources = new Kept<StockSource>();
 
   look = (look: TextLook): number => this.#looks.number(look);
   /** The look of a number. */
   lookAt = (number: number): TextLook | undefined => this.#looks.all[number];
-  origins = (origins: Origins): number => this.#origins.number(origins);
+  provenances = (provenances: Provenances): number => this.#provenances.number(provenances);
   source = (source: StockSource): number => this.#sources.number(source);
 
   /** @param made ISO 8601 */
@@ -181,27 +181,27 @@ export class StockBook {
       pages: this.pages,
       texts: this.texts,
       looks: this.#looks.all,
-      origins: this.#origins.all,
+      provenances: this.#provenances.all,
       sources: this.#sources.all,
     };
   }
 }
 
 /** How a text is set at an end. @throws RangeError for one that is not of the stock */
-export function lookAt(stock: Stock, text: StockText, end: StockEnd): TextLook {
+export function lookOf(stock: Stock, text: StockText, end: StockEnd): TextLook {
   const look = stock.looks[text[end].look];
   if (!look) throw new RangeError('The stock has no such look');
   return look;
 }
 
 /** Where a property of a text comes from at an end. */
-export function originAt(
+export function provenanceAt(
   stock: Stock,
   text: StockText,
   end: StockEnd,
   property: StockProperty,
 ): { source: StockSource; from: string | null } {
-  const origin = stock.origins[text[end].origins]?.[property];
+  const origin = stock.provenances[text[end].provenances]?.[property];
   const source = origin && stock.sources[origin.source];
   return { source: source ?? { by: 'nothing' }, from: origin?.from ?? null };
 }

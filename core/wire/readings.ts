@@ -2,7 +2,7 @@ import { Type } from '@sinclair/typebox';
 import { FACE_CLASSES, type Face, type LibraryFamily, type LibraryFile } from '../document';
 import type { LocalAdvances, LocalReading, TunedFace } from '../fallback';
 import type { FaceReading } from '../font';
-import type { Cut as MeasuredCut, FaceMeasures, FamilyMeasures, FamilySheet } from '../measure';
+import type { FaceMeasures, FamilyMeasures, FamilySheet, WeightMeasures } from '../measure';
 import {
   boolean,
   byKey,
@@ -87,7 +87,7 @@ export const Measures = shapeOf<FaceMeasures>()(
   ),
 );
 
-export const Cut = shapeOf<MeasuredCut>()(
+export const Weight = shapeOf<WeightMeasures>()(
   Type.Object({
     weight: integer(),
     xHeight: nullable(number()),
@@ -103,10 +103,13 @@ export const Cut = shapeOf<MeasuredCut>()(
 export const LowerCase = oneOf(['none', 'capitals', 'own']);
 export const Figures = Type.Object({ spacing: text(), form: text(), offers: list(text()) });
 
-export const Family = shapeOf<FamilyMeasures>()(
+export const FamilyOfCase = shapeOf<FamilyMeasures>()(
   Type.Object({
     regular: core<FaceMeasures>('FaceMeasures'),
-    cuts: list(core<MeasuredCut>('Cut'), 'What changes with weight, lightest first'),
+    weights: list(
+      core<WeightMeasures>('WeightMeasures'),
+      'What changes with weight, lightest first',
+    ),
     italic: nullable(oneOf(['drawn', 'sloped'])),
     languages: list(text('BCP 47'), 'Languages that it has every letter of'),
     characters: integer(),
@@ -211,7 +214,7 @@ const library = {
   variable: boolean(),
 };
 
-export const Library = shapeOf<LibraryFamily>()(
+export const FamilyOfLibrary = shapeOf<LibraryFamily>()(
   Type.Object({ ...library, files: list(shapeOf<LibraryFile>()(Type.Object(libraryFile))) }),
 );
 

@@ -36,10 +36,10 @@ function readingIn(value: unknown): LocalReading {
 export function deliveryRoutes(
   services: Pick<
     Services,
-    'projects' | 'fonts' | 'tuner' | 'deliveries' | 'delivered' | 'localReadings'
+    'projects' | 'fonts' | 'tuner' | 'deliveries' | 'madeDeliveries' | 'localReadings'
   >,
 ): Router {
-  const { projects, fonts, tuner, deliveries, delivered, localReadings } = services;
+  const { projects, fonts, tuner, deliveries, madeDeliveries, localReadings } = services;
   const router = Router();
 
   /** @throws Problem 400 for a document with a file that the project has not taken in */
@@ -189,21 +189,21 @@ export function deliveryRoutes(
   /** Deliveries that were taken away. */
   router.get('/projects/:id/deliveries', async (request, response) => {
     const { id } = await projectOf(projects, request);
-    response.json(await delivered.list(id));
+    response.json(await madeDeliveries.list(id));
   });
 
   router.post('/projects/:id/deliveries', async (request, response) => {
     const project = await projectOf(projects, request);
     const { id, revision } = project;
     const characters = await deliveries.characters(project);
-    response.status(201).json(await delivered.keep(id, revision, characters));
+    response.status(201).json(await madeDeliveries.keep(id, revision, characters));
   });
 
   /** The project as one of them found it. @throws Problem 404 */
   const deliveredProject = async (request: Request): Promise<Project> => {
     const project = await projectOf(projects, request);
     const revision = Number(request.params['revision']);
-    const known = (await delivered.list(project.id)).some((one) => one.revision === revision);
+    const known = (await madeDeliveries.list(project.id)).some((one) => one.revision === revision);
     const document = known ? await projects.documentAt(project.id, revision) : null;
     if (!document) throw new Problem('not-found', 'This project has no such delivery.');
     return { ...project, revision, document };

@@ -56,7 +56,7 @@ describe('measuring families', () => {
     expect(sheet?.reading.family).toBe('Tarnholm Test Hairline');
     // Each upright is measured at its weight, from its own file, which is fetched once.
     expect(asked()).toBe(2);
-    expect(sheet?.measures.cuts.map(({ weight }) => weight)).toEqual([400, 700]);
+    expect(sheet?.measures.weights.map(({ weight }) => weight)).toEqual([400, 700]);
     const [unknown] = await server.services.measurer.known([[faceOf(hairline, 500)]]);
     expect(unknown).toBeUndefined();
   });

@@ -12,7 +12,7 @@ import { fontsIn, packAsWoff2, readFace } from '@lettera/core/font/file';
 import {
   classDrawn,
   REGULAR_WEIGHT,
-  type CutFile,
+  type WeightedFile,
   type FaceFiles,
   type FaceMeasures,
   type FamilySheet,
@@ -103,7 +103,7 @@ export const measure = ({
 export interface SheetRequest {
   regular: FaceFiles;
   italic: FaceFiles | null;
-  uprights: CutFile[];
+  uprights: WeightedFile[];
 }
 
 /** Reads and measures a family. */

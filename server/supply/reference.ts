@@ -10,8 +10,11 @@ import {
 } from '@lettera/core/document';
 import { slug } from '@lettera/core/deliver';
 import { matchFace } from '@lettera/core/style';
-import type { Services } from '../services';
+import type { Jobs } from '../job/jobs';
+import type { FontStore } from '../store/fontStore';
+import type { ProjectStore } from '../store/projectStore';
 import type { Project } from '@lettera/core/wire';
+import type { FoundryClient } from './foundryClient';
 import { fetchFaces, isWantedFace, PickError } from './taking';
 
 const isText = (value: unknown, longest: number): value is string =>
@@ -40,7 +43,12 @@ export function isWantedReference(body: unknown): body is WantedReference {
 
 const LATIN = ['latin', 'latin-ext'];
 
-type Needs = Pick<Services, 'projects' | 'fonts' | 'foundry' | 'jobs'>;
+interface Needs {
+  projects: ProjectStore;
+  fonts: FontStore;
+  foundry: FoundryClient;
+  jobs: Jobs;
+}
 
 /** The faces of the family that stands in, fetched and stored when it is one of the library's. */
 async function standInFaces(

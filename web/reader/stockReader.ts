@@ -5,7 +5,7 @@ import {
   lettersOutside,
   liveFace,
   LiveTexts,
-  OriginReader,
+  ProvenanceReader,
   overLook,
   overriddenIn,
   STOCK_ENDS,
@@ -158,7 +158,7 @@ export async function readPageInto(
     root[end] = rootOf(page);
     await facesCome(page);
     const looks = new LookReader(page);
-    const origins = new OriginReader(book, viewOf(page), rules, named);
+    const provenances = new ProvenanceReader(book, viewOf(page), rules, named);
     const shown = new LiveTexts(live.views.find(({ width }) => width === widths[end]));
     for (const [number, text] of texts.entries()) {
       await breather.pause(stopped);
@@ -169,7 +169,7 @@ export async function readPageInto(
       const was = shown.of(text.words);
       text.at[end] = {
         look: book.look(was ? overLook(read.look, was) : read.look),
-        origins: book.origins(origins.origins(node)),
+        provenances: book.provenances(provenances.provenances(node)),
         measure:
           was?.measure === undefined ? measureOf(node, text.characters, read.display) : was.measure,
       };

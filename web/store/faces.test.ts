@@ -30,7 +30,7 @@ const measures = (xHeight: number): FamilyMeasures =>
       monospaced: false,
       figures: null,
     },
-    cuts: [],
+    weights: [],
     italic: null,
     languages: ['en'],
     characters: 200,

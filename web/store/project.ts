@@ -1,4 +1,4 @@
-import { applyChange, ChangeError, lookAt, patchBetween } from '@lettera/core/change';
+import { applyChange, ChangeError, previewOf, patchBetween } from '@lettera/core/change';
 import type { Patch, ProjectDocument } from '@lettera/core/document';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
@@ -97,7 +97,7 @@ export const useProject = defineStore('project', () => {
   const withLayers = (current: ProjectDocument | null, kind: Layer['kind']) =>
     layers.value
       .filter((layer) => layer.kind === kind)
-      .reduce((below, { patch }) => (below ? (lookAt(below, patch) ?? below) : null), current);
+      .reduce((below, { patch }) => (below ? (previewOf(below, patch) ?? below) : null), current);
 
   /** The document with what is being tried. */
   const tried = computed(() => withLayers(document.value, 'tried'));

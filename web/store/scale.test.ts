@@ -36,7 +36,7 @@ beforeEach(async () => {
     Object.fromEntries(
       Object.entries(X_HEIGHTS).map(([key, xHeight]) => [
         key,
-        { regular: { ...FACE, xHeight }, cuts: [], languages: [], italic: null },
+        { regular: { ...FACE, xHeight }, weights: [], languages: [], italic: null },
       ]),
     );
   kept = browser(server);

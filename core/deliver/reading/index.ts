@@ -1,3 +1,4 @@
 /** Files of tokens, read into a project. */
-export { readTokens, type ReadTokens, type Unused } from './readTokens';
+export { readTokens } from './readTokens';
+export type { ReadTokens, Unused } from './outcome';
 export { TokensError } from './tokenTree';

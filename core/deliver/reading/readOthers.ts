@@ -8,7 +8,7 @@ import { GENERICS, type Generic } from '../../document/vocabulary';
 import { ROOT_SIZE } from '../../scale/lengths';
 import { stepsOf } from '../../scale/steps';
 import { slug } from '../fileName';
-import type { ReadTokens, Unused } from './readTokens';
+import type { ReadTokens, Unused } from './outcome';
 import { AliasError, type Token, type TokenTree } from './tokenTree';
 
 /** Words for weights. Design Tokens 2025.10 §8.4. */

@@ -1,7 +1,7 @@
 import { isPlainObject } from '../../document/decorators';
 import type { ProjectDocument } from '../../document/projectDocument';
 import { EXTENSION } from '../designTokens';
-import type { ReadTokens, Unused } from './readTokens';
+import type { ReadTokens, Unused } from './outcome';
 import type { Token, TokenTree } from './tokenTree';
 
 /** What Lettera has written beside a token. */

@@ -1,25 +1,10 @@
 import { isPlainObject } from '../../document/decorators';
-import type { Patch } from '../../document/patch';
 import type { ProjectDocument } from '../../document/projectDocument';
 import { EXTENSION, TOKENS_FORMAT } from '../designTokens';
+import type { ReadTokens } from './outcome';
 import { readOthers } from './readOthers';
 import { readOwn } from './readOwn';
 import { TokensError, TokenTree } from './tokenTree';
-
-/** Something in a file that was not used, and why. */
-export interface Unused {
-  path: string;
-  why: string;
-}
-
-/** What a file of design tokens would make of a project. */
-export interface ReadTokens {
-  /** One change, which has not been made. */
-  patch: Patch;
-  /** What it brings, a line each. */
-  used: string[];
-  unused: Unused[];
-}
 
 /**
  * Reads a file of design tokens, W3C format 2025.10, for a project: Lettera’s own whole, another’s as far as it

@@ -2,7 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { libraryFaces, type LibraryFile } from '../../document';
 import type { FaceClass } from '../../document/vocabulary';
-import { weightsMeasured } from '../../measure/cuts';
+import { weightsMeasured } from '../../measure/weights';
 import { nearestFace, regularFace, weightWithin } from '../../measure/family';
 import { familySheet } from '../../measure/familySheet';
 import { bytesAt } from '../../measure/testing/faces';

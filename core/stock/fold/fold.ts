@@ -7,7 +7,7 @@ import { stepSizeAt } from '../../scale/sizeAt';
 import { stepsOf } from '../../scale/steps';
 import { resolveInUse } from '../../style/resolve';
 import { movesTogether, type MovedText, type Moves } from '../moves';
-import { lookAt, type Stock, type StockText } from '../stock';
+import { lookOf, type Stock, type StockText } from '../stock';
 import { bodySize, roleOfText } from '../fights';
 import { foldColours, type FoldedColours } from './foldColours';
 import {
@@ -93,7 +93,7 @@ function rootOf({ pages }: Stock): number | null | undefined {
 export const sizesOf = (stock: Stock): SizeShare[] => {
   const found = new Map<string, SizeShare>();
   for (const text of stock.texts) {
-    const [small, large] = [lookAt(stock, text, 'narrow').size, lookAt(stock, text, 'wide').size];
+    const [small, large] = [lookOf(stock, text, 'narrow').size, lookOf(stock, text, 'wide').size];
     const key = `${small} ${large}`;
     const known = found.get(key) ?? { small, large, characters: 0 };
     found.set(key, { ...known, characters: known.characters + text.characters });
@@ -116,7 +116,7 @@ const isBodyOf = (stock: Stock): ((text: StockText) => boolean) => {
   const size = bodySize(stock, 'wide');
   const running = stock.texts.some((text) => roleOfText(text) === 'text');
   return (text) =>
-    (!running || roleOfText(text) === 'text') && lookAt(stock, text, 'wide').size === size;
+    (!running || roleOfText(text) === 'text') && lookOf(stock, text, 'wide').size === size;
 };
 
 /**
@@ -296,7 +296,7 @@ export function movesOf(
     const text = stock.texts[number];
     const key = styleOf.get(number);
     if (!text || key === undefined || !folded.styles[key]) return [];
-    const [narrow, wide] = [lookAt(stock, text, 'narrow'), lookAt(stock, text, 'wide')];
+    const [narrow, wide] = [lookOf(stock, text, 'narrow'), lookOf(stock, text, 'wide')];
     const { set } = folded.styles[key];
     // What stands in the midst of text and sets no size has that of the text around it.
     const around = set.step === undefined && styles.styles.find((one) => one.key === key)?.style;

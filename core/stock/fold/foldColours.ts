@@ -4,7 +4,7 @@ import { MOST_PARTS } from '../../document/projectDocument';
 import { GROUND, INK } from '../../document/vocabulary';
 import { colourOf, composited, hexOf } from '../../css';
 import { slug } from '../../deliver/fileName';
-import { lookAt, type Stock, type StockText } from '../stock';
+import { lookOf, type Stock, type StockText } from '../stock';
 
 /** A colour of the site's text, as the project is to have it. */
 export interface FoldedColour {
@@ -42,7 +42,7 @@ export function foldColours(
   nameOf: (text: StockText) => string,
 ): FoldedColours {
   const seen = (text: StockText): string => {
-    const { colour, ground } = lookAt(stock, text, 'wide');
+    const { colour, ground } = lookOf(stock, text, 'wide');
     return seenColour(colour, ground);
   };
   const weights = new Map<string, { characters: number; text: StockText }>();
@@ -52,7 +52,7 @@ export function foldColours(
     const known = weights.get(value);
     if (known) known.characters += text.characters;
     else weights.set(value, { characters: text.characters, text });
-    const { ground } = lookAt(stock, text, 'wide');
+    const { ground } = lookOf(stock, text, 'wide');
     if (ground !== null && isBody(text)) {
       const hex = hexOf(ground);
       grounds.set(hex, (grounds.get(hex) ?? 0) + text.characters);

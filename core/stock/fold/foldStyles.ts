@@ -5,7 +5,7 @@ import { CASES, BODY_STYLE, type LetterCase } from '../../document/vocabulary';
 import { PROPERTIES } from '../../document/property';
 import { slug } from '../../deliver/fileName';
 import { roleOfText } from '../fights';
-import { lookAt, originAt, STOCK_PROPERTIES, type Stock, type StockText } from '../stock';
+import { lookOf, provenanceAt, STOCK_PROPERTIES, type Stock, type StockText } from '../stock';
 
 /** Texts of a site that are one kind of text, and the selector that meets just those; null where none does. */
 export interface StockKind {
@@ -52,7 +52,7 @@ const rounded = (value: number, places: number): number => Number(value.toFixed(
 
 /** How a text of a stock is set, at its wide end, in the terms of a project. */
 export function settingOf(stock: Stock, text: StockText, terms: SettingTerms): Setting {
-  const [narrow, wide] = [lookAt(stock, text, 'narrow'), lookAt(stock, text, 'wide')];
+  const [narrow, wide] = [lookOf(stock, text, 'narrow'), lookOf(stock, text, 'wide')];
   const { min, max } = PROPERTIES.lineHeight.values;
   const line =
     wide.lineHeight === null ? PROPERTIES.lineHeight.initial : wide.lineHeight / wide.size;
@@ -184,7 +184,7 @@ class Folding {
       const text = this.stock.texts[number];
       if (!text) continue;
       for (const property of STOCK_PROPERTIES) {
-        const { source, from } = originAt(this.stock, text, 'wide', property);
+        const { source, from } = provenanceAt(this.stock, text, 'wide', property);
         if (source.by === 'rule' && from === null) {
           found.set(source.selector, (found.get(source.selector) ?? 0) + 1);
         }
@@ -224,7 +224,7 @@ class Folding {
       const text = this.stock.texts[number];
       return STOCK_PROPERTIES.some((property) => {
         if (!text) return false;
-        const { source, from } = originAt(this.stock, text, 'wide', property);
+        const { source, from } = provenanceAt(this.stock, text, 'wide', property);
         return from === null && (source.by === 'rule' || source.by === 'inline');
       });
     });
@@ -235,7 +235,7 @@ class Folding {
     for (const number of texts) {
       const text = this.stock.texts[number];
       for (const property of text ? STOCK_PROPERTIES : []) {
-        const { source, from } = originAt(this.stock, text as StockText, 'wide', property);
+        const { source, from } = provenanceAt(this.stock, text as StockText, 'wide', property);
         if (from !== null) continue;
         const by =
           source.by === 'inline'

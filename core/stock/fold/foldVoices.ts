@@ -6,7 +6,7 @@ import { GENERICS, type Generic } from '../../document/vocabulary';
 import { slug } from '../../deliver/fileName';
 import { genericClass, isGenericWord, knownFont } from '../../fallback/plainNames';
 import { roleOfText } from '../fights';
-import { lookAt, type Stock, type StockText } from '../stock';
+import { lookOf, type Stock, type StockText } from '../stock';
 
 /** A family of the site's, and the voice that it is given. */
 export interface FoldedVoice {
@@ -56,7 +56,7 @@ interface Asked {
 }
 
 const askedOf = (stock: Stock, text: StockText): string => {
-  const [first = 'serif'] = lookAt(stock, text, 'wide').stack;
+  const [first = 'serif'] = lookOf(stock, text, 'wide').stack;
   return plain(first);
 };
 
@@ -68,7 +68,7 @@ const askedOf = (stock: Stock, text: StockText): string => {
 export function foldVoices(stock: Stock, document: ProjectDocument): FoldedVoices {
   const found = new Map<string, Asked>();
   stock.texts.forEach((text, number) => {
-    const { stack } = lookAt(stock, text, 'wide');
+    const { stack } = lookOf(stock, text, 'wide');
     const key = askedOf(stock, text);
     const known = found.get(key) ?? {
       name: stack[0] ?? 'serif',
@@ -123,7 +123,7 @@ export function voicesOfProject(stock: Stock, document: ProjectDocument): Folded
   return {
     voices: [],
     voiceOf: (text) => {
-      const { stack } = lookAt(stock, text, 'wide');
+      const { stack } = lookOf(stock, text, 'wide');
       const family = familyNamed(document, stack[0] ?? '');
       const own = Object.entries(document.voices).find(
         ([, voice]) => family !== null && voice.family === family,

@@ -1,4 +1,4 @@
-import { lookAt as lookAtDocument } from '../../change/change';
+import { previewOf } from '../../change/change';
 import type { Patch } from '../../document/patch';
 import type { ProjectDocument, SitePage } from '../../document/projectDocument';
 import { stepSizeAt } from '../../scale/sizeAt';
@@ -79,7 +79,7 @@ export function proposeFold(
     choice,
   );
   const patch = foldPatch(document, fold, pages);
-  const folded = lookAtDocument(document, patch);
+  const folded = previewOf(document, patch);
   const moves = (texts?: readonly number[]): Moves =>
     folded && choice.styles ? movesOf(stock, fold, folded, texts) : STILL;
   return {

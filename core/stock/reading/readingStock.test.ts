@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { pagesAsRead, readSite, siteFilesIn } from '../../page/file';
-import { lookAt, originAt, type StockEnd, type StockProperty } from '../stock';
+import { lookOf, provenanceAt, type StockEnd, type StockProperty } from '../stock';
 import { stockOfReadings } from './readingStock';
 
 const text = (words: string, more: object = {}) => ({
@@ -81,12 +81,12 @@ describe('a page that the reader gave, without a browser', () => {
   const look = (words: string, end: StockEnd) => {
     const found = stock.texts[numberOf(words)];
     if (!found) throw new Error(`${words} is not there`);
-    return lookAt(stock, found, end);
+    return lookOf(stock, found, end);
   };
   const origin = (words: string, property: StockProperty, end: StockEnd = 'wide') => {
     const found = stock.texts[numberOf(words)];
     if (!found) throw new Error(`${words} is not there`);
-    const { source, from } = originAt(stock, found, end, property);
+    const { source, from } = provenanceAt(stock, found, end, property);
     return source.by === 'rule'
       ? [source.selector, source.value, source.line, from]
       : [source.by, from];

@@ -4,7 +4,7 @@ import type { LivePage, LiveText, LiveView } from '../../page/readerFile';
 import { wordsOf } from '../../page/textsOfPage';
 import type { PageAsRead } from '../../page/pagesAsRead';
 import { liveFace, LiveTexts, overLook } from '../live';
-import { OriginReader } from '../originReader';
+import { ProvenanceReader } from '../provenanceReader';
 import { lettersOutside } from '../outside';
 import {
   StockBook,
@@ -89,10 +89,15 @@ export function stockOfReadings(
         end,
         {
           shown: new LiveTexts(ends[end]),
-          origins: new OriginReader(book, viewWithoutBrowser(page, ends[end].width), rules, named),
+          provenances: new ProvenanceReader(
+            book,
+            viewWithoutBrowser(page, ends[end].width),
+            rules,
+            named,
+          ),
         },
       ]),
-    ) as Record<StockEnd, { shown: LiveTexts; origins: OriginReader<Element> }>;
+    ) as Record<StockEnd, { shown: LiveTexts; provenances: ProvenanceReader<Element> }>;
     const faces = live.faces.map(liveFace);
     for (const [element, node] of textElementsOf(page).entries()) {
       const text = ownText(node);
@@ -100,7 +105,7 @@ export function stockOfReadings(
       const [narrow, wide] = STOCK_ENDS.map((end) => readers[end].shown.of(words));
       const set = (end: StockEnd, shown: LiveText): SetAt => ({
         look: book.look(lookOf(shown, live.faces)),
-        origins: book.origins(readers[end].origins.origins(node)),
+        provenances: book.provenances(readers[end].provenances.provenances(node)),
         measure: shown.measure ?? null,
       });
       // What is seen at one width alone is told as it is there.

@@ -1,7 +1,7 @@
 import {
   STOCK_PROPERTIES,
   StockBook,
-  type Origins,
+  type Provenances,
   type Stock,
   type StockFace,
   type StockSource,
@@ -71,7 +71,7 @@ export function stockOf(
 ): Stock {
   const book = new StockBook();
   for (const [element, text] of texts.entries()) {
-    const origins = book.origins(
+    const provenances = book.provenances(
       Object.fromEntries(
         STOCK_PROPERTIES.map((property) => [
           property,
@@ -80,11 +80,11 @@ export function stockOf(
             from: text.from?.[property] ?? (text.sources?.[property] ? null : 'body'),
           },
         ]),
-      ) as unknown as Origins,
+      ) as unknown as Provenances,
     );
     const at = (look: Partial<TextLook>) => ({
       look: book.look({ ...USUAL_LOOK, ...look }),
-      origins,
+      provenances,
       measure: text.measure ?? null,
     });
     book.texts.push({

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import {
   gatherNear,
-  lookAt,
+  lookOf,
   nearSize,
   sharesOf,
   STOCK_ENDS,
@@ -32,7 +32,7 @@ const ends = computed(() =>
 
 const round = (size: number): number => Math.round(size * 10) / 10;
 const shares = computed(() =>
-  sharesOf(props.stock, (text) => round(lookAt(props.stock, text, end.value).size)),
+  sharesOf(props.stock, (text) => round(lookOf(props.stock, text, end.value).size)),
 );
 const gathered = computed(() => gatherNear(shares.value, nearSize));
 

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import {
   charactersOfStock,
-  lookAt,
-  originAt,
+  lookOf,
+  provenanceAt,
   STOCK_PROPERTIES,
   type Stock,
   type StockProperty,
@@ -39,8 +39,8 @@ const LABELS: Record<StockProperty, string> = {
 const text = computed(() =>
   clicked.value === null ? null : (props.stock.texts[clicked.value] ?? null),
 );
-const look = computed(() => text.value && lookAt(props.stock, text.value, 'wide'));
-const narrow = computed(() => text.value && lookAt(props.stock, text.value, 'narrow'));
+const look = computed(() => text.value && lookOf(props.stock, text.value, 'wide'));
+const narrow = computed(() => text.value && lookOf(props.stock, text.value, 'narrow'));
 /** How it is known which face draws it. */
 const known = computed(() =>
   props.stock.pages[text.value?.page ?? -1]?.live
@@ -107,7 +107,7 @@ const rows = computed(() => {
   if (!one) return [];
   const losing = node.value && overridden.value ? overridden.value(node.value) : {};
   return STOCK_PROPERTIES.map((property) => {
-    const { source, from } = originAt(props.stock, one, 'wide', property);
+    const { source, from } = provenanceAt(props.stock, one, 'wide', property);
     const by = sourceInWords(source);
     return {
       property,

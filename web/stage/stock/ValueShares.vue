@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import {
   gatherNear,
-  lookAt,
+  lookOf,
   nearWeight,
   sharesOf,
   type Gathered,
@@ -28,7 +28,7 @@ interface Row {
   colour?: string;
 }
 
-const look = (text: StockText): TextLook => lookAt(props.stock, text, 'wide');
+const look = (text: StockText): TextLook => lookOf(props.stock, text, 'wide');
 const numbers = (valueOf: (text: StockText) => number | null): Share<number>[] =>
   sharesOf(props.stock, valueOf);
 

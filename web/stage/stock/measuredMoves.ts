@@ -1,4 +1,4 @@
-import { lookAt } from '@lettera/core/change';
+import { previewOf } from '@lettera/core/change';
 import type { Patch, ProjectDocument } from '@lettera/core/document';
 import type { MovedText, Stock } from '@lettera/core/stock';
 import { computed, onBeforeUnmount, shallowRef, watch, type ComputedRef } from 'vue';
@@ -44,7 +44,7 @@ export function useMeasuredMoves(
   async function measure(): Promise<void> {
     const mine = ++run;
     const { document, patch } = change();
-    const changed = document && patch ? lookAt(document, patch) : null;
+    const changed = document && patch ? previewOf(document, patch) : null;
     if (!changed || !patch) return;
     const { stock, slugs } = site();
     const state = {

@@ -62,7 +62,7 @@ let measures: FamilyMeasures;
 let rows: LineUpRow[];
 beforeAll(async () => {
   const regular = await measured(variable('literata'), { wght: 400 });
-  measures = { regular, cuts: [], italic: 'drawn', languages: ['en', 'is'], characters: 300 };
+  measures = { regular, weights: [], italic: 'drawn', languages: ['en', 'is'], characters: 300 };
   rows = [
     rowOfLibrary(STATIC, null, USE, null),
     rowOfLibrary(VARIABLE, 'hanken-grotesk', USE, undefined),

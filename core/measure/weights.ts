@@ -1,13 +1,6 @@
 import type { FamilyMeasures, ListedFace } from './family';
 import type { FaceMeasures } from './measureFace';
-
-/** Measures that change with the weight of a face. */
-const CHANGING = ['xHeight', 'width', 'stem', 'thin', 'thick', 'contrast', 'colour'] as const;
-
-/** What changes with weight, measured on a family's upright at one weight. */
-export interface Cut extends Pick<FaceMeasures, (typeof CHANGING)[number]> {
-  weight: number;
-}
+import { CHANGING } from './weightMeasures';
 
 /** A variable axis is measured at every such step; between two, a measure runs nearly straight. */
 const STEP = 100;
@@ -20,19 +13,13 @@ export function weightsMeasured({ weightMin, weightMax }: ListedFace): number[] 
   return within.length > 0 ? within : [weightMin];
 }
 
-/** What changes with weight, of all that was measured at one. */
-export const cutOf = (measures: FaceMeasures, weight: number): Cut => ({
-  weight,
-  ...(Object.fromEntries(CHANGING.map((key) => [key, measures[key]])) as Omit<Cut, 'weight'>),
-});
-
 /**
  * The measures of a family's upright at a weight that it has: as measured there, or between the two
  * weights measured on either side. Beyond the last it is the last.
  */
-export function measuresAt({ regular, cuts }: FamilyMeasures, weight: number): FaceMeasures {
-  const below = cuts.filter((cut) => cut.weight <= weight).at(-1) ?? cuts[0];
-  const above = cuts.find((cut) => cut.weight >= weight) ?? cuts.at(-1);
+export function measuresAt({ regular, weights }: FamilyMeasures, weight: number): FaceMeasures {
+  const below = weights.filter((one) => one.weight <= weight).at(-1) ?? weights[0];
+  const above = weights.find((one) => one.weight >= weight) ?? weights.at(-1);
   if (!below || !above) return regular;
   const apart = above.weight - below.weight;
   const part = apart === 0 ? 0 : (weight - below.weight) / apart;

@@ -9,7 +9,7 @@ import {
 import { Decisions } from '../page/overruled';
 import { typeProperty } from '../page/typeProperty';
 import type { TypeRules } from '../page/typeRules';
-import type { Origin, Origins, StockBook, StockProperty, StockSource } from './stock';
+import type { Provenance, Provenances, StockBook, StockProperty, StockSource } from './stock';
 
 const NO_PROJECT: ProjectRules = { rules: [], layer: null, linked: 'before', siteLayer: null };
 
@@ -23,11 +23,11 @@ const NOTHING: StockSource = { by: 'nothing' };
 const BROWSER: StockSource = { by: 'browser' };
 
 /** Where properties of texts come from, each source under its number in the book. */
-export class OriginReader<Node> {
+export class ProvenanceReader<Node> {
   readonly #decisions: Decisions<Node>;
   /** Numbers of sources, by the declaration and the selector that it is made by. */
   readonly #known = new Map<object, Map<string, number>>();
-  readonly #same = new Map<string, Origins>();
+  readonly #same = new Map<string, Provenances>();
 
   constructor(
     private readonly book: StockBook,
@@ -39,17 +39,17 @@ export class OriginReader<Node> {
   }
 
   /** @returns the same object for texts whose properties come from the same */
-  origins(node: Node): Origins {
-    const origins: [StockProperty, Origin][] = [];
+  provenances(node: Node): Provenances {
+    const provenances: [StockProperty, Provenance][] = [];
     let key = '';
     for (const property of READ) {
       const decision = this.#decisions.of(node, property);
       const source = this.#source(decision);
       const from = decision && decision.node !== node ? this.named(decision.node) : null;
-      origins.push([property.css as StockProperty, { source, from }]);
+      provenances.push([property.css as StockProperty, { source, from }]);
       key += `${source} ${from}|`;
     }
-    const known = this.#same.get(key) ?? (Object.fromEntries(origins) as Origins);
+    const known = this.#same.get(key) ?? (Object.fromEntries(provenances) as Provenances);
     this.#same.set(key, known);
     return known;
   }

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { measuresAt, weightsMeasured } from './cuts';
+import { measuresAt, weightsMeasured } from './weights';
 import { familySheet } from './familySheet';
 import { bytesAt, fixed, measured, variable } from './testing/faces';
 
