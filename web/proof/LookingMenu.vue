@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { languageOf, LANGUAGES } from '@lettera/core/measure';
 import { OtherWords } from '@lettera/core/page';
-import Select from 'primevue/select';
+import PickOne from '../control/PickOne.vue';
 import { computed, ref, watch } from 'vue';
 import { api } from '../api/client';
 import ChoiceSet from '../control/ChoiceSet.vue';
@@ -108,36 +108,27 @@ const print = () => proof.shownPage?.defaultView?.print();
       <span>Beside it</span>
       <div class="line wrap">
         <ChoiceSet v-model="proof.beside" label="Beside it" :choices="besideChoices" />
-        <Select
+        <PickOne
           v-if="proof.beside === 'contender' && named.length > 1"
           v-model="which"
-          :options="named"
-          option-label="label"
-          option-value="value"
-          aria-label="Which contender"
-          size="small"
+          :choices="named"
+          label="Which contender"
         />
-        <Select
+        <PickOne
           v-if="proof.beside === 'earlier' && waypointChoices.length > 1"
           :model-value="waypoints.lookedAt?.id"
-          :options="waypointChoices"
-          option-label="label"
-          option-value="value"
-          aria-label="Which waypoint"
-          size="small"
+          :choices="waypointChoices"
+          label="Which waypoint"
           @update:model-value="waypoints.chosen = $event"
         />
       </div>
       <span>Words in</span>
       <div class="line wrap">
-        <Select
+        <PickOne
           :model-value="proof.language?.tag ?? ''"
-          :options="languages"
-          option-label="label"
-          option-value="value"
-          aria-label="Words in"
+          :choices="languages"
+          label="Words in"
           placeholder="As it is written"
-          size="small"
           filter
           @update:model-value="readIn"
         />

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import Select from 'primevue/select';
+import PickOne from '../control/PickOne.vue';
 import ChoiceSet from '../control/ChoiceSet.vue';
 import { useProject } from '../store/project';
 import { useProof } from '../store/proof';
@@ -19,13 +19,10 @@ const GROUNDS = [
 </script>
 
 <template>
-  <Select
+  <PickOne
     v-model="proof.page"
-    :options="project.pages"
-    option-label="title"
-    option-value="slug"
-    aria-label="Page"
-    size="small"
+    :choices="project.pages.map(({ slug, title }) => ({ value: slug, label: title }))"
+    label="Page"
   />
   <slot />
   <ChoiceSet v-model="proof.fonts" label="Fonts" :choices="FONTS" />

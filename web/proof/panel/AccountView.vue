@@ -3,7 +3,7 @@ import { isLayerName } from '@lettera/core/css';
 import type { ProjectDocument } from '@lettera/core/document';
 import type { Account, Overruling, UnclaimedKind } from '@lettera/core/page';
 import { unclaimedKinds } from '@lettera/core/page';
-import Select from 'primevue/select';
+import PickOne from '../../control/PickOne.vue';
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
 import { debounce } from '../../control/debounce';
 import DoButton from '../../control/DoButton.vue';
@@ -287,14 +287,7 @@ function claim(kind: UnclaimedKind<Element> & { style: string }): void {
               @click="point(kind.nodes)"
             />
             <template v-if="kind.selector">
-              <Select
-                v-model="kind.style"
-                :options="styles"
-                option-label="label"
-                option-value="value"
-                :aria-label="`Style for ${kind.name}`"
-                size="small"
-              />
+              <PickOne v-model="kind.style" :choices="styles" :label="`Style for ${kind.name}`" />
               <DoButton
                 label="Make it a text element"
                 :aria-label="`Make it a text element: ${kind.name}`"

@@ -3,7 +3,7 @@ import { differences } from '@lettera/core/change';
 import type { BlockChange, PageChange } from '@lettera/core/page';
 import { layoutChange } from '@lettera/core/page';
 import type { ProjectDocument } from '@lettera/core/document';
-import Select from 'primevue/select';
+import PickOne from '../../control/PickOne.vue';
 import { storeToRefs } from 'pinia';
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
 import { api } from '../../api/client';
@@ -181,27 +181,21 @@ function point({ block }: BlockChange): void {
     <span class="small quiet">Since, or by</span>
     <ChoiceSet v-model="since" label="Since when" :choices="choices" />
   </div>
-  <Select
+  <PickOne
     v-if="since === 'earlier' && waypointChoices.length > 1"
     :model-value="waypoints.lookedAt?.id"
     class="which"
-    :options="waypointChoices"
-    option-label="label"
-    option-value="value"
-    aria-label="Which waypoint"
-    size="small"
+    :choices="waypointChoices"
+    label="Which waypoint"
     fluid
     @update:model-value="waypoints.chosen = $event"
   />
-  <Select
+  <PickOne
     v-if="since === 'one' && history.length"
     v-model="chosen"
     class="which"
-    :options="history"
-    option-label="label"
-    option-value="value"
-    aria-label="Which change"
-    size="small"
+    :choices="history"
+    label="Which change"
     filter
     fluid
   />

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { nameFault, tokenNames } from '@lettera/core/deliver';
 import InputText from 'primevue/inputtext';
-import Select from 'primevue/select';
+import PickOne from '../../control/PickOne.vue';
 import { computed, ref } from 'vue';
 import DoButton from '../../control/DoButton.vue';
 import FoldAway from '../../control/FoldAway.vue';
@@ -12,7 +12,12 @@ import { useProject } from '../../store/project';
 const project = useProject();
 
 const names = computed(() => Object.entries(project.document?.delivery.names ?? {}));
-const tokens = computed(() => (project.document ? tokenNames(project.document) : []));
+const tokens = computed(() =>
+  (project.document ? tokenNames(project.document) : []).map((name) => ({
+    value: name,
+    label: name,
+  })),
+);
 const label = computed(() =>
   names.value.length > 0 ? count(names.value.length, 'other name') : 'Other names for tokens',
 );
@@ -57,12 +62,11 @@ const faultOf = (name: string, token: string): string =>
     <ul aria-label="Other names for tokens">
       <li v-for="[name, token] in names" :key="name" class="line">
         <code>{{ name }}</code>
-        <Select
+        <PickOne
           :model-value="token"
-          :options="tokens"
+          :choices="tokens"
           filter
-          size="small"
-          :aria-label="`Token of ${name}`"
+          :label="`Token of ${name}`"
           :placeholder="token"
           @update:model-value="set(name, $event)"
         />
@@ -85,13 +89,12 @@ const faultOf = (name: string, token: string): string =>
         aria-label="Name that the site reads"
         maxlength="102"
       />
-      <Select
+      <PickOne
         v-model="ours"
-        :options="tokens"
+        :choices="tokens"
         filter
-        size="small"
         placeholder="token"
-        aria-label="Token that it is to have"
+        label="Token that it is to have"
       />
       <DoButton type="submit" label="Add it" :why="why" />
     </form>

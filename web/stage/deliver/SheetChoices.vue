@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { SCALE_BOUNDS, type RuleWeight, type SheetForm } from '@lettera/core/document';
 import InputText from 'primevue/inputtext';
-import Select from 'primevue/select';
+import PickOne from '../../control/PickOne.vue';
 import { computed } from 'vue';
 import ChoiceSet from '../../control/ChoiceSet.vue';
 import NumberField from '../../control/NumberField.vue';
@@ -125,14 +125,11 @@ function setPrefix(event: Event): void {
     </label>
     <label class="field">
       <span class="quiet">While fonts load</span>
-      <Select
+      <PickOne
         :model-value="delivery.display"
-        :options="DISPLAYS"
-        option-label="label"
-        option-value="value"
-        size="small"
+        :choices="DISPLAYS"
         class="display"
-        aria-label="While fonts load"
+        label="While fonts load"
         @update:model-value="set('display', $event)"
       />
     </label>

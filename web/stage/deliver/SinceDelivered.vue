@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { differences } from '@lettera/core/change';
 import type { DeliveryFile, MadeDelivery } from '@lettera/core/wire';
-import Select from 'primevue/select';
+import PickOne from '../../control/PickOne.vue';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { api, urls } from '../../api/client';
 import DoButton from '../../control/DoButton.vue';
@@ -57,14 +57,11 @@ const KINDS = { new: 'new', gone: 'taken out', changed: 'changed' } as const;
   <section v-if="against" aria-label="Since the last delivery">
     <div class="line wrap">
       <h2>Since the delivery of</h2>
-      <Select
+      <PickOne
         v-if="choices.length > 1"
         :model-value="against.revision"
-        :options="choices"
-        option-label="label"
-        option-value="value"
-        size="small"
-        aria-label="Which delivery"
+        :choices="choices"
+        label="Which delivery"
         @update:model-value="chosen = $event"
       />
       <span v-else>{{ timeOf(against.at) }}</span>

@@ -4,7 +4,7 @@ import { correctFacePatch, dropFacePatch, moveFacePatch } from '@lettera/core/ch
 import { type Face, sharedPlaces, type Slant, widthRange } from '@lettera/core/document';
 import { embeddingRights } from '@lettera/core/font';
 import InputText from 'primevue/inputtext';
-import Select from 'primevue/select';
+import PickOne from '../../control/PickOne.vue';
 import { computed, ref } from 'vue';
 import DoButton from '../../control/DoButton.vue';
 import { kilobytes } from '../../control/figures';
@@ -143,13 +143,10 @@ function drop(index: number): void {
             <template v-else>{{ rangeText(...widthRange(face)) }}</template>
           </td>
           <td>
-            <Select
+            <PickOne
               :model-value="face.style"
-              :options="STYLES"
-              option-label="label"
-              option-value="value"
-              size="small"
-              :aria-label="`Style of ${fullName}`"
+              :choices="STYLES"
+              :label="`Style of ${fullName}`"
               @update:model-value="correct(index, { style: $event })"
             />
           </td>

@@ -3,7 +3,7 @@ import { axisBottom, axisLeft } from 'd3-axis';
 import { brush, type D3BrushEvent } from 'd3-brush';
 import { scaleLinear, scaleLog } from 'd3-scale';
 import { select } from 'd3-selection';
-import Select from 'primevue/select';
+import PickOne from '../../control/PickOne.vue';
 import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import DoButton from '../../control/DoButton.vue';
 import { useLineUp } from '../../store/lineUp';
@@ -39,7 +39,7 @@ const MARGIN = { top: 10, right: 16, bottom: 30, left: 44 };
 /** Letters set in their own faces; beyond so many a point is a dot until a region is drawn. */
 const MOST_FACES = 240;
 
-const choices = MEASURES.map(({ key, short }) => ({ key, short }));
+const choices = MEASURES.map(({ key, short }) => ({ value: key, label: short }));
 const axes = computed(() => lineUp.settings.axes.map(measureOf) as [Measure, Measure]);
 type Measure = ReturnType<typeof measureOf>;
 
@@ -230,24 +230,18 @@ const sayPoint = ({ row, values }: Point): string =>
     <div class="line wrap">
       <label class="line"
         ><span class="quiet">Across</span>
-        <Select
+        <PickOne
           :model-value="lineUp.settings.axes[0]"
-          :options="choices"
-          option-label="short"
-          option-value="key"
-          size="small"
-          aria-label="Measure across"
+          :choices="choices"
+          label="Measure across"
           @update:model-value="setAxis(0, $event)"
       /></label>
       <label class="line"
         ><span class="quiet">Up</span>
-        <Select
+        <PickOne
           :model-value="lineUp.settings.axes[1]"
-          :options="choices"
-          option-label="short"
-          option-value="key"
-          size="small"
-          aria-label="Measure upward"
+          :choices="choices"
+          label="Measure upward"
           @update:model-value="setAxis(1, $event)"
       /></label>
       <DoButton v-if="regionSet" @click="clearRegion"> Clear the region </DoButton>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import InputText from 'primevue/inputtext';
-import Select from 'primevue/select';
+import PickOne from '../../control/PickOne.vue';
 import { computed, defineAsyncComponent, nextTick, ref, watch } from 'vue';
 import DoButton from '../../control/DoButton.vue';
 import ChoiceSet from '../../control/ChoiceSet.vue';
@@ -221,14 +221,7 @@ watch(
           @change="setWords"
         />
       </label>
-      <Select
-        v-model="lineUp.settings.sample"
-        :options="[...SAMPLES]"
-        option-label="label"
-        option-value="value"
-        size="small"
-        aria-label="What is set"
-      />
+      <PickOne v-model="lineUp.settings.sample" :choices="SAMPLES" label="What is set" />
       <SliderField
         v-model="lineUp.size"
         label="Size of what is set"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { FACE_CLASSES } from '@lettera/core/document';
 import { LANGUAGES, PART_NAMES, TEXT_PARTS } from '@lettera/core/measure';
-import Select from 'primevue/select';
+import PickOne from '../../control/PickOne.vue';
 import { computed, nextTick, ref } from 'vue';
 import DoButton from '../../control/DoButton.vue';
 import ChoiceSet from '../../control/ChoiceSet.vue';
@@ -87,7 +87,7 @@ const scripts = computed(() =>
 const measure = computed<MeasureKey | null>(() =>
   editing.value?.startsWith('range:') ? (editing.value.slice(6) as MeasureKey) : null,
 );
-const measureChoices = MEASURES.map(({ key, name }) => ({ key, name }));
+const measureChoices = MEASURES.map(({ key, name }) => ({ value: key, label: name }));
 
 /** From the least to the most that any family measures. */
 function boundsOf(key: MeasureKey): [number, number] {
@@ -225,16 +225,13 @@ function drop(part: FilterPart): void {
         :step="5"
         @update:model-value="set({ mostBytes: $event * 1000 })"
       />
-      <Select
+      <PickOne
         v-else-if="editing === 'measure'"
-        :model-value="null"
-        :options="measureChoices"
-        option-label="name"
-        option-value="key"
+        :model-value="undefined"
+        :choices="measureChoices"
         placeholder="Choose a measure"
-        size="small"
-        aria-label="Measure to filter by"
-        @update:model-value="edit(`range:${$event as MeasureKey}`)"
+        label="Measure to filter by"
+        @update:model-value="edit(`range:${$event}`)"
       />
       <template v-else-if="measure">
         <span>{{ measureOf(measure).name }}</span>

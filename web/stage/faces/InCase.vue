@@ -2,7 +2,7 @@
 import { siteName } from '@lettera/core/document';
 import { replaceFamilyPatch, seatsOf, takeOutPatch } from '@lettera/core/style';
 import InputText from 'primevue/inputtext';
-import Select from 'primevue/select';
+import PickOne from '../../control/PickOne.vue';
 import { computed, ref } from 'vue';
 import { useRoute } from 'vue-router';
 import DoButton from '../../control/DoButton.vue';
@@ -31,7 +31,7 @@ const seats = computed(() => (project.document ? seatsOf(project.document, props
 const others = computed(() =>
   Object.entries(project.document?.case ?? {})
     .filter(([key]) => key !== props.caseKey)
-    .map(([key, other]) => ({ key, name: siteName(other) })),
+    .map(([key, other]) => ({ value: key, label: siteName(other) })),
 );
 
 const xHeightOf = (key: string | null): number | null | undefined =>
@@ -126,14 +126,11 @@ function setLocalOnly(on: boolean): void {
       />
     </div>
     <div v-if="seats.length && others.length" class="line wrap">
-      <Select
+      <PickOne
         v-model="replacement"
-        :options="others"
-        option-label="name"
-        option-value="key"
+        :choices="others"
         placeholder="Replace it by …"
-        size="small"
-        aria-label="Family to take its place everywhere"
+        label="Family to take its place everywhere"
       />
       <template v-if="replacement">
         <OnOff

@@ -3,7 +3,7 @@ import { FACE_CLASSES, type FaceClass, type Slant } from '@lettera/core/document
 import { REGULAR_WEIGHT, type FaceMeasures } from '@lettera/core/measure';
 import { lookAlikes, spreadOf } from '@lettera/core/pairing';
 import InputText from 'primevue/inputtext';
-import Select from 'primevue/select';
+import PickOne from '../../control/PickOne.vue';
 import { computed, ref, shallowRef } from 'vue';
 import DoButton from '../../control/DoButton.vue';
 import { api } from '../../api/client';
@@ -180,28 +180,17 @@ async function take(): Promise<void> {
       /></label>
       <label>Faces <InputText v-model="faces" size="small" fluid maxlength="300" /></label>
       <label
-        >Class
-        <Select
-          v-model="faceClass"
-          :options="classes"
-          option-label="label"
-          option-value="value"
-          size="small"
-          fluid
-          aria-label="Class of the family"
+        >Class <PickOne v-model="faceClass" :choices="classes" fluid label="Class of the family"
       /></label>
     </div>
     <div class="line wrap">
       <span>Stands in:</span>
-      <Select
+      <PickOne
         :model-value="standIn?.row.key ?? null"
-        :options="
-          candidates.map(({ row, why }) => ({ key: row.key, label: `${row.name}: ${why}` }))
+        :choices="
+          candidates.map(({ row, why }) => ({ value: row.key, label: `${row.name}: ${why}` }))
         "
-        option-label="label"
-        option-value="key"
-        size="small"
-        aria-label="Look-alike that stands in"
+        label="Look-alike that stands in"
         @update:model-value="chosen = $event"
       />
       <span v-if="standIn" class="sample"

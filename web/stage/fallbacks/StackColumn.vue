@@ -2,7 +2,7 @@
 import { candidateError, localsOf } from '@lettera/core/fallback';
 import { GENERICS, type ProjectDocument } from '@lettera/core/document';
 import InputText from 'primevue/inputtext';
-import Select from 'primevue/select';
+import PickOne from '../../control/PickOne.vue';
 import { computed, ref, watch } from 'vue';
 import DoButton from '../../control/DoButton.vue';
 import { percent } from '../../control/figures';
@@ -130,13 +130,10 @@ function takePlain(): void {
     </label>
     <label class="line">
       <span class="small">then</span>
-      <Select
+      <PickOne
         :model-value="voice?.generic"
-        :options="generics"
-        option-label="label"
-        option-value="value"
-        size="small"
-        aria-label="Generic family"
+        :choices="generics"
+        label="Generic family"
         @update:model-value="
           project.change([{ op: 'replace', path: `/voices/${props.voice}/generic`, value: $event }])
         "

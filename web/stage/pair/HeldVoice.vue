@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import Select from 'primevue/select';
+import PickOne from '../../control/PickOne.vue';
 import type { LineUpRow } from '../../store/rows/rows';
 import { rowFont, useSpecimenFont } from '../faces/specimenFonts';
 
@@ -7,7 +7,7 @@ import { rowFont, useSpecimenFont } from '../faces/specimenFonts';
 const props = defineProps<{
   name: string;
   row: LineUpRow | undefined;
-  choices: readonly { key: string; name: string }[];
+  choices: readonly { value: string; label: string }[];
   words: string;
 }>();
 defineEmits<{ hold: [key: string] }>();
@@ -18,15 +18,12 @@ useSpecimenFont(props.row?.library ?? null, () => props.words).haveAll();
 <template>
   <span class="line held">
     <span class="quiet">beside {{ name }}</span>
-    <Select
+    <PickOne
       :model-value="row?.key ?? null"
-      :options="[...choices]"
-      option-label="name"
-      option-value="key"
+      :choices="choices"
       filter
-      size="small"
       placeholder="Choose a family"
-      :aria-label="`Family that is held as ${name}`"
+      :label="`Family that is held as ${name}`"
       :style="row ? { fontFamily: rowFont(row) } : undefined"
       class="family"
       @update:model-value="$emit('hold', $event)"

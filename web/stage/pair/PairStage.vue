@@ -76,7 +76,7 @@ const holdable = computed(() =>
   [...families.rows]
     .filter(({ measures }) => measures)
     .sort((a, b) => a.name.localeCompare(b.name, 'en'))
-    .map(({ key, name }) => ({ key, name })),
+    .map(({ key, name }) => ({ value: key, label: name })),
 );
 
 watch(

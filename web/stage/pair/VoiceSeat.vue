@@ -3,7 +3,7 @@ import { totalBytes } from '@lettera/core/deliver';
 import { GENERICS, siteName, type Slant } from '@lettera/core/document';
 import { matchFace, voiceUses, weightChanges, weightPatch } from '@lettera/core/style';
 import InputText from 'primevue/inputtext';
-import Select from 'primevue/select';
+import PickOne from '../../control/PickOne.vue';
 import { computed } from 'vue';
 import DoButton from '../../control/DoButton.vue';
 import { kilobytes } from '../../control/figures';
@@ -25,10 +25,10 @@ const family = computed(() => project.document?.case[seat.value?.family ?? '']);
 const generics = GENERICS.map((value) => ({ value, label: value }));
 const choices = computed(() => [
   ...Object.entries(project.document?.case ?? {}).map(([key, one]) => ({
-    key,
-    name: siteName(one),
+    value: key,
+    label: siteName(one),
   })),
-  { key: NONE, name: 'No web face' },
+  { value: NONE, label: 'No web face' },
 ]);
 
 function sit(key: string): void {
@@ -147,24 +147,18 @@ function rename(event: Event): void {
         >shown in {{ family.reference.standIn }}</span
       >
       <span class="line choose">
-        <Select
+        <PickOne
           :model-value="seat.family ?? NONE"
-          :options="choices"
-          option-label="name"
-          option-value="key"
-          size="small"
-          :aria-label="`Family of the case in ${seat.name}`"
+          :choices="choices"
+          :label="`Family of the case in ${seat.name}`"
           @update:model-value="sit($event)"
         />
         <label class="line small quiet">
           ends in
-          <Select
+          <PickOne
             :model-value="seat.generic"
-            :options="generics"
-            option-label="label"
-            option-value="value"
-            size="small"
-            :aria-label="`Generic family that ends the stack of ${seat.name}`"
+            :choices="generics"
+            :label="`Generic family that ends the stack of ${seat.name}`"
             @update:model-value="
               project.change([{ op: 'replace', path: `/voices/${voice}/generic`, value: $event }])
             "
@@ -174,13 +168,10 @@ function rename(event: Event): void {
     </div>
     <ul v-if="family" class="duties small">
       <li v-for="duty in duties" :key="duty.key" :title="duty.names">
-        <Select
+        <PickOne
           :model-value="duty.weight"
-          :options="duty.choices"
-          option-label="label"
-          option-value="value"
-          size="small"
-          :aria-label="`Weight of ${duty.names}`"
+          :choices="duty.choices"
+          :label="`Weight of ${duty.names}`"
           @update:model-value="setWeight(duty.styles, duty.weight, $event)"
         />
         <span class="quiet">{{ kilobytes(duty.bytes) }}</span>

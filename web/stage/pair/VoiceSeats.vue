@@ -3,7 +3,7 @@ import { slug } from '@lettera/core/deliver';
 import { freeKey } from '@lettera/core/document';
 import type { Role } from '@lettera/core/pairing';
 import InputText from 'primevue/inputtext';
-import Select from 'primevue/select';
+import PickOne from '../../control/PickOne.vue';
 import { computed, ref } from 'vue';
 import DoButton from '../../control/DoButton.vue';
 import OnOff from '../../control/OnOff.vue';
@@ -17,7 +17,10 @@ const pairing = usePairing();
 const voices = computed(() => Object.keys(project.document?.voices ?? {}));
 const voiceName = ref('');
 const named = computed(() =>
-  Object.entries(project.document?.voices ?? {}).map(([key, { name }]) => ({ key, name })),
+  Object.entries(project.document?.voices ?? {}).map(([key, { name }]) => ({
+    value: key,
+    label: name,
+  })),
 );
 
 /** Has a voice play a part in Pair; the voice that played it takes the other's part. */
@@ -57,14 +60,11 @@ function addVoice(): void {
       <span>Pair works with</span>
       <label v-for="role in pairing.roles" :key="role" class="line">
         <span class="quiet">{{ role }}</span>
-        <Select
+        <PickOne
           :model-value="pairing.seats[role]"
-          :options="named"
-          option-label="name"
-          option-value="key"
-          size="small"
+          :choices="named"
           placeholder="none yet"
-          :aria-label="`Voice that is paired as ${role}`"
+          :label="`Voice that is paired as ${role}`"
           @update:model-value="pairAs(role, $event)"
         />
       </label>

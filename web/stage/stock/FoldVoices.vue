@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { siteName } from '@lettera/core/document';
 import type { FoldedVoice } from '@lettera/core/stock';
-import Select from 'primevue/select';
+import PickOne from '../../control/PickOne.vue';
 import { computed } from 'vue';
 import { useProject } from '../../store/project';
 import NameField from './NameField.vue';
@@ -53,13 +53,10 @@ const cases = computed(() => [
         </th>
         <td>{{ voice.asks }}</td>
         <td>
-          <Select
+          <PickOne
             :model-value="familyFor(voice)"
-            :options="cases"
-            option-label="label"
-            option-value="value"
-            size="small"
-            :aria-label="`Family for ${names[voice.key] ?? voice.name}`"
+            :choices="cases"
+            :label="`Family for ${names[voice.key] ?? voice.name}`"
             @update:model-value="$emit('family', voice.key, $event === NONE ? null : $event)"
           />
         </td>

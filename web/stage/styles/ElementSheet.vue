@@ -4,7 +4,7 @@ import { slug } from '@lettera/core/deliver';
 import { BODY_STYLE, freeKey } from '@lettera/core/document';
 import { elementAt } from '@lettera/core/style';
 import InputText from 'primevue/inputtext';
-import Select from 'primevue/select';
+import PickOne from '../../control/PickOne.vue';
 import { computed, onBeforeUnmount, ref } from 'vue';
 import DoButton from '../../control/DoButton.vue';
 import { count } from '../../control/figures';
@@ -171,13 +171,10 @@ onBeforeUnmount(() => (proof.pointedOut = []));
           </td>
           <td>
             <span class="line">
-              <Select
+              <PickOne
                 :model-value="row.element.style"
-                :options="styles"
-                option-label="label"
-                option-value="value"
-                size="small"
-                :aria-label="`Style of ${row.element.name}`"
+                :choices="styles"
+                :label="`Style of ${row.element.name}`"
                 @update:model-value="set(row.key, 'style', $event)"
               />
               <DoButton
@@ -188,14 +185,11 @@ onBeforeUnmount(() => (proof.pointedOut = []));
             </span>
           </td>
           <td>
-            <Select
+            <PickOne
               :model-value="row.element.parent"
-              :options="parentsFor(row.key)"
-              option-label="label"
-              option-value="value"
+              :choices="parentsFor(row.key)"
               placeholder="the body"
-              size="small"
-              :aria-label="`What ${row.element.name} stands in`"
+              :label="`What ${row.element.name} stands in`"
               @update:model-value="set(row.key, 'parent', $event)"
             />
           </td>

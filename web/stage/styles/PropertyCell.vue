@@ -21,7 +21,7 @@ import {
   type ResolvedProperty,
 } from '@lettera/core/style';
 import InputText from 'primevue/inputtext';
-import Select from 'primevue/select';
+import PickOne from '../../control/PickOne.vue';
 import { computed, ref } from 'vue';
 import DoButton from '../../control/DoButton.vue';
 import OnOffSet from '../../control/OnOffSet.vue';
@@ -290,15 +290,12 @@ function follow(): void {
         >
         <span v-if="refused" role="alert" class="refused">{{ refused }}</span>
       </template>
-      <Select
+      <PickOne
         v-if="choices.length"
         :model-value="isLeft ? null : resolved.value"
-        :options="choices"
-        option-label="label"
-        option-value="value"
-        size="small"
+        :choices="choices"
         fluid
-        :aria-label="number ? 'Weights that are loaded' : PROPERTIES[property].label"
+        :label="number ? 'Weights that are loaded' : PROPERTIES[property].label"
         :placeholder="number ? 'pick' : text"
         @update:model-value="layer.take(setTo($event))"
         @hide="layer.show(null)"
@@ -306,7 +303,7 @@ function follow(): void {
         <template #option="{ option }">
           <span class="choice" @mouseenter="look(option.value)">{{ option.label }}</span>
         </template>
-      </Select>
+      </PickOne>
     </template>
     <span v-else class="value" :class="{ 'mark-text': lacking }">
       <span v-if="swatch" class="swatch" :style="{ background: swatch }" />{{ text }}

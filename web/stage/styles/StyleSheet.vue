@@ -13,7 +13,7 @@ import {
 } from '@lettera/core/document';
 import { copiedCells, followPatch, narrowDocument, pastePatch } from '@lettera/core/style';
 import InputText from 'primevue/inputtext';
-import Select from 'primevue/select';
+import PickOne from '../../control/PickOne.vue';
 import { computed, nextTick, ref, watch } from 'vue';
 import ChoiceSet from '../../control/ChoiceSet.vue';
 import NumberField from '../../control/NumberField.vue';
@@ -217,15 +217,7 @@ useKeys('In Styles', [
       placeholder="style or element"
       aria-label="Filter by style or element"
     />
-    <Select
-      v-model="voice"
-      :options="voices"
-      option-label="label"
-      option-value="value"
-      aria-label="Filter by voice"
-      placeholder="any voice"
-      size="small"
-    />
+    <PickOne v-model="voice" :choices="voices" label="Filter by voice" placeholder="any voice" />
     <ChoiceSet v-model="onlySet" label="Which styles" :choices="SETS" />
     <form v-if="at === 'set'" class="line add" @submit.prevent="add">
       <InputText
@@ -277,15 +269,12 @@ useKeys('In Styles', [
             <StyleRowHead :row="row" :editing="proof.style === row.key" @toggle="select(row.key)" />
           </th>
           <td class="follows">
-            <Select
+            <PickOne
               v-if="proof.style === row.key && row.key !== BODY_STYLE"
               :model-value="row.style.follows"
-              :options="followable.filter(({ value }) => value !== row.key)"
-              option-label="label"
-              option-value="value"
-              size="small"
+              :choices="followable.filter(({ value }) => value !== row.key)"
               fluid
-              aria-label="Style that it follows"
+              label="Style that it follows"
               placeholder="the text around it"
               @update:model-value="follow(row.key, $event)"
             />

@@ -1,0 +1,33 @@
+<script setup lang="ts" generic="V extends string | number | null">
+import Select from 'primevue/select';
+
+/**
+ * Choosing one of many: the value with a small arrow, which opens a list. One that can be typed into to be filtered
+ * opens unfiltered the next time. What else is set on it, and how its options are shown, goes to the list.
+ */
+defineOptions({ inheritAttrs: false });
+defineProps<{
+  modelValue: V | null | undefined;
+  label: string;
+  choices: readonly { value: V; label: string }[];
+}>();
+defineEmits<{ 'update:modelValue': [value: V] }>();
+</script>
+
+<template>
+  <Select
+    v-bind="$attrs"
+    :model-value="modelValue"
+    :options="[...choices]"
+    option-label="label"
+    option-value="value"
+    size="small"
+    reset-filter-on-hide
+    :aria-label="label"
+    @update:model-value="$emit('update:modelValue', $event)"
+  >
+    <template v-if="$slots['option']" #option="{ option }">
+      <slot name="option" :option="option as { value: V; label: string }" />
+    </template>
+  </Select>
+</template>
