@@ -211,6 +211,34 @@ describe('the order', () => {
     expect(keys(library)).toHaveLength(library.length - 1);
   });
 
+  test('has equal ones by their keys, and one that is fit before any that is not', () => {
+    const copy = (key: string): Partner => ({ ...of('lora'), key });
+    const listed = [copy('z-lora'), of('archivo'), copy('a-lora'), of('bungee'), copy('m-lora')];
+    const keys = (all: Partner[]) =>
+      orderPartners({ heading: of('public-sans') }, 'text', all, scale).map(({ key }) => key);
+    const ordered3 = keys(listed).filter((key) => key.endsWith('-lora'));
+    expect(ordered3).toEqual(['a-lora', 'm-lora', 'z-lora']);
+    expect(keys(listed).at(-1)).toBe('bungee');
+    expect(keys([...listed].reverse())).toEqual(keys(listed));
+  });
+
+  test('tells a reason against what is the middle of the upper third alone', () => {
+    const order = ordered('text', { heading: 'bricolage-grotesque', text: '' });
+    const upper = order.slice(0, Math.ceil(order.length / 3));
+    // Of a term that less than half of the upper third have, the middle is none: it tells in full.
+    const held = (term: string) =>
+      upper.filter(({ reasons }) => reasons.some((one) => one.term === term));
+    const rare = [
+      ...new Set(upper.flatMap(({ reasons }) => reasons.map(({ term }) => term))),
+    ].filter((term) => held(term).length < upper.length / 2);
+    expect(rare.length).toBeGreaterThan(0);
+    for (const { reasons } of order) {
+      for (const { term, weight, telling } of reasons) {
+        if (rare.includes(term)) expect(telling).toBeCloseTo(weight, 9);
+      }
+    }
+  });
+
   test('puts every text face that is unfit behind those that are fit', () => {
     const unfit = ordered('text', { heading: 'archivo', text: '' }).map((one) => one.unfit);
     expect(unfit).toEqual([...unfit].sort((a, b) => a - b));

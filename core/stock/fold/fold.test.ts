@@ -7,6 +7,9 @@ import type { Stock } from '../stock';
 import { rule, stockOf, type MadeText } from '../testing/stockOf';
 import { foldPatch, foldStock, movesOf, WHOLE_FOLD, type StockView } from './fold';
 import { proposeFold, stockFacts } from './proposal';
+import { movesTogether, type MovedText } from '../moves';
+import { resolveElement } from '../../style';
+import { stepSizeAt } from '../../scale';
 
 /** A page in miniature: selectors are tags and classes, as its texts have them. */
 function viewOf(stock: Stock, names: Record<string, string> = {}): StockView {
@@ -369,4 +372,69 @@ test('moves are counted with how far', () => {
   expect(moves.texts).toBe(2);
   expect(moves.most).toBeGreaterThanOrEqual(2);
   expect(movesOf(stock, fold, after, [0])).toMatchObject({ texts: 1, of: 1, weight: 0 });
+});
+
+describe('how far a text moves', () => {
+  const document = newDocument('Tarnholm');
+  const fold = (stock: Stock) =>
+    foldStock(stock, viewOf(stock), document, { ...WHOLE_FOLD, scale: false });
+  /** The project's own body is 17 px at 360 and 18 px at 1280; here the site has it otherwise at one end. */
+  const moved = (narrow: number, wide: number, more: Partial<MadeText> = {}) => {
+    const stock = stockOf([{ look: { size: wide, ...more.look }, narrow: { size: narrow } }]);
+    const made = fold(stock);
+    const after = applyChange(document, foldPatch(document, made)).document;
+    const { scale } = after;
+    const { step } = resolveElement(after, 'body');
+    const at = (width: number) => stepSizeAt(scale, step.value, width);
+    return { moves: movesOf(stock, made, after), narrow: at(360), wide: at(1280) };
+  };
+
+  test('is told of the end where it moves most, whichever that is', () => {
+    const first = moved(17, 18);
+    const { narrow, wide } = first;
+    expect(moved(narrow, wide).moves).toMatchObject({ texts: 0, most: 0, turned: 0 });
+    expect(moved(narrow - 0.8, wide).moves.most).toBeCloseTo(0.8, 6);
+    expect(moved(narrow, wide + 0.7).moves.most).toBeCloseTo(0.7, 6);
+    expect(moved(narrow + 0.4, wide - 0.9).moves.most).toBeCloseTo(0.9, 6);
+  });
+
+  test.each([
+    [0.09, 0],
+    [0.11, 1],
+  ])('counts from a tenth of a px: %f', (by, texts) => {
+    const { narrow, wide } = moved(17, 18);
+    expect(moved(narrow, wide + by).moves.texts).toBe(texts);
+  });
+});
+
+test('texts together move as far as the one that moves most, and in the mean by their length', () => {
+  const text = (characters: number, size: number, more: Partial<MovedText> = {}): MovedText => ({
+    characters,
+    size,
+    weight: 0,
+    turned: false,
+    ...more,
+  });
+  expect(movesTogether([text(100, 1), text(300, 0), text(0, 5)])).toEqual({
+    texts: 2,
+    of: 3,
+    most: 5,
+    mean: 0.25,
+    weight: 0,
+    turned: 0,
+  });
+  expect(movesTogether([text(1, 0, { weight: 9 }), text(1, 0, { weight: 10 })]).texts).toBe(1);
+  expect(movesTogether([text(1, 0, { turned: true })])).toMatchObject({ texts: 1, turned: 1 });
+  expect(movesTogether([])).toEqual({ texts: 0, of: 0, most: 0, mean: 0, weight: 0, turned: 0 });
+});
+
+test('a scale that is taken without the styles keeps the steps that these have', () => {
+  const document = newDocument('Tarnholm');
+  const stock = stockOf([{ characters: 900 }, { tag: 'h1', look: { size: 40 } }]);
+  const made = foldStock(stock, viewOf(stock), document, { ...WHOLE_FOLD, styles: false });
+  const after = applyChange(document, foldPatch(document, made)).document;
+  const found = foldStock(stock, viewOf(stock), document).scale?.scale;
+  expect(found?.up).toBeLessThan(document.scale.up);
+  expect(after.scale.up).toBe(Math.max(document.scale.up, found?.up ?? 0));
+  expect(after.scale.down).toBe(Math.max(document.scale.down, found?.down ?? 0));
 });
