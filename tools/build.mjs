@@ -59,18 +59,20 @@ async function buildWeb() {
 }
 
 /** The reader stands alone, and is shown in full where it is offered: it is not made smaller. */
+export const READER = {
+  absWorkingDir: ROOT,
+  entryPoints: ['web/reader/script.ts'],
+  outfile: 'build/web/reader.js',
+  bundle: true,
+  format: 'iife',
+  target: 'es2022',
+  charset: 'utf8',
+  logLevel: 'warning',
+};
+
 async function buildReader() {
   const { build } = await import('esbuild');
-  await build({
-    absWorkingDir: ROOT,
-    entryPoints: ['web/reader/script.ts'],
-    outfile: 'build/web/reader.js',
-    bundle: true,
-    format: 'iife',
-    target: 'es2022',
-    charset: 'utf8',
-    logLevel: 'warning',
-  });
+  await build(READER);
   // What the command runs in a browser that it drives.
   await build({
     absWorkingDir: ROOT,

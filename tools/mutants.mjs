@@ -1,10 +1,10 @@
-// `npm run mutants`: changes the code of core by hand of a list of rewrites of its syntax tree, one at a time,
-// and reports what no test of core sees. Not part of the tests: it takes minutes.
+// `npm run mutants`: changes the code of core and the server by a list of rewrites of its syntax tree, one at a time,
+// and reports what no unit test sees. Not part of the tests: it takes minutes.
 //
 //   npm run mutants -- --sample 60 --seed 1 core/check core/style
 import { spawnSync } from 'node:child_process';
 import { readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
-import { join, relative } from 'node:path';
+import { join, relative, sep } from 'node:path';
 import ts from 'typescript';
 import { ensurePackages, ROOT } from './install.mjs';
 import { jestOf } from './jest.mjs';
@@ -101,12 +101,23 @@ function sampleOf(all, size, random) {
   ).flat();
 }
 
-/** Whether a test of core fails while the file stands changed. */
+/** What is waited for a mutant: one that has not ended then hangs, which is seen. Milliseconds. */
+const PATIENCE = 300_000;
+
+/** Whether a unit test of its workspace fails while the file stands changed. */
 function isSeen(path) {
+  const [workspace] = relative(ROOT, path).split(sep);
   const { status } = spawnSync(
     process.execPath,
-    [...jestOf('unit'), '--bail', '--testPathPatterns', 'core/', '--findRelatedTests', path],
-    { cwd: ROOT, stdio: 'ignore', timeout: 180_000 },
+    [
+      ...jestOf('unit'),
+      '--bail',
+      '--testPathPatterns',
+      `${workspace}/`,
+      '--findRelatedTests',
+      path,
+    ],
+    { cwd: ROOT, stdio: 'ignore', timeout: PATIENCE },
   );
   return status !== 0;
 }
@@ -116,7 +127,9 @@ const args = process.argv.slice(2);
 const size = Number(flagValue(args, '--sample') ?? 50);
 const seed = Number(flagValue(args, '--seed') ?? 1);
 const given = args.filter((arg, i) => !arg.startsWith('--') && !args[i - 1]?.startsWith('--'));
-const files = (given.length > 0 ? given : ['core']).flatMap((path) => filesIn(join(ROOT, path)));
+const files = (given.length > 0 ? given : ['core', 'server']).flatMap((path) =>
+  filesIn(join(ROOT, path)),
+);
 const chosen = sampleOf(files.flatMap(rewritesOf), size, seeded(seed));
 
 let survived = 0;

@@ -3,9 +3,9 @@ import { narrowBelowOf } from '../document/narrow';
 import { GROUND } from '../document/vocabulary';
 import { descriptorOf, PROPERTIES, PROPERTY_NAMES, type PropertyName } from '../document/property';
 import { narrowDocument } from '../style/narrow';
-import { setByBrowsers } from '../style/browserSheets';
 import { carries, resolveStyle, type Origin } from '../style/resolve';
 import { ruleSpecificity, selectorsOf, weighedSelector } from '../style/ruleWeight';
+import { setByBrowsers } from '../page/browserDefaults';
 import type { ProjectRules } from '../page/cascade';
 import { cssNumber, cssRule, indent } from './css';
 import {
@@ -95,7 +95,7 @@ function elementDeclarations(document: ProjectDocument, element: RuledElement): 
   const declarations: Declaration[] = [];
   const inheritsFont = !IN_FONT_SHORTHAND.every(own);
   if (inheritsFont) declarations.push(['font', 'inherit']);
-  const between = setByBrowsers(element);
+  const between = setByBrowsers(element.selectors);
   /** Whether the project has a value of what is around it, which the browser's own stands before. */
   const isKeptOff = (property: PropertyName) =>
     between.has(property) && FROM_AROUND.includes(resolved[property].origin);

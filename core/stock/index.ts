@@ -3,6 +3,7 @@ export {
   lookOf,
   provenanceAt,
   STOCK_ENDS,
+  stockDescriptor,
   STOCK_PROPERTIES,
   StockBook,
   type Provenance,

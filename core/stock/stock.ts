@@ -1,15 +1,26 @@
-/** The properties of type that a stock holds, as CSS names them, in the order in which they are told. */
-export const STOCK_PROPERTIES = [
-  'font-family',
-  'font-size',
-  'font-weight',
-  'font-style',
-  'line-height',
-  'letter-spacing',
-  'text-transform',
-  'color',
-] as const;
-export type StockProperty = (typeof STOCK_PROPERTIES)[number];
+import { descriptorOf, PROPERTIES, type Property, type PropertyName } from '../document/property';
+
+/** The properties that make the type: those that a stock holds, in the order in which they are told. */
+const OF_TYPE = [
+  'voice',
+  'step',
+  'weight',
+  'slant',
+  'lineHeight',
+  'letterSpacing',
+  'case',
+  'colour',
+] as const satisfies readonly PropertyName[];
+
+/** A property that a stock holds, as CSS names it. */
+export type StockProperty = (typeof PROPERTIES)[(typeof OF_TYPE)[number]]['css'];
+export const STOCK_PROPERTIES: readonly StockProperty[] = OF_TYPE.map(
+  (name) => PROPERTIES[name].css,
+);
+
+/** All that there is to say about a property that a stock holds. */
+export const stockDescriptor = (property: StockProperty): Property =>
+  descriptorOf(OF_TYPE.find((name) => PROPERTIES[name].css === property) ?? 'voice');
 
 /** The two widths that a page is read at. */
 export const STOCK_ENDS = ['narrow', 'wide'] as const;

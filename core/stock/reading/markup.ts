@@ -3,6 +3,7 @@ import type { AnyNode, Document, Element } from 'domhandler';
 import { compileQuery, matches } from 'media-query-fns';
 import { adapter } from 'parse5-htmlparser2-tree-adapter';
 import { structureOf } from '../../css';
+import { descriptorOf, PROPERTY_NAMES } from '../../document/property';
 import type { PageView } from '../../page/cascade';
 import { parseHtmlAs } from '../../page/parseHtml';
 import { NO_TEXT, PLACES, plainText } from '../../page/textsOfPage';
@@ -59,7 +60,11 @@ export function meeting(page: Document, selector: string): Element[] {
 }
 
 /** What the `font` shorthand sets. CSS Fonts 4 §2.7. */
-const IN_FONT = new Set(['font-family', 'font-size', 'font-weight', 'font-style', 'line-height']);
+const IN_FONT: ReadonlySet<string> = new Set(
+  PROPERTY_NAMES.map(descriptorOf).flatMap(({ inFontShorthand, css }) =>
+    inFontShorthand ? [css] : [],
+  ),
+);
 const isSetBy = (declared: string, property: string): boolean =>
   declared === property || declared === 'all' || (declared === 'font' && IN_FONT.has(property));
 

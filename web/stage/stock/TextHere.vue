@@ -2,6 +2,7 @@
 import {
   charactersOfStock,
   lookOf,
+  stockDescriptor,
   provenanceAt,
   STOCK_PROPERTIES,
   type Stock,
@@ -25,16 +26,9 @@ const own = useOwnPages();
 
 /** Declarations that lose are told at most, of a property. */
 const MOST_LOSING = 4;
-const LABELS: Record<StockProperty, string> = {
-  'font-family': 'Family',
-  'font-size': 'Size',
-  'font-weight': 'Weight',
-  'font-style': 'Slant',
-  'line-height': 'Line height',
-  'letter-spacing': 'Letter spacing',
-  'text-transform': 'Capitals',
-  color: 'Colour',
-};
+/** A text of a site has a family where a style has a voice. */
+const labelOf = (property: StockProperty): string =>
+  property === 'font-family' ? 'Family' : stockDescriptor(property).label;
 
 const text = computed(() =>
   clicked.value === null ? null : (props.stock.texts[clicked.value] ?? null),
@@ -128,7 +122,7 @@ const rows = computed(() => {
     <table class="figures-table">
       <tbody>
         <tr v-for="row in rows" :key="row.property">
-          <th scope="row">{{ LABELS[row.property] }}</th>
+          <th scope="row">{{ labelOf(row.property) }}</th>
           <td>{{ row.value }}</td>
           <td class="quiet">
             {{ row.by }}
