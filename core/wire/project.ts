@@ -11,6 +11,7 @@ import {
   SCALE_BOUNDS,
   SHEET_FORMS,
   SHEET_PLACES,
+  type Delivery,
   type Patch,
   type ProjectDocument,
   type Scale,
@@ -25,6 +26,8 @@ import {
   nullable,
   number,
   oneOf,
+  partsOf,
+  shapeOf,
   text,
 } from './shape';
 
@@ -51,53 +54,60 @@ export const Project = Type.Object({
   foundry: nullable(Type.Object({ allowedAt: text(), allowedBy: text() })),
 });
 
-const DeliveryShape = Type.Object({
-  layer: nullable(text('Cascade layer of the element rules')),
-  display: oneOf(FONT_DISPLAYS),
-  dark: boolean('Whether dark colours are delivered'),
-  form: Type.Optional(oneOf(SHEET_FORMS, 'What the style sheet holds')),
-  weight: Type.Optional(oneOf(RULE_WEIGHTS, 'Weight of its element rules')),
-  linked: Type.Optional(oneOf(SHEET_PLACES, 'Where it is linked beside the site’s own')),
-  siteLayer: Type.Optional(text('Cascade layer that the site’s own style sheets are put into')),
-  leave: Type.Optional(list(text(), 'Selectors of texts left to the site’s own style sheets')),
-  names: Type.Optional(byKey(text(), 'Tokens by the names that a site reads')),
-  prefix: Type.Optional(text('What the names of its custom properties begin with')),
-  letters: Type.Optional(oneOf(LETTERS_KEPT, 'What the font files hold')),
-  alsoLetters: Type.Optional(text('Characters that they hold besides')),
-  features: Type.Optional(oneOf(FEATURES_KEPT, 'Layout features that they keep')),
-  boldItalics: Type.Optional(boolean('Whether bold inside italics has files of its own')),
-  first: Type.Optional(list(text(), 'Text elements that are seen first')),
-  budget: Type.Optional(integer('What all font files are to stay under, bytes')),
-});
+/** Held to the class that validates it: a setting that is added there and not here is an error of types. */
+const DeliveryShape = shapeOf<Delivery>()(
+  Type.Object({
+    layer: nullable(text('Cascade layer of the element rules')),
+    display: oneOf(FONT_DISPLAYS),
+    dark: boolean('Whether dark colours are delivered'),
+    form: Type.Optional(oneOf(SHEET_FORMS, 'What the style sheet holds')),
+    weight: Type.Optional(oneOf(RULE_WEIGHTS, 'Weight of its element rules')),
+    linked: Type.Optional(oneOf(SHEET_PLACES, 'Where it is linked beside the site’s own')),
+    siteLayer: Type.Optional(text('Cascade layer that the site’s own style sheets are put into')),
+    leave: Type.Optional(list(text(), 'Selectors of texts left to the site’s own style sheets')),
+    names: Type.Optional(byKey(text(), 'Tokens by the names that a site reads')),
+    prefix: Type.Optional(text('What the names of its custom properties begin with')),
+    letters: Type.Optional(oneOf(LETTERS_KEPT, 'What the font files hold')),
+    alsoLetters: Type.Optional(text('Characters that they hold besides')),
+    loanLetters: Type.Optional(boolean('Whether they hold the letters of names and loan words')),
+    features: Type.Optional(oneOf(FEATURES_KEPT, 'Layout features that they keep')),
+    boldItalics: Type.Optional(boolean('Whether bold inside italics has files of its own')),
+    first: Type.Optional(list(text(), 'Text elements that are seen first')),
+    budget: Type.Optional(integer('What all font files are to stay under, bytes')),
+  }),
+);
 
 /** Parts of a document are validated by its own classes; here stands what they are for. */
-export const Document = Type.Object(
-  {
-    format: integer(),
-    name: text(),
-    languages: list(text('BCP 47')),
-    words: text('What the line-up sets in every face'),
-    case: byKey(Type.Unknown(), 'Families taken in'),
-    shortlist: Type.Optional(list(text())),
-    contenders: Type.Optional(list(Type.Unknown())),
-    pair: Type.Optional(Type.Unknown({ description: 'The voices that are paired' })),
-    voices: byKey(Type.Unknown()),
-    scale: core<Scale>('Scale'),
-    colours: byKey(Type.Unknown()),
-    styles: byKey(Type.Unknown()),
-    pages: Type.Optional(byKey(Type.Unknown(), 'Pages of the site’s own')),
-    typed: Type.Optional(byKey(Type.Unknown(), 'Text typed into pages')),
-    elements: byKey(Type.Unknown()),
-    narrowBelow: Type.Optional(
-      integer('Viewport width under which styles are set as for narrow screens, CSS px'),
-    ),
-    aside: Type.Optional(byKey(text(), 'Why marks are set aside')),
-    delivery: DeliveryShape,
-  },
-  {
-    description:
-      'Everything a project decides. Parts are kept by key, so that a patch names what it changes, and in the order of their `place`, which is given to a part that is added without one.',
-  },
+export const Document = partsOf<ProjectDocument>()(
+  Type.Object(
+    {
+      format: integer(),
+      name: text(),
+      languages: list(text('BCP 47')),
+      words: text('What the line-up sets in every face'),
+      case: byKey(Type.Unknown(), 'Families taken in'),
+      shortlist: Type.Optional(list(text())),
+      contenders: Type.Optional(list(Type.Unknown())),
+      pair: Type.Optional(Type.Unknown({ description: 'The voices that are paired' })),
+      audience: Type.Optional(byKey(Type.Unknown(), 'Shares of visits by platform')),
+      voices: byKey(Type.Unknown()),
+      scale: core<Scale>('Scale'),
+      colours: byKey(Type.Unknown()),
+      styles: byKey(Type.Unknown()),
+      pages: Type.Optional(byKey(Type.Unknown(), 'Pages of the site’s own')),
+      typed: Type.Optional(byKey(Type.Unknown(), 'Text typed into pages')),
+      elements: byKey(Type.Unknown()),
+      narrowBelow: Type.Optional(
+        integer('Viewport width under which styles are set as for narrow screens, CSS px'),
+      ),
+      aside: Type.Optional(byKey(text(), 'Why marks are set aside')),
+      delivery: DeliveryShape,
+    },
+    {
+      description:
+        'Everything a project decides. Parts are kept by key, so that a patch names what it changes, and in the order of their `place`, which is given to a part that is added without one.',
+    },
+  ),
 );
 
 const stepCount = between(integer(), [0, MOST_STEPS]);
@@ -110,32 +120,37 @@ const scaleEnd = Type.Object({
 const seriesEnd = Type.Object({ base: between(number(), SCALE_BOUNDS.displayBase), ratio });
 const size = between(number(), SCALE_BOUNDS.size);
 
-export const ScaleShape = Type.Object(
-  {
-    small: scaleEnd,
-    large: scaleEnd,
-    down: stepCount,
-    up: stepCount,
-    rounding: oneOf(ROUNDINGS),
-    overrides: byKey(
-      Type.Object({ small: Type.Optional(size), large: Type.Optional(size) }),
-      'Steps set by hand at an end, by step number',
-    ),
-    added: Type.Optional(list(number(), 'Steps half-way between two, such as 1.5')),
-    display: Type.Optional(
-      Type.Object(
-        { from: integer(), small: seriesEnd, large: seriesEnd },
-        { description: 'A second series, which takes over from a step upward' },
+export const ScaleShape = shapeOf<Scale>()(
+  Type.Object(
+    {
+      small: scaleEnd,
+      large: scaleEnd,
+      down: stepCount,
+      up: stepCount,
+      rounding: oneOf(ROUNDINGS),
+      root: Type.Optional(
+        nullable(number('What 1rem is on the site, CSS px; null where it differs by width')),
       ),
-    ),
-    names: Type.Optional(Type.Object({ scheme: oneOf(NAMINGS), own: byKey(text()) })),
-    between: Type.Optional(oneOf(BETWEENS, 'How sizes go between the ends')),
-    changeAt: Type.Optional(integer('Viewport width at which plain sizes change, CSS px')),
-    containers: Type.Optional(list(text(), 'Selectors of what becomes a container')),
-    crossing: Type.Optional(boolean('Whether a larger step may be the smaller one at an end')),
-    grid: Type.Optional(between(number(), SCALE_BOUNDS.grid, 'Baseline grid, CSS px')),
-  },
-  { description: 'Sizes: base × ratio^n at both ends of a range of widths' },
+      overrides: byKey(
+        Type.Object({ small: Type.Optional(size), large: Type.Optional(size) }),
+        'Steps set by hand at an end, by step number',
+      ),
+      added: Type.Optional(list(number(), 'Steps half-way between two, such as 1.5')),
+      display: Type.Optional(
+        Type.Object(
+          { from: integer(), small: seriesEnd, large: seriesEnd },
+          { description: 'A second series, which takes over from a step upward' },
+        ),
+      ),
+      names: Type.Optional(Type.Object({ scheme: oneOf(NAMINGS), own: byKey(text()) })),
+      between: Type.Optional(oneOf(BETWEENS, 'How sizes go between the ends')),
+      changeAt: Type.Optional(integer('Viewport width at which plain sizes change, CSS px')),
+      containers: Type.Optional(list(text(), 'Selectors of what becomes a container')),
+      crossing: Type.Optional(boolean('Whether a larger step may be the smaller one at an end')),
+      grid: Type.Optional(between(number(), SCALE_BOUNDS.grid, 'Baseline grid, CSS px')),
+    },
+    { description: 'Sizes: base × ratio^n at both ends of a range of widths' },
+  ),
 );
 
 export const PatchShape = list(

@@ -35,7 +35,16 @@ export const between = (
 /** Something of the core, by the name under which its shape stands in the description. */
 export const core = <T>(name: string) => Type.Unsafe<T>({ $ref: `#/components/schemas/${name}` });
 
-type Same<A, B> = [A] extends [B] ? ([B] extends [A] ? true : false) : false;
+type Within<A, B> = [A] extends [B] ? true : false;
+/** Each fits the other, and neither has a member more: one that may be left out fits where it is not known. */
+type Same<A, B> = [
+  Within<A, B>,
+  Within<B, A>,
+  Within<keyof A, keyof B>,
+  Within<keyof B, keyof A>,
+] extends [true, true, true, true]
+  ? true
+  : false;
 
 /**
  * The shape of a type of the core, held to it by the compiler: a member more or less on either side, or of
@@ -44,4 +53,10 @@ type Same<A, B> = [A] extends [B] ? ([B] extends [A] ? true : false) : false;
 export const shapeOf =
   <T>() =>
   <S extends TSchema>(schema: Same<Static<S>, T> extends true ? S : never): S =>
+    schema;
+
+/** The shape of a type of the core whose parts are described no further: held to the names of its members. */
+export const partsOf =
+  <T>() =>
+  <S extends TSchema>(schema: Same<keyof Static<S>, keyof T> extends true ? S : never): S =>
     schema;
