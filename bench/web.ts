@@ -228,7 +228,7 @@ function longPage(nodes: number): string {
   return `<!doctype html><html lang="en"><title>Long</title><style>body { font: 16px/1.5 Georgia, serif } ${rules.join('\n')} @media (min-width: 700px) { h2 { font-size: 2rem } }</style><body>${texts.join('')}</body></html>`;
 }
 
-/** Reading a page for its stock, from the click until it is told. */
+/** Reading a page for its stock, from the click until it is reported. */
 export async function takingStock(): Promise<Row[]> {
   const lettera = await startLettera();
   const browser = await launchBrowser();

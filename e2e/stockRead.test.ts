@@ -301,7 +301,7 @@ describe.each(Object.keys(ALL))('%s', (name) => {
     });
     expect(stock.sources.some(({ by }) => by === 'rule')).toBe(true);
 
-    // The face that is told draws the text, and none before it in its stack does.
+    // The face that is reported draws the text, and none before it in its stack does.
     for (const [end, visit] of [
       ['narrow', visits[0]],
       ['wide', visits[1]],
@@ -394,7 +394,7 @@ const trySources = (stock: Stock, wanted: number): Promise<Tried[]> =>
           ({ style, selectorText }) =>
             // A shorthand with a named value in it has no longhands of its own yet.
             (style.getPropertyValue(property) !== '' || style.getPropertyValue('font') !== '') &&
-            // What is nested is told whole, and stands in its rule by its own part.
+            // What is nested is reported whole, and stands in its rule by its own part.
             (plain(selectorText).includes(plain(source.selector)) ||
               plain(source.selector).endsWith(last(selectorText).replace('&', ''))),
         );
@@ -668,7 +668,7 @@ test.each(['in px', 'fluid, with containers', 'a long read in two scripts', 'on 
       ['narrow', reading.views[0]],
       ['wide', reading.views[1]],
     ] as const) {
-      // What the live page shows at one width alone is told at that one.
+      // What the live page shows at one width alone is reported at that one.
       const texts = new Map(view?.texts.map((text) => [text.words, text]));
       const differing = stock.texts.flatMap((text, number) => {
         const live = texts.get(text.words);

@@ -1,7 +1,7 @@
 import { isIP } from 'node:net';
 import { resolve } from 'node:path';
 
-/** Everything that a start of the server is told. */
+/** Everything that a start of the server is reported. */
 export interface Config {
   port: number;
   host: string;

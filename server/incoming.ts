@@ -72,7 +72,7 @@ export class IncomingFiles {
   /**
    * @param most bytes of one request's files together
    * @param announced bytes that the request says it brings, for which room is kept: who comes when there is
-   * none is told at once, and not all who are sending. What is more than that is counted as it arrives.
+   * none is reported at once, and not all who are sending. What is more than that is counted as it arrives.
    * @throws TooMuchError
    */
   async expect(most: number, announced = 0): Promise<Arrival> {

@@ -110,7 +110,7 @@ export function describePath(document: ProjectDocument, path: string, added?: st
 
 const VERBS: Partial<Record<Operation['op'], string>> = { remove: 'removed', add: 'added' };
 
-/** Longest text that is told with its value. */
+/** Longest text that is reported with its value. */
 const LONGEST_TOLD = 40;
 
 /** A value in a few words; null for one that is not told. */

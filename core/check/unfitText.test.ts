@@ -21,7 +21,7 @@ describe('running text in a family that is not drawn for it', () => {
 
   test.each([
     ['Literata', variable('literata')],
-    // With care is no mark: it is told in Faces and in Pair.
+    // With care is no mark: it is reported in Faces and in Pair.
     ['EB Garamond', variable('eb-garamond')],
   ])('is not marked where it is: %s', async (_name, path) => {
     const marks = marksOf(seatedDocument(), { measures: { literata: await measured(path) } });

@@ -11,6 +11,7 @@ import {
   subjectsOf,
   tokensOf,
 } from '.';
+import { runs } from '../testing/runs';
 
 describe('a colour', () => {
   test.each([
@@ -180,7 +181,7 @@ describe('selectors', () => {
         expect(faults).toEqual([]);
         expect('children' in sheet && [...(sheet.children ?? [])].length).toBe(2);
       }),
-      { numRuns: 3000 },
+      { numRuns: runs(3000) },
     );
   });
 

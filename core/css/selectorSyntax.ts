@@ -14,7 +14,7 @@ const PLAIN = new Set(
     ' ',
   ),
 );
-/** Pseudo-elements that are written as pseudo-classes: whether one may stand there is told in words of its own. */
+/** Pseudo-elements that are written as pseudo-classes: whether one may stand there is reported in words of its own. */
 export const LEGACY_PSEUDO_ELEMENTS = /^(before|after|first-line|first-letter)$/i;
 /** Those that take one word; of several languages not every engine knows. */
 const OF_ONE_WORD = new Set(['lang', 'dir']);

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { structureOf, type Statement } from './structure';
+import { runs } from '../testing/runs';
 
 /** A structure in few words: `a{color:red}`, `@media x{…}`, nested ones within. */
 const written = (statements: readonly Statement[]): string =>
@@ -70,7 +71,7 @@ describe('the structure of CSS', () => {
       fc.property(fc.array(piece, { maxLength: 60 }), (pieces) => {
         expect(Array.isArray(structureOf(pieces.join('')))).toBe(true);
       }),
-      { numRuns: 2000 },
+      { numRuns: runs(2000) },
     );
     expect(structureOf('a{'.repeat(50_000))).toHaveLength(1);
     expect(structureOf('}'.repeat(50_000))).toHaveLength(0);

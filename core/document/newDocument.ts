@@ -86,7 +86,7 @@ const outside = (other: string, ...names: string[]): string[] =>
 
 /**
  * The kinds of text a project starts with. Rules have no specificity, so where two match the same
- * element, the later one here has its way.
+ * element, the later one here wins.
  */
 const elements = (): Elements => ({
   body: element('Body', ['body'], 'body'),

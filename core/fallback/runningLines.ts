@@ -16,7 +16,7 @@ export interface LinesFit {
   width: number;
   /** How much longer (+) or shorter all of them are together. */
   bias: number;
-  /** Lines that the text comes to at each measure. */
+  /** Lines that the text makes at each measure. */
   counts: number[];
 }
 

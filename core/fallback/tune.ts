@@ -45,7 +45,7 @@ export interface TextFit {
   lines: LinesFit;
 }
 
-/** What a local font comes to for one weight and style of a web face. Errors are of text not tuned on. */
+/** How near a local font comes for one weight and style of a web face. Errors are of text not tuned on. */
 export interface TunedFace {
   weight: number;
   slant: Slant;

@@ -3,7 +3,7 @@ import type { WordCounts } from './tuningText';
 
 /**
  * Words as tuning sees them: how wide each is in the web face, and of which letters of the local font it
- * is made. Everything is divided by the word's width in the web face, so that a word that fits comes to 1.
+ * is made. Everything is divided by the word's width in the web face, so that a word that fits is 1.
  * Flat arrays, since a tuning goes over them some thousand times.
  */
 export interface WordModel {

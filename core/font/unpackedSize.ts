@@ -1,7 +1,7 @@
 import { Unzlib } from 'fflate';
 
 /**
- * What a packed font really comes to, counted and not believed: a file of a megabyte may unpack to a
+ * How large a packed font really is, counted and not believed: a file of a megabyte may unpack to a
  * thousand times what its header says.
  */
 

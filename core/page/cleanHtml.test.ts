@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { parse, type DefaultTreeAdapterTypes as Tree } from 'parse5';
 import { cleanHtml } from './cleanHtml';
+import { runs } from '../testing/runs';
 
 const clean = (text: string): string =>
   cleanHtml(text, {
@@ -82,7 +83,7 @@ describe('markup that is another when it is read again', () => {
       fc.property(fc.array(piece, { minLength: 2, maxLength: 14 }), (pieces) =>
         sound(pieces.join('')),
       ),
-      { numRuns: 2000 },
+      { numRuns: runs(2000) },
     );
   });
 });

@@ -296,7 +296,7 @@ const MOST_ROUNDS = 8;
 
 /**
  * A page as it may be shown: parsed as browsers do (HTML §13), without scripts, handlers, frames, sending,
- * refreshes and requests to elsewhere; each is told. Style sheets that stand in it become files of their own.
+ * refreshes and requests to elsewhere; each is reported. Style sheets that stand in it become files of their own.
  *
  * Markup that is written and parsed again is not always what it was. So what comes out is cleaned until it stays
  * the same: it is what a browser will read.

@@ -6,6 +6,7 @@ import { decodeText } from './decode';
 import { readSite } from './readSite';
 import { addressOf, innerPath, SITE_LIMITS, targetOf } from './siteFile';
 import { siteFilesIn } from './siteFilesIn';
+import { runs } from '../testing/runs';
 
 const file = (path: string, text: string | Uint8Array) => ({
   path,
@@ -263,7 +264,7 @@ describe('a page', () => {
         const kinds = read(once).page.removed.map(({ kind }) => kind);
         expect(kinds.filter((kind) => kind !== 'missing' && kind !== 'request')).toEqual([]);
       }),
-      { numRuns: 2000 },
+      { numRuns: runs(2000) },
     );
   });
 });
@@ -298,7 +299,7 @@ describe('an archive', () => {
           expect((error as Error).name).toBe('SiteError');
         }
       }),
-      { numRuns: 2000 },
+      { numRuns: runs(2000) },
     );
   });
 });

@@ -107,12 +107,12 @@ class Site {
     }
   }
 
-  /** Leaves a file out, which is told once however often it is asked for. */
+  /** Leaves a file out, which is reported once however often it is asked for. */
   #leaveOut(path: string, why: string): void {
     if (!this.leftOut.some((one) => one.path === path)) this.leftOut.push({ path, why });
   }
 
-  /** The address of a file for who stands at `from`; what is not there or leads elsewhere is told. */
+  /** The address of a file for who stands at `from`; what is not there or leads elsewhere is reported. */
   use(address: string, from: string, removals: Removals): string | null {
     if (/^data:/i.test(address.trim())) return address.trim();
     const target = this.target(address, from);
@@ -238,7 +238,7 @@ function readPage(site: Site, path: string, base: string): ReadPage {
     },
   });
   const notes = sheets.flatMap((sheet) => site.sheet(sheet.path)?.note ?? []);
-  // What a linked sheet asks for is asked for by the page; that of sheets which stand in it is told already.
+  // What a linked sheet asks for is asked for by the page; that of sheets which stand in it is reported already.
   const removals = new Removals();
   const linked = sheets.filter(({ path: sheet }) => !sheet.startsWith(`${path}.style-`));
   for (const { kind, what, times } of [

@@ -13,7 +13,7 @@ type Json = Record<string, unknown>;
 const isObject = (value: unknown): value is Json =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 
-/** Whether a file is one that the reader gave, by how it begins; whether it is sound is told when it is read. */
+/** Whether a file is one that the reader gave, by how it begins; whether it is sound is reported when it is read. */
 export const isReading = ({ path, bytes }: SiteFile): boolean =>
   /\.json$/i.test(path) &&
   /^\s*\{\s*"format"\s*:\s*"lettera-/.test(new TextDecoder().decode(bytes.subarray(0, 200)));

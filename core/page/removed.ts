@@ -1,4 +1,4 @@
-/** What is taken out of a page, by kind, in the order in which it is told. */
+/** What is taken out of a page, by kind, in the order in which it is reported. */
 export const REMOVED_KINDS = [
   'script',
   'handler',

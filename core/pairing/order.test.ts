@@ -279,7 +279,7 @@ describe('the order', () => {
         order.find((one) => one.key === key)?.reasons.find(({ term }) => term === 'kind')
           ?.telling ?? 9,
       );
-    // Most of the head of the list are serifs under a sans serif: of another sans serif it is told.
+    // Most of the head of the list are serifs under a sans serif: of another sans serif it is reported.
     expect([tells('literata'), tells('source-serif-4')]).toEqual([0, 0]);
     expect(tells('karla')).toBeGreaterThan(1);
   });

@@ -6,6 +6,7 @@ import { seatedDocument } from '../testing/documents';
 import { findScale, foundScalePatch, offAt, type GivenSize } from './find';
 import { readGivenSizes, readSizes } from './given';
 import { ENDS, modularSize, roundSize, stepByNumber } from './steps';
+import { runs } from '../testing/runs';
 
 const at = (end: 'small' | 'large', ...sizes: number[]): GivenSize[] =>
   sizes.map((size) => ({ [end]: size }));
@@ -76,7 +77,7 @@ describe('reading sizes', () => {
         }
         expect(refused.length).toBeLessThanOrEqual(50);
       }),
-      { numRuns: 2000 },
+      { numRuns: runs(2000) },
     );
   });
 

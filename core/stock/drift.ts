@@ -119,7 +119,7 @@ const decimals = (value: number): string => String(Number(value.toFixed(3)));
 const inEm = (spacing: number, size: number): string =>
   `${decimals(size > 0 ? spacing / size : 0)} em`;
 
-/** How each property is told, and how near to what is expected is the same. */
+/** How each property is reported, and how near to what is expected is the same. */
 const COMPARED: readonly (readonly [
   property: StockProperty,
   member: keyof Looked,

@@ -276,7 +276,7 @@ export function fightsOf(stock: Stock): Fight[] {
       'important',
       by((source) => 'important' in source && source.important),
       (texts, places) =>
-        `${count(places, 'declaration says', 'declarations say')} !important, which decides ${count(texts, 'text')}: no other rule has its way there.`,
+        `${count(places, 'declaration says', 'declarations say')} !important, which decides ${count(texts, 'text')}: no other rule wins there.`,
     ),
     ...gathered(
       'id',

@@ -73,7 +73,7 @@ export class ProvenanceReader<Node> {
 
 /**
  * What is declared for a text, or for what it inherits a property from, and does not win.
- * @returns by property, the strongest first, as sources of a stock are told
+ * @returns by property, the strongest first, as sources of a stock are reported
  */
 export function overriddenIn<Node>(
   view: PageView<Node>,

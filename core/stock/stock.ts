@@ -1,6 +1,6 @@
 import { descriptorOf, PROPERTIES, type Property, type PropertyName } from '../document/property';
 
-/** The properties that make the type: those that a stock holds, in the order in which they are told. */
+/** The properties that make the type: those that a stock holds, in the order in which they are reported. */
 const OF_TYPE = [
   'voice',
   'step',

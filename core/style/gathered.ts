@@ -78,7 +78,7 @@ const ROUNDING = 0.005;
 const sayTheSame = (a: unknown, b: unknown): boolean =>
   typeof a === 'number' && typeof b === 'number' ? Math.abs(a - b) <= ROUNDING : a === b;
 
-/** What a style comes to in all that is no number: styles that differ there cannot say the same. */
+/** The values of a style that are no numbers: styles that differ there cannot say the same. */
 const inWords = (resolved: ResolvedStyle): string =>
   PROPERTY_NAMES.map((name) => {
     const { value } = resolved[name];

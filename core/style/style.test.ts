@@ -177,7 +177,7 @@ describe('following', () => {
     expect(resolveInUse(seatedDocument(), 'code').step.trace).toHaveLength(1);
   });
 
-  test('of the last of several elements that match a node, the later has its way', () => {
+  test('of the last of several elements that match a node, the later wins', () => {
     const document = newDocument('X');
     const node = (...matching: string[]) =>
       elementAt(document, (selector) => matching.includes(selector));

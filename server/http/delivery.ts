@@ -17,7 +17,7 @@ import { pageSecurity } from './security';
 
 /** The bare page that links the bundle, beside its files. */
 const BARE_PAGE = 'bare-page';
-/** Changes whose bytes are told at once. */
+/** Changes whose bytes are reported at once. */
 const MOST_CHANGES = 40;
 /** Readings that are taken at once: the styles of one local font, and some. */
 const MOST_READINGS = 20;

@@ -127,7 +127,7 @@ export function pageRoutes({
     const gone = untilGone(response);
     const site = await siteHash(files);
     const read = await jobs.for(id).readPages({ files, base: `../sites/${site}/` });
-    // Who stopped it was told that nothing was brought in.
+    // Who stopped it was reported that nothing was brought in.
     if (gone.aborted) return null;
     return { id, site, read };
   };
@@ -281,7 +281,7 @@ export function pageRoutes({
 const rulesLeftOut = (rules: number): string =>
   `${rules.toLocaleString('en')} ${rules === 1 ? 'rule of its style sheets is' : 'rules of its style sheets are'} left out: longer, or more, than any site writes.`;
 
-/** Pages that are looked at, as they are told. */
+/** Pages that are looked at, as they are reported. */
 const lookedPages = (
   site: string,
   { pages, refused, leftOut }: ReadSite,

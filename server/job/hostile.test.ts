@@ -4,10 +4,11 @@ import { FontError } from '@lettera/core/font';
 import fontverter from 'fontverter';
 import { mutated } from '../../core/font/testing/mutate';
 import { withBomb } from '../../core/font/testing/bomb';
+import { runs } from '../../core/testing/runs';
 import { Jobs } from './jobs';
 import { WorkerPool } from './workerPool';
 
-const FILES = 2000;
+const FILES = runs(2000);
 const MEMORY = 512 * 1024 * 1024;
 /** The limit on one reading, and what it takes to say so, milliseconds. */
 const LONGEST = 11_000;

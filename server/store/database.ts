@@ -169,7 +169,7 @@ const ours = (): SQLiteTable[] => Object.values(schema).filter((one) => is(one, 
 
 /**
  * Brings a database to this version's schema, and holds it to that.
- * @param where it is, as it is told
+ * @param where it is, as it is reported
  * @throws StoreError where tables or columns are missing that its version had
  */
 export async function bringToSchema(client: Client, where: string): Promise<Database> {

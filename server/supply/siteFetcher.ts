@@ -220,7 +220,7 @@ export class SiteFetcher {
   }
 }
 
-/** What went wrong, as it is told. */
+/** What went wrong, as it is reported. */
 function faultOf(
   error: unknown,
   { host }: URL,

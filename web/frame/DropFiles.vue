@@ -43,7 +43,7 @@ async function onDrop(event: DragEvent): Promise<void> {
     );
     return;
   }
-  // What becomes of them is told where pages are: in Take stock they are looked at, and no part of the project.
+  // What becomes of them is reported where pages are: in Take stock they are looked at, and no part of the project.
   if (site.isOpen) {
     await site.bring(files);
     return;

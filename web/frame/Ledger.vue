@@ -54,7 +54,7 @@ const shiftText = computed(() => {
   return proof.folded || proof.bare ? 'not measured' : 'being measured';
 });
 
-/** A time, or that it is told once the files are there. */
+/** A time, or that it is reported once the files are there. */
 const seconds = (milliseconds: number | undefined): string =>
   milliseconds === undefined ? '…' : `${(milliseconds / 1000).toFixed(2)} s`;
 

@@ -2,7 +2,7 @@ import { layoutShift, planIn, type FallbackWay } from '@lettera/core/fallback';
 import { boxesOf, movableNear } from './pageText';
 import type { ProofSheet, ProofState } from './proofSheet';
 
-/** Height of the viewport that a shift is told for, CSS px, by its width: a phone's, else a desktop's. */
+/** Height of the viewport that a shift is reported for, CSS px, by its width: a phone's, else a desktop's. */
 export const viewportHeight = (width: number): number => (width < 600 ? 800 : 720);
 
 /**

@@ -24,7 +24,7 @@ export interface UnseenPages {
   /**
    * Looks at each page as it stands beside a project.
    * @param otherwise what is said behind the reason when it fails, as a sentence
-   * @returns what came of each, in order; null when it was stopped or failed, which is told
+   * @returns what came of each, in order; null when it was stopped or failed, which is reported
    */
   each<T>(
     pages: readonly { slug: string; title: string }[],

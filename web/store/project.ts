@@ -77,7 +77,7 @@ export const useProject = defineStore('project', () => {
   const saveState = ref<SaveState>('saved');
   const message = ref('');
   const conflict = shallowRef<Conflict | null>(null);
-  /** How often it was told that the waypoints are others. */
+  /** How often it was reported that the waypoints are others. */
   const waypointsTold = ref(0);
   const progress = shallowRef<Partial<Record<ProgressReport['task'], ProgressReport>>>({});
 
@@ -244,7 +244,7 @@ export const useProject = defineStore('project', () => {
   }
 
   /**
-   * Makes a change: shown at once, then stored. One that is refused is told beside what was tried.
+   * Makes a change: shown at once, then stored. One that is refused is reported beside what was tried.
    * @returns whether it was taken; nothing has changed otherwise
    */
   function change(patch: Patch): boolean {
@@ -265,7 +265,7 @@ export const useProject = defineStore('project', () => {
   }
 
   /**
-   * Whether a document takes a change; what is wrong with it otherwise is told.
+   * Whether a document takes a change; what is wrong with it otherwise is reported.
    * @param again how the change is made, should it be made knowingly
    */
   function allows(
@@ -346,7 +346,7 @@ export const useProject = defineStore('project', () => {
     });
   }
 
-  /** Goes one step that was asked for. One that cannot be gone is told, and is not tried again. */
+  /** Goes one step that was asked for. One that cannot be gone is reported, and is not tried again. */
   async function go({ direction, done }: Step): Promise<void> {
     if (!stored.value) return;
     saveState.value = 'saving';

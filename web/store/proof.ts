@@ -75,7 +75,7 @@ export const useProof = defineStore('proof', () => {
   const earlier = shallowRef<OtherState | null>(null);
   /** Whether the page is shown in that state. */
   const before = ref(false);
-  /** Since when it is told what moved, and by which change of the history. */
+  /** Since when it is reported what moved, and by which change of the history. */
   const since = ref<Since>('change');
   const change = ref<number | null>(null);
   /** The language that the page is looked at in; null for as it is written. */

@@ -11,7 +11,7 @@ function settingIn(family: string): { sets: SetsText; lines: () => LocalAdvances
   context.font = `${SIZE}px ${family}`;
   context.fontKerning = 'normal';
   const width = (text: string): number => context.measureText(text).width / SIZE;
-  /** Set in the font with each of two others behind it, a character that it has comes to one width. */
+  /** Set in the font with each of two others behind it, a character that it has is of one width. */
   const behind = ['monospace', 'serif'].map((generic) => {
     const other = new OffscreenCanvas(1, 1).getContext('2d');
     if (other) other.font = `${SIZE}px ${family}, ${generic}`;

@@ -125,7 +125,7 @@ class Reading {
     return key;
   }
 
-  /** Tries to use a token; what keeps it from being used is told. */
+  /** Tries to use a token; what keeps it from being used is reported. */
   use(token: Token, work: (value: unknown) => void): void {
     try {
       work(this.tree.resolve(token.value).value);

@@ -6,6 +6,7 @@ import { fallbacksOf, seatedDocument } from '../../testing/documents';
 import { designTokens } from '../designTokens';
 import { readTokens } from './readTokens';
 import { TokensError } from './tokenTree';
+import { runs } from '../../testing/runs';
 
 const written = (document: ProjectDocument) => designTokens(document, fallbacksOf(document));
 const readInto = (document: ProjectDocument, text: string): ProjectDocument =>
@@ -192,7 +193,7 @@ describe('what others wrote', () => {
           expect(error).toBeInstanceOf(TokensError);
         }
       }),
-      { numRuns: 2000 },
+      { numRuns: runs(2000) },
     );
   });
 });

@@ -8,7 +8,7 @@ import { TokensError, TokenTree } from './tokenTree';
 
 /**
  * Reads a file of design tokens, W3C format 2025.10, for a project: Lettera’s own whole, another’s as far as it
- * goes. What cannot be used is told; nothing of the project is lost but what the change replaces.
+ * goes. What cannot be used is reported; nothing of the project is lost but what the change replaces.
  *
  * @throws TokensError for what is no such file
  */

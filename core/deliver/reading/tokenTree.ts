@@ -24,7 +24,7 @@ export class AliasError extends Error {
   override readonly name = 'AliasError';
 }
 
-/** All tokens of a file, and what one of them comes to. */
+/** All tokens of a file, and the value of one of them. */
 export class TokenTree {
   readonly tokens: readonly Token[];
   /** What the file as a whole says beside its tokens. */
@@ -72,7 +72,7 @@ export class TokenTree {
     return path ?? null;
   }
 
-  /** What a value comes to, and the token that has it at the last. @throws AliasError */
+  /** The value that an alias leads to, and the token that has it. @throws AliasError */
   resolve(value: unknown): { value: unknown; from: Token | null } {
     const seen = new Set<string>();
     let [found, from]: [unknown, Token | null] = [value, null];

@@ -75,7 +75,7 @@ type ValueOf<V extends Values> = V extends { kind: 'choice'; of: readonly (infer
 /** What a property takes. */
 export type PropertyValue<P extends PropertyName = PropertyName> = ValueOf<Properties[P]['values']>;
 
-/** What a property comes to: null only where nothing sets it and browsers have no value of their own. */
+/** The value of a property: null only where nothing sets it and browsers have no value of their own. */
 export type ComputedValue<P extends PropertyName = PropertyName> = P extends PropertyName
   ? PropertyValue<P> | (Properties[P]['initial'] extends null ? null : never)
   : never;

@@ -7,7 +7,7 @@ export const lineHeight = property({
   inherited: true,
   inFontShorthand: true,
   whenOpen: 'inherit',
-  // What `normal` comes to in most faces; a delivered text element has a line height of its own.
+  // What `normal` is in most faces; a delivered text element has a line height of its own.
   initial: 1.2,
   part: 'type',
   values: { kind: 'number', min: 0.5, max: 4, by: 0.05 },

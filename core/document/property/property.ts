@@ -40,7 +40,7 @@ export interface Property {
   label: string;
   /** The CSS property that it becomes. */
   css: string;
-  /** Of a shorthand the longhand that stands for it where it is asked which declaration has its way. */
+  /** Of a shorthand the longhand that stands for it where it is asked which declaration wins. */
   longhand?: string;
   /** Whether CSS inherits it, so that what a style leaves open comes from the text around it. */
   inherited: boolean;

@@ -129,7 +129,7 @@ describe('a site folded', () => {
     expect(moves.most).toBeLessThan(0.1);
   });
 
-  test('puts the site’s own style sheets into a layer, so that it has its way', () => {
+  test('puts the site’s own style sheets into a layer, so that it wins', () => {
     expect(after.delivery).toMatchObject({ siteLayer: 'site', layer: null });
   });
 

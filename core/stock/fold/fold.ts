@@ -174,7 +174,7 @@ const without = (document: ProjectDocument, ...parts: (keyof ProjectDocument)[])
     document[part] === undefined ? [] : [{ op: 'remove' as const, path: `/${part}` }],
   );
 
-/** The layer that a site's own style sheets are put into, so that what is folded has its way. */
+/** The layer that a site's own style sheets are put into, so that what is folded wins. */
 export const SITE_LAYER = 'site';
 
 /**
@@ -261,7 +261,7 @@ export function foldPatch(
         ),
       ),
       ...without(document, 'aside'),
-      // Outside all layers, it has its way over sheets in one, wherever it is linked.
+      // Outside all layers, it wins over sheets in one, wherever it is linked.
       { op: 'replace', path: '/delivery/layer', value: null },
       { op: 'add', path: '/delivery/siteLayer', value: SITE_LAYER },
     );

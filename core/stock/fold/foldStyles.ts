@@ -461,7 +461,7 @@ export function foldStyles(
     return made;
   };
 
-  // Rules without weight of their own: of two that meet an element the later has its way, so what meets most comes first.
+  // Rules without weight of their own: of two that meet an element the later wins, so what meets most comes first.
   const inOrder: { unit: Unit; style: Made }[] = [];
   for (const unit of units) {
     const style = inOrder.length + 1 < MOST_PARTS.elements ? wearing(unit) : null;

@@ -24,7 +24,7 @@ function rename(slug: string, event: Event): void {
   if (!name || !own.rename(slug, name)) input.value = before;
 }
 
-/** What was taken out, as it is told. */
+/** What was taken out, as it is reported. */
 const WORDS: Record<RemovedKind, string> = {
   script: 'Script',
   handler: 'Handler',

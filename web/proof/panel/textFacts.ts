@@ -28,7 +28,7 @@ export interface UsedFace {
   letters: string;
 }
 
-/** A property of a text: what it comes to, and what decides it. */
+/** A property of a text: its value, and what decides it. */
 export interface DecidedProperty {
   label: string;
   css: string;

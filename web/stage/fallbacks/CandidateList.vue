@@ -14,7 +14,7 @@ import MeasureLocals from './MeasureLocals.vue';
 import OverlayText from './OverlayText.vue';
 import { sampleName, useSampleFaces } from './sampleFaces';
 
-/** All local fonts of a voice's class in order of fit × reach, each with what it comes to and a line of overlay. */
+/** All local fonts of a voice's class in order of fit × reach, each with its figures and a line of overlay. */
 const props = defineProps<{ document: ProjectDocument; voice: string }>();
 
 const project = useProject();

@@ -127,7 +127,7 @@ watch(
   { immediate: true },
 );
 
-/** Sizes that the voice is set in, px, for what is told in px. */
+/** Sizes that the voice is set in, px, for what is reported in px. */
 const sizes = computed(() => {
   const steps = stylesInUse(props.document)
     .filter((style) => resolveInUse(props.document, style).voice.value === props.voice)

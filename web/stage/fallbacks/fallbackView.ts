@@ -70,7 +70,7 @@ export interface EntryRow {
   remark: string;
 }
 
-/** What an entry's place comes to, in words. */
+/** What an entry's place means, in words. */
 function remarkOf(stack: readonly StackEntry[], at: number): string {
   const remark = orderRemarks(stack).find(({ entry }) => entry === at);
   if (!remark) return '';

@@ -24,7 +24,7 @@ const { point, clicked, node } = usePlaces(() => props.stock);
 const proof = useProof();
 const own = useOwnPages();
 
-/** Declarations that lose are told at most, of a property. */
+/** Declarations that lose are reported at most, of a property. */
 const MOST_LOSING = 4;
 /** A text of a site has a family where a style has a voice. */
 const labelOf = (property: StockProperty): string =>

@@ -204,7 +204,7 @@ onBeforeUnmount(() => (proof.pointedOut = []));
             <span
               v-if="row.places?.elsewhere"
               class="small quiet"
-              title="A text element further down has selectors that meet these too, and the later one has its way"
+              title="A text element further down has selectors that meet these too, and the later one wins"
             >
               and {{ row.places.elsewhere }} of another</span
             >
