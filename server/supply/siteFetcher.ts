@@ -207,7 +207,7 @@ export class SiteFetcher {
         if (all.aborted || !(error instanceof SiteError)) throw error;
         return null;
       });
-      if (came) continue;
+      if (!came) continue;
       left -= came.bytes.byteLength;
       if (left < 0) throw new SiteError('The site is larger than what is fetched at once.');
       const { href } = came.url;
