@@ -2,7 +2,7 @@
 // and reports what no unit test sees. Not part of the tests: it takes minutes.
 //
 //   npm run mutants -- --sample 60 --seed 1 core/check core/style
-import { spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { join, relative, sep } from 'node:path';
 import ts from 'typescript';
@@ -101,13 +101,16 @@ function sampleOf(all, size, random) {
   ).flat();
 }
 
+/** A run that is broken off leaves no file changed. */
+const SIGNALS = ['SIGINT', 'SIGTERM', 'SIGHUP'];
+
 /** What is waited for a mutant: one that has not ended then hangs, which is seen. Milliseconds. */
 const PATIENCE = 300_000;
 
 /** Whether a unit test of its workspace fails while the file stands changed. */
 function isSeen(path) {
   const [workspace] = relative(ROOT, path).split(sep);
-  const { status } = spawnSync(
+  const child = spawn(
     process.execPath,
     [
       ...jestOf('unit'),
@@ -119,7 +122,7 @@ function isSeen(path) {
     ],
     { cwd: ROOT, stdio: 'ignore', timeout: PATIENCE },
   );
-  return status !== 0;
+  return new Promise((resolve) => child.on('close', (status) => resolve(status !== 0)));
 }
 
 ensurePackages();
@@ -136,13 +139,14 @@ let survived = 0;
 for (const { path, from, to, replacement } of chosen) {
   const before = readFileSync(path, 'utf8');
   const restore = () => writeFileSync(path, before);
-  process.once('SIGINT', () => {
+  const leave = () => {
     restore();
     process.exit(130);
-  });
+  };
+  for (const signal of SIGNALS) process.once(signal, leave);
   writeFileSync(path, before.slice(0, from) + replacement + before.slice(to));
   try {
-    if (!isSeen(path)) {
+    if (!(await isSeen(path))) {
       survived++;
       const line = before.slice(0, from).split('\n').length;
       const was = before.split('\n')[line - 1]?.trim();
@@ -152,7 +156,7 @@ for (const { path, from, to, replacement } of chosen) {
     }
   } finally {
     restore();
-    process.removeAllListeners('SIGINT');
+    for (const signal of SIGNALS) process.removeListener(signal, leave);
   }
 }
 console.log(`\n${survived} of ${chosen.length} changes were seen by no test.`);
