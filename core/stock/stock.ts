@@ -1,7 +1,7 @@
 import { descriptorOf, PROPERTIES, type Property, type PropertyName } from '../document/property';
 
 /** The properties that make the type: those that a stock holds, in the order in which they are reported. */
-const OF_TYPE = [
+export const OF_TYPE = [
   'voice',
   'step',
   'weight',

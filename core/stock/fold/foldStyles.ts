@@ -5,7 +5,14 @@ import { CASES, BODY_STYLE, type LetterCase } from '../../document/vocabulary';
 import { PROPERTIES } from '../../document/property';
 import { slug } from '../../deliver/fileName';
 import { roleOfText } from '../fights';
-import { lookOf, provenanceAt, STOCK_PROPERTIES, type Stock, type StockText } from '../stock';
+import {
+  lookOf,
+  provenanceAt,
+  STOCK_PROPERTIES,
+  type Stock,
+  type StockText,
+  OF_TYPE,
+} from '../stock';
 
 /** Texts of a site that are one kind of text, and the selector that meets just those; null where none does. */
 export interface StockKind {
@@ -72,17 +79,7 @@ export function settingOf(stock: Stock, text: StockText, terms: SettingTerms): S
   };
 }
 
-const NAMES = [
-  'voice',
-  'step',
-  'weight',
-  'slant',
-  'lineHeight',
-  'letterSpacing',
-  'case',
-  'colour',
-] as const satisfies readonly (keyof Setting)[];
-type SettingName = (typeof NAMES)[number];
+type SettingName = (typeof OF_TYPE)[number];
 
 const isNear = (a: Setting, b: Setting, name: SettingName, by: StyleTolerance): boolean =>
   name === 'weight' || name === 'lineHeight' || name === 'letterSpacing'
@@ -91,7 +88,7 @@ const isNear = (a: Setting, b: Setting, name: SettingName, by: StyleTolerance): 
 
 /** The properties in which two settings differ by more than may be. */
 const differing = (a: Setting, b: Setting, by: StyleTolerance): SettingName[] =>
-  NAMES.filter((name) => !isNear(a, b, name, by));
+  OF_TYPE.filter((name) => !isNear(a, b, name, by));
 
 /** A style that texts of a site become. */
 export interface FoldedStyle {
@@ -199,7 +196,7 @@ class Folding {
     const nested = texts.filter((number) => within(number) !== null);
     const inline = nested.length * 2 > texts.length;
     // In the midst of text, what is the same as around it is had from there.
-    const set = NAMES.filter((property) =>
+    const set = OF_TYPE.filter((property) =>
       nested.some((number) => {
         const around = within(number);
         return (
@@ -214,7 +211,7 @@ class Folding {
       characters: this.characters(texts),
       setting,
       inline,
-      set: inline ? set : [...NAMES],
+      set: inline ? set : [...OF_TYPE],
     };
   }
 
@@ -404,12 +401,12 @@ export function foldStyles(
   const styles: Made[] = [
     {
       key: BODY_STYLE,
-      style: { name: 'Body', follows: null, set: valuesOf(body, NAMES), place: 1 },
+      style: { name: 'Body', follows: null, set: valuesOf(body, OF_TYPE), place: 1 },
       texts: [],
       characters: 0,
       setting: body,
       inline: false,
-      set: [...NAMES],
+      set: [...OF_TYPE],
     },
   ];
   const elements: FoldedElement[] = [
