@@ -33,8 +33,11 @@ afterAll(async () => {
 
 interface Told {
   words: string;
-  /** Names in the stack that set letters of the text, whether the page has faces of that name, and how many letters. */
-  families: [family: string | null, ofPage: boolean, letters: number][];
+  /**
+   * Names in the stack that set letters of the text, how many letters, and where the page has faces of that name the
+   * number of a specimen that is set in them alone: they may be files, or fonts of the machine under a name of the page's.
+   */
+  families: [family: string | null, letters: number, specimen: number | null][];
   /** Texts that stand in it: Chromium tells of an element with all that is in it. */
   inside: number[];
 }
@@ -53,6 +56,20 @@ function tellAll(): Told[] {
   const found = new faces.LetterFinder(page);
   const ofPage = new Set([...page.fonts].map(({ family }) => family.replaceAll('"', '')));
   const all: Told[] = [];
+  const specimens = new Map<string, number>();
+  /** The number of a specimen of letters in faces of the page alone; the same one for the same. */
+  const specimenIn = (family: string, style: CSSStyleDeclaration, letters: string): number => {
+    const name = [family, style.fontStyle, style.fontWeight, letters].join('|');
+    const made = specimens.get(name);
+    if (made !== undefined) return made;
+    const specimen = page.createElement('span');
+    specimen.style.cssText = `font: ${style.fontStyle} ${style.fontWeight} 16px "${family}"`;
+    specimen.textContent = letters;
+    specimen.setAttribute('data-specimen', String(specimens.size));
+    page.documentElement.append(specimen);
+    specimens.set(name, specimens.size);
+    return specimens.size - 1;
+  };
   for (const node of page.body.querySelectorAll('*')) {
     const text = [...node.childNodes]
       .map((child) => (child.nodeType === 3 ? (child.nodeValue ?? '') : ''))
@@ -72,8 +89,8 @@ function tellAll(): Told[] {
       words: text.trim().slice(0, 40),
       families: [...by].map(([family, letters]) => [
         family,
-        family !== null && ofPage.has(family),
         [...shown].filter((letter) => letters.includes(letter)).length,
+        family !== null && ofPage.has(family) ? specimenIn(family, style, letters) : null,
       ]),
       inside: [],
     });
@@ -89,39 +106,48 @@ function tellAll(): Told[] {
   return all;
 }
 
-/** What Chromium says of each: glyphs from fonts of the page, and from fonts of the machine. */
-async function platformFonts(
-  page: Page,
-): Promise<{ own: number; machine: number; names: string[] }[]> {
+/** Glyphs from fonts of the page, and from fonts of the machine. */
+interface Shown {
+  own: number;
+  machine: number;
+  names: string[];
+}
+
+/** What Chromium says of each text, and of each specimen. */
+async function platformFonts(page: Page): Promise<{ texts: Shown[]; specimens: Shown[] }> {
   const session = await page.createCDPSession();
   await session.send('DOM.enable');
   await session.send('CSS.enable');
   const { root } = await session.send('DOM.getDocument', { depth: -1, pierce: true });
   type DomNode = typeof root;
-  const numbered = new Map<number, number>();
+  const nodes: DomNode[] = [];
   const walk = (node: DomNode): void => {
-    const { attributes = [], children = [], contentDocument, nodeId } = node;
-    const at = attributes.indexOf('data-told');
-    if (at >= 0) numbered.set(Number(attributes[at + 1]), nodeId);
-    for (const child of children) walk(child);
-    if (contentDocument) walk(contentDocument);
+    nodes.push(node);
+    for (const child of node.children ?? []) walk(child);
+    if (node.contentDocument) walk(node.contentDocument);
   };
   walk(root);
-  const all: { own: number; machine: number; names: string[] }[] = [];
-  for (const [number, nodeId] of [...numbered].sort(([a], [b]) => a - b)) {
-    const { fonts } = await session.send('CSS.getPlatformFontsForNode', { nodeId });
-    const count = (custom: boolean) =>
-      fonts
-        .filter(({ isCustomFont }) => isCustomFont === custom)
-        .reduce((sum, { glyphCount }) => sum + glyphCount, 0);
-    all[number] = {
-      own: count(true),
-      machine: count(false),
-      names: fonts.map(({ familyName }) => familyName),
-    };
-  }
+  const shownIn = async (attribute: string): Promise<Shown[]> => {
+    const all: Shown[] = [];
+    for (const { attributes = [], nodeId } of nodes) {
+      const at = attributes.indexOf(attribute);
+      if (at < 0) continue;
+      const { fonts } = await session.send('CSS.getPlatformFontsForNode', { nodeId });
+      const count = (custom: boolean) =>
+        fonts
+          .filter(({ isCustomFont }) => isCustomFont === custom)
+          .reduce((sum, { glyphCount }) => sum + glyphCount, 0);
+      all[Number(attributes[at + 1])] = {
+        own: count(true),
+        machine: count(false),
+        names: fonts.map(({ familyName }) => familyName),
+      };
+    }
+    return all;
+  };
+  const shown = { texts: await shownIn('data-told'), specimens: await shownIn('data-specimen') };
   await session.detach();
-  return all;
+  return shown;
 }
 
 const PAGES = ['Home', 'Log entry', 'Tide tables', 'Stay with us', 'Every kind of text'];
@@ -130,15 +156,15 @@ const PAGES = ['Home', 'Log entry', 'Tide tables', 'Stay with us', 'Every kind o
 async function disagreements(page: Page) {
   await page.evaluate(finder);
   const told = await page.evaluate(tellAll);
-  const fontsOf = await platformFonts(page);
+  const { texts: fontsOf, specimens } = await platformFonts(page);
   const wrong = told.flatMap(({ words, families: ofText, inside }, i) => {
     const shown = fontsOf[i];
     if (!shown) return [];
     const families = [...ofText, ...inside.flatMap((at) => told[at]?.families ?? [])];
     const lettersOf = (ofMachine: boolean) =>
       families
-        .filter(([, ofPage]) => ofPage !== ofMachine)
-        .reduce((sum, [, , letters]) => sum + letters, 0);
+        .filter(([, , at]) => ofMachine === (at === null || specimens[at]?.own === 0))
+        .reduce((sum, [, letters]) => sum + letters, 0);
     const [machine, own] = [lettersOf(true), lettersOf(false)];
     // Spaces are letters of the first font, and letters that are joined are one glyph.
     const agrees =
