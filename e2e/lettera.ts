@@ -4,6 +4,7 @@ import { createServer, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { preparedData } from './prepared';
+import { measuredProject } from './project';
 
 /** The built application with its foundry and the sample project, on ports and data of its own. */
 export interface RunningLettera {
@@ -48,13 +49,21 @@ const end = (child: ChildProcess, signal: NodeJS.Signals = 'SIGTERM'): Promise<v
     child.kill(signal);
   });
 
-/** Has the sample's local fonts fitted and its files made, in a folder of its own. */
+/**
+ * What is made of the sample where somebody has worked with it, and of the foundry's library where it has been
+ * allowed for a project: fitted local fonts, delivered files and what tells of them, measures.
+ */
 async function prepare(dataFolder: string): Promise<void> {
   const lettera = await startLettera({ dataFolder });
-  const delivery = await fetch(`${lettera.url}/api/v1/projects/tarnholm-light/delivery`);
-  await delivery.arrayBuffer();
+  const sample = '/projects/tarnholm-light';
+  for (const made of ['fallbacks', 'delivery', 'delivery/evidence', 'case/measures']) {
+    const answer = await fetch(`${lettera.url}/api/v1${sample}/${made}`);
+    await answer.arrayBuffer();
+    if (!answer.ok) throw new Error(`The sample could not be prepared: ${made}`);
+  }
+  const slug = await measuredProject(lettera, 'Library');
+  await fetch(`${lettera.url}/api/v1/projects/${slug}`, { method: 'DELETE' });
   await lettera.close();
-  if (!delivery.ok) throw new Error('The sample could not be prepared.');
 }
 
 /**

@@ -16,7 +16,7 @@ const STAMP = 'build/stamp.json';
 /** What folders of prepared data are called; those of earlier builds go. */
 const PREPARED = 'lettera-prepared-';
 
-/** Where data with the sample in it lies, whose local fonts have been fitted and whose files have been made. */
+/** Where data with the sample in it lies, and with all that is made of it and of the foundry's library. */
 function preparedFolder(): string {
   const build = createHash('sha256').update(readFileSync(STAMP)).digest('hex').slice(0, 12);
   return join(tmpdir(), PREPARED + build);

@@ -2,7 +2,7 @@ import { isWideGamut } from '../css';
 import { contrastRatio } from '../style/contrast';
 import { groundColour } from '../style/grounds';
 import { inkUses } from '../style/inkUses';
-import { proposedInks } from '../style/inks';
+import { type ProposedInk, proposedInks } from '../style/inks';
 import { px, styleName, type Mark, type Rule, subjectOf } from './mark';
 
 /**
@@ -12,16 +12,26 @@ import { px, styleName, type Mark, type Rule, subjectOf } from './mark';
 export const lowContrast: Rule = (document, { page }) => {
   const sides = document.delivery.dark ? (['light', 'dark'] as const) : (['light'] as const);
   const uses = inkUses(document, page?.grounds);
+  // What would do for an ink is looked for once for all the places where it is too weak.
+  const strongerInks = new Map<string, ProposedInk | null>();
+  const strongerFor = (ink: string, colour: string, side: 'light' | 'dark'): ProposedInk | null => {
+    const key = `${side} ${ink}`;
+    const known = strongerInks.get(key);
+    if (known !== undefined) return known;
+    const needs = uses
+      .filter((use) => use.ink === ink)
+      .map((use) => ({ ground: groundColour(document, use.ground, side), least: use.least }));
+    const { stronger } = proposedInks(colour, needs);
+    strongerInks.set(key, stronger);
+    return stronger;
+  };
   return uses.flatMap(({ style, ink, ground, size, least }) =>
     sides.flatMap((side): Mark[] => {
       const [text, behind] = [document.colours[ink], document.colours[ground]];
       if (!text || !behind) return [];
       const ratio = contrastRatio(text[side], groundColour(document, ground, side));
       if (ratio >= least) return [];
-      const needs = uses
-        .filter((use) => use.ink === ink)
-        .map((use) => ({ ground: groundColour(document, use.ground, side), least: use.least }));
-      const { stronger } = proposedInks(text[side], needs);
+      const stronger = strongerFor(ink, text[side], side);
       const name = styleName(document, style);
       return [
         {

@@ -1,6 +1,6 @@
-import { clampChroma, converter, formatHex, wcagLuminance } from 'culori';
+import { clampChroma, converter, formatHex } from 'culori';
 import { colourOf } from '../css';
-import { contrastRatio } from './contrast';
+import { contrastRatio, luminanceOf, ratioOfLuminances } from './contrast';
 
 /** A ground that an ink has to be read on, and the contrast that it needs there. */
 export interface NeedOn {
@@ -27,22 +27,24 @@ const SOFTER = 0.8;
 const inOklch = converter('oklch');
 
 /** How an ink stands on the ground that is hardest for it: the contrast there, over what is needed. */
-function standing(colour: string, needs: readonly NeedOn[]): ProposedInk & { share: number } {
-  const all = needs.map(({ ground, least }) => {
-    const ratio = contrastRatio(colour, ground);
-    return { colour, ratio, least, share: ratio / least };
-  });
-  return all.reduce((hardest, one) => (one.share < hardest.share ? one : hardest));
+interface Standing extends ProposedInk {
+  share: number;
 }
 
-/** Inks of the hue and chroma of one, at every lightness, as far as a screen can show them. */
+function hardest(colour: string, ratios: readonly { ratio: number; least: number }[]): Standing {
+  const all = ratios.map(({ ratio, least }) => ({ colour, ratio, least, share: ratio / least }));
+  return all.reduce((worst, one) => (one.share < worst.share ? one : worst));
+}
+
+/** Inks of the hue and chroma of one, at every lightness, as far as a screen can show them, each once. */
 function shades(colour: string): string[] {
   const { c = 0, h } = inOklch(colourOf(colour));
-  return Array.from({ length: STEPS + 1 }, (_, i) =>
+  const all = Array.from({ length: STEPS + 1 }, (_, i) =>
     formatHex(
       clampChroma({ mode: 'oklch', l: i / STEPS, c, ...(h === undefined ? {} : { h }) }, 'oklch'),
     ),
   );
+  return [...new Set(all)];
 }
 
 /**
@@ -58,18 +60,31 @@ export function proposedInks(
   colour: string,
   needs: readonly NeedOn[],
 ): { softer: ProposedInk | null; stronger: ProposedInk | null } {
-  const now = standing(colour, needs);
-  const mean =
-    needs.reduce((sum, { ground }) => sum + wcagLuminance(colourOf(ground)), 0) / needs.length;
-  const isDark = wcagLuminance(colourOf(colour)) <= mean;
+  const now = hardest(
+    colour,
+    needs.map(({ ground, least }) => ({ ratio: contrastRatio(colour, ground), least })),
+  );
+  const grounds = needs.map(({ ground, least }) => ({ luminance: luminanceOf(ground), least }));
+  const mean = grounds.reduce((sum, { luminance }) => sum + luminance, 0) / grounds.length;
+  const isDark = luminanceOf(colour) <= mean;
+  // Shades let nothing through, so that their luminance is worked out once for all grounds.
+  const inks = shades(colour).map((one) => ({ one, luminance: luminanceOf(one) }));
   const sides = (dark: boolean) =>
-    shades(colour)
-      .filter((one) => wcagLuminance(colourOf(one)) <= mean === dark)
-      .map((one) => standing(one, needs))
+    inks
+      .filter(({ luminance }) => luminance <= mean === dark)
+      .map(({ one, luminance }) =>
+        hardest(
+          one,
+          grounds.map((ground) => ({
+            ratio: ratioOfLuminances(luminance, ground.luminance),
+            least: ground.least,
+          })),
+        ),
+      )
       .filter(({ share }) => share >= 1)
       .sort((a, b) => a.share - b.share);
   const [same, other] = [sides(isDark), sides(!isDark)];
-  const told = ({ share: _share, ...ink }: ProposedInk & { share: number }): ProposedInk => ink;
+  const told = ({ share: _share, ...ink }: Standing): ProposedInk => ink;
   const atLeast = (share: number) => same.find((one) => one.share >= share);
   const softer = now.share > 1 ? atLeast(Math.max(1, now.share * SOFTER)) : undefined;
   const stronger =
