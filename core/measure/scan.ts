@@ -49,9 +49,22 @@ export const inkUpward = (outline: Outline, x: number): Span[] => spans(outline,
 
 export const lengthOf = ({ from, to }: Span): number => to - from;
 
-/** Whether a point lies in the ink. */
-export const isInk = (outline: Outline, x: number, y: number): boolean =>
-  inkAcross(outline, y).some(({ from, to }) => x > from && x < to);
+/** Whether a point lies in the ink, by the non-zero rule: how often the edges to its left wind round it. */
+export function isInk(outline: Outline, x: number, y: number): boolean {
+  let winding = 0;
+  for (const contour of outline) {
+    const { length } = contour;
+    let [px, py] = [contour[length - 2] ?? 0, contour[length - 1] ?? 0];
+    for (let i = 0; i < length; i += 2) {
+      const [qx, qy] = [contour[i] ?? 0, contour[i + 1] ?? 0];
+      if (py <= y !== qy <= y && px + ((y - py) / (qy - py)) * (qx - px) < x) {
+        winding += qy > py ? 1 : -1;
+      }
+      [px, py] = [qx, qy];
+    }
+  }
+  return winding !== 0;
+}
 
 /** An outline leaned to the right by so much for each em of height. */
 export const sheared = (outline: Outline, by: number): Outline =>

@@ -75,11 +75,15 @@ function thicknessAlong(
 ): number | null {
   const met: { distance: number; parallel: boolean }[] = [];
   for (const { x, y, dx, dy } of edges) {
+    const [ox, oy] = [x - from.x, y - from.y];
+    // Which side of the ray the edge begins and ends on: one that lies on one side is not met.
+    const begins = ox * direction.y - oy * direction.x;
+    const ends = begins + dx * direction.y - dy * direction.x;
+    if (begins * ends > 1e-12) continue;
     const cross = direction.x * dy - direction.y * dx;
     if (Math.abs(cross) < 1e-12) continue;
-    const [ox, oy] = [x - from.x, y - from.y];
     const distance = (ox * dy - oy * dx) / cross;
-    const along = (ox * direction.y - oy * direction.x) / cross;
+    const along = begins / cross;
     if (distance <= 1e-6 || along < 0 || along > 1) continue;
     met.push({ distance, parallel: Math.abs(cross) / Math.hypot(dx, dy) >= PARALLEL });
   }
@@ -120,8 +124,9 @@ export function strokeRange(outline: Outline): StrokeRange | null {
       if (left === right) continue;
       const inward = left ? normal : { x: -normal.x, y: -normal.y };
       const thickness = thicknessAlong(edges, outline, { x: px, y: py }, inward);
+      if (thickness === null) continue;
       const fromCounter = isEnclosed(outline, px - inward.x * BESIDE, py - inward.y * BESIDE);
-      if (thickness !== null) found.push({ thickness, fromCounter });
+      found.push({ thickness, fromCounter });
     }
   }
   const inner = found.filter(({ fromCounter }) => fromCounter);

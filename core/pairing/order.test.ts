@@ -31,10 +31,15 @@ const of = (key: string): Partner => {
 };
 
 type Pair = Pick<KnownPair, 'heading' | 'text'>;
-const ordered = (sought: Role, { heading, text }: Pair): RankedPartner[] =>
-  sought === 'text'
-    ? orderPartners({ heading: of(heading) }, 'text', library, scale)
-    : orderPartners({ text: of(text) }, 'heading', library, scale);
+const orders = new Map<string, RankedPartner[]>();
+/** The order for a held family, worked out once for all that is asked of it. */
+function ordered(sought: Role, { heading, text }: Pair): RankedPartner[] {
+  const held = sought === 'text' ? { heading: of(heading) } : { text: of(text) };
+  const key = `${sought} ${sought === 'text' ? heading : text}`;
+  const order = orders.get(key) ?? orderPartners(held, sought, library, scale);
+  orders.set(key, order);
+  return order;
+}
 
 /** Where the sought one of a known pair stands in the order for the other, from 0 to 1. */
 function standing(pair: Pair, sought: Role): number {
@@ -171,7 +176,7 @@ describe('what is said of a pair', () => {
   test('no word contradicts its figure, for any two of the library', () => {
     const seen = new Set<string>();
     for (const heading of library) {
-      for (const { key, reasons } of orderPartners({ heading }, 'text', library, scale)) {
+      for (const { key, reasons } of ordered('text', { heading: heading.key, text: '' })) {
         for (const { term, text } of reasons) {
           const holds = ALIKE[term];
           if (!holds || term === 'slope') continue;

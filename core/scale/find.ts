@@ -49,11 +49,16 @@ const SHORTLIST = 24;
 /** Part of the ratio either way in which it is sought again once sizes are rounded. */
 const REFINE = { by: 0.00005, reach: 160 };
 
+/** Closeness within this is the same, CSS px or a part of the size. */
+const SAME = 1e-9;
+
 /** Sizes at an end, each of which the numbering gives a step. */
 type Sizes = readonly number[];
 
-function numbering(sizes: Sizes, base: number, ratio: number): number[] | null {
-  const numbers = sizes.map((size) => Math.round(Math.log(size / base) / Math.log(ratio)) || 0);
+/** @param above how far each size lies above the base, as a power of e */
+function numbering(above: readonly number[], ratio: number): number[] | null {
+  const step = Math.log(ratio);
+  const numbers = above.map((power) => Math.round(power / step) || 0);
   const rising = numbers.every((number, i) => i === 0 || number > (numbers[i - 1] ?? 0));
   return rising && numbers.every((number) => Math.abs(number) <= MOST_STEPS) ? numbers : null;
 }
@@ -80,17 +85,23 @@ const misfit = (sizes: Sizes, numbers: readonly number[], base: number, ratio: n
     sizes.map((size, i) => Math.abs(Math.log(size / modularSize(base, ratio, numbers[i] ?? 0)))),
   );
 
-const offs = (
+/** Mean distance of sizes from a scale's, CSS px; Infinity as soon as it is more than a limit. */
+function offs(
   sizes: Sizes,
   numbers: readonly number[],
   { base, ratio }: { base: number; ratio: number },
   rounding: Rounding,
-): number =>
-  mean(
-    sizes.map((size, i) =>
-      Math.abs(size - roundSize(modularSize(base, ratio, numbers[i] ?? 0), rounding)),
-    ),
-  );
+  most = Infinity,
+): number {
+  // This is where a scale is sought: plain loops, since it is asked for some 100,000 ratios.
+  let sum = 0;
+  for (let i = 0; i < sizes.length; i++) {
+    const step = roundSize(modularSize(base, ratio, numbers[i] ?? 0), rounding);
+    sum += Math.abs((sizes[i] ?? 0) - step);
+    if (sum > most * sizes.length) return Infinity;
+  }
+  return sum / sizes.length;
+}
 
 const costOf = (base: number, idle: number): number => {
   const [least, most] = BODY_SIZES;
@@ -125,8 +136,9 @@ function candidates(ends: Partial<Record<End, Sizes>>, wanted: number | null): C
   for (const at of bases) {
     const base = leading[at] ?? USUAL_TEXT;
     if (base < SCALE_BOUNDS.base[0] || base > SCALE_BOUNDS.base[1]) continue;
+    const above = leading.map((size) => Math.log(size / base));
     for (let ratio = RATIOS.from; ratio <= RATIOS.to; ratio += RATIOS.by) {
-      const numbers = numbering(leading, base, ratio);
+      const numbers = numbering(above, ratio);
       const key = `${at} ${numbers?.join()}`;
       if (!numbers || found.has(key)) continue;
       const idle = (numbers.at(-1) ?? 0) - (numbers[0] ?? 0) + 1 - numbers.length;
@@ -158,18 +170,21 @@ function refine(
           { length: 2 * REFINE.reach + 1 },
           (_, i) => near * (1 + (i - REFINE.reach) * REFINE.by),
         );
-  const least = Math.min(...around.map((ratio) => offs(sizes, numbers, { base, ratio }, rounding)));
+  let least = Infinity;
+  const off = (ratio: number, most?: number) =>
+    offs(sizes, numbers, { base, ratio }, rounding, most);
+  const offsAround = around.map((ratio) => {
+    const one = off(ratio, least + SAME);
+    least = Math.min(least, one);
+    return one;
+  });
   const plain = [...named, ...short].filter(
     (ratio) => ratio >= SCALE_BOUNDS.ratio[0] && ratio <= SCALE_BOUNDS.ratio[1],
   );
-  const asGood = (ratio: number) =>
-    offs(sizes, numbers, { base, ratio }, rounding) <= least + 0.005;
-  const known = plain.find(asGood);
+  const known = plain.find((ratio) => off(ratio) <= least + 0.005);
   if (known !== undefined) return known;
   // Of all that do equally well, the one in the middle stays right when a size is added.
-  const best = around.filter(
-    (ratio) => offs(sizes, numbers, { base, ratio }, rounding) <= least + 1e-9,
-  );
+  const best = around.filter((_, i) => (offsAround[i] ?? Infinity) <= least + SAME);
   return best[Math.floor(best.length / 2)] ?? near;
 }
 
@@ -253,11 +268,14 @@ export function findScale(
   const size = mean(ENDS.flatMap((end) => ends[end] ?? []));
   let best: { found: FoundScale; cost: number } | null = null;
   for (const candidate of candidates(ends, base)) {
+    const leading = (ends.large ?? ends.small ?? [])[candidate.base] ?? USUAL_TEXT;
+    const least = costOf(leading, candidate.idle);
+    // However close it came, it would not do better.
+    if (best && least >= best.cost - SAME) continue;
     for (const rounding of COARSEST_FIRST) {
       const found = scaleFor(sizes, ends, candidate, rounding);
-      const leading = (found.ends.large ?? found.ends.small)?.base ?? USUAL_TEXT;
-      const cost = found.meanOff / size + costOf(leading, candidate.idle);
-      if (!best || cost < best.cost - 1e-9) best = { found, cost };
+      const cost = found.meanOff / size + least;
+      if (!best || cost < best.cost - SAME) best = { found, cost };
     }
   }
   return best?.found ?? null;
