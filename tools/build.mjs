@@ -1,38 +1,22 @@
 // Builds the server, the command, the foundry and the web application into build/.
-import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath, pathToFileURL } from 'node:url';
 import { ensurePackages, ROOT, run } from './install.mjs';
+import { newestOf, program } from './program.mjs';
 
 const STAMP = join(ROOT, 'build/stamp.json');
 const SOURCES = ['core', 'server', 'foundry', 'sample', 'web', 'cli', 'tools', 'package-lock.json'];
 
-/** The newest change to a source, milliseconds. */
-function newestSource(path) {
-  const { mtimeMs } = statSync(path);
-  if (!statSync(path).isDirectory()) return mtimeMs;
-  return readdirSync(path)
-    .filter((name) => name !== 'node_modules')
-    .reduce((newest, name) => Math.max(newest, newestSource(join(path, name))), mtimeMs);
-}
-
-const sourcesState = () => Math.max(...SOURCES.map((name) => newestSource(join(ROOT, name))));
-
-/** Packages of many small files: found and opened one by one, they would take a third of the time that a start takes. */
-const TAKEN_IN = ['@sinclair/typebox', 'class-validator', 'css-tree', 'culori', 'drizzle-orm'];
+const sourcesState = () => newestOf(SOURCES);
 
 const isBuilt = () =>
   existsSync(STAMP) && JSON.parse(readFileSync(STAMP, 'utf8')).sources === sourcesState();
 
 async function buildPrograms() {
   const { build } = await import('esbuild');
-  const dependencies = ['core', 'server', 'foundry', 'sample', 'cli'].flatMap((workspace) =>
-    Object.keys(
-      JSON.parse(readFileSync(join(ROOT, workspace, 'package.json'), 'utf8')).dependencies ?? {},
-    ),
-  );
   await build({
-    absWorkingDir: ROOT,
+    ...program(),
     entryPoints: {
       lettera: 'cli/main.ts',
       worker: 'server/job/worker.ts',
@@ -40,16 +24,7 @@ async function buildPrograms() {
     },
     outdir: 'build',
     outExtension: { '.js': '.mjs' },
-    bundle: true,
-    platform: 'node',
-    target: 'node20',
-    format: 'esm',
     sourcemap: true,
-    // Lettera's own packages are bundled; others are loaded from node_modules.
-    external: dependencies.filter(
-      (name) => !name.startsWith('@lettera/') && !TAKEN_IN.includes(name),
-    ),
-    logLevel: 'warning',
   });
 }
 
