@@ -10,5 +10,17 @@ import * as tasks from './tasks';
 const BEHIND = 5;
 if (process.env['LETTERA_BACKGROUND']) setPriority(BEHIND);
 
+type Run = (task: never) => unknown;
+
+/** A task that says when it begins: its limit of time counts from then. */
+const announced =
+  (run: Run): Run =>
+  (task) => {
+    workerpool.workerEmit('begun');
+    return run(task);
+  };
+
 /** What runs in a process beside the server: one function a task, called by name. */
-workerpool.worker({ ...tasks });
+workerpool.worker(
+  Object.fromEntries(Object.entries<Run>(tasks).map(([name, run]) => [name, announced(run)])),
+);

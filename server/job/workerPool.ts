@@ -10,6 +10,8 @@ const MEMORY_LIMIT_MB = 512;
 /** Processes that one owner may keep busy, and one more, so that another's work begins at once. */
 const MOST_OF_ONE = Math.max(2, Math.min(4, availableParallelism()));
 const WORKERS = MOST_OF_ONE + 1;
+/** A process is given this long to begin with its work, before that counts against the work's own limit, milliseconds. */
+const STARTING = 60_000;
 /** A worker that is ended is given this long to end by itself, milliseconds. */
 const PARTING = 200;
 /** Workers without work are ended after this long, and with them what they hold of memory, milliseconds. */
@@ -55,11 +57,16 @@ export class WorkerPool {
         signal?.throwIfAborted();
         // What waited when the workers were ended would start others.
         if (closings !== this.#closings) throw new Error('The workers have been ended.');
-        const running = this.#workers().exec(name, [task]);
+        const running: workerpool.Promise<unknown> = this.#workers().exec(name, [task], {
+          // On a busy machine a process takes seconds to start: that is not the work's.
+          on: () => {
+            if (limit) running.timeout(limit);
+          },
+        });
         const cancel = () => void running.cancel();
         signal?.addEventListener('abort', cancel);
         try {
-          return await (limit ? running.timeout(limit) : running);
+          return await (limit ? running.timeout(STARTING + limit) : running);
         } finally {
           signal?.removeEventListener('abort', cancel);
         }
