@@ -18,7 +18,15 @@ export {
 } from './layoutChange';
 export { OtherWords } from './otherWords';
 export { accountOf, Decisions, type Account, type Overruling } from './overruled';
-export { NO_TEXT, PLACES, plainText, wordsOf } from './textsOfPage';
+export {
+  namedIn,
+  numberAround,
+  ownTextIn,
+  seenIn,
+  textElementsIn,
+  type PageTree,
+} from './pageTree';
+export { plainText, wordsOf } from './textsOfPage';
 export {
   livePageOf,
   NOT_LIVE,

@@ -1,3 +1,4 @@
+import { numberAround, type PageTree } from '../page/pageTree';
 import { descriptorOf, PROPERTIES, type Property, type PropertyName } from '../document/property';
 
 /** The properties that make the type: those that a stock holds, in the order in which they are reported. */
@@ -184,6 +185,21 @@ export class StockBook {
   lookAt = (number: number): TextLook | undefined => this.#looks.all[number];
   provenances = (provenances: Provenances): number => this.#provenances.number(provenances);
   source = (source: StockSource): number => this.#sources.number(source);
+
+  /**
+   * Adds the texts of a page, each with the nearest of them that it stands in, whichever of the two begins first.
+   * @returns their numbers
+   */
+  add<Node>(
+    tree: PageTree<Node>,
+    texts: readonly { node: Node; text: Omit<StockText, 'within'> }[],
+  ): Map<Node, number> {
+    const numbers = new Map(texts.map(({ node }, i) => [node, this.texts.length + i] as const));
+    for (const { node, text } of texts) {
+      this.texts.push({ ...text, within: numberAround(tree, node, numbers) });
+    }
+    return numbers;
+  }
 
   /** @param made ISO 8601 */
   close(made: string): Stock {

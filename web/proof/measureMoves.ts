@@ -1,8 +1,7 @@
 import type { MovedText } from '@lettera/core/stock';
 import { Breather } from '../reader/breathe';
-import { ownText } from '../reader/ownText';
 import { holdStill } from '../reader/stockReader';
-import { textElementsOf } from '../reader/textElements';
+import { ownText, textElementsOf } from '../reader/domTree';
 import { ProofSheet, type ProofState } from './proofSheet';
 
 /** What of a text is looked at before and after. */

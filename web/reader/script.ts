@@ -7,7 +7,7 @@ import { EVERY_CHARACTER, familiesIn } from '@lettera/core/css';
 import { wordsOf, type LiveText, type LiveView } from '@lettera/core/page';
 import { measureOf } from './charactersALine';
 import { LetterFinder } from './faceUsed';
-import { ownText } from './ownText';
+import { ownText } from './domTree';
 import { rulesOf } from './rulesOf';
 
 /** Properties that concern type, and what decides whether text is seen and on what. */

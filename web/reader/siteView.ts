@@ -1,6 +1,6 @@
 import { atOnce, unclaimedKinds, type Seen } from '@lettera/core/page';
 import { lineages, type SiteView, type Stock } from '@lettera/core/stock';
-import { seen, textElementsOf } from './textElements';
+import { seen, textElementsOf } from './domTree';
 
 /**
  * The kinds of text of a site, and what selectors meet on it.

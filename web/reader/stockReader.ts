@@ -1,5 +1,5 @@
 import { EVERY_CHARACTER } from '@lettera/core/css';
-import { NOT_LIVE, wordsOf, type LivePage, type TypeRules } from '@lettera/core/page';
+import { namedIn, NOT_LIVE, wordsOf, type LivePage, type TypeRules } from '@lettera/core/page';
 import {
   FACE_STATES,
   lettersOutside,
@@ -22,10 +22,9 @@ import {
 import { Breather } from './breathe';
 import { measureOf } from './charactersALine';
 import { LookReader } from './lookReader';
-import { ownText } from './ownText';
+import { DOM, ownText, seen, textElementsOf } from './domTree';
 import { viewOf } from './pageView';
 import { rulesOf } from './rulesOf';
-import { seen, textElementsOf } from './textElements';
 
 /** A page that is shown in a frame, without anything of a project's, and what is known of it. */
 export interface PageRead {
@@ -55,9 +54,7 @@ export const overriddenOf = (
 ): ((node: Element) => Partial<Record<StockProperty, StockSource[]>>) =>
   overriddenIn(viewOf(page), rules);
 
-/** An element as people name it: its tag, and its first class. */
-const named = (node: Element): string =>
-  node.tagName.toLowerCase() + (node.classList[0] ? `.${node.classList[0]}` : '');
+const named = (node: Element): string => namedIn(DOM, node);
 
 /** Addresses of font files in the order of their `@font-face` rules, which is that of the page's faces. */
 function filesOf(sheet: CSSStyleSheet): (string | undefined)[] {
@@ -176,25 +173,15 @@ export async function readPageInto(
       progress((i + number / texts.length) / STOCK_ENDS.length);
     }
   }
-  const numbers = new Map<Element, number>();
   const at = book.pages.length;
   const isLive = live.views.length > 0;
   const faces = isLive ? live.faces.map(liveFace) : facesOf(page);
-  for (const { node, text: own, at: set, isSeen, ...text } of texts) {
-    if (!isSeen || !set.narrow || !set.wide) continue;
-    let around = node.parentElement;
-    while (around && !numbers.has(around)) around = around.parentElement;
-    numbers.set(node, book.texts.length);
-    const outside = lettersOutside(own, book.lookAt(set.wide.look)?.stack[0], faces);
-    book.texts.push({
-      ...text,
-      ...(outside ? { outside } : {}),
-      page: at,
-      within: around ? (numbers.get(around) ?? null) : null,
-      narrow: set.narrow,
-      wide: set.wide,
-    });
-  }
+  const shown = texts.flatMap(({ node, text: own, at: { narrow, wide }, isSeen, ...text }) => {
+    if (!isSeen || !narrow || !wide) return [];
+    const outside = lettersOutside(own, book.lookAt(wide.look)?.stack[0], faces);
+    return { node, text: { ...text, ...(outside ? { outside } : {}), page: at, narrow, wide } };
+  });
+  book.add(DOM, shown);
   book.pages.push({
     title,
     ...widths,

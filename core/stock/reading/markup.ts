@@ -6,11 +6,7 @@ import { structureOf } from '../../css';
 import { descriptorOf, PROPERTY_NAMES } from '../../document/property';
 import type { PageView } from '../../page/cascade';
 import { parseHtmlAs } from '../../page/parseHtml';
-import { NO_TEXT, PLACES, plainText } from '../../page/textsOfPage';
-import type { Seen } from '../../page/unclaimed';
-
-const OUT: ReadonlySet<string> = new Set(NO_TEXT);
-const AROUND: ReadonlySet<string> = new Set(PLACES);
+import { textElementsIn, type PageTree } from '../../page/pageTree';
 
 export const documentOf = (html: string): Document =>
   parseHtmlAs(html, { treeAdapter: adapter, scriptingEnabled: false });
@@ -18,36 +14,24 @@ export const documentOf = (html: string): Document =>
 export const isElement = (node: AnyNode): node is Element => 'attribs' in node;
 const around = ({ parent }: AnyNode): Element | null =>
   parent && isElement(parent) ? parent : null;
-const inText = ({ data }: { data: string }): boolean => data.trim() !== '';
 
-/** The text that an element holds itself, blanks as one. */
-export const ownText = (node: Element): string =>
-  plainText(node.children.map((child) => (child.type === 'text' ? child.data : '')).join(''));
-
-/** Every element of a page that holds text of its own, in the order of the page. */
-export function textElementsOf(page: Document): Element[] {
-  const found: Element[] = [];
-  const visit = (nodes: readonly AnyNode[]): void => {
-    for (const node of nodes) {
-      if (!isElement(node) || OUT.has(node.name)) continue;
-      if (node.children.some((child) => child.type === 'text' && inText(child))) found.push(node);
-      visit(node.children);
+/** A page as a parser holds it. */
+export const MARKUP: PageTree<Element> = {
+  tag: ({ name }) => name.toLowerCase(),
+  attribute: ({ attribs }, name) => attribs[name] ?? null,
+  parent: around,
+  *children({ children }) {
+    for (const child of children) {
+      if (isElement(child)) yield child;
+      else if (child.type === 'text') yield child.data;
     }
-  };
-  visit(meeting(page, 'body').flatMap(({ children }) => children));
-  return found;
-}
+  },
+};
 
-export function seen(node: Element): Omit<Seen<Element>, 'text'> {
-  let place = around(node);
-  while (place && !AROUND.has(place.name)) place = around(place);
-  return {
-    node,
-    tag: node.name,
-    classes: (node.attribs['class'] ?? '').split(/\s+/).filter(Boolean),
-    role: node.attribs['role'] ?? null,
-    place: place?.name ?? null,
-  };
+/** Every element of a page that holds text of its own, in the order in which their text begins. */
+export function textElementsOf(page: Document): Element[] {
+  const [body] = meeting(page, 'body');
+  return body ? textElementsIn(MARKUP, body) : [];
 }
 
 /** Elements that a selector meets; none for one that asks for what only a browser knows. */

@@ -103,6 +103,14 @@ describe('a page that the reader gave, without a browser', () => {
     expect(stock.texts[numberOf('Sæfari')]?.within).toBe(numberOf('Fog'));
   });
 
+  test('tells what a text stands in, that which begins later too', () => {
+    const html = HTML.replace('Fog <em>Sæfari</em>', '<em>Sæfari</em> Fog');
+    const { texts } = stockOf({ ...READING, html }).stock;
+    const at = (words: string) => texts.findIndex((one) => one.words === words);
+    expect(at('Sæfari')).toBeLessThan(at('Fog'));
+    expect(texts[at('Sæfari')]?.within).toBe(at('Fog'));
+  });
+
   test('tells them as the live page computed them, at each width', () => {
     const { pages } = stock;
     expect([pages[0]?.narrow, pages[0]?.wide]).toEqual([360, 1280]);

@@ -1,6 +1,7 @@
 import type { Document, Element } from 'domhandler';
 import { familiesIn, isCssColour } from '../../css';
 import type { LivePage, LiveText, LiveView } from '../../page/readerFile';
+import { namedIn, ownTextIn, seenIn } from '../../page/pageTree';
 import { wordsOf } from '../../page/textsOfPage';
 import type { PageAsRead } from '../../page/pagesAsRead';
 import { liveFace, LiveTexts, overLook } from '../live';
@@ -12,17 +13,10 @@ import {
   type SetAt,
   type Stock,
   type StockEnd,
+  type StockText,
   type TextLook,
 } from '../stock';
-import {
-  isElement,
-  documentOf,
-  meeting,
-  ownText,
-  seen,
-  textElementsOf,
-  viewWithoutBrowser,
-} from './markup';
+import { documentOf, MARKUP, meeting, textElementsOf, viewWithoutBrowser } from './markup';
 import { lineages, type Claim, type Lineage } from '../claims';
 
 /** A page of which nothing was computed where it is live: only a browser can say what sets it. */
@@ -52,10 +46,7 @@ function lookOf(live: LiveText, faces: LivePage['faces']): TextLook {
   return overLook(nothing, live);
 }
 
-const named = ({ name, attribs }: Element): string => {
-  const [first] = (attribs['class'] ?? '').split(/\s+/).filter(Boolean);
-  return name + (first ? `.${first}` : '');
-};
+const named = (node: Element): string => namedIn(MARKUP, node);
 
 /** The narrowest and the widest that the page was read at. */
 function endsOf(views: readonly LiveView[]): Record<StockEnd, LiveView> | null {
@@ -78,7 +69,7 @@ export function stockOfReadings(
 ): { stock: Stock; lineages: (claims: readonly Claim[]) => readonly Lineage[] } {
   const book = new StockBook();
   const parsed: Document[] = [];
-  const numbers = new Map<Element, number>();
+  const nodes: Element[] = [];
   for (const { title, html, rules, elsewhere, unread, live } of pages) {
     const ends = endsOf(live.views);
     if (!ends) throw new NotLiveError(`${title} was not read where it is live.`);
@@ -99,9 +90,10 @@ export function stockOfReadings(
       ]),
     ) as Record<StockEnd, { shown: LiveTexts; provenances: ProvenanceReader<Element> }>;
     const faces = live.faces.map(liveFace);
+    const texts: { node: Element; text: Omit<StockText, 'within'> }[] = [];
     for (const [element, node] of textElementsOf(page).entries()) {
-      const text = ownText(node);
-      const words = wordsOf(text);
+      const own = ownTextIn(MARKUP, node);
+      const words = wordsOf(own);
       const [narrow, wide] = STOCK_ENDS.map((end) => readers[end].shown.of(words));
       const set = (end: StockEnd, shown: LiveText): SetAt => ({
         look: book.look(lookOf(shown, live.faces)),
@@ -111,27 +103,26 @@ export function stockOfReadings(
       // What is seen at one width alone is told as it is there.
       const [small, large] = [narrow ?? wide, wide ?? narrow];
       if (!small || !large) continue;
-      const { tag, classes, role, place } = seen(node);
-      let around = node.parent;
-      while (around && !numbers.has(around as Element)) around = around.parent;
-      const within = around ? (numbers.get(around as Element) ?? null) : null;
-      numbers.set(node, book.texts.length);
-      const outside = lettersOutside(text, familiesIn(large.family)[0], faces);
-      book.texts.push({
-        page: book.pages.length,
-        element,
-        tag,
-        classes,
-        role,
-        place,
-        within,
-        words,
-        characters: [...text].length,
-        ...(outside ? { outside } : {}),
-        narrow: set('narrow', small),
-        wide: set('wide', large),
+      const { tag, classes, role, place } = seenIn(MARKUP, node);
+      const outside = lettersOutside(own, familiesIn(large.family)[0], faces);
+      texts.push({
+        node,
+        text: {
+          page: book.pages.length,
+          element,
+          tag,
+          classes,
+          role,
+          place,
+          words,
+          characters: [...own].length,
+          ...(outside ? { outside } : {}),
+          narrow: set('narrow', small),
+          wide: set('wide', large),
+        },
       });
     }
+    nodes.push(...book.add(MARKUP, texts).keys());
     book.pages.push({
       title,
       narrow: ends.narrow.width,
@@ -146,10 +137,10 @@ export function stockOfReadings(
     stock: book.close(made),
     lineages: (claims) =>
       lineages(
-        [...numbers.keys()],
+        nodes,
         claims,
         (selector) => parsed.flatMap((page) => meeting(page, selector)),
-        ({ parent }) => (parent && isElement(parent) ? parent : null),
+        MARKUP.parent,
       ),
   };
 }

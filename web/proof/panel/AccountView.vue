@@ -13,7 +13,7 @@ import { useProject } from '../../store/project';
 import { useProof } from '../../store/proof';
 import { Breather, restingBetween, Stopped } from '../../reader/breathe';
 import { viewOf } from '../../reader/pageView';
-import { seen, textElementsOf } from '../../reader/textElements';
+import { seen, textElementsOf } from '../../reader/domTree';
 import { NO_RULES, pageAccount } from './pageCascade';
 import { selectorsOfAll, styledElement } from '../pageText';
 import { pagesRead } from './placesEverywhere';

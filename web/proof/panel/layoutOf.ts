@@ -1,5 +1,5 @@
 import type { LaidOutBlock, LaidOutPage } from '@lettera/core/page';
-import { textElementsOf } from '../../reader/textElements';
+import { textElementsOf } from '../../reader/domTree';
 
 /** Blocks that are looked at; a longer page is looked at so far. */
 const MOST_BLOCKS = 500;

@@ -16,7 +16,7 @@ import {
   type TypeRules,
 } from '@lettera/core/page';
 import { viewOf } from '../../reader/pageView';
-import { textElementsOf } from '../../reader/textElements';
+import { textElementsOf } from '../../reader/domTree';
 
 /** The properties that a project's text styles set, as CSS has them. */
 export const typeOf = ({ styles }: ProjectDocument): TypeProperty[] =>

@@ -1,6 +1,6 @@
 import { differencesOf, saidOf, typeOf, type Difference } from '@lettera/core/deliver/trying';
 import type { ProjectDocument } from '@lettera/core/document';
-import { textElementsOf } from '../../reader/textElements';
+import { textElementsOf } from '../../reader/domTree';
 import { styledElement } from '../../proof/pageText';
 import { computedType } from './verifyBundle';
 

@@ -1,6 +1,6 @@
 import type { Stock } from '@lettera/core/stock';
 import { computed, watch, type ComputedRef } from 'vue';
-import { textElementsOf } from '../../reader/textElements';
+import { textElementsOf } from '../../reader/domTree';
 import { useProof } from '../../store/proof';
 import { useStock } from '../../store/stock';
 
