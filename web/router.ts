@@ -1,4 +1,16 @@
 import { createRouter, createWebHistory } from 'vue-router';
+import { STAGES, type StageKey } from './frame/stages';
+
+/** The tool of each stage. */
+const TOOLS: Record<StageKey, () => Promise<object>> = {
+  stock: () => import('./stage/stock/StockStage.vue'),
+  faces: () => import('./stage/faces/FacesStage.vue'),
+  pair: () => import('./stage/pair/PairStage.vue'),
+  scale: () => import('./stage/scale/ScaleStage.vue'),
+  fallbacks: () => import('./stage/fallbacks/FallbacksStage.vue'),
+  styles: () => import('./stage/styles/StylesStage.vue'),
+  deliver: () => import('./stage/deliver/DeliverStage.vue'),
+};
 
 /** Every stage of every project has its own address. A stage's tool loads when it is opened. */
 export const router = createRouter({
@@ -11,25 +23,7 @@ export const router = createRouter({
       component: () => import('./frame/ProjectView.vue'),
       children: [
         { path: '', redirect: (to) => `${to.path.replace(/\/$/, '')}/faces` },
-        { path: 'stock', name: 'stock', component: () => import('./stage/stock/StockStage.vue') },
-        { path: 'faces', name: 'faces', component: () => import('./stage/faces/FacesStage.vue') },
-        { path: 'pair', name: 'pair', component: () => import('./stage/pair/PairStage.vue') },
-        { path: 'scale', name: 'scale', component: () => import('./stage/scale/ScaleStage.vue') },
-        {
-          path: 'fallbacks',
-          name: 'fallbacks',
-          component: () => import('./stage/fallbacks/FallbacksStage.vue'),
-        },
-        {
-          path: 'styles',
-          name: 'styles',
-          component: () => import('./stage/styles/StylesStage.vue'),
-        },
-        {
-          path: 'deliver',
-          name: 'deliver',
-          component: () => import('./stage/deliver/DeliverStage.vue'),
-        },
+        ...STAGES.map(({ key }) => ({ path: key, name: key, component: TOOLS[key] })),
       ],
     },
     { path: '/:path(.*)*', name: 'nowhere', component: () => import('./frame/NowhereView.vue') },

@@ -34,65 +34,58 @@ import { loneLine } from './loneLine';
 export { LEAST_RATIO } from './closeLevels';
 export type { Evidence, Mark, Readings, Remedy, SetPage } from './mark';
 
-/** Every rule, in the order in which its marks are listed. */
-const RULES: Rule[] = [
-  missingFace,
-  languageLetters,
-  pageLetters,
-  outgrownFiles,
-  faceWithoutCase,
-  sharedPlace,
-  sameName,
-  embedding,
-  crossedSteps,
-  closeLevels,
-  zoom,
-  smallText,
-  lineMeasure,
-  lineHeight,
-  lowContrast,
-  unfitText,
-  manyFamilies,
-  wrongGeneric,
-  plainNames,
-  vagueGeneric,
-  stackOrder,
-  floatingLine,
-  noLineHeight,
-  spacedText,
-  capitalText,
-  lightText,
-  loneLine,
-  strayProperty,
-  sameStyle,
-  unwornStyle,
-  unusedFace,
-  unusedFamily,
+/**
+ * Every rule, in the order in which its marks are listed, and what it looks at: `each width`, where it is about how
+ * text is set, which may be set otherwise on narrow screens; `once` for what is the same at every width.
+ */
+const RULES: readonly (readonly [Rule, 'once' | 'each width'])[] = [
+  [missingFace, 'once'],
+  [languageLetters, 'once'],
+  [pageLetters, 'once'],
+  [outgrownFiles, 'once'],
+  [faceWithoutCase, 'each width'],
+  [sharedPlace, 'once'],
+  [sameName, 'once'],
+  [embedding, 'once'],
+  [crossedSteps, 'once'],
+  [closeLevels, 'each width'],
+  [zoom, 'once'],
+  [smallText, 'each width'],
+  [lineMeasure, 'each width'],
+  [lineHeight, 'each width'],
+  [lowContrast, 'each width'],
+  [unfitText, 'once'],
+  [manyFamilies, 'once'],
+  [wrongGeneric, 'once'],
+  [plainNames, 'once'],
+  [vagueGeneric, 'once'],
+  [stackOrder, 'once'],
+  [floatingLine, 'once'],
+  [noLineHeight, 'each width'],
+  [spacedText, 'each width'],
+  [capitalText, 'each width'],
+  [lightText, 'each width'],
+  [loneLine, 'once'],
+  [strayProperty, 'once'],
+  [sameStyle, 'once'],
+  [unwornStyle, 'once'],
+  [unusedFace, 'once'],
+  [unusedFamily, 'once'],
 ];
 
 /** Rules on how text is set, which may come to something else on narrow screens. */
-const BY_WIDTH: readonly Rule[] = [
-  closeLevels,
-  smallText,
-  lineMeasure,
-  lineHeight,
-  lowContrast,
-  spacedText,
-  capitalText,
-  lightText,
-  noLineHeight,
-  faceWithoutCase,
-];
+const BY_WIDTH = new Set(RULES.flatMap(([rule, at]) => (at === 'each width' ? [rule] : [])));
 
 /** All marks. At narrow widths it is what is set there that is marked. */
 function allMarks(document: ProjectDocument, evidence: Evidence): Mark[] {
-  const usual = RULES.map((rule) => ({ rule, marks: rule(document, evidence) }));
+  const usual = RULES.map(([rule]) => ({ rule, marks: rule(document, evidence) }));
   const narrow = narrowDocument(document);
   if (narrow === document) return usual.flatMap(({ marks }) => marks);
   const below = narrowBelowOf(document);
   const isNarrow = ({ width }: Mark) => width !== undefined && width < below;
   const known = new Set(usual.flatMap(({ marks }) => marks.map(({ message }) => message)));
-  const there = BY_WIDTH.flatMap((rule) => rule(narrow, evidence))
+  const there = [...BY_WIDTH]
+    .flatMap((rule) => rule(narrow, evidence))
     .filter((mark) => isNarrow(mark) || (mark.width === undefined && !known.has(mark.message)))
     .map((mark): Mark => {
       if (known.has(mark.message)) return mark;
@@ -101,7 +94,7 @@ function allMarks(document: ProjectDocument, evidence: Evidence): Mark[] {
       return { ...rest, message: `Below ${below} px. ${mark.message}` };
     });
   const elsewhere = usual.flatMap(({ rule, marks }) =>
-    BY_WIDTH.includes(rule) ? marks.filter((mark) => !isNarrow(mark)) : marks,
+    BY_WIDTH.has(rule) ? marks.filter((mark) => !isNarrow(mark)) : marks,
   );
   return [...elsewhere, ...there];
 }

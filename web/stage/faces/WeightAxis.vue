@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { arrowStep } from '../../control/arrowStep';
+import { axisPlace } from '../../control/axisPlace';
 
 /**
  * Weights as ticks on an axis from 1 to 1000; a bar for a variable range. Pointing along it, or stepping
@@ -39,9 +40,7 @@ function nearest(wanted: number): number {
 }
 
 function point(event: PointerEvent): void {
-  const { left, width } = (event.currentTarget as Element).getBoundingClientRect();
-  const x = ((event.clientX - left) / width) * WIDTH;
-  tried.value = nearest(((x - INSET) / SPAN) * 1000);
+  tried.value = nearest(((axisPlace(event, WIDTH) - INSET) / SPAN) * 1000);
 }
 
 function step(event: KeyboardEvent): void {

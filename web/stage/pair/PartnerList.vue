@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { RankedPartner, Role } from '@lettera/core/pairing';
-import { computed } from 'vue';
-import { useNearRows } from '../../control/useNearRows';
+import { computed, useTemplateRef } from 'vue';
+import NearRows from '../../control/NearRows.vue';
 import { useCopy } from '../../store/copy';
 import { usePairing } from '../../store/pairing';
 import { useProject } from '../../store/project';
@@ -10,7 +10,7 @@ import PartnerRow from './PartnerRow.vue';
 import { specimenStyle } from './specimenStyle';
 
 /** Partners in order; only those near the window are there. */
-const props = defineProps<{
+defineProps<{
   partners: readonly { row: LineUpRow; ranked: RankedPartner; place: number }[];
 }>();
 const emit = defineEmits<{ keep: [key: string] }>();
@@ -34,13 +34,8 @@ const specimen = computed(() => {
   return { ...style, fontSize: `min(${style.fontSize ?? '18px'}, ${LARGEST}px)` };
 });
 
-const { near, height, measureRow, measureAnew } = useNearRows({
-  rows: () => props.partners,
-  keyOf: ({ row }) => row.key,
-  estimate: () => ROW_HEIGHT,
-  beyond: BEYOND,
-});
-defineExpose({ measureAnew });
+const list = useTemplateRef('list');
+defineExpose({ measureAnew: () => list.value?.measureAnew() });
 
 const take = (key: string): void => {
   const pair = pairing.pairWith(key);
@@ -49,41 +44,29 @@ const take = (key: string): void => {
 </script>
 
 <template>
-  <ol ref="list" :style="{ height }" aria-label="Partners in order">
-    <li
-      v-for="{ row: partner, index, place } in near"
-      :key="partner.row.key"
-      :ref="measureRow"
-      class="place"
-      :data-index="index"
-      :aria-setsize="partners.length"
-      :aria-posinset="index + 1"
-      :style="place"
-    >
-      <PartnerRow
-        :row="partner.row"
-        :held="pairing.heldRows"
-        :sought="pairing.sought"
-        :place="partner.place"
-        :ranked="partner.ranked"
-        :copy="copy"
-        :specimen="specimen"
-        :seated="pairing.seated(pairing.sought)?.key === partner.row.key"
-        @look="pairing.look(pairing.pairWith(partner.row.key))"
-        @leave="pairing.look(null)"
-        @take="take(partner.row.key)"
-        @keep="emit('keep', partner.row.key)"
-      />
-    </li>
-  </ol>
+  <NearRows
+    ref="list"
+    v-slot="{ row: partner }"
+    :rows="partners"
+    :key-of="({ row }) => row.key"
+    :estimate="() => ROW_HEIGHT"
+    :beyond="BEYOND"
+    ordered
+    label="Partners in order"
+  >
+    <PartnerRow
+      :row="partner.row"
+      :held="pairing.heldRows"
+      :sought="pairing.sought"
+      :place="partner.place"
+      :ranked="partner.ranked"
+      :copy="copy"
+      :specimen="specimen"
+      :seated="pairing.seated(pairing.sought)?.key === partner.row.key"
+      @look="pairing.look(pairing.pairWith(partner.row.key))"
+      @leave="pairing.look(null)"
+      @take="take(partner.row.key)"
+      @keep="emit('keep', partner.row.key)"
+    />
+  </NearRows>
 </template>
-
-<style scoped>
-ol {
-  position: relative;
-}
-.place {
-  position: absolute;
-  inset: 0 0 auto;
-}
-</style>

@@ -3,6 +3,7 @@ import { INTERVALS, intervalOf } from '@lettera/core/scale';
 import { scaleLog } from 'd3-scale';
 import { computed, ref } from 'vue';
 import { arrowStep } from '../../control/arrowStep';
+import { axisPlace } from '../../control/axisPlace';
 import { vDrag, type Dragged } from '../../control/drag';
 import { plainNumber } from '../../control/figures';
 import { useWidth } from '../../control/useWidth';
@@ -59,10 +60,7 @@ const dragged: Dragged = {
   cancel: () => look(null),
 };
 
-function pick(event: MouseEvent): void {
-  const { left, width } = (event.currentTarget as Element).getBoundingClientRect();
-  take(ratioAt(((event.clientX - left) / width) * axisWidth.value));
-}
+const pick = (event: MouseEvent): void => take(ratioAt(axisPlace(event, axisWidth.value)));
 
 const STEP = 0.01;
 function step(event: KeyboardEvent): void {
