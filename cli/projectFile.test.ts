@@ -245,7 +245,7 @@ describe('a project file', () => {
                   { path: 'a.css', media: '' },
                   { path: 'b.css', media: '' },
                 ],
-                removed: [],
+                removed: [{ kind: 'script', what: 'x.js', times: 2 }],
                 notes: [],
               },
             ],
@@ -265,6 +265,8 @@ describe('a project file', () => {
     expect(all).not.toMatch(/elsewhere\.example|<script|onerror|preconnect/);
     expect(own?.html).toContain(`href="${base}a.css"`);
     expect(own?.sheets.map(({ path }) => path)).toEqual(['a.css']);
+    // What was taken out before is still told.
+    expect(own?.removed).toContainEqual({ kind: 'script', what: 'x.js', times: 2 });
     expect((await elsewhere.sites.files(opened.id, site)).map(({ path }) => path)).toEqual([
       'a.css',
     ]);

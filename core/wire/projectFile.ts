@@ -3,6 +3,7 @@ import { Value } from '@sinclair/typebox/value';
 import { KEY, LONGEST_KEY } from '../document/decorators';
 import { MOST_PARTS } from '../document/projectDocument';
 import { REMOVED_KINDS, SITE_LIMITS } from '../page';
+import { oneOf } from './shape';
 
 /** What a project file says beside the files that it holds, with a limit to everything. docs/project-file.md. */
 
@@ -27,10 +28,7 @@ const readPage = Type.Object({
   }),
   removed: Type.Array(
     Type.Object({
-      kind: Type.Unsafe<(typeof REMOVED_KINDS)[number]>({
-        type: 'string',
-        enum: [...REMOVED_KINDS],
-      }),
+      kind: oneOf(REMOVED_KINDS),
       what: text(LONGEST.note),
       times: Type.Integer({ minimum: 0 }),
     }),

@@ -1,4 +1,4 @@
-import { Type, type Static, type TSchema } from '@sinclair/typebox';
+import { Kind, Type, TypeRegistry, type Static, type TSchema } from '@sinclair/typebox';
 
 /**
  * The words in which shapes on the wire are written, once: a JSON Schema for the description and the tests,
@@ -24,13 +24,30 @@ export const byKey = <S extends TSchema>(values: S, description?: string) =>
     additionalProperties: values,
     ...about(description),
   });
+
+/** Kinds of ours, which a value can be held against as against those of the library. */
+const ONE_OF = 'OneOf';
+const BETWEEN = 'Between';
+TypeRegistry.Set<{ enum: readonly string[] }>(ONE_OF, (schema, value) =>
+  schema.enum.includes(value as string),
+);
+TypeRegistry.Set<{ type: string; minimum: number; maximum: number }>(BETWEEN, (schema, value) => {
+  const whole = schema.type === 'integer' ? Number.isInteger(value) : Number.isFinite(value);
+  return whole && (value as number) >= schema.minimum && (value as number) <= schema.maximum;
+});
+
 export const oneOf = <const V extends readonly string[]>(values: V, description?: string) =>
-  Type.Unsafe<V[number]>({ type: 'string', enum: values, ...about(description) });
+  Type.Unsafe<V[number]>({
+    [Kind]: ONE_OF,
+    type: 'string',
+    enum: [...values],
+    ...about(description),
+  });
 export const between = (
   { type }: { type: string },
   [minimum, maximum]: readonly [number, number],
   description?: string,
-) => Type.Unsafe<number>({ type, minimum, maximum, ...about(description) });
+) => Type.Unsafe<number>({ [Kind]: BETWEEN, type, minimum, maximum, ...about(description) });
 
 /** Something of the core, by the name under which its shape stands in the description. */
 export const core = <T>(name: string) => Type.Unsafe<T>({ $ref: `#/components/schemas/${name}` });
