@@ -2,6 +2,7 @@ import type { Static, TSchema } from '@sinclair/typebox';
 import * as pages from './pages';
 import * as project from './project';
 import * as readings from './readings';
+import { REQUESTS } from './requests';
 import * as work from './work';
 
 /**
@@ -48,7 +49,11 @@ export const SHAPES = {
   DeliveryEvidence: work.DeliveryEvidence,
   Trials: work.Trials,
   TwinScripts: work.TwinScripts,
+  ...REQUESTS,
 } satisfies Record<string, TSchema>;
+
+export { readBody } from './readBody';
+export type { RequestBody, RequestName } from './requests';
 
 export type ShapeName = keyof typeof SHAPES;
 type Shape<N extends ShapeName> = Static<(typeof SHAPES)[N]>;

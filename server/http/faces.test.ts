@@ -275,7 +275,7 @@ describe('a family by reference', () => {
   ])('with %s is refused', async (_what, change) => {
     const { id } = await newProject();
     await allow(id);
-    await refer(id, { ...WANTED, ...change }).expect(400);
+    await refer(id, { ...WANTED, ...change }).expect(422);
   });
 
   test('with an address that is none is refused, naming the field', async () => {

@@ -1,9 +1,9 @@
 import { Router } from 'express';
 import { caseSheet } from '../judging';
 import type { Services } from '../services';
-import { isWantedReference, takeReference } from '../supply/reference';
+import { takeReference } from '../supply/reference';
 import { Problem } from './problem';
-import { projectOf, sendProject } from './requests';
+import { bodyOf, projectOf, sendProject } from './requests';
 
 /** The families of the case: what was read and measured of each, and families by reference. */
 export function familyRoutes(
@@ -34,13 +34,7 @@ export function familyRoutes(
 
   router.post('/projects/:id/references', async (request, response) => {
     const project = await projectOf(projects, request);
-    const wanted: unknown = request.body;
-    if (!isWantedReference(wanted)) {
-      throw new Problem(
-        'bad-request',
-        'Give “name”, “stylesheet”, “class”, “standIn” as library/<id> or case/<key>, and “faces” as a list of { style, weight }.',
-      );
-    }
+    const wanted = bodyOf(request, 'WantedReference');
     if (wanted.standIn.startsWith('library/') && !project.foundry) {
       throw new Problem(
         'foundry-not-allowed',

@@ -1,22 +1,9 @@
-import type { Picks } from '@lettera/core/document';
 import { Router, type Request } from 'express';
 import type { Services } from '../services';
 import type { Project } from '@lettera/core/wire';
-import { fetchFaces, isWantedFace, takeFamilyIn } from '../supply/taking';
+import { fetchFaces, takeFamilyIn } from '../supply/taking';
 import { Problem } from './problem';
-import { instanceOf, projectOf, sendProject, stringField, untilGone } from './requests';
-
-const isPicks = (body: unknown): body is Picks => {
-  const { scripts, faces } = (body ?? {}) as Partial<Picks>;
-  return (
-    Array.isArray(scripts) &&
-    scripts.length <= 40 &&
-    scripts.every((script) => typeof script === 'string') &&
-    Array.isArray(faces) &&
-    faces.length <= 40 &&
-    faces.every(isWantedFace)
-  );
-};
+import { bodyOf, instanceOf, projectOf, sendProject, untilGone } from './requests';
 
 /** The foundry, as far as the designer has allowed it for the project. */
 export function foundryRoutes({
@@ -45,7 +32,7 @@ export function foundryRoutes({
 
   router.put('/projects/:id/foundry', async (request, response) => {
     const { id } = await projectOf(projects, request);
-    const allowedBy = stringField(request.body, 'allowedBy', 120);
+    const { allowedBy } = bodyOf(request, 'FoundryPermission');
     const project = await projects.allowFoundry(id, allowedBy);
     void libraryMeasures.start(Object.keys(project.document.case));
     sendProject(response, project);
@@ -116,13 +103,7 @@ export function foundryRoutes({
 
   router.post('/projects/:id/foundry/families/:family', async (request, response) => {
     const project = await allowedProject(request);
-    const picks: unknown = request.body;
-    if (!isPicks(picks)) {
-      throw new Problem(
-        'bad-request',
-        'Give “scripts” as a list of names and “faces” as a list of { style, weight }.',
-      );
-    }
+    const picks = bodyOf(request, 'Picks');
     const details = await foundry.family(request.params.family);
     const gone = untilGone(response);
     const fetched = await fetchFaces({ foundry, jobs: jobs.for(project.id) }, details, picks, {

@@ -463,15 +463,17 @@ describe('the foundry', () => {
     });
   });
 
-  test.each<[string, unknown]>([
-    ['a weight it has not', { scripts: ['latin'], faces: [{ style: 'normal', weight: 250 }] }],
-    ['a script it has not', { scripts: ['greek'], faces: PICKS.faces }],
-    ['nothing', { scripts: [], faces: [] }],
-    ['something that is no pick', { scripts: 'latin' }],
-  ])('refuses %s', async (_what, picks) => {
+  test.each<[string, unknown, number]>([
+    ['a weight it has not', { scripts: ['latin'], faces: [{ style: 'normal', weight: 250 }] }, 400],
+    ['a script it has not', { scripts: ['greek'], faces: PICKS.faces }, 400],
+    ['nothing', { scripts: [], faces: [] }, 400],
+    ['something that is no pick', { scripts: 'latin' }, 422],
+    ['a weight that is none', { scripts: [], faces: [{ style: 'normal', weight: 0 }] }, 422],
+    ['a style that is none', { scripts: [], faces: [{ style: 'oblique', weight: 400 }] }, 422],
+  ])('refuses %s', async (_what, picks, status) => {
     const { id } = await newProject();
     await allow(id);
-    await take(id, 'spectral', picks).expect(400);
+    await take(id, 'spectral', picks).expect(status);
     expect(((await api().get(`/api/v1/projects/${id}`)).body as Project).revision).toBe(1);
   });
 

@@ -11,11 +11,8 @@ const object = (properties: Record<string, Schema>): Schema => ({
   properties,
   required: Object.keys(properties),
 });
-const described = (schema: Schema, description: string): Schema => ({ ...schema, description });
 /** A shape of the contract, by its name. */
 const ref = (name: ShapeName): Schema => ({ $ref: `#/components/schemas/${name}` });
-
-/** The API in OpenAPI 3.1. Routes and this description are held together by a test. */
 
 const json = (schema: Schema, type = 'application/json') => ({ [type]: { schema } });
 const answer = (description: string, schema: Schema) => ({ description, content: json(schema) });
@@ -23,7 +20,6 @@ const file = (description: string, type: string) => ({
   description,
   content: { [type]: { schema: { type: 'string', format: 'binary' } } },
 });
-/** Files in the parts of a form that are named `file`. */
 /** Files of a form. @param more fields that it may have beside them */
 const filesWith = (more: Record<string, Schema> = {}) => ({
   'multipart/form-data': {
@@ -108,6 +104,7 @@ const family = inPath('family', 'Id of a family of the foundry');
 
 const theProject = answer('The project as it stands, its revision as ETag', ref('Project'));
 
+/** The API in OpenAPI 3.1. Routes and this description are held together by a test. */
 export const openApi = {
   openapi: '3.1.0',
   info: {
@@ -143,7 +140,7 @@ export const openApi = {
       },
       post: {
         summary: 'Sign in with the access token',
-        requestBody: { content: json(object({ token: text })) },
+        requestBody: { content: json(ref('SignIn')) },
         responses: {
           200: answer('Signed in, by a cookie', ref('Session')),
           ...problems(401, 422, 429),
@@ -161,7 +158,7 @@ export const openApi = {
       },
       post: {
         summary: 'Start a project',
-        requestBody: { content: json(object({ name: text })) },
+        requestBody: { content: json(ref('NewProject')) },
         responses: { 201: theProject, ...problems(400, 413, 422) },
       },
     },
@@ -222,7 +219,7 @@ export const openApi = {
       },
       post: {
         summary: 'Give the present state a name',
-        requestBody: { content: json(object({ name: text })) },
+        requestBody: { content: json(ref('WaypointName')) },
         responses: { 201: answer('Named', ref('Waypoint')), ...problems(404, 422) },
       },
     },
@@ -234,7 +231,7 @@ export const openApi = {
       },
       put: {
         summary: 'Name a waypoint otherwise',
-        requestBody: { content: json(object({ name: text })) },
+        requestBody: { content: json(ref('WaypointName')) },
         responses: { 204: { description: 'Named' }, ...problems(404, 422) },
       },
       delete: {
@@ -390,17 +387,7 @@ export const openApi = {
       parameters: [project],
       post: {
         summary: 'Take a family in by reference, with a look-alike to stand in on the proof',
-        requestBody: {
-          content: json(
-            object({
-              name: text,
-              stylesheet: text,
-              class: text,
-              standIn: described(text, 'library/<id> or case/<key>'),
-              faces: list(object({ style: text, weight: integer })),
-            }),
-          ),
-        },
+        requestBody: { content: json(ref('WantedReference')) },
         responses: { 201: theProject, ...problems(400, 403, 404, 422, 502) },
       },
     },
@@ -443,7 +430,7 @@ export const openApi = {
       parameters: [project],
       put: {
         summary: 'Allow the foundry for this project',
-        requestBody: { content: json(object({ allowedBy: text })) },
+        requestBody: { content: json(ref('FoundryPermission')) },
         responses: { 200: theProject, ...problems(404, 422) },
       },
       delete: {
@@ -469,11 +456,7 @@ export const openApi = {
       },
       post: {
         summary: 'Take faces of a family into the case',
-        requestBody: {
-          content: json(
-            object({ scripts: list(text), faces: list(object({ style: text, weight: integer })) }),
-          ),
-        },
+        requestBody: { content: json(ref('Picks')) },
         responses: { 201: theProject, ...problems(400, 403, 404, 422, 502) },
       },
     },
@@ -510,9 +493,7 @@ export const openApi = {
       },
       put: {
         summary: 'Keeps which pages a stock was taken of',
-        requestBody: {
-          content: json(object({ pages: list(object({ name: text, site: text, path: text })) })),
-        },
+        requestBody: { content: json(ref('PagesOfStock')) },
         responses: { 200: answer('Kept', ref('KeptStock')), ...problems(404, 422) },
       },
       delete: {
@@ -536,7 +517,7 @@ export const openApi = {
       post: {
         summary:
           'Fetches a page, its style sheets and its fonts to be looked at: never from this machine or its neighbours',
-        requestBody: { content: json(object({ address: text })) },
+        requestBody: { content: json(ref('PageAddress')) },
         responses: {
           201: answer('What they are', ref('LookedPages')),
           ...problems(400, 403, 404, 422, 503),

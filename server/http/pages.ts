@@ -10,7 +10,7 @@ import type { LookedPages, PageAccount } from '@lettera/core/wire';
 import type { Services } from '../services';
 import type { Page } from '../store/pageStore';
 import { Problem } from './problem';
-import { LONGEST_ADDRESS, projectOf, stringField, untilGone } from './requests';
+import { bodyOf, projectOf, untilGone } from './requests';
 import { pageSecurity } from './security';
 import { fileName, filesOf, receivingFiles } from './uploads';
 
@@ -154,7 +154,7 @@ export function pageRoutes({
         'This Lettera fetches no pages: it is shared, and was not started with --fetch on. Save the page, or take the reader.',
       );
     }
-    const address = stringField(request.body, 'address', LONGEST_ADDRESS);
+    const { address } = bodyOf(request, 'PageAddress');
     const gone = untilGone(response);
     const own = jobs.for(id);
     const fetched = await siteFetcher.fetch(address, own, gone).catch((error: unknown) => {

@@ -5,7 +5,7 @@ import type { Services } from '../services';
 import { giveBackSpace } from '../store/database';
 import type { Page } from '../store/pageStore';
 import { Problem } from './problem';
-import { noProject, projectOf, revisionGiven, sendProject, stringField } from './requests';
+import { bodyOf, noProject, projectOf, revisionGiven, sendProject } from './requests';
 import type { Admission } from './security';
 
 const MOST_HISTORY = 200;
@@ -76,7 +76,7 @@ export function projectRoutes(
   });
 
   router.post('/projects', async (request, response) => {
-    const name = stringField(request.body, 'name', 120);
+    const { name } = bodyOf(request, 'NewProject');
     const project = await projects.create(newDocument(name), await startingPages());
     response.location(`/api/v1/projects/${project.id}`);
     sendProject(response, project, 201);

@@ -1,11 +1,8 @@
 import type { Request, RequestHandler, Response } from 'express';
-import type { Project } from '@lettera/core/wire';
+import { readBody, type Project, type RequestBody, type RequestName } from '@lettera/core/wire';
 import type { ProjectStore } from '../store/projectStore';
 import type { Instance } from '@lettera/core/font';
 import { kept, Problem } from './problem';
-
-/** Characters of an address that a page is fetched from, at most. */
-export const LONGEST_ADDRESS = 2000;
 
 export const noProject = (id: string): Problem =>
   new Problem('not-found', `There is no project “${id}”.`);
@@ -57,19 +54,15 @@ export const bodyLimit =
     next();
   };
 
-/** A string of a JSON body, trimmed. @throws Problem 422 naming the field */
-export function stringField(body: unknown, field: string, longest: number): string {
-  const value = (body as Record<string, unknown> | undefined)?.[field];
-  if (typeof value !== 'string' || value.trim() === '' || value.trim().length > longest) {
-    throw new Problem(
-      'invalid-change',
-      `“${field}” must be a text of 1 to ${longest} characters.`,
-      {
-        errors: [{ path: `/${field}`, message: `must be a text of 1 to ${longest} characters` }],
-      },
-    );
-  }
-  return value.trim();
+/** What a request brings as JSON, of a shape of the contract. @throws Problem 422 naming what is wrong */
+export function bodyOf<N extends RequestName>(request: Request, name: N): RequestBody<N> {
+  const read = readBody(name, request.body);
+  if ('body' in read) return read.body;
+  const { path, message } = read.fault;
+  const where = path.slice(1).replaceAll('/', ' › ');
+  throw new Problem('invalid-change', `${where ? `“${where}”` : 'What is sent'} ${message}.`, {
+    errors: [{ path, message }],
+  });
 }
 
 /** Aborts when whoever asked goes away before the answer: long work is then given up. */

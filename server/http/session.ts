@@ -2,7 +2,7 @@ import { Router } from 'express';
 import type { Config } from '../config';
 import { SESSION_LENGTH, type SessionStore } from '../store/sessionStore';
 import { Problem } from './problem';
-import { stringField } from './requests';
+import { bodyOf } from './requests';
 import { SESSION_COOKIE, sessionOf, type Admission } from './security';
 
 /** Signing in with the access token, where one was set at start, and out again. */
@@ -22,7 +22,7 @@ export function sessionRoutes(
   });
 
   router.post('/session', async (request, response) => {
-    const given = stringField(request.body, 'token', 400);
+    const { token: given } = bodyOf(request, 'SignIn');
     if (!token || !(await admission.isToken(given, request, response))) {
       throw new Problem('token-missing', 'This is not the access token.');
     }

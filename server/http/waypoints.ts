@@ -4,9 +4,7 @@ import type { Patch, ProjectDocument } from '@lettera/core/document';
 import type { Services } from '../services';
 import { TooManyWaypointsError } from '../store/waypointStore';
 import { Problem } from './problem';
-import { projectOf, revisionGiven, sendProject, stringField } from './requests';
-
-const LONGEST_NAME = 80;
+import { bodyOf, projectOf, revisionGiven, sendProject } from './requests';
 
 /** The change that leads to a state: the whole of it where there is more to change than a patch may hold. */
 function wayBack(current: ProjectDocument, document: ProjectDocument): Patch {
@@ -30,7 +28,7 @@ export function waypointRoutes({
 
   router.post('/projects/:id/waypoints', async (request, response) => {
     const project = await projectOf(projects, request);
-    const name = stringField(request.body, 'name', LONGEST_NAME);
+    const { name } = bodyOf(request, 'WaypointName');
     const waypoint = await waypoints.add(project, name).catch((error: unknown) => {
       throw error instanceof TooManyWaypointsError
         ? new Problem('invalid-change', error.message)
@@ -48,7 +46,7 @@ export function waypointRoutes({
 
   router.put('/projects/:id/waypoints/:waypoint', async (request, response) => {
     const { id } = await projectOf(projects, request);
-    const name = stringField(request.body, 'name', LONGEST_NAME);
+    const { name } = bodyOf(request, 'WaypointName');
     if (!(await waypoints.rename(id, idOf(request), name))) throw none();
     response.status(204).end();
   });

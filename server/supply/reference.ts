@@ -1,5 +1,4 @@
 import {
-  FACE_CLASSES,
   freeKey,
   libraryFaces,
   sortFaces,
@@ -15,31 +14,7 @@ import type { FontStore } from '../store/fontStore';
 import type { ProjectStore } from '../store/projectStore';
 import type { Project } from '@lettera/core/wire';
 import type { FoundryClient } from './foundryClient';
-import { fetchFaces, isWantedFace, PickError } from './taking';
-
-const isText = (value: unknown, longest: number): value is string =>
-  typeof value === 'string' && value.trim().length > 0 && value.length <= longest;
-
-export function isWantedReference(body: unknown): body is WantedReference {
-  const {
-    name,
-    stylesheet,
-    class: faceClass,
-    standIn,
-    faces,
-  } = (body ?? {}) as Partial<WantedReference>;
-  return (
-    isText(name, 300) &&
-    isText(stylesheet, 2000) &&
-    FACE_CLASSES.some((known) => known === faceClass) &&
-    isText(standIn, 100) &&
-    /^(library|case)\/[a-z0-9-]+$/.test(standIn) &&
-    Array.isArray(faces) &&
-    faces.length > 0 &&
-    faces.length <= 40 &&
-    faces.every(isWantedFace)
-  );
-}
+import { fetchFaces, PickError } from './taking';
 
 const LATIN = ['latin', 'latin-ext'];
 

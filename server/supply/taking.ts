@@ -8,7 +8,6 @@ import {
   type Patch,
   type Picks,
   type ProjectDocument,
-  type WantedFace,
 } from '@lettera/core/document';
 import type { Jobs } from '../job/jobs';
 import type { NewFont } from '../store/fontStore';
@@ -21,16 +20,6 @@ export class PickError extends Error {
 }
 
 /** Whether something from outside names a face: a style, and a weight from 1 to 1000. */
-export function isWantedFace(face: unknown): face is WantedFace {
-  const { style, weight } = (face ?? {}) as Partial<WantedFace>;
-  return (
-    (style === 'normal' || style === 'italic') &&
-    Number.isInteger(weight) &&
-    Number(weight) >= 1 &&
-    Number(weight) <= 1000
-  );
-}
-
 type ListedFile = LibraryDetails['files'][number];
 
 interface FacePlan {

@@ -1,10 +1,4 @@
-import type {
-  LibraryFamily,
-  Patch,
-  Picks,
-  ProjectDocument,
-  WantedReference,
-} from '@lettera/core/document';
+import type { LibraryFamily, Patch, ProjectDocument } from '@lettera/core/document';
 import type { FallbackTrials, LocalReading, TunedFace } from '@lettera/core/fallback';
 import type { FaceReading, Instance } from '@lettera/core/font';
 import type { FaceMeasures, FamilyMeasures, FamilySheet } from '@lettera/core/measure';
@@ -25,6 +19,7 @@ import type {
   ProblemDetails,
   Project,
   ProjectSummary,
+  RequestBody,
   Revision,
   Session,
   TakenFile,
@@ -122,7 +117,8 @@ export const api = {
   signOut: () => sendJson<void>('DELETE', '/session'),
 
   projects: () => get<ProjectSummary[]>('/projects'),
-  createProject: (name: string) => sendJson<Project>('POST', '/projects', { name }),
+  createProject: (name: string) =>
+    sendJson<Project>('POST', '/projects', { name } satisfies RequestBody<'NewProject'>),
   removeProject: (id: string) => sendJson<void>('DELETE', project(id)),
   project: (id: string) => get<Project>(project(id)),
   change: (id: string, revision: number, patch: Patch) =>
@@ -140,11 +136,15 @@ export const api = {
   revision: (id: string, revision: number) => get<Revision>(`${project(id)}/revisions/${revision}`),
   waypoints: (id: string) => get<Waypoint[]>(`${project(id)}/waypoints`),
   nameWaypoint: (id: string, name: string) =>
-    sendJson<Waypoint>('POST', `${project(id)}/waypoints`, { name }),
+    sendJson<Waypoint>('POST', `${project(id)}/waypoints`, {
+      name,
+    } satisfies RequestBody<'WaypointName'>),
   waypoint: (id: string, waypoint: string) =>
     get<WaypointState>(`${project(id)}/waypoints/${waypoint}`),
   renameWaypoint: (id: string, waypoint: string, name: string) =>
-    sendJson<void>('PUT', `${project(id)}/waypoints/${waypoint}`, { name }),
+    sendJson<void>('PUT', `${project(id)}/waypoints/${waypoint}`, {
+      name,
+    } satisfies RequestBody<'WaypointName'>),
   removeWaypoint: (id: string, waypoint: string) =>
     sendJson<void>('DELETE', `${project(id)}/waypoints/${waypoint}`),
   returnTo: (id: string, waypoint: string, revision: number) =>
@@ -178,11 +178,19 @@ export const api = {
   },
   stock: (id: string) => get<KeptStock>(`${project(id)}/stock`),
   keepStock: (id: string, pages: KeptStock['pages']) =>
-    sendJson<KeptStock>('PUT', `${project(id)}/stock`, { pages }),
+    sendJson<KeptStock>('PUT', `${project(id)}/stock`, {
+      pages,
+    } satisfies RequestBody<'PagesOfStock'>),
   forgetStock: (id: string) => sendJson<void>('DELETE', `${project(id)}/stock`),
   /** Has a page fetched to be looked at. */
   lookAtAddress: (id: string, address: string, signal?: AbortSignal) =>
-    sendJson<LookedPages>('POST', `${project(id)}/looked/address`, { address }, {}, signal),
+    sendJson<LookedPages>(
+      'POST',
+      `${project(id)}/looked/address`,
+      { address } satisfies RequestBody<'PageAddress'>,
+      {},
+      signal,
+    ),
   fallbacks: (id: string) => get<FallbackTrials>(`${project(id)}/fallbacks`),
   stopFitting: (id: string) => sendJson<void>('DELETE', `${project(id)}/fallbacks/fitting`),
   stopMaking: (id: string) => sendJson<void>('DELETE', `${project(id)}/delivery/making`),
@@ -208,10 +216,12 @@ export const api = {
   deliveryEvidence: (id: string) => get<DeliveryEvidence>(`${project(id)}/delivery/evidence`),
 
   allowFoundry: (id: string, allowedBy: string) =>
-    sendJson<Project>('PUT', `${project(id)}/foundry`, { allowedBy }),
+    sendJson<Project>('PUT', `${project(id)}/foundry`, {
+      allowedBy,
+    } satisfies RequestBody<'FoundryPermission'>),
   withdrawFoundry: (id: string) => sendJson<Project>('DELETE', `${project(id)}/foundry`),
   library: (id: string) => get<LibraryFamily[]>(`${project(id)}/foundry/families`),
-  take: (id: string, family: string, picks: Picks, signal?: AbortSignal) =>
+  take: (id: string, family: string, picks: RequestBody<'Picks'>, signal?: AbortSignal) =>
     sendJson<Project>('POST', libraryFamily(id, family), picks, {}, signal),
   libraryDetails: (id: string, family: string) => get<LibraryDetails>(libraryFamily(id, family)),
   librarySheet: (id: string, family: string) =>
@@ -225,7 +235,7 @@ export const api = {
   startMeasuring: (id: string) =>
     sendJson<LibraryProgress>('POST', `${project(id)}/foundry/measures`),
   stopMeasuring: (id: string) => sendJson<void>('DELETE', `${project(id)}/foundry/measures`),
-  takeReference: (id: string, wanted: WantedReference) =>
+  takeReference: (id: string, wanted: RequestBody<'WantedReference'>) =>
     sendJson<Project>('POST', `${project(id)}/references`, wanted),
 
   readings: (id: string) => get<FaceReading[]>(`${project(id)}/fonts`),

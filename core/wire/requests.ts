@@ -1,0 +1,72 @@
+import { Type, type Static, type TSchema } from '@sinclair/typebox';
+import type { Picks, WantedReference } from '../document/libraryFamily';
+import { MOST_PARTS } from '../document/projectDocument';
+import { FACE_CLASSES } from '../document/vocabulary';
+import { between, integer, oneOf, shapeOf, text } from './shape';
+
+/**
+ * What requests bring as JSON, each with its limits: what comes is held against these shapes, the API is described by
+ * them, and the client sends them. Patches, documents and readings of fonts have rules of their own in the core.
+ */
+
+/** Characters of an address that a page is fetched from, at most. */
+const LONGEST_ADDRESS = 2000;
+const LONGEST = { name: 120, waypoint: 80, token: 400, family: 300, place: 100 };
+/** Scripts and faces of a family that are taken in at once. */
+const MOST_PICKS = 40;
+
+/** A text that is not empty, blanks around it left out. */
+const filled = (maxLength: number, description?: string) =>
+  Type.String({ minLength: 1, maxLength, ...(description ? { description } : {}) });
+
+const wantedFace = Type.Object({
+  style: oneOf(['normal', 'italic']),
+  weight: between(integer(), [1, 1000]),
+});
+
+export const REQUESTS = {
+  SignIn: Type.Object({ token: filled(LONGEST.token) }),
+  NewProject: Type.Object({ name: filled(LONGEST.name) }),
+  WaypointName: Type.Object({ name: filled(LONGEST.waypoint) }),
+  FoundryPermission: Type.Object({ allowedBy: filled(LONGEST.name, 'Who allows it') }),
+  PageAddress: Type.Object({ address: filled(LONGEST_ADDRESS) }),
+  PagesOfStock: Type.Object({
+    pages: Type.Array(
+      Type.Object({
+        name: Type.String({ maxLength: LONGEST.name }),
+        site: text('SHA-256 of the files that the page came with'),
+        path: text('Its path among them'),
+        address: Type.Optional(
+          Type.String({
+            maxLength: LONGEST_ADDRESS,
+            description: 'Where it was fetched from, where it was',
+          }),
+        ),
+      }),
+      { maxItems: MOST_PARTS.pages },
+    ),
+  }),
+  Picks: shapeOf<Picks>()(
+    Type.Object({
+      scripts: Type.Array(text(), { maxItems: MOST_PICKS }),
+      faces: Type.Array(wantedFace, { maxItems: MOST_PICKS }),
+    }),
+  ),
+  WantedReference: shapeOf<WantedReference>()(
+    Type.Object({
+      name: filled(LONGEST.family, 'The exact name that the style sheet gives the family'),
+      stylesheet: filled(LONGEST_ADDRESS),
+      class: oneOf(FACE_CLASSES),
+      standIn: Type.String({
+        pattern: '^(library|case)/[a-z0-9-]+$',
+        maxLength: LONGEST.place,
+        description: 'library/<id> or case/<key>',
+      }),
+      faces: Type.Array(wantedFace, { minItems: 1, maxItems: MOST_PICKS }),
+    }),
+  ),
+} satisfies Record<string, TSchema>;
+
+export type RequestName = keyof typeof REQUESTS;
+/** What a request of a name brings. */
+export type RequestBody<N extends RequestName> = Static<(typeof REQUESTS)[N]>;
