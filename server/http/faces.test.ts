@@ -268,14 +268,14 @@ describe('a family by reference', () => {
   });
 
   test.each([
-    ['no faces', { faces: [] }],
-    ['a class that is none', { class: 'fancy' }],
-    ['a stand-in from nowhere', { standIn: 'web/spectral' }],
-    ['a look-alike that is not there', { standIn: 'case/none' }],
-  ])('with %s is refused', async (_what, change) => {
+    ['no faces', { faces: [] }, 422],
+    ['a class that is none', { class: 'fancy' }, 422],
+    ['a stand-in from nowhere', { standIn: 'web/spectral' }, 422],
+    ['a look-alike that is not there', { standIn: 'case/none' }, 400],
+  ])('with %s is refused', async (_what, change, status) => {
     const { id } = await newProject();
     await allow(id);
-    await refer(id, { ...WANTED, ...change }).expect(422);
+    await refer(id, { ...WANTED, ...change }).expect(status);
   });
 
   test('with an address that is none is refused, naming the field', async () => {

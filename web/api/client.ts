@@ -113,7 +113,8 @@ const ifMatch = (revision: number) => ({ 'If-Match': `"${revision}"` });
 /** The server, as the web application sees it: one function a request. */
 export const api = {
   session: () => get<Session>('/session'),
-  signIn: (token: string) => sendJson<Session>('POST', '/session', { token }),
+  signIn: (token: string) =>
+    sendJson<Session>('POST', '/session', { token } satisfies RequestBody<'SignIn'>),
   signOut: () => sendJson<void>('DELETE', '/session'),
 
   projects: () => get<ProjectSummary[]>('/projects'),
