@@ -6,7 +6,7 @@ export interface Judged {
   aside: readonly AsideMark[];
 }
 
-/** In what a check may be told: for people, for programs, and for tools that gather such findings. */
+/** How a check may report: for people, for programs, and for tools that gather such findings. */
 export const REPORT_FORMATS = ['text', 'json', 'sarif'] as const;
 export type ReportFormat = (typeof REPORT_FORMATS)[number];
 

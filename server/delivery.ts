@@ -68,7 +68,7 @@ export class Deliveries {
     );
   }
 
-  /** Stops what is being made for a project's delivery; whoever waits for it is told so. */
+  /** Stops what is being made for a project's delivery; whoever waits for it gets that as the answer. */
   stop(projectId: string): void {
     this.#stopped.add(projectId);
     this.maker.stop(projectId);

@@ -73,7 +73,7 @@ export interface StartOptions extends Pick<AppOptions, 'startingPages'> {
 
 /**
  * Opens the store, listens, and prepares.
- * @throws ConfigError when the address cannot be had, StoreError when the data cannot
+ * @throws ConfigError when the address cannot be listened at, StoreError when the data cannot be used
  */
 export async function startServer(
   config: Config,

@@ -17,7 +17,7 @@ export default defineConfig({
           groups: [
             {
               name: 'shared',
-              // What judges a project, or tells of a page, comes after what is seen first.
+              // What judges a project, or describes a page, comes after what is seen first.
               test: /[\\/](core[\\/](?!(check|page)[\\/])|web[\\/](frame|proof(?![\\/]panel)|store|api)[\\/])/,
               minShareCount: 3,
             },

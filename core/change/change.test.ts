@@ -316,7 +316,7 @@ describe('taking files in', () => {
       [400, 'greek: U+370-3FF', 'latin: U+0-FF, U+131', 'symbols: U+2190-2193'],
       [700, 'greek: U+370-3FF'],
     ]);
-    // What is for all characters, or for the same, is a face of its own, and told of.
+    // What is for all characters, or for the same, is a face of its own, and listed.
     const { patch: more } = takeFilesIn(
       document,
       [file({ fullName: 'e' }), { ...file({ fullName: 'f' }), unicodeRange: 'U+0-7F' }],

@@ -126,7 +126,7 @@ function told(document: ProjectDocument, path: string, value: unknown): string |
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
   if (typeof value === 'number') return String(Number(value.toFixed(4)));
   if (typeof value !== 'string' || value.length > LONGEST_TOLD) return null;
-  // What names another part is told by that part's name.
+  // What names another part is described by that part's name.
   const named =
     part === 'elements' || member === 'follows' ? document.styles[value]?.name : undefined;
   return named ?? value;

@@ -73,7 +73,7 @@ const RULES: readonly (readonly [Rule, 'once' | 'each width'])[] = [
   [unusedFamily, 'once'],
 ];
 
-/** Rules on how text is set, which may come to something else on narrow screens. */
+/** Rules on how text is set, which may be something else on narrow screens. */
 const BY_WIDTH = new Set(RULES.flatMap(([rule, at]) => (at === 'each width' ? [rule] : [])));
 
 /** All marks. At narrow widths it is what is set there that is marked. */

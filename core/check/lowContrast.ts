@@ -7,7 +7,7 @@ import { px, styleName, type Mark, type Rule, subjectOf } from './mark';
 
 /**
  * Text whose contrast is under what WCAG asks, at the smaller end of its size, on each ground that it stands
- * on: those that text elements tell of, and those that it is found on on the page.
+ * on: those that text elements name, and those on which it is found on the page.
  */
 export const lowContrast: Rule = (document, { page }) => {
   const sides = document.delivery.dark ? (['light', 'dark'] as const) : (['light'] as const);

@@ -2,7 +2,7 @@ import { sameStyles } from '../style/gathered';
 import { mergePatch, standsForAll } from '../style/mergeStyles';
 import { inWords, styleName, type Rule, subjectOf } from './mark';
 
-/** Styles that come to the same in everything: one that is changed leaves the others behind. */
+/** Styles that are the same in everything: one that is changed leaves the others behind. */
 export const sameStyle: Rule = (document) =>
   sameStyles(document).map((group) => {
     const kept = standsForAll(document, group);

@@ -81,7 +81,7 @@ const inSrgb = inGamut('rgb');
 /** Whether a colour lies beyond sRGB: screens that show more show it as another. @throws RangeError when it is none */
 export const isWideGamut = (source: string): boolean => !inSrgb(colourOf(source));
 
-/** What layers of colour come to, from the lowest up, each with its alpha over the last. CSS Color 4 §12. */
+/** The colour of layers over one another, from the lowest up, each with its alpha over the last. CSS Color 4 §12. */
 export const composited = (ground: string, layers: readonly string[]): string =>
   formatRgb(blend([paintedColour(ground), ...layers.map(paintedColour)]));
 

@@ -1,4 +1,4 @@
-/** The most that all files of a bundle may come to, bytes: some hundred times what a site should load. */
+/** The most that all files of a bundle may weigh together, bytes: some hundred times what a site should load. */
 export const MOST_BUNDLE_BYTES = 64 * 1024 * 1024;
 
 const megabytes = (bytes: number): string => `${(bytes / 1024 / 1024).toFixed(1)} MB`;

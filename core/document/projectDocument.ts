@@ -74,7 +74,7 @@ export class VoiceFitting {
   space?: boolean;
 }
 
-/** Shares of a site's visits by platform, per cent. What they come to is taken as the whole. */
+/** Shares of a site's visits by platform, per cent. Their sum counts as the whole. */
 export class AudienceShares {
   @MayBeLeftOut()
   @IsNumber()

@@ -4,7 +4,7 @@
 export interface LocalAdvances {
   /** The advance of each character, the space's among them; characters that it lacks are left out. */
   advances: Readonly<Record<string, number>>;
-  /** What two characters side by side come to beyond the sum of their advances: kerning and ligatures. */
+  /** What two characters side by side measure beyond the sum of their advances: kerning and ligatures. */
   pairs: Readonly<Record<string, number>>;
   /** Stem ÷ x-height (§2 of the measures); null where it was not measured. */
   colour: number | null;

@@ -1,6 +1,6 @@
 import { PLATFORMS, type LocalPlatform } from './localFonts';
 
-/** Shares of a site's visits by platform. What they come to is taken as the whole. */
+/** Shares of a site's visits by platform. Their sum counts as the whole. */
 export type Audience = Readonly<Partial<Record<LocalPlatform, number>>>;
 
 export const PLATFORM_NAMES: Readonly<Record<LocalPlatform, string>> = {

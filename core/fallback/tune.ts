@@ -24,7 +24,7 @@ import {
 } from './tuningText';
 import { wordModel, type Grouping, type WordModel } from './wordModel';
 
-/** Goes up with every change that makes a tuning come out otherwise: those that were kept count no more. */
+/** Raised with every change that gives another tuning: stored ones are then made anew. */
 export const TUNING_VERSION = 2;
 
 /** Mean and 95th percentile of |fallback − web| ÷ web over words, as they occur. */

@@ -78,7 +78,7 @@ function beginning(sentences: readonly string[], most: number): string[] {
 
 /**
  * What a project's fallbacks are tuned on and judged by. The designer's copy is parted by sentences: every
- * other one is tuned on and the rest held out, so that a figure is never told of the text that it was made
+ * other one is tuned on and the rest held out, so that a figure is never given for the text that it was made
  * from. The project's languages count a third of the copy, or alone where there is none. It is judged by the
  * rest of the copy and by text of several kinds in each language.
  *

@@ -12,7 +12,7 @@ export interface WordModel {
   /** How many words there are, and where the letters of each begin; one more than words. */
   count: number;
   starts: Int32Array;
-  /** Share of each word in the text; they come to 1. */
+  /** Share of each word in the text; the sum is 1. */
   shares: Float64Array;
   /** Width of each word in the web face, em. */
   widths: Float64Array;

@@ -127,7 +127,7 @@ const tooLarge = (bytes: number): FontError =>
 
 /**
  * Refuses a packed font that is cut short, or unpacks to more than any font has: by what its header says
- * and by what its tables come to. WOFF 1.0 §3 and WOFF2 §4.1: both headers hold the file's length at byte
+ * and by the sum of its tables. WOFF 1.0 §3 and WOFF2 §4.1: both headers hold the file's length at byte
  * 8, the unpacked size at 16.
  */
 function checkPacked(file: Uint8Array, format: 'woff' | 'woff2'): void {

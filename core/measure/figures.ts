@@ -4,7 +4,7 @@ import type { Shaper } from '../font/shape';
 export type FigureSpacing = 'tabular' | 'proportional';
 export type FigureForm = 'lining' | 'old-style';
 
-/** The figures that a face shows unasked, and those that can be had besides. */
+/** The figures that a face shows unasked, and those that it offers besides. */
 export interface Figures {
   spacing: FigureSpacing;
   form: FigureForm;

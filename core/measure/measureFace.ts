@@ -8,7 +8,7 @@ import { apertureOf, squarenessOf } from './shapes';
 import { slopeOf } from './slope';
 import { stemOf, strokeRange } from './strokes';
 
-/** Raised whenever a measure would come out otherwise, so that kept ones are taken anew. */
+/** Raised with every change that gives another measure, so that stored ones are taken anew. */
 export const MEASURES_VERSION = 3;
 
 /**

@@ -9,7 +9,7 @@ export const SERIF_FOOT = 1.35;
 /** A stroke that leans more ends in a curve, not in a foot, degrees. */
 const LEANS = 6;
 
-/** One measure by which a slab is told from a serif, and where its limit lies. */
+/** One measure that distinguishes a slab from a serif, and where its limit lies. */
 interface SlabSign {
   name: string;
   unit: string;

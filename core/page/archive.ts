@@ -20,7 +20,7 @@ const PIECE = 64 * 1024;
 
 /**
  * The files of a zip, counted as they unpack and not by what it says of them.
- * @param room what they may come to; what they take of it is taken away
+ * @param room what they may take altogether; what they take is subtracted from it
  * @throws what `faults` gives for more than may be, and for a damaged archive
  */
 export function unzip(

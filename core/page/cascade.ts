@@ -149,7 +149,7 @@ const INLINE = Number.MAX_SAFE_INTEGER;
 const isOfContainer = ({ kind }: Condition): boolean => kind === 'container';
 
 /**
- * What a page's own style sheets and the project's rules come to for each element, as the cascade has it:
+ * What a page's own style sheets and the project's rules give each element together, as the cascade has it:
  * importance, style attributes, layers, specificity and order (CSS Cascade 5 §6). The browser is asked what
  * its selectors meet and which conditions hold; the cascade is reckoned here.
  */

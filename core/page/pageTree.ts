@@ -39,7 +39,7 @@ export function ownTextIn<Node>(tree: PageTree<Node>, node: Node): string {
   return plainText(text);
 }
 
-/** An element as it is told of where its kind is looked for, but for its text. */
+/** What an element is, as far as its kind is looked for by it; without its text. */
 export function seenIn<Node>(tree: PageTree<Node>, node: Node): Omit<Seen<Node>, 'text'> {
   let place = tree.parent(node);
   while (place !== null && !AROUND.has(tree.tag(place))) place = tree.parent(place);

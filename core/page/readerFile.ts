@@ -201,7 +201,7 @@ export function filesOfReading({ path, bytes }: SiteFile): SiteFile[] {
         `<link rel="stylesheet" href="${escaped(name)}"${media ? ` media="${escaped(media)}"` : ''}>`,
     )
     .join('');
-  // What could not be read there is told as any sheet that is asked for elsewhere.
+  // What could not be read there is reported like any sheet that is asked for elsewhere.
   const unread = (Array.isArray(reading['unread']) ? reading['unread'] : [])
     .filter((address): address is string => typeof address === 'string')
     .slice(0, MOST_SHEETS)

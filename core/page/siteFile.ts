@@ -4,7 +4,7 @@ export interface SiteFile {
   bytes: Uint8Array;
 }
 
-/** What a site's files may come to. */
+/** The most that a site may have: of files, of bytes, of each kind. */
 export const SITE_LIMITS = {
   /** Files at once, and bytes of them all. */
   files: 2000,

@@ -10,7 +10,7 @@ export const NO_TEXT = [
   'textarea',
 ] as const;
 
-/** Parts of a page that a text is told to stand in. */
+/** Parts of a page that a text can be said to stand in. */
 export const PLACES = ['header', 'nav', 'main', 'aside', 'footer'] as const;
 
 /** Words that tell a text apart, characters. docs/reading.md. */

@@ -5,7 +5,7 @@ interface Trait {
   key: string;
   /** Its value, on a scale where equal steps look equally different; null when the face has none. */
   value: (measures: FaceMeasures) => number | null;
-  /** How much it tells of a face's look. */
+  /** How much it says about a face's look. */
   weight: number;
   /** What a higher value is called, and a lower one. */
   more: string;

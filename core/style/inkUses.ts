@@ -18,7 +18,7 @@ export interface InkUse {
   least: number;
 }
 
-/** Grounds that text is found on beside those that its elements tell of, by style. */
+/** Grounds that text is found on beside those that its elements name, by style. */
 export type FoundGrounds = Readonly<Record<string, readonly string[]>>;
 
 /** Every colour of text in use, on each of its grounds, at the size it is used at. */

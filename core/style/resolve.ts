@@ -8,7 +8,7 @@ import {
 } from '../document/property';
 import { BODY_STYLE } from '../document/vocabulary';
 
-/** How a value came to a style: set there, from a style it follows, from the text around it, from the body, or from the browser. */
+/** Where a style has a value from: set there, from a style it follows, from the text around it, from the body, or from the browser. */
 export type Origin = 'set' | 'style' | 'parent' | 'body' | 'browser';
 
 /** One place looked at on the way to a value. */
@@ -82,7 +82,7 @@ function resolveIn(
   return { value: initial, origin: 'browser', source: null, trace };
 }
 
-/** What a property of a style would come to, were it not set there. @param parentElement as of `resolveStyle` */
+/** What a property of a style would be, were it not set there. @param parentElement as of `resolveStyle` */
 export const followedProperty = (
   document: ProjectDocument,
   styleKey: string,

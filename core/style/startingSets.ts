@@ -35,7 +35,7 @@ const style = (name: string, follows: string | null, set: PropertyValues): SetSt
   set,
 });
 
-/** What all sets have: kinds of text that most sites come to. */
+/** What all sets have: kinds of text that most sites have. */
 const ELEMENTS: Readonly<Record<string, SetElement>> = {
   display: { name: 'Display', selectors: ['.display'], style: 'display' },
   kicker: { name: 'Kicker', selectors: ['.kicker'], style: 'kicker' },

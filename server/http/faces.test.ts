@@ -172,7 +172,7 @@ describe('faces measured', () => {
     expect(body).toHaveLength(200);
     const { body: project } = await api().get(`/api/v1/projects/${id}`);
     expect((project as Project).document.case['tarnholm-test-slab']?.faces).toHaveLength(200);
-    // Packing has begun meanwhile, and tells of itself.
+    // Packing has begun meanwhile, and reports its progress.
     const readings = reports.filter(({ task }) => task === 'reading');
     expect(readings.at(-1)).toEqual({ task: 'reading', done: 200, of: 200 });
   });

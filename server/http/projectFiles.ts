@@ -7,10 +7,10 @@ import { Problem } from './problem';
 import { projectOf, sendProject } from './requests';
 import { filesOf, receivingFiles } from './uploads';
 
-/** What a project file may come to, packed. */
+/** The most that a project file may weigh, packed. */
 const MOST_BYTES = 256 * 1024 * 1024;
 
-/** Projects in one file each, and the marks on a project as they are told to programs. */
+/** Projects in one file each, and the marks on a project as programs get them. */
 export function projectFileRoutes(
   services: Pick<
     Services,

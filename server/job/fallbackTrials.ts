@@ -45,7 +45,7 @@ interface Ground {
   textKey: string;
   measured: MeasuredFonts;
   measuredKeys: Readonly<Record<string, string>>;
-  /** Is told of work that has to be waited for. */
+  /** Called with work that has to be waited for. */
   told?: (work: Promise<unknown>) => void;
 }
 

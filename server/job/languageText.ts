@@ -10,7 +10,7 @@ const require = createRequire(import.meta.url);
 
 /** Of a declaration's sentences, every third is held out. */
 const HELD_OUT_EVERY = 3;
-/** Words of spoken English that are told apart: the rest come to a tenth of all. */
+/** Words of spoken English that are told apart: the rest make a tenth of all. */
 const SPOKEN_WORDS = 1500;
 
 /** Codes of the declaration in a language's usual spelling, where the list does not lead with it. */

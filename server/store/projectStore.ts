@@ -84,7 +84,7 @@ export class ProjectStore {
       .select({
         id: projects.id,
         slug: projects.slug,
-        // A document that is damaged is told by its short name, and costs no other.
+        // A damaged document is named by its short name, and no other project is lost with it.
         name: sql<string>`CASE WHEN json_valid(${projects.document}) THEN json_extract(${projects.document}, '$.name') ELSE ${projects.slug} || ' (damaged)' END`,
         revision: projects.revision,
         createdAt: projects.createdAt,

@@ -202,7 +202,7 @@ export class SiteFetcher {
       if (files.length >= this.limits.files || seen.size >= this.limits.requests) break;
       if (seen.has(url.href)) continue;
       seen.add(url.href);
-      // What does not come is told as not brought along; the page is read without it.
+      // What does not come is reported as not brought along; the page is read without it.
       const came = await this.#get(url, kind, all).catch((error: unknown) => {
         if (all.aborted || !(error instanceof SiteError)) throw error;
         return null;

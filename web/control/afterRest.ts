@@ -5,7 +5,7 @@ import { debounce } from './debounce';
 const REST = 100;
 
 /**
- * A value that follows its source once that has come to rest, so that what takes long to reckon from it is not
+ * A value that follows its source once that has come to rest, so that what takes long to work out from it is not
  * reckoned while it is dragged. The first value that is there, and one that goes, are followed at once.
  */
 export function afterRest<T>(source: () => T): Readonly<ShallowRef<T>> {

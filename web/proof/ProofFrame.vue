@@ -39,7 +39,7 @@ const props = defineProps<{
   document?: ProjectDocument;
   /** Shown beside the proof itself, in another way: then nothing is measured here. */
   look?: Look;
-  /** Where the page is to stand, as it is told by another frame that shows the same page. */
+  /** Where the page is to stand, as another frame that shows the same page says. */
   place?: PagePlace | null;
 }>();
 const emit = defineEmits<{ pointed: [styleName: string | null]; moved: [place: PagePlace] }>();

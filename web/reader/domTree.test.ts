@@ -12,7 +12,7 @@ import { ownText, seen, textElementsOf } from './domTree';
 
 const parsed = (html: string): Document => new DOMParser().parseFromString(html, 'text/html');
 
-/** What is told of each text, from what a browser holds and from what a parser does. */
+/** What is said of each text, from what a browser holds and from what a parser does. */
 const inBrowser = (html: string) =>
   textElementsOf(parsed(html)).map((node) => {
     const { tag, classes, role, place } = seen(node);

@@ -21,7 +21,7 @@ export const textElementsOf = ({ body }: Document): Element[] =>
 /** The text that an element holds itself, blanks as one. */
 export const ownText = (node: Element): string => ownTextIn(DOM, node);
 
-/** An element as it is told of where its kind is looked for. */
+/** What an element is, as far as its kind is looked for by it. */
 export const seen = (node: Element): Seen<Element> => ({
   ...seenIn(DOM, node),
   text: node.textContent ?? '',

@@ -21,7 +21,7 @@ const OUT =
 const FIELDS = 'input, textarea, select, option, datalist, [contenteditable]';
 const MOST = { html: 4_000_000, css: 4_000_000, texts: 100_000 };
 
-/** What is told of a page at one width: types alone, of which nothing stands in what is run. */
+/** What is recorded of a page at one width: types alone, of which nothing stands in what is run. */
 interface View extends LiveView {
   height: number;
 }

@@ -137,7 +137,7 @@ export const useContenders = defineStore('contenders', () => {
     return family ? siteName(family) : row.name;
   };
 
-  /** Pairs whose families are no longer to be had: they can only be dismissed. */
+  /** Pairs whose families are no longer there: they can only be dismissed. */
   const lost = computed(() =>
     kept.value.filter((pair) => !states.value.some((state) => keyOf(state.pair) === keyOf(pair))),
   );

@@ -15,7 +15,7 @@ import { useCopy } from './copy';
 import { useFallbacks } from './fallbacks';
 import { useProject } from './project';
 
-/** A font of this machine, as the Local Font Access API tells of it. */
+/** A font of this machine, as the Local Font Access API describes it. */
 interface MachineFont {
   family: string;
   fullName: string;
@@ -140,7 +140,7 @@ export const useLocalMeasuring = defineStore('localMeasuring', () => {
         return;
       }
     }
-    // No machine is without fonts: a browser that may not show them tells of none.
+    // No machine is without fonts: a browser that may not show them lists none.
     if (fonts.length === 0) {
       said.value =
         'The browser was not allowed to show the fonts of this machine. Nothing was measured.';

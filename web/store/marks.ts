@@ -8,7 +8,7 @@ import { useEvidence } from './evidence';
 import { useLayer } from './layer';
 import { useProject } from './project';
 
-/** The marks on the project as it is shown, worked out once for all that tells of them. */
+/** The marks on the project as it is shown, worked out once for everything that shows them. */
 export const useMarks = defineStore('marks', () => {
   const project = useProject();
   const { evidenceOf } = useEvidence();

@@ -29,7 +29,7 @@ export type PairKeys = Contender;
 export const samePair = (one: PairKeys | null, other: PairKeys | null): boolean =>
   one !== null && other !== null && ROLES.every((role) => one[role] === other[role]);
 
-/** What taking a pair has changed, to be told. */
+/** What taking a pair has changed, to be shown. */
 export interface Taken {
   names: string;
   changes: WeightChange[];

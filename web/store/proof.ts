@@ -80,7 +80,7 @@ export const useProof = defineStore('proof', () => {
   const change = ref<number | null>(null);
   /** The language that the page is looked at in; null for as it is written. */
   const language = shallowRef<OtherLanguage | null>(null);
-  /** What is told of the page beside it: its pages, who sets its text, or the text that was clicked. */
+  /** What is shown about the page beside it: its pages, who sets its text, or the text that was clicked. */
   const panel = ref<ProofPanel | null>(null);
   /** The page as the frame holds it that shows it; null while none does. */
   const shownPage = shallowRef<Document | null>(null);

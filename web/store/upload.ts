@@ -37,7 +37,7 @@ export const useUpload = defineStore('upload', () => {
   const state = ref<'idle' | 'reading' | 'done'>('idle');
   const files = ref(0);
   const lines = shallowRef<OutcomeLine[]>([]);
-  /** Families that the last upload came to, by name. */
+  /** Families of the last upload, by name. */
   const families = shallowRef<string[]>([]);
   let abort = new AbortController();
 

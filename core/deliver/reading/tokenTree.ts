@@ -19,7 +19,7 @@ export interface Token {
   extensions: Record<string, unknown>;
 }
 
-/** A value that could not be had: what it names leads nowhere, or in a circle. */
+/** A value that could not be resolved: what it names leads nowhere, or in a circle. */
 export class AliasError extends Error {
   override readonly name = 'AliasError';
 }

@@ -195,7 +195,7 @@ class Folding {
     const within = (number: number) => this.stock.texts[number]?.within ?? null;
     const nested = texts.filter((number) => within(number) !== null);
     const inline = nested.length * 2 > texts.length;
-    // In the midst of text, what is the same as around it is had from there.
+    // In the midst of text, what is the same as around it is inherited from there.
     const set = OF_TYPE.filter((property) =>
       nested.some((number) => {
         const around = within(number);

@@ -65,7 +65,7 @@ export interface Proposal {
 
 const STILL: Moves = movesTogether([]);
 
-/** Folds a site into a project as far as it is wanted, with all that is to be told of it. @throws RangeError for a stock without text */
+/** Folds a site into a project as far as it is wanted, with all that has to be shown about it. @throws RangeError for a stock without text */
 export function proposeFold(
   { stock, kinds, met }: StockFacts,
   document: ProjectDocument,

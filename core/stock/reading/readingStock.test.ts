@@ -121,7 +121,7 @@ describe('a page that the reader gave, without a browser', () => {
     ]);
     expect(stock.texts[numberOf('The log')]?.wide.measure).toBe(20);
     expect(look('The log', 'wide').ground).toBeNull();
-    // Seen at one width, it is told as it is there.
+    // Seen at one width, it is described as it is there.
     expect(look('Sæfari', 'narrow').slant).toBe('italic');
     expect(look('Phones only', 'wide').size).toBe(18);
   });

@@ -55,7 +55,7 @@ function endsOf(views: readonly LiveView[]): Record<StockEnd, LiveView> | null {
 }
 
 /**
- * The type of pages as the reader left them, without a browser: what texts look like is told as the live page
+ * The type of pages as the reader left them, without a browser: what texts look like is taken as the live page
  * computed it, and what decides it is reckoned from the rules that the reader kept. The ground of a text, and
  * what conditions on containers decide, are not known.
  *
@@ -100,7 +100,7 @@ export function stockOfReadings(
         provenances: book.provenances(readers[end].provenances.provenances(node)),
         measure: shown.measure ?? null,
       });
-      // What is seen at one width alone is told as it is there.
+      // What is seen at one width only is described as it is there.
       const [small, large] = [narrow ?? wide, wide ?? narrow];
       if (!small || !large) continue;
       const { tag, classes, role, place } = seenIn(MARKUP, node);

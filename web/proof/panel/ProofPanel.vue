@@ -8,7 +8,7 @@ import MovedView from './MovedView.vue';
 import PagesView from './PagesView.vue';
 import TextView from './TextView.vue';
 
-/** What is told of the page beside it: which pages there are, who sets its text, and a text that was clicked. */
+/** What is shown about the page beside it: which pages there are, who sets its text, and a text that was clicked. */
 const proof = useProof();
 
 const VIEWS: { value: ProofPanel; label: string }[] = [

@@ -30,7 +30,7 @@ function set(end: (typeof ENDS)[number], part: 'base' | 'ratio', value: number):
 const setRounding = (rounding: Rounding): void => emit('series', { ...now.value, rounding });
 
 const toHundredth = (px: number): string => plainNumber(Number(px.toFixed(2)));
-/** Sizes that are told of a step; the rest are counted. */
+/** Sizes that are listed for a step; the rest are counted. */
 const MOST_TOLD = 4;
 const steps = computed(() => {
   const odd = new Set(props.scale.odd);

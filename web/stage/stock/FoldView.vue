@@ -128,7 +128,7 @@ function leave(key: string, on: boolean): void {
   left.value = on ? left.value.filter((one) => one !== key) : [...left.value, key];
 }
 
-/** The project as it was made by taking; it is told as long as it stands so. */
+/** The project as it was made by taking; it is shown as long as it stands so. */
 const takenAs = shallowRef<ProjectDocument | null>(null);
 const isTaken = computed(
   () =>

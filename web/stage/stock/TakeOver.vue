@@ -83,7 +83,7 @@ async function takeFiles(): Promise<void> {
     );
     const files = await Promise.all(addresses.value.map(fileAt));
     await upload.take(files, Object.fromEntries(ranges));
-    // It is told here, beside what was pressed.
+    // It is said here, beside what was pressed.
     const { brought, troubled } = upload;
     outcome.value = { brought, troubled: troubled.map(({ text }) => text) };
     upload.dismiss();

@@ -76,7 +76,7 @@ const text = computed(() => {
   if (isLeft.value) return 'the page’s own';
   const { shown } = project;
   if (!shown) return '';
-  // A length is inherited as it came to where it was set, whatever the size is here.
+  // A length is inherited as it was computed where it was set, whatever the size is here.
   const value =
     props.property === 'letterSpacing' && !isSet.value
       ? Number(
@@ -103,7 +103,7 @@ const swatch = computed(() => {
     : null;
 });
 
-/** Families of the case that no voice holds, each to be had in a voice of its own. */
+/** Families of the case that no voice holds, each offered as a voice of its own. */
 const OWN = 'family ';
 const unseated = (document: ProjectDocument) => {
   const seated = Object.values(document.voices).map(({ family }) => family);
