@@ -49,6 +49,26 @@ describe('measuring families', () => {
     expect(await server.services.measurer.known([faces])).toEqual([one?.measures]);
   });
 
+  test('goes on for who waits when whoever asked first goes away', async () => {
+    const gone = new AbortController();
+    const faces = [faceOf(slab, 350)];
+    const first = server.services.measurer.sheet(
+      faces,
+      () =>
+        new Promise<Uint8Array>((_, reject) =>
+          gone.signal.addEventListener('abort', () => reject(gone.signal.reason as Error)),
+        ),
+    );
+    const { load, asked } = counting();
+    const second = server.services.measurer.sheet(faces, load);
+    // Both have looked into the store, and the second waits for the first.
+    await server.services.measurer.known([faces]);
+    gone.abort();
+    await expect(first).rejects.toMatchObject({ name: 'AbortError' });
+    expect((await second)?.reading.family).toBe('Tarnholm Test Slab');
+    expect(asked()).toBe(1);
+  });
+
   test('is another matter for other files, or for another face that is the regular', async () => {
     const { load, asked } = counting();
     const two = [faceOf(slab, 700), faceOf(hairline, 400)];

@@ -1,4 +1,5 @@
 import { createHash } from 'node:crypto';
+import { FontError } from '@lettera/core/font';
 import {
   nearestFace,
   REGULAR_WEIGHT,
@@ -103,7 +104,14 @@ export class FamilyMeasurer {
     const known = await this.store.sheet(plan.key);
     if (known) return known;
     const running = this.#underWay.get(plan.key);
-    if (running) return running;
+    if (running) {
+      // Whoever asked first may have gone away, and its files with it: then this one fetches its own.
+      const shared = await running.catch((error: unknown) => {
+        if (error instanceof FontError) throw error;
+        return null;
+      });
+      return shared ?? this.sheet(faces, load);
+    }
     const work = this.#measure(plan, load).finally(() => this.#underWay.delete(plan.key));
     this.#underWay.set(plan.key, work);
     return work;
