@@ -57,8 +57,8 @@ export async function openServices(config: Config, options: OpenOptions = {}): P
   const database = await openDatabase(config.dataFolder, config.databaseUrl, options);
   const jobs = new Jobs(new WorkerPool());
   const fonts = new FontStore(database);
-  const pages = new PageStore(database);
-  const sites = new SiteStore(database);
+  const pages = new PageStore(database, (id, old) => jobs.for(id).cleanPages(old));
+  const sites = new SiteStore(database, (id, old) => jobs.for(id).cleanSite(old));
   const progress = new Progress();
   const localReadings = new LocalReadingStore(database);
   // In processes of its own that give way: a designer who brings a font does not wait for what is being

@@ -20,6 +20,12 @@ import {
  * are cleaned as if they had been brought by hand: what was clean comes out as it was.
  */
 
+/** Raised with every change of what is taken out of pages and style sheets: stored ones are then cleaned again. */
+export const CLEANER_VERSION = 1;
+
+/** What the addresses of a site's files begin with in its pages. @param site what the site is told apart by */
+export const siteBase = (site: string): string => `../sites/${site}/`;
+
 const isData = (address: string): boolean => /^\s*data:/i.test(address);
 
 /** The page that a piece of markup stands in. */
@@ -40,19 +46,27 @@ export function bodyAgain(body: string): string {
   return html.slice(html.indexOf('>', html.indexOf('<body')) + 1, html.lastIndexOf('</body>'));
 }
 
+/** A page that came with a project, as it may be kept. @throws SiteError */
+export const pageAgain = <P extends { html: string; css: string }>(page: P): P => ({
+  ...page,
+  html: bodyAgain(page.html),
+  css: sheetAgain(page.css),
+});
+
 /** A style sheet that asks for nothing. */
 export const sheetAgain = (css: string): string =>
   cleanCss(css, (address) => (isData(address) ? address : null));
 
 /**
  * Pages of a site and its files, as they may be kept.
- * @param base what the addresses of files begin with in a page
+ * @param site what the site is told apart by
  * @throws SiteError
  */
 export function siteAgain(
   { pages, files }: { pages: readonly ReadPage[]; files: readonly SiteFile[] },
-  base: string,
+  site: string,
 ): { pages: ReadPage[]; files: ReadFile[] } {
+  const base = siteBase(site);
   const live = new Set(pages.map(({ path }) => livePathOf(path)));
   const kept = files.flatMap((file) => fileAgain(file, live));
   const known = new Set(kept.map(({ path }) => path));

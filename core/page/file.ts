@@ -1,4 +1,4 @@
-export { bodyAgain, sheetAgain, siteAgain } from './cleanAgain';
+export { CLEANER_VERSION, pageAgain, siteAgain, siteBase } from './cleanAgain';
 export { isZip, unzip, type ArchivedFile } from './archive';
 export { pagesAsRead, type PageAsRead } from './pagesAsRead';
 export { charactersOf, type PageLetters } from './charactersOf';

@@ -39,6 +39,46 @@ const SITE = {
   'site/css/site.css': '@media screen { h1 { font-size: 3em } } h1 { display: block }',
 };
 
+describe('pages that an earlier version let through', () => {
+  const EVIL = '<p>Fog<img src="https://elsewhere.example/a" onerror="x()"><script>x()</script>';
+  const run = (sql: string, args: string[]) =>
+    server.services.database.$client.execute({ sql, args });
+
+  test('are cleaned before they are shown, what came with a project too, and stay so', async () => {
+    const address = await newProject();
+    const id = address.split('/').at(-1) ?? '';
+    // Before anything has been asked of them.
+    await run(`UPDATE pages SET cleaned = 0, html = html || ? WHERE project_id = ?`, [EVIL, id]);
+    await bring(address, SITE);
+    await run(
+      `UPDATE site_pages SET cleaned = 0, html = replace(html, '</body>', ? || '</body>') WHERE project_id = ?`,
+      [EVIL, id],
+    );
+    const sheet = '@import "https://elsewhere.example/b.css"; h1 { font-size: 3em }';
+    await run(`UPDATE site_files SET bytes = CAST(? AS BLOB) WHERE project_id = ?`, [sheet, id]);
+    for (const page of ['the-light', 'the-light-2', 'log']) {
+      const { text } = await api().get(`${address}/pages/${page}`).expect(200);
+      expect(text).not.toMatch(/elsewhere|onerror|x\(\)/);
+      expect(text).toContain('<p>Fog');
+    }
+    const { text } = await api().get(`${address}/pages/the-light`);
+    const [, linked = ''] = /href="\.\.(\/sites[^"]+)"/.exec(text) ?? [];
+    const css = await api().get(`${address}${linked}`).expect(200);
+    expect(css.text).not.toContain('elsewhere');
+    expect(css.text).toContain('font-size: 3em');
+    const { rows } = await run(
+      `SELECT cleaned, html FROM site_pages WHERE project_id = ?1
+       UNION ALL SELECT cleaned, html FROM pages WHERE project_id = ?1`,
+      [id],
+    );
+    expect(rows.length).toBeGreaterThan(2);
+    for (const { cleaned, html } of rows) {
+      expect(cleaned).toBeGreaterThan(0);
+      expect(String(html)).not.toContain('elsewhere');
+    }
+  });
+});
+
 describe('pages of the site’s own', () => {
   test('are brought in as files with their paths, shown, and told of', async () => {
     const address = await newProject();

@@ -5,7 +5,7 @@ import { isLayerName } from '@lettera/core/css';
 import { escapeHtml, slug } from '@lettera/core/deliver';
 import { freeKey, type ProjectDocument, type SitePage } from '@lettera/core/document';
 import { livePageOf, livePathOf, NOT_LIVE, SITE_LIMITS, type ReadRules } from '@lettera/core/page';
-import type { ReadPage, ReadSite } from '@lettera/core/page/file';
+import { siteBase, type ReadPage, type ReadSite } from '@lettera/core/page/file';
 import type { LookedPages, PageAccount } from '@lettera/core/wire';
 import type { Services } from '../services';
 import type { Page } from '../store/pageStore';
@@ -126,7 +126,7 @@ export function pageRoutes({
     }
     const gone = untilGone(response);
     const site = await siteHash(files);
-    const read = await jobs.for(id).readPages({ files, base: `../sites/${site}/` });
+    const read = await jobs.for(id).readPages({ files, base: siteBase(site) });
     // Who stopped it was reported that nothing was brought in.
     if (gone.aborted) return null;
     return { id, site, read };
@@ -170,7 +170,7 @@ export function pageRoutes({
       addresses: Object.fromEntries(
         fetched.map(({ path, ...from }) => [path, { address: from.address, base: from.base }]),
       ),
-      base: `../sites/${site}/`,
+      base: siteBase(site),
     });
     if (gone.aborted) return;
     await sites.addLooked(id, site, read);

@@ -3,7 +3,7 @@ import type { BundleFile } from '@lettera/core/deliver';
 import type { TunedFace } from '@lettera/core/fallback';
 import type { FaceMeasures, FamilySheet } from '@lettera/core/measure';
 import { SiteError, type ReadRules } from '@lettera/core/page';
-import type { PageLetters, ReadSite, Requests } from '@lettera/core/page/file';
+import type { PageLetters, ReadFile, ReadPage, ReadSite, Requests } from '@lettera/core/page/file';
 import type {
   DeliverRequest,
   DeriveRequest,
@@ -13,9 +13,16 @@ import type {
   RefusedFont,
   SheetRequest,
 } from './tasks';
-import type { RequestsRequest, RulesRequest, SiteRequest, UnreadSite } from './pageTasks';
+import type {
+  RequestsRequest,
+  RulesRequest,
+  SiteRequest,
+  StoredSite,
+  UnreadSite,
+} from './pageTasks';
 import type { ReadProject, UnreadProject } from './projectTasks';
 import type { TuneRequest } from './tuneTask';
+import type { Page } from '../store/pageStore';
 import { isTimeout, type Terms, type WorkerPool } from './workerPool';
 
 /** A reading that takes longer is ended, milliseconds. */
@@ -103,6 +110,16 @@ export class Jobs {
   /** What a page or a style sheet asks for. @throws SiteError where it takes more than it may */
   requestsOf(request: RequestsRequest): Promise<Requests> {
     return this.#onSite('requestsIn', request, 'What the page asks for could not be read');
+  }
+
+  /** @see cleanSite of the tasks @throws SiteError where it takes more than it may */
+  cleanSite(stored: StoredSite): Promise<{ pages: ReadPage[]; files: ReadFile[] }> {
+    return this.#onSite('cleanSite', stored, 'The pages could not be cleaned');
+  }
+
+  /** @see cleanPages of the tasks @throws SiteError where it takes more than it may */
+  cleanPages(pages: readonly Page[]): Promise<Page[]> {
+    return this.#onSite('cleanPages', pages, 'The pages could not be cleaned');
   }
 
   /** @throws SiteError where it takes more than it may */

@@ -1,17 +1,21 @@
 import { readFile } from 'node:fs/promises';
-import { SiteError, type ReadRules } from '@lettera/core/page';
+import { SiteError, type ReadRules, type SiteFile } from '@lettera/core/page';
 import {
   charactersOf,
+  pageAgain,
   readSite,
   requestsOf,
   rulesOfPage,
+  siteAgain,
   siteFilesIn,
   type Addresses,
   type PageLetters,
+  type ReadPage,
   type ReadSite,
   type Requests,
   type SheetOfPage,
 } from '@lettera/core/page/file';
+import type { Page } from '../store/pageStore';
 import { pageText } from './pageText';
 
 /** Files of a site on their way in: where each lies, or what is in it, and its path as it was sent. */
@@ -61,6 +65,23 @@ export interface RequestsRequest {
 /** What a page or a style sheet asks for that sets type. */
 export const requestsIn = ({ bytes, kind }: RequestsRequest): Promise<Requests | UnreadSite> =>
   orUnread(() => requestsOf(bytes, kind));
+
+export interface StoredSite {
+  site: string;
+  pages: readonly ReadPage[];
+  files: readonly SiteFile[];
+}
+
+/** Pages of a site that are stored already, and its files, cleaned again. */
+export const cleanSite = ({
+  site,
+  ...read
+}: StoredSite): Promise<ReturnType<typeof siteAgain> | UnreadSite> =>
+  orUnread(() => siteAgain(read, site));
+
+/** Pages that came with a project and are stored already, cleaned again. */
+export const cleanPages = (pages: readonly Page[]): Promise<Page[] | UnreadSite> =>
+  orUnread(() => pages.map(pageAgain));
 
 export interface RulesRequest {
   sheets: SheetOfPage[];

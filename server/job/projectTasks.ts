@@ -5,9 +5,8 @@ import { DOCUMENT_FORMAT, type ProjectDocument, type SitePage } from '@lettera/c
 import { checkLocalReading, type LocalReading } from '@lettera/core/fallback';
 import { SiteError } from '@lettera/core/page';
 import {
-  bodyAgain,
   isZip,
-  sheetAgain,
+  pageAgain,
   siteAgain,
   unzip,
   type ReadFile,
@@ -60,12 +59,9 @@ export async function readProject(at: string): Promise<ReadProject | UnreadProje
     return {
       document,
       waypoints,
-      pages: manifest.pages.map(({ slug, title, html, css }) => ({
-        slug,
-        title,
-        html: bodyAgain(html),
-        css: sheetAgain(css),
-      })),
+      pages: manifest.pages.map(({ slug, title, html, css }) =>
+        pageAgain({ slug, title, html, css }),
+      ),
       sites: sitesIn(manifest, files, documents),
       localFonts: (manifest.localFonts ?? []).map(readingIn),
       fonts: fontHashesOf(documents).map((sha256) => ({
@@ -177,7 +173,7 @@ function sitesIn(
           return bytes ? [{ path, bytes }] : [];
         }),
       },
-      `../sites/${site}/`,
+      site,
     ),
   }));
 }

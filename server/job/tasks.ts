@@ -35,7 +35,15 @@ import { KEPT_NAME_IDS } from './keptNames';
 
 export { readProject } from './projectTasks';
 export { tune } from './tuneTask';
-export { pageCharacters, pageTexts, readPages, requestsIn, typeRules } from './pageTasks';
+export {
+  cleanPages,
+  cleanSite,
+  pageCharacters,
+  pageTexts,
+  readPages,
+  requestsIn,
+  typeRules,
+} from './pageTasks';
 
 /** A file to work on: its bytes, or where it lies, so that large ones need not pass through the server. */
 export type FontSource = Uint8Array | { path: string };

@@ -1,4 +1,6 @@
-import { and, asc, eq } from 'drizzle-orm';
+import { CLEANER_VERSION } from '@lettera/core/page/file';
+import { and, asc, eq, lt } from 'drizzle-orm';
+import { Cleaned } from './cleaned';
 import type { Database } from './database';
 import { pages } from './schema';
 
@@ -13,9 +15,17 @@ export interface Page {
 
 /** The pages on which projects are proofed. */
 export class PageStore {
-  constructor(private readonly database: Database) {}
+  readonly #cleaned = new Cleaned();
 
+  /** @param clean cleans pages that an earlier version of the cleaner has seen, or none */
+  constructor(
+    private readonly database: Database,
+    private readonly clean: (projectId: string, pages: readonly Page[]) => Promise<Page[]>,
+  ) {}
+
+  /** Pages of a project as they may be shown. @throws SiteError where they cannot be cleaned */
   async list(projectId: string): Promise<Page[]> {
+    await this.#cleaned.once(projectId, () => this.#cleanAgain(projectId));
     return this.database
       .select({ slug: pages.slug, title: pages.title, html: pages.html, css: pages.css })
       .from(pages)
@@ -24,10 +34,25 @@ export class PageStore {
   }
 
   async get(projectId: string, slug: string): Promise<Page | null> {
+    await this.#cleaned.once(projectId, () => this.#cleanAgain(projectId));
     const [page] = await this.database
       .select({ slug: pages.slug, title: pages.title, html: pages.html, css: pages.css })
       .from(pages)
       .where(and(eq(pages.projectId, projectId), eq(pages.slug, slug)));
     return page ?? null;
+  }
+
+  async #cleanAgain(projectId: string): Promise<void> {
+    const old = await this.database
+      .select({ slug: pages.slug, title: pages.title, html: pages.html, css: pages.css })
+      .from(pages)
+      .where(and(eq(pages.projectId, projectId), lt(pages.cleaned, CLEANER_VERSION)));
+    if (old.length === 0) return;
+    for (const { slug, html, css } of await this.clean(projectId, old)) {
+      await this.database
+        .update(pages)
+        .set({ html, css, cleaned: CLEANER_VERSION })
+        .where(and(eq(pages.projectId, projectId), eq(pages.slug, slug)));
+    }
   }
 }

@@ -5,6 +5,7 @@ import { and, asc, desc, eq, getTableColumns, gt, inArray, lt, lte, or, sql } fr
 import { applyChange, describePatch, reapply } from '@lettera/core/change';
 import type { Patch, ProjectDocument } from '@lettera/core/document';
 import { slug as slugOf } from '@lettera/core/deliver';
+import { CLEANER_VERSION } from '@lettera/core/page/file';
 import type { HistoryEntry, Project, ProjectSummary } from '@lettera/core/wire';
 import type { Database } from './database';
 import type { Page } from './pageStore';
@@ -136,7 +137,9 @@ export class ProjectStore {
             updatedAt: now,
           }),
           ...projectPages.map((page, position) =>
-            this.database.insert(pages).values({ projectId: id, ...page, position }),
+            this.database
+              .insert(pages)
+              .values({ projectId: id, ...page, position, cleaned: CLEANER_VERSION }),
           ),
           ...(alongside?.(id) ?? []),
         ]);

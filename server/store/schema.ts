@@ -163,6 +163,8 @@ export const pages = sqliteTable(
     html: text('html').notNull(),
     css: text('css').notNull(),
     position: integer('position').notNull(),
+    /** Version of the cleaner that it went through last. */
+    cleaned: integer('cleaned').notNull().default(0),
   },
   (table) => [
     primaryKey({ columns: [table.projectId, table.slug] }),
@@ -185,6 +187,8 @@ export const sitePages = sqliteTable(
     sheets: text('sheets', { mode: 'json' }).$type<SheetOfPage[]>().notNull(),
     removed: text('removed', { mode: 'json' }).$type<Removed[]>().notNull(),
     notes: text('notes', { mode: 'json' }).$type<string[]>().notNull(),
+    /** Version of the cleaner that it went through last, and its site's files with it. */
+    cleaned: integer('cleaned').notNull().default(0),
   },
   (table) => [primaryKey({ columns: [table.projectId, table.site, table.path] })],
 );

@@ -1,14 +1,34 @@
+import { CLEANER_VERSION, type ReadFile, type ReadPage } from '@lettera/core/page/file';
 import { and, eq, like, lt, sql, type SQLWrapper } from 'drizzle-orm';
-import type { ReadFile, ReadPage } from '@lettera/core/page/file';
+import { Cleaned } from './cleaned';
 import type { Database } from './database';
 import { changes, lookedSites, projects, siteFiles, sitePages, stocks, waypoints } from './schema';
 
 /** Files that are stored in one statement: their bytes are bound values, of which a statement takes many. */
 const FILES_AT_ONCE = 20;
 
+const PAGE = {
+  path: sitePages.path,
+  title: sitePages.title,
+  html: sitePages.html,
+  sheets: sitePages.sheets,
+  removed: sitePages.removed,
+  notes: sitePages.notes,
+};
+const FILE = { path: siteFiles.path, type: siteFiles.type, bytes: siteFiles.bytes };
+
 /** Pages of a site's own and what they ask for, by the hash of the files that they were brought in with. */
 export class SiteStore {
-  constructor(private readonly database: Database) {}
+  readonly #cleaned = new Cleaned();
+
+  /** @param clean cleans a site that an earlier version of the cleaner has seen, or none */
+  constructor(
+    private readonly database: Database,
+    private readonly clean: (
+      projectId: string,
+      stored: { site: string; pages: readonly ReadPage[]; files: readonly ReadFile[] },
+    ) => Promise<{ pages: ReadPage[]; files: ReadFile[] }>,
+  ) {}
 
   /** Stores what was read of a site; what is there already stays. */
   async add(
@@ -33,7 +53,7 @@ export class SiteStore {
     for (const page of pages) {
       await this.database
         .insert(sitePages)
-        .values({ projectId, site, ...page })
+        .values({ projectId, site, ...page, cleaned: CLEANER_VERSION })
         .onConflictDoNothing();
     }
   }
@@ -62,16 +82,11 @@ export class SiteStore {
     for (const { projectId, site } of old) await this.forget(projectId, [site]);
   }
 
+  /** A page as it may be shown. @throws SiteError where it cannot be cleaned */
   async page(projectId: string, site: string, path: string): Promise<ReadPage | null> {
+    await this.#isClean(projectId, site);
     const [page] = await this.database
-      .select({
-        path: sitePages.path,
-        title: sitePages.title,
-        html: sitePages.html,
-        sheets: sitePages.sheets,
-        removed: sitePages.removed,
-        notes: sitePages.notes,
-      })
+      .select(PAGE)
       .from(sitePages)
       .where(
         and(eq(sitePages.projectId, projectId), eq(sitePages.site, site), eq(sitePages.path, path)),
@@ -80,8 +95,9 @@ export class SiteStore {
   }
 
   async file(projectId: string, site: string, path: string): Promise<ReadFile | null> {
+    await this.#isClean(projectId, site);
     const [file] = await this.database
-      .select({ path: siteFiles.path, type: siteFiles.type, bytes: siteFiles.bytes })
+      .select(FILE)
       .from(siteFiles)
       .where(
         and(eq(siteFiles.projectId, projectId), eq(siteFiles.site, site), eq(siteFiles.path, path)),
@@ -90,15 +106,54 @@ export class SiteStore {
   }
 
   /** All files of a site. */
-  files(projectId: string, site: string): Promise<ReadFile[]> {
+  async files(projectId: string, site: string): Promise<ReadFile[]> {
+    await this.#isClean(projectId, site);
+    return this.#filesAsStored(projectId, site);
+  }
+
+  #filesAsStored(projectId: string, site: string): Promise<ReadFile[]> {
     return this.database
-      .select({ path: siteFiles.path, type: siteFiles.type, bytes: siteFiles.bytes })
+      .select(FILE)
       .from(siteFiles)
       .where(and(eq(siteFiles.projectId, projectId), eq(siteFiles.site, site)));
   }
 
+  #isClean(projectId: string, site: string): Promise<void> {
+    return this.#cleaned.once(`${projectId} ${site}`, async () => {
+      const ofSite = and(eq(sitePages.projectId, projectId), eq(sitePages.site, site));
+      const pages = await this.database
+        .select({ ...PAGE, cleaned: sitePages.cleaned })
+        .from(sitePages)
+        .where(ofSite);
+      if (pages.every(({ cleaned }) => cleaned >= CLEANER_VERSION)) return;
+      const files = await this.#filesAsStored(projectId, site);
+      const clean = await this.clean(projectId, { site, pages, files });
+      const kept = new Map(clean.files.map((file) => [file.path, Buffer.from(file.bytes)]));
+      for (const { path, bytes } of files) {
+        const here = and(
+          eq(siteFiles.projectId, projectId),
+          eq(siteFiles.site, site),
+          eq(siteFiles.path, path),
+        );
+        const now = kept.get(path);
+        if (!now) await this.database.delete(siteFiles).where(here);
+        else if (!now.equals(Buffer.from(bytes))) {
+          await this.database.update(siteFiles).set({ bytes: now }).where(here);
+        }
+      }
+      // Pages last: what is broken off half way is begun with again.
+      for (const { path, html, sheets } of clean.pages) {
+        await this.database
+          .update(sitePages)
+          .set({ html, sheets, cleaned: CLEANER_VERSION })
+          .where(and(ofSite, eq(sitePages.path, path)));
+      }
+    });
+  }
+
   /** The style sheets of a site, by path. */
   async sheets(projectId: string, site: string): Promise<Map<string, string>> {
+    await this.#isClean(projectId, site);
     const files = await this.database
       .select({ path: siteFiles.path, bytes: siteFiles.bytes })
       .from(siteFiles)

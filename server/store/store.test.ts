@@ -157,7 +157,9 @@ describe('the store', () => {
   test('lets go of sites that were looked at and left, and of no others', async () => {
     const database = await openDatabase(temporaryFolder());
     const { id } = await new ProjectStore(database).create(newDocument('One'), []);
-    const sites = new SiteStore(database);
+    const sites = new SiteStore(database, (_id, stored) =>
+      Promise.resolve({ pages: [...stored.pages], files: [...stored.files] }),
+    );
     const read = {
       pages: [{ path: 'a.html', title: 'A', html: '', sheets: [], removed: [], notes: [] }],
       files: [],
