@@ -46,7 +46,7 @@ let cascade: string;
 beforeAll(async () => {
   const bundled = await build({
     stdin: {
-      contents: `export { cascadeOf, typeOf } from './web/proof/panel/pageCascade'; export { textElementsOf } from './web/reader/textElements'; export { atOnce, Decisions } from './core/page'; export { inWords } from './web/proof/panel/textFacts'; export { weighedSelector } from './core/style';`,
+      contents: `export { cascadeOf, typeOf } from './web/proof/panel/pageCascade'; export { textElementsOf } from './web/reader/domTree'; export { atOnce, Decisions } from './core/page'; export { inWords } from './web/proof/panel/textFacts'; export { weighedSelector } from './core/style';`,
       resolveDir: process.cwd(),
       loader: 'ts',
     },

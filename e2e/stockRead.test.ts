@@ -43,7 +43,7 @@ const address = () => `http://127.0.0.1:${(server.address() as AddressInfo).port
 beforeAll(async () => {
   const bundled = await build({
     stdin: {
-      contents: `export { StockBook, foldStock, foldPatch, WHOLE_FOLD, movesOf } from './core/stock'; export { previewOf } from './core/change'; export { readPageInto } from './web/reader/stockReader'; export { siteView } from './web/reader/siteView'; export { textElementsOf } from './web/reader/textElements'; export { setFrameWidth } from './web/reader/frameWidth';`,
+      contents: `export { StockBook, foldStock, foldPatch, WHOLE_FOLD, movesOf } from './core/stock'; export { previewOf } from './core/change'; export { readPageInto } from './web/reader/stockReader'; export { siteView } from './web/reader/siteView'; export { textElementsOf } from './web/reader/domTree'; export { setFrameWidth } from './web/reader/frameWidth';`,
       resolveDir: process.cwd(),
       loader: 'ts',
     },
