@@ -26,7 +26,7 @@ import { strayProperty } from './strayProperty';
 import { sameStyle } from './sameStyle';
 import { unwornStyle } from './unwornStyle';
 import { capitalText, lightText, spacedText } from './runningText';
-import { faceWithoutCase, languageLetters, pageLetters } from './letters';
+import { faceWithoutCase, languageLetters, markedLetters, pageLetters } from './letters';
 import { outgrownFiles } from './outgrown';
 import { unusedFace } from './unusedFace';
 import { loneLine } from './loneLine';
@@ -42,6 +42,7 @@ const RULES: readonly (readonly [Rule, 'once' | 'each width'])[] = [
   [missingFace, 'once'],
   [languageLetters, 'once'],
   [pageLetters, 'once'],
+  [markedLetters, 'once'],
   [outgrownFiles, 'once'],
   [faceWithoutCase, 'each width'],
   [sharedPlace, 'once'],

@@ -61,6 +61,41 @@ describe('characters of the page', () => {
   });
 });
 
+describe('letters with marks', () => {
+  const page = { title: 'Log', width: 800, texts: {}, marked: { body: ['ᾱ\u0301', 'm\u0303'] } };
+  /** The files of Literata by the characters that they have. */
+  const found = (...files: string[]) => {
+    const document = seatedDocument();
+    const literata = document.case['literata'];
+    if (!literata) throw new Error('no such family');
+    const face = literata.faces[0];
+    if (!face?.files[0]) throw new Error('no such file');
+    const file = face.files[0];
+    const hashes = files.map((_, i) => String(i).repeat(64));
+    literata.faces = [{ ...face, files: hashes.map((sha256) => ({ ...file, sha256 })) }];
+    const readings = Object.fromEntries(
+      files.map((characters, i) => [hashes[i] ?? '', { fullName: '', fsType: 0, characters }]),
+    );
+    return marks('marked-letters', { readings, page }, document).map(({ message }) => message);
+  };
+  const LATIN = 'U+20-7E, U+301, U+303';
+
+  test('that no one file has together are named', () => {
+    expect(found(LATIN, 'U+370-3FF, U+1F00-1FFF')).toEqual([
+      'Body: on “Log” ᾱ́ comes from another font, since no one file of Literata has the letter and the marks.',
+    ]);
+    expect(found('U+20-7E', 'U+1FB1', 'U+301, U+303')[0]).toMatch(/ᾱ́ m̃ come from .* the letters/);
+  });
+
+  test('are no matter where one file has them, joined or apart, or where it is not known', () => {
+    expect(found(LATIN, 'U+1FB1, U+301')).toEqual([]);
+    expect(found(LATIN, 'U+3B1, U+304, U+301')).toEqual([]);
+    // What the family lacks altogether is told as such.
+    expect(found(LATIN)).toEqual([]);
+    expect(marks('marked-letters', { page })).toEqual([]);
+  });
+});
+
 describe('a face without lower case', () => {
   const measures = (lowerCase: 'none' | 'capitals' | 'own') => ({
     archivo: { regular: { lowerCase } } as unknown as FamilyMeasures,

@@ -57,6 +57,47 @@ export const pageLetters: Rule = (document, { characters = {}, page }) =>
     ];
   });
 
+/** The ways to write a letter with its marks that a browser tries: as far joined as can be, and apart. Unicode 16 §3.11. */
+const waysToWrite = (cluster: string): string[] => [
+  cluster.normalize('NFC'),
+  cluster.normalize('NFD'),
+];
+
+/**
+ * Letters of the page with marks that no one file of the family of their style has together: a browser sets both in
+ * another font then, though the family has each.
+ */
+export const markedLetters: Rule = (document, { readings = {}, page }) =>
+  stylesInUse(document).flatMap((style): Mark[] => {
+    const { voice } = resolveInUse(document, style);
+    const family = document.case[document.voices[voice.value ?? '']?.family ?? ''];
+    const marked = page?.marked?.[style];
+    if (!page || !marked || !family) return [];
+    const ranges = family.faces.flatMap(({ files }) =>
+      files.map(({ sha256 }) => readings[sha256]?.characters),
+    );
+    // Of a file that has not been read it is not known.
+    if (ranges.some((range) => range === undefined)) return [];
+    const has = (range: string | undefined, text: string): boolean =>
+      [...text].every((one) => inUnicodeRange(range ?? '', one.codePointAt(0) ?? 0));
+    const apart = marked.filter(
+      (cluster) =>
+        !ranges.some((range) => waysToWrite(cluster).some((text) => has(range, text))) &&
+        [...cluster].every((one) => ranges.some((range) => has(range, one))),
+    );
+    if (apart.length === 0) return [];
+    return [
+      {
+        rule: 'marked-letters',
+        stage: 'styles',
+        style,
+        subject: subjectOf(page.title),
+        message: `${styleName(document, style)}: on “${page.title}” ${lettersInWords(apart)} ${apart.length === 1 ? 'comes' : 'come'} from another font, since no one file of ${family.name} has the ${apart.length === 1 ? 'letter' : 'letters'} and the marks.`,
+        remedy: 'Set this text in a family that has them in one file.',
+      },
+    ];
+  });
+
 /** A case that does nothing, or that is needed, where a face has no lower case of its own. */
 export const faceWithoutCase: Rule = (document, { measures = {} }) =>
   stylesInUse(document).flatMap((style): Mark[] => {

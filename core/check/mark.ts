@@ -64,7 +64,12 @@ export function subjectOf(...parts: readonly (string | number)[]): string {
 }
 
 /** What rules need of the readings of the case's files, by hash. */
-export type Readings = Readonly<Record<string, Pick<FaceReading, 'fullName' | 'fsType'>>>;
+export type Readings = Readonly<
+  Record<
+    string,
+    Pick<FaceReading, 'fullName' | 'fsType'> & Partial<Pick<FaceReading, 'characters'>>
+  >
+>;
 
 /** How the text of a page stands in a viewport. */
 export interface SetPage {
@@ -76,6 +81,8 @@ export interface SetPage {
   texts: Readonly<Record<string, SetText>>;
   /** The characters of its texts, each once, by style. */
   letters?: Readonly<Record<string, string>>;
+  /** Letters of them with marks that are joined to them by no character, each once, by style. */
+  marked?: Readonly<Record<string, readonly string[]>>;
   /** Grounds that its texts stand on, by style. */
   grounds?: FoundGrounds;
 }

@@ -1,3 +1,4 @@
+import type { SetPage } from '@lettera/core/check';
 import type { ProjectDocument } from '@lettera/core/document';
 import { meanAdvance } from '@lettera/core/measure';
 import { carries, resolveStyle, type SetText } from '@lettera/core/style';
@@ -138,20 +139,25 @@ function groundAround(document: ProjectDocument, node: Element): string | null {
   return null;
 }
 
+/** A letter with marks after it. */
+const MARKED = /\p{L}\p{M}+/gu;
+
 /** What text of one style on a page is made of, and stands on. */
 interface Found {
   letters: Set<string>;
+  marked: Set<string>;
   grounds: Set<string>;
 }
 
 /**
- * The characters of the texts of each style on a page, each once, and the grounds of styles that they stand
- * on; that of the page itself is left out.
+ * The characters of the texts of each style on a page, each once, as a browser joins letters with the marks after
+ * them; letters with marks that are not joined; and the grounds of styles that they stand on, without that of the
+ * page itself.
  */
 export function textsByStyle(
   document: ProjectDocument,
   page: Document,
-): { letters: Record<string, string>; grounds: Record<string, string[]> } {
+): Required<Pick<SetPage, 'letters' | 'marked'>> & { grounds: Record<string, string[]> } {
   const styles = Object.keys(document.styles);
   const hasGrounds = styles.some((style) => carries(resolveStyle(document, style).ground));
   const found = new Map<string, Found>();
@@ -164,15 +170,18 @@ export function textsByStyle(
     const element = styledElement(document, parent);
     const style = document.elements[element?.key ?? '']?.style;
     if (!style) continue;
-    const of = found.get(style) ?? { letters: new Set(), grounds: new Set() };
+    const of = found.get(style) ?? { letters: new Set(), marked: new Set(), grounds: new Set() };
     found.set(style, of);
-    for (const letter of text) of.letters.add(letter);
+    const joined = text.normalize('NFC');
+    for (const letter of joined) of.letters.add(letter);
+    for (const [cluster] of joined.matchAll(MARKED)) of.marked.add(cluster);
     const ground = hasGrounds ? groundAround(document, parent) : null;
     if (ground) of.grounds.add(ground);
   }
   const all = [...found];
   return {
     letters: Object.fromEntries(all.map(([style, { letters }]) => [style, [...letters].join('')])),
+    marked: Object.fromEntries(all.map(([style, { marked }]) => [style, [...marked]])),
     grounds: Object.fromEntries(all.map(([style, { grounds }]) => [style, [...grounds]])),
   };
 }
