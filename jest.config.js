@@ -30,6 +30,7 @@ export default {
     {
       ...shared,
       displayName: 'browser',
+      globalSetup: '<rootDir>/e2e/globalSetup.ts',
       roots: ['<rootDir>/e2e'],
       testMatch: ['**/*.test.ts'],
     },

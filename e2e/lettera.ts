@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { createServer, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { preparedData } from './prepared';
+import { ensurePrepared, preparedData } from './prepared';
 import { measuredProject } from './project';
 
 /** The built application with its foundry and the sample project, on ports and data of its own. */
@@ -65,6 +65,9 @@ async function prepare(dataFolder: string): Promise<void> {
   await fetch(`${lettera.url}/api/v1/projects/${slug}`, { method: 'DELETE' });
   await lettera.close();
 }
+
+/** Prepares the data that all tests begin with, once for a build: before any of them, since it takes a minute. */
+export const prepareData = (): Promise<string> => ensurePrepared(prepare);
 
 /**
  * Starts the application as it is built; `dataFolder` is made, and removed at the end, when left out. It has

@@ -23,25 +23,30 @@ function preparedFolder(): string {
 }
 
 /**
- * A data folder with the sample in it, as after it has been worked with for a while: prepared once for a build,
- * and copied. Whoever takes it removes it.
+ * Where a data folder with the sample in it lies, as after it has been worked with for a while: prepared once for a
+ * build.
  * @param prepare starts the application on an empty folder, waits until all is there, and ends it
  */
-export async function preparedData(prepare: (folder: string) => Promise<void>): Promise<string> {
+export async function ensurePrepared(prepare: (folder: string) => Promise<void>): Promise<string> {
   const prepared = preparedFolder();
-  if (!existsSync(prepared)) {
-    for (const name of readdirSync(tmpdir()).filter((one) => one.startsWith(PREPARED))) {
-      rmSync(join(tmpdir(), name), { recursive: true, force: true });
-    }
-    const folder = mkdtempSync(join(tmpdir(), 'lettera-e2e-'));
-    await prepare(folder);
-    try {
-      renameSync(folder, prepared);
-    } catch {
-      // Another run was first.
-      rmSync(folder, { recursive: true, force: true });
-    }
+  if (existsSync(prepared)) return prepared;
+  for (const name of readdirSync(tmpdir()).filter((one) => one.startsWith(PREPARED))) {
+    rmSync(join(tmpdir(), name), { recursive: true, force: true });
   }
+  const folder = mkdtempSync(join(tmpdir(), 'lettera-e2e-'));
+  await prepare(folder);
+  try {
+    renameSync(folder, prepared);
+  } catch {
+    // Another run was first.
+    rmSync(folder, { recursive: true, force: true });
+  }
+  return prepared;
+}
+
+/** A copy of the prepared data. Whoever takes it removes it. @param prepare as of `ensurePrepared` */
+export async function preparedData(prepare: (folder: string) => Promise<void>): Promise<string> {
+  const prepared = await ensurePrepared(prepare);
   const folder = mkdtempSync(join(tmpdir(), 'lettera-e2e-'));
   cpSync(prepared, folder, { recursive: true });
   return folder;

@@ -20,6 +20,9 @@ const send = <T>(lettera: RunningLettera, method: string, path: string, body: un
 export const allowFoundry = (lettera: RunningLettera, slug: string): Promise<Project> =>
   send<Project>(lettera, 'PUT', `/projects/${slug}/foundry`, { allowedBy: 'Ása' });
 
+/** How long measuring a whole library may take, ms: on a busy machine minutes. */
+const WHOLE_LIBRARY = 600_000;
+
 /** Starts a project for which the foundry is allowed and its library measured, and gives its slug. */
 export async function measuredProject(lettera: RunningLettera, name: string): Promise<string> {
   const { slug } = await send<Project>(lettera, 'POST', '/projects', { name });
@@ -27,6 +30,7 @@ export async function measuredProject(lettera: RunningLettera, name: string): Pr
   await eventually(
     () => ask<{ state: string }>(lettera, `/projects/${slug}/foundry/measures`),
     ({ state }) => state === 'done',
+    WHOLE_LIBRARY,
   );
   return slug;
 }
