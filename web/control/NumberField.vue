@@ -32,13 +32,15 @@ const shownValue = (): string => (props.modelValue === null ? '' : figure(props.
 
 const typed = ref(shownValue());
 const refused = ref('');
-watch(
-  () => [props.modelValue, shownUnit.value],
-  () => {
-    typed.value = shownValue();
-    refused.value = '';
-  },
-);
+/** Whether the designer is at the field, and has written something else than the value into it. */
+const focused = ref(false);
+const isWriting = (shown: string): boolean => focused.value && typed.value !== shown;
+watch(shownValue, (_now, shown) => {
+  // A value that comes from elsewhere, as a proposal that is worked out anew, takes nothing from under the hand.
+  if (isWriting(shown)) return;
+  typed.value = shownValue();
+  refused.value = '';
+});
 
 const range = () => `from ${figure(props.min)} to ${figure(props.max)}`;
 const read = (text: string) => readNumber(text, props.unit, lengths.unit);
@@ -92,6 +94,8 @@ async function onKey(event: KeyboardEvent): Promise<void> {
         :invalid="refused !== ''"
         :aria-invalid="refused !== ''"
         autocomplete="off"
+        @focus="focused = true"
+        @blur="focused = false"
         @change="take"
         @keydown="onKey"
         @keydown.enter="take"

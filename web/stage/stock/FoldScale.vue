@@ -19,7 +19,9 @@ const props = defineProps<{
 const emit = defineEmits<{ series: [series: GivenSeries | null] }>();
 
 const ENDS = ['small', 'large'] as const;
+/** What is wanted, or was found: what is worked out of it may be on its way still. */
 const now = computed((): GivenSeries => {
+  if (props.series) return props.series;
   const { small, large, rounding } = props.scale.scale;
   const of = ({ base, ratio }: { base: number; ratio: number }) => ({ base, ratio });
   return { small: of(small), large: of(large), rounding };
