@@ -172,7 +172,7 @@ export function judgePair(upper: Seated, lower: Seated, scale: PairScale): PairJ
     const cut = cutNamed(seat.partner);
     const fits = (cut === 'text') === (seat.role === 'text');
     if (cut) {
-      const named = `${seat.partner.name}, by its name a cut for ${cut}`;
+      const named = `by its name a cut for ${cut}`;
       add('cutName', fits ? MIDDLE : -MIDDLE, named, seat);
     }
   }

@@ -18,21 +18,21 @@ const proportion = ({ face }: Seated): number => ratioOf(face.xHeight, face.capH
 
 const PHRASES: Record<Compared, (upper: Seated, lower: Seated) => Phrase> = {
   contrast: ({ face: h }, { face: t }) => ({
-    near: `strokes swell alike, ${one(h.contrast)} and ${one(t.contrast)} to 1`,
-    far: `strokes swell ${(h.contrast ?? 0) > (t.contrast ?? 0) ? 'more' : 'less'} above than below, ${one(h.contrast)} and ${one(t.contrast)} to 1`,
+    near: `strokes swell alike: ${one(h.contrast)} and ${one(t.contrast)} to 1`,
+    far: `strokes swell ${(h.contrast ?? 0) > (t.contrast ?? 0) ? 'more' : 'less'} above: ${one(h.contrast)}, below ${one(t.contrast)}`,
   }),
   colour: ({ face: h, setAt: a }, { face: t, setAt: b }) => {
     const ratio = ratioOf(h.colour, t.colour);
     return {
-      near: `as dark as one another at ${a.weight} and ${b.weight}, within ${percent(upward(ratio))}`,
-      far: `${ratio > 1 ? 'darker' : 'lighter'} above than below by ${percent(ratio)}, at ${a.weight} and ${b.weight}`,
+      near: `equally dark within ${percent(upward(ratio))}, at ${a.weight} and ${b.weight}`,
+      far: `${ratio > 1 ? 'darker' : 'lighter'} above by ${percent(ratio)}, at ${a.weight} and ${b.weight}`,
     };
   },
   width: ({ face: h }, { face: t }) => {
     const ratio = ratioOf(h.width, t.width);
     return {
-      near: `as wide as one another, within ${percent(upward(ratio))}`,
-      far: `letters ${ratio > 1 ? 'wider' : 'narrower'} above than below by ${percent(ratio)}`,
+      near: `equally wide, within ${percent(upward(ratio))}`,
+      far: `${ratio > 1 ? 'wider' : 'narrower'} letters above, by ${percent(ratio)}`,
     };
   },
   slope: ({ face: h }, { face: t }) => ({
@@ -43,23 +43,23 @@ const PHRASES: Record<Compared, (upper: Seated, lower: Seated) => Phrase> = {
     const by = percent(upward(ratioOf(h.xHeight, t.xHeight)));
     return {
       near: `x-heights within ${by}`,
-      far: `x-heights ${by} apart: one reads larger at the same size`,
+      far: `x-heights ${by} apart: one reads larger`,
     };
   },
   proportion: (upper, lower) => {
     const by = percent(upward(proportion(upper) / proportion(lower)));
     return {
-      near: `lower case stands to capitals as below, within ${by}`,
-      far: `lower case stands ${by} ${proportion(upper) > proportion(lower) ? 'higher' : 'lower'} beside its capitals than below`,
+      near: `x-height to capitals alike, within ${by}`,
+      far: `${proportion(upper) > proportion(lower) ? 'taller' : 'shorter'} x beside capitals above, by ${by}`,
     };
   },
   squareness: ({ face: h }, { face: t }) => ({
-    near: `bowls shaped alike, squareness ${two(h.squareness)} and ${two(t.squareness)}`,
-    far: `bowls ${(h.squareness ?? 0) > (t.squareness ?? 0) ? 'squarer' : 'rounder'} above than below, ${two(h.squareness)} and ${two(t.squareness)}`,
+    near: `bowls alike: squareness ${two(h.squareness)}, ${two(t.squareness)}`,
+    far: `${(h.squareness ?? 0) > (t.squareness ?? 0) ? 'squarer' : 'rounder'} bowls above: squareness ${two(h.squareness)}, below ${two(t.squareness)}`,
   }),
   aperture: ({ face: h }, { face: t }) => ({
-    near: `letters open alike, ${two(h.aperture)} and ${two(t.aperture)} of the x-height`,
-    far: `letters more ${(h.aperture ?? 0) > (t.aperture ?? 0) ? 'open' : 'closed'} above than below, ${two(h.aperture)} and ${two(t.aperture)} of the x-height`,
+    near: `letters open alike: ${two(h.aperture)}, ${two(t.aperture)}`,
+    far: `letters more ${(h.aperture ?? 0) > (t.aperture ?? 0) ? 'open' : 'closed'} above: ${two(h.aperture)}, below ${two(t.aperture)}`,
   }),
 };
 

@@ -2,10 +2,10 @@
 import Button from 'primevue/button';
 
 /**
- * Doing something: a ruled key with a heavy lower edge. The first thing to do in a view is filled. One that
- * cannot be done now says why.
+ * Doing something: a word in a hairline box. The first thing to do in a view is filled; in the frame
+ * around it the word stands bare. One that cannot be done now says why.
  */
-const props = defineProps<{ label?: string; first?: boolean; large?: boolean; why?: string }>();
+const props = defineProps<{ label?: string; first?: boolean; bare?: boolean; why?: string }>();
 const emit = defineEmits<{ click: [event: MouseEvent] }>();
 
 function press(event: MouseEvent): void {
@@ -17,13 +17,14 @@ function press(event: MouseEvent): void {
 <template>
   <Button
     :label="label"
-    :size="large ? undefined : 'small'"
+    size="small"
     :variant="first ? undefined : 'outlined'"
     :severity="first ? undefined : 'secondary'"
     :aria-disabled="why ? true : undefined"
     :aria-description="why"
     :title="why"
     class="l-do"
+    :class="{ bare }"
     @click="press"
   >
     <slot v-if="$slots.default" />

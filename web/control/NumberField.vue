@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { PX_IN } from '@lettera/core/scale';
-import InputText from 'primevue/inputtext';
+import TextField from './TextField.vue';
 import { computed, nextTick, ref, watch } from 'vue';
 import { useLengthUnit } from './lengthUnit';
 import { readNumber, type NumberUnit } from './readNumber';
@@ -84,16 +84,14 @@ async function onKey(event: KeyboardEvent): Promise<void> {
   <span class="field">
     <label class="line">
       <span :class="hideLabel ? 'visually-hidden' : 'name'">{{ label }}</span>
-      <InputText
+      <TextField
         v-model="typed"
         inputmode="decimal"
         :aria-label="label"
         :aria-description="unit === 'none' ? undefined : `in ${shownUnit}`"
-        size="small"
         :style="{ width }"
         :invalid="refused !== ''"
         :aria-invalid="refused !== ''"
-        autocomplete="off"
         @focus="focused = true"
         @blur="focused = false"
         @change="take"

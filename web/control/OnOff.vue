@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import ToggleButton from 'primevue/togglebutton';
 
-/** Turning something on or off: a square before its name, struck through while it is on. */
+/** Turning something on or off: a square before its name, ticked while it is on. */
 defineProps<{ label: string }>();
 const model = defineModel<boolean>({ required: true });
 </script>
@@ -9,8 +9,8 @@ const model = defineModel<boolean>({ required: true });
 <template>
   <ToggleButton v-model="model" unstyled class="l-onoff" :on-label="label" :off-label="label">
     <svg viewBox="0 0 12 12" width="12" height="12" aria-hidden="true">
-      <path d="M.5.5h11v11H.5z" />
-      <path v-if="model" class="on" d="M2.5 9.5l7-7M2.5 2.5l7 7" />
+      <rect x=".5" y=".5" width="11" height="11" />
+      <path v-if="model" d="M2.5 6l2.5 2.8 4.6-6" />
     </svg>
     <span>{{ label }}</span>
   </ToggleButton>

@@ -2,7 +2,7 @@
 import Select from 'primevue/select';
 
 /**
- * Choosing one of many: the value with a small arrow, which opens a list. One that can be typed into to be filtered
+ * Choosing one of many: the value, underlined, with a small arrow, which opens a list. One that can be typed into to be filtered
  * opens unfiltered the next time. What else is set on it, and how its options are shown, goes to the list.
  */
 defineOptions({ inheritAttrs: false });
@@ -17,6 +17,7 @@ defineEmits<{ 'update:modelValue': [value: V] }>();
 <template>
   <Select
     v-bind="$attrs"
+    class="l-pick"
     :model-value="modelValue"
     :options="[...choices]"
     option-label="label"
@@ -26,6 +27,11 @@ defineEmits<{ 'update:modelValue': [value: V] }>();
     :aria-label="label"
     @update:model-value="$emit('update:modelValue', $event)"
   >
+    <template #dropdownicon>
+      <svg viewBox="0 0 8 6" width="8" height="6" aria-hidden="true">
+        <path d="M.5 1l3.5 4 3.5-4z" fill="currentcolor" />
+      </svg>
+    </template>
     <template v-if="$slots['option']" #option="{ option }">
       <slot name="option" :option="option as { value: V; label: string }" />
     </template>

@@ -3,8 +3,11 @@ import Tab from 'primevue/tab';
 import TabList from 'primevue/tablist';
 import Tabs from 'primevue/tabs';
 
-/** Going to another view of a stage: tabs that stand on the line of the sheet, the present one joined to it. */
-defineProps<{ label: string; views: readonly { value: T; label: string }[] }>();
+/**
+ * Going to another view of a stage: words on the line under the stage’s title, the present one underlined.
+ * A view can be given the number of things in it.
+ */
+defineProps<{ label: string; views: readonly { value: T; label: string; count?: number }[] }>();
 const model = defineModel<T>({ required: true });
 </script>
 
@@ -22,7 +25,7 @@ const model = defineModel<T>({ required: true });
         unstyled
         class="l-tab"
         :pt="{ root: { 'aria-controls': undefined } }"
-        >{{ view.label }}</Tab
+        >{{ view.label }}<span v-if="view.count" class="count">{{ view.count }}</span></Tab
       >
     </TabList>
   </Tabs>

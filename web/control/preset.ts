@@ -22,11 +22,11 @@ const none = 'none';
 const formField = {
   paddingX: '8px',
   paddingY: '4px',
-  borderRadius: '2px',
+  borderRadius: 'var(--corner)',
   focusRing: { width: '2px', style: 'solid', color: room.verdigris, offset: '0', shadow: none },
   transitionDuration: 'var(--motion)',
-  sm: { fontSize: '12px', paddingX: '6px', paddingY: '2px' },
-  lg: { fontSize: '14px', paddingX: '12px', paddingY: '8px' },
+  sm: { fontSize: 'var(--size-beside)', paddingX: '6px', paddingY: '2px' },
+  lg: { fontSize: 'var(--size-read)', paddingX: '12px', paddingY: '8px' },
 };
 
 const colourScheme = {
@@ -103,7 +103,7 @@ const buttonColours = {
   text: { primary: quietButton, secondary: { ...quietButton, color: room.ink2 } },
 };
 
-/** Flat, ruled, 2 px corners: the composing room's look for the components we take from the library. */
+/** Flat and ruled: the composing room's look for the components we take from the library. */
 export const preset = definePreset(
   { ...base, components: { button, dialog, inputtext, select } },
   {
@@ -117,19 +117,19 @@ export const preset = definePreset(
         shadow: none,
       },
       formField,
-      content: { borderRadius: '2px' },
+      content: { borderRadius: 'var(--corner)' },
       list: { padding: '0', gap: '0', option: { padding: '5px 8px', borderRadius: '0' } },
       overlay: {
-        select: { borderRadius: '2px', shadow: none },
-        popover: { borderRadius: '2px', padding: '12px', shadow: none },
-        modal: { borderRadius: '2px', padding: '16px', shadow: none },
+        select: { borderRadius: 'var(--corner)', shadow: none },
+        popover: { borderRadius: 'var(--corner)', padding: '12px', shadow: none },
+        modal: { borderRadius: 'var(--corner)', padding: '16px', shadow: none },
       },
       colorScheme: { light: colourScheme, dark: colourScheme },
     },
     components: {
       button: {
         root: {
-          borderRadius: '2px',
+          borderRadius: 'var(--corner)',
           paddingX: '12px',
           paddingY: '4px',
           gap: '6px',
@@ -140,7 +140,7 @@ export const preset = definePreset(
         colorScheme: { light: buttonColours, dark: buttonColours },
       },
       dialog: {
-        root: { shadow: none, borderRadius: '2px' },
+        root: { shadow: none, borderRadius: 'var(--corner)' },
         header: { padding: '16px 16px 8px' },
         title: { fontSize: '16px', fontWeight: '650' },
         content: { padding: '0 16px 16px' },

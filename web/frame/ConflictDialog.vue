@@ -28,9 +28,8 @@ const what = computed(() =>
         label="Keep the other change"
         @click="project.resolveConflict('theirs')"
         first
-        large
       />
-      <DoButton label="Make mine again" @click="project.resolveConflict('mine')" large />
+      <DoButton label="Make mine again" @click="project.resolveConflict('mine')" />
     </div>
   </SayDialog>
 </template>

@@ -2,7 +2,6 @@
 import { totalBytes } from '@lettera/core/deliver';
 import { pairSeatsOf, siteName } from '@lettera/core/document';
 import { candidateError, localName, voiceFallback } from '@lettera/core/fallback';
-import { stepsOf } from '@lettera/core/scale';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { useRoute } from 'vue-router';
 import { caseFont } from '../proof/caseFonts';
@@ -37,25 +36,27 @@ interface Decision {
   text: string;
   font?: string;
   weight?: number;
-  note?: string;
+  /** What it is, in full. */
+  title?: string;
 }
 
+/** How near the first fallback of each voice comes; the voice that is farthest off. */
 function fallbackDecisions(voices: string[]): Decision[] {
   const document = shown.value;
   if (!document || voices.length === 0) return [{ text: 'No web face to stand in for' }];
   if (fallbacks.state === 'loading') return [{ text: 'being fitted …' }];
-  return voices.flatMap((key) => {
+  const firsts = voices.flatMap((key) => {
     const { tuned } = voiceFallback(plans.fallbackOf(document), key);
-    const [first] = tuned;
-    return first
-      ? [
-          {
-            text: tuned.map(({ local }) => localName(local)).join(', '),
-            note: `words ±${percent(candidateError(first))}`,
-          },
-        ]
-      : [];
+    return tuned.slice(0, 1);
   });
+  const error = Math.max(...firsts.map(candidateError));
+  if (firsts.length === 0) return [{ text: 'Nothing is fitted' }];
+  return [
+    {
+      text: `words within ${percent(error)}`,
+      title: `First of all: ${firsts.map(({ local }) => localName(local)).join(', ')}`,
+    },
+  ];
 }
 
 /** What was read of a site that exists. */
@@ -82,27 +83,28 @@ const decisions = computed<Record<StageKey, Decision[]>>(() => {
     faces: [
       {
         text: families.length
-          ? families
-              .map(([, family]) =>
-                family.reference
-                  ? `${siteName(family)} (${family.reference.standIn} stands in)`
-                  : siteName(family),
-              )
-              .join(', ')
+          ? `${count(families.length, 'family')}, ${count(families.reduce((sum, [, { faces }]) => sum + faces.length, 0), 'face')}`
           : 'The case is empty',
       },
+      ...families.flatMap(([, family]) =>
+        family.reference
+          ? [{ text: `${siteName(family)}: ${family.reference.standIn} stands in` }]
+          : [],
+      ),
     ],
     pair: seated.length
       ? seated.map(([key, voice]) => ({
           text: document.case[voice.family ?? '']?.name ?? '',
           font: caseFont(voice.family, voice.generic),
-          weight: key === pairSeatsOf(document)?.heading ? 650 : 400,
-          note: voice.name,
+          weight: key === pairSeatsOf(document)?.heading ? 640 : 400,
+          title: `${voice.name}: ${document.case[voice.family ?? '']?.name ?? ''}`,
         }))
       : [{ text: 'Every voice is free' }],
     scale: [
-      { text: `${lengths.show(small.base)} × ${plainNumber(small.ratio)} at ${small.width}` },
-      { text: `${lengths.show(large.base)} × ${plainNumber(large.ratio)} at ${large.width}` },
+      {
+        text: `${lengths.show(small.base)} × ${plainNumber(small.ratio)} to ${lengths.show(large.base)} × ${plainNumber(large.ratio)}`,
+        title: `At ${small.width} px and at ${large.width} px`,
+      },
     ],
     fallbacks: fallbackDecisions(seated.map(([key]) => key)),
     styles: [
@@ -113,7 +115,6 @@ const decisions = computed<Record<StageKey, Decision[]>>(() => {
     deliver: [
       {
         text: `${count(files.length, 'font file')}, ${bytes === null ? 'being packed …' : kilobytes(bytes)}`,
-        note: `${stepsOf(document.scale).length} sizes`,
       },
     ],
   };
@@ -123,7 +124,7 @@ const decisions = computed<Record<StageKey, Decision[]>>(() => {
 <template>
   <aside class="docket" aria-label="Docket">
     <div class="head">
-      <RouterLink to="/projects" class="small go projects">All projects</RouterLink>
+      <RouterLink to="/projects" class="small projects">‹ Projects</RouterLink>
       <ProjectName />
       <WaypointsMenu v-if="settled" />
     </div>
@@ -154,10 +155,9 @@ const decisions = computed<Record<StageKey, Decision[]>>(() => {
           <span
             class="what"
             :style="{ fontFamily: decision.font, fontWeight: decision.weight }"
-            :title="decision.text"
+            :title="decision.title ?? decision.text"
             >{{ decision.text }}</span
           >
-          <span v-if="decision.note" class="note">{{ decision.note }}</span>
         </span>
       </RouterLink>
     </nav>
@@ -174,15 +174,13 @@ const decisions = computed<Record<StageKey, Decision[]>>(() => {
   flex-direction: column;
   min-height: 0;
   overflow-y: auto;
-  border-right: 1px solid var(--rule);
 }
 .head {
-  padding: 6px 12px 8px 16px;
-  border-bottom: 1px solid var(--rule);
+  padding: 14px 12px 10px 20px;
 }
 .head :deep(.l-do) {
   max-width: 100%;
-  margin-top: 2px;
+  margin-left: -5px;
   text-align: left;
   white-space: normal;
   overflow-wrap: anywhere;
@@ -190,6 +188,11 @@ const decisions = computed<Record<StageKey, Decision[]>>(() => {
 .projects {
   display: inline-block;
   line-height: 24px;
+  color: var(--ink-2);
+  text-decoration: none;
+}
+.projects:hover {
+  text-decoration: underline;
 }
 nav {
   flex: 1;
@@ -197,18 +200,25 @@ nav {
 .entry {
   position: relative;
   display: block;
-  padding: 8px 12px 9px 16px;
-  border-bottom: 1px solid var(--rule);
+  margin-left: 20px;
+  padding: 8px 12px 9px 0;
   color: var(--ink-2);
   text-decoration: none;
+  border-top: 1px solid var(--rule);
   transition: background var(--motion);
 }
-.entry:hover {
-  background: var(--touched);
+.entry:hover .stage {
+  text-decoration: underline;
+  text-underline-offset: 0.2em;
 }
 .entry.current {
+  margin-left: 0;
+  padding-left: 20px;
   background: var(--sheet);
-  margin-right: -1px;
+  box-shadow: inset 3px 0 var(--verdigris);
+}
+.entry:focus-visible {
+  outline-offset: -2px;
 }
 .stage {
   color: var(--ink);
@@ -216,69 +226,67 @@ nav {
 }
 .current .stage {
   color: var(--verdigris);
-  font-weight: 650;
 }
 .decision {
-  display: flex;
-  align-items: baseline;
-  justify-content: space-between;
-  gap: 8px;
-  font-size: 12px;
+  display: block;
+  font-size: var(--size-beside);
 }
 .what {
-  overflow-wrap: anywhere;
+  display: block;
   max-height: 2lh;
   overflow: hidden;
-}
-.face {
-  flex-direction: column-reverse;
-  gap: 0;
-  margin-top: 2px;
+  overflow-wrap: anywhere;
 }
 .face .what {
-  max-width: 100%;
-  font-size: 18px;
-  line-height: 1.25;
+  font-size: 17px;
+  line-height: 1.3;
   color: var(--ink);
-}
-.note {
-  flex: none;
-  font-size: 11px;
 }
 .foot {
   display: grid;
-  gap: 6px;
-  padding: 8px 12px 8px 16px;
+  gap: 8px;
+  padding: 8px 16px 12px 20px;
 }
 
 @media (max-width: 900px) {
   .docket {
-    border-right: 0;
+    overflow: visible;
     border-bottom: 1px solid var(--rule);
   }
   .head {
     display: flex;
-    align-items: baseline;
-    justify-content: space-between;
     gap: 12px;
-    padding: 6px 12px;
+    align-items: baseline;
+    padding: 4px 16px;
+  }
+  .head > :last-child:not(:nth-child(2)) {
+    margin-left: auto;
   }
   nav {
     display: flex;
+    flex: none;
     overflow-x: auto;
+    scrollbar-width: none;
   }
-  .entry {
-    padding: 6px 12px;
-    border-right: 1px solid var(--rule);
+  .entry,
+  .entry.current {
+    margin: 0;
+    padding: 6px 14px;
+    white-space: nowrap;
+  }
+  .entry.current {
+    box-shadow: inset 0 3px var(--verdigris);
   }
   .decision {
     display: none;
   }
   .foot {
     display: flex;
+    gap: 12px;
     align-items: center;
     justify-content: space-between;
-    padding: 6px 12px;
+    padding: 4px 16px;
+    border-top: 1px solid var(--rule);
   }
 }
 </style>

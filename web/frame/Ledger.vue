@@ -161,13 +161,10 @@ function goTo({ stage, style }: Mark): void {
           :aria-expanded="open === 'files'"
           @click="toggle('files')"
         >
-          <b>{{ count(figures.faces, 'face') }}</b> in {{ count(figures.fonts.length, 'file') }},
+          <b>{{ count(figures.faces, 'face') }}</b>, {{ count(figures.fonts.length, 'file') }},
           <b>{{ kilobytes(figures.bytes) }}</b><template v-if="figures.elsewhere.length"
             >, {{ figures.elsewhere.length }} elsewhere</template
           >
-          <svg class="caret" viewBox="0 0 8 6" width="8" height="6" aria-hidden="true">
-            <path d="M.5 5l3.5-4 3.5 4" />
-          </svg>
         </button>
         <button
           type="button"
@@ -175,13 +172,10 @@ function goTo({ stage, style }: Mark): void {
           :aria-expanded="open === 'time'"
           @click="toggle('time')"
         >
-          Text after <b>{{ seconds(figures.times?.firstText) }}</b>,
-          {{ figures.fonts.length ? 'swap after' : 'no swap' }}
+          text after <b>{{ seconds(figures.times?.firstText) }}</b>,
+          {{ figures.fonts.length ? 'web faces after' : 'no swap' }}
           <b v-if="figures.fonts.length">{{ seconds(figures.times?.swap) }}</b> on
           {{ STATED_CONNECTION.name }}
-          <svg class="caret" viewBox="0 0 8 6" width="8" height="6" aria-hidden="true">
-            <path d="M.5 5l3.5-4 3.5 4" />
-          </svg>
         </button>
         <button
           type="button"
@@ -189,10 +183,7 @@ function goTo({ stage, style }: Mark): void {
           :aria-expanded="open === 'shift'"
           @click="toggle('shift')"
         >
-          Shift <b>{{ shiftText }}</b> at {{ proof.width }} px
-          <svg class="caret" viewBox="0 0 8 6" width="8" height="6" aria-hidden="true">
-            <path d="M.5 5l3.5-4 3.5 4" />
-          </svg>
+          shift <b>{{ shiftText }}</b>
         </button>
         <button
           type="button"
@@ -201,13 +192,10 @@ function goTo({ stage, style }: Mark): void {
           :aria-expanded="open === 'marks'"
           @click="toggle('marks')"
         >
-          <b>{{ count(figures.marks.length, 'mark') }}</b>
-          <svg class="caret" viewBox="0 0 8 6" width="8" height="6" aria-hidden="true">
-            <path d="M.5 5l3.5-4 3.5 4" />
-          </svg>
+          <b>{{ figures.marks.length }}</b> {{ figures.marks.length === 1 ? 'mark' : 'marks' }}
         </button>
       </div>
-      <slot />
+      <div class="line around"><slot /></div>
     </div>
   </footer>
 </template>
@@ -229,29 +217,27 @@ function goTo({ stage, style }: Mark): void {
   overflow-x: auto;
   scrollbar-width: none;
 }
-.entries button {
-  padding: 0 16px;
-  color: var(--ink-2);
-}
-:slotted(button) {
-  padding: 0 12px;
-  color: var(--ink-2);
-}
-.caret {
-  margin-left: 4px;
-}
-.caret path {
-  fill: none;
-  stroke: currentcolor;
+.figures {
+  gap: 8px;
+  padding-left: 8px;
 }
 .figures button {
-  border-right: 1px solid var(--rule);
+  padding: 0 12px;
+  color: var(--ink-2);
+  font-size: var(--size-beside);
 }
-.entries button:not(.mark-text) b {
+.around {
+  gap: 12px;
+  padding: 0 16px 0 12px;
+}
+.figures button:not(.mark-text) b {
   color: var(--ink);
 }
-.entries button:hover,
-.entries button[aria-expanded='true'] {
+.figures button:hover {
+  color: var(--ink);
+}
+.figures button[aria-expanded='true'] {
+  color: var(--ink);
   background: var(--sheet);
 }
 b {
@@ -267,8 +253,9 @@ b {
   overflow: auto;
   padding: 16px;
   background: var(--sheet);
-  border: 1px solid var(--ink-2);
+  border: 1px solid var(--ink-3);
   border-bottom: 0;
+  border-radius: var(--corner) var(--corner) 0 0;
 }
 .detail h2 {
   margin-bottom: 8px;

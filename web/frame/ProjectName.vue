@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import InputText from 'primevue/inputtext';
+import TextField from '../control/TextField.vue';
 import { nextTick, ref } from 'vue';
 import { useProject } from '../store/project';
 
@@ -25,12 +25,11 @@ function take(event: Event): void {
 
 <template>
   <div ref="root">
-    <InputText
+    <TextField
       v-if="editing"
       :model-value="project.document?.name"
       aria-label="Name of the project"
       maxlength="120"
-      size="small"
       fluid
       @blur="take"
       @keydown.enter="take"

@@ -86,7 +86,7 @@ watch(
 );
 
 /** Part of the window that the proof takes in a stage until its edge is dragged there. */
-const PROOF_SHARE: Partial<Record<StageKey, number>> = { faces: 0.31, pair: 0.36 };
+const PROOF_SHARE: Partial<Record<StageKey, number>> = { faces: 0.31, pair: 0.33 };
 const PROOF_SHARE_ELSEWHERE = 0.375;
 /** What the proof, and docket and workbench together, need, px. */
 const LEAST_PROOF = 330;
@@ -163,10 +163,14 @@ function resizeByKey(event: KeyboardEvent): void {
     />
     <ProofPane v-if="proofShown" class="pane" />
     <Ledger class="foot">
-      <DoButton v-if="!beginning && !proof.yielded" @click="proof.folded = !proof.folded">
-        {{ proof.folded ? 'Show the proof' : narrow ? 'Show the workbench' : 'Fold the proof' }}
+      <DoButton
+        v-if="!beginning && !proof.yielded"
+        bare
+        @click="proof.folded = !proof.folded"
+      >
+        {{ proof.folded ? 'Show the page' : narrow ? 'Show the workbench' : 'Hide the page' }}
       </DoButton>
-      <DoButton @click="help = true">Keys ?</DoButton>
+      <DoButton bare label="Keys" title="Keys (?)" @click="help = true" />
     </Ledger>
     <template v-if="settled">
       <DropFiles />
@@ -223,7 +227,7 @@ function resizeByKey(event: KeyboardEvent): void {
   touch-action: none;
 }
 .divider:hover {
-  background: var(--touched);
+  background: linear-gradient(var(--touched), var(--touched)), var(--sheet);
 }
 .pane {
   grid-area: proof;

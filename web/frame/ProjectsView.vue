@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import InputText from 'primevue/inputtext';
+import TextField from '../control/TextField.vue';
 import { onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import type { ProjectSummary } from '@lettera/core/wire';
@@ -106,8 +106,8 @@ onMounted(async () => {
     <form @submit.prevent="create">
       <label for="name">Start a project</label>
       <div class="line">
-        <InputText id="name" v-model="name" placeholder="Name of the site" maxlength="120" fluid />
-        <DoButton type="submit" label="Start" first large />
+        <TextField id="name" v-model="name" placeholder="Name of the site" maxlength="120" fluid />
+        <DoButton type="submit" label="Start" first />
       </div>
       <p v-if="refused" role="alert" class="mark-text">{{ refused }}</p>
     </form>
@@ -138,8 +138,8 @@ onMounted(async () => {
     >
       <p>Its document, its history and its pages are deleted. This cannot be undone.</p>
       <div class="line actions">
-        <DoButton label="Keep it" @click="removing = null" first large />
-        <DoButton label="Remove it" @click="remove" large />
+        <DoButton label="Keep it" @click="removing = null" first />
+        <DoButton label="Remove it" @click="remove" />
       </div>
     </SayDialog>
   </main>

@@ -21,15 +21,16 @@ const words = computed(() => WORDS[project.saveState]);
 <template>
   <div class="save">
     <div class="line">
-      <DoButton label="Undo" :title="undoTitle" @click="project.undo()" />
+      <DoButton bare label="Undo" :title="undoTitle" @click="project.undo()" />
       <DoButton
+        bare
         label="Redo"
         :title="project.stored?.redo ? `Redo: ${project.stored.redo}` : 'There is nothing to redo'"
         @click="project.redo()"
       />
       <span
         role="status"
-        class="small"
+        class="small said"
         :class="project.saveState === 'saved' ? 'quiet' : 'unsaved'"
         >{{ words }}</span
       >
@@ -37,9 +38,6 @@ const words = computed(() => WORDS[project.saveState]);
     <p v-if="project.saveState === 'waiting'" class="small">
       {{ project.message }} Your changes are kept in this browser and will be sent again.
       <DoButton @click="project.flush()">Send now</DoButton>
-    </p>
-    <p v-else-if="project.stored?.undo" class="small quiet last" :title="project.stored.undo">
-      Last: {{ project.stored.undo }}
     </p>
   </div>
 </template>
@@ -52,9 +50,10 @@ const words = computed(() => WORDS[project.saveState]);
 .unsaved {
   font-weight: 550;
 }
-.last {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
+.said {
+  margin-left: auto;
+}
+.line > :first-child {
+  margin-left: -5px;
 }
 </style>

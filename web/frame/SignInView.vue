@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import InputText from 'primevue/inputtext';
+import TextField from '../control/TextField.vue';
 import { ref } from 'vue';
 import DoButton from '../control/DoButton.vue';
 import { api } from '../api/client';
@@ -26,9 +26,9 @@ async function signIn(): Promise<void> {
     </p>
     <form @submit.prevent="signIn">
       <label for="token">Token</label>
-      <InputText id="token" v-model="token" type="password" autocomplete="current-password" fluid />
+      <TextField id="token" v-model="token" type="password" autocomplete="current-password" fluid />
       <p v-if="refused" role="alert" class="mark-text">{{ refused }}</p>
-      <DoButton type="submit" label="Sign in" first large />
+      <DoButton type="submit" label="Sign in" first />
     </form>
   </main>
 </template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { HistoryEntry, Waypoint } from '@lettera/core/wire';
-import InputText from 'primevue/inputtext';
+import TextField from '../control/TextField.vue';
 import { ref, shallowRef, watch } from 'vue';
 import { api } from '../api/client';
 import DoButton from '../control/DoButton.vue';
@@ -39,7 +39,7 @@ async function read(): Promise<void> {
   }
 }
 watch(() => project.stored?.revision, read, { immediate: true });
-/** The waypoint that is to be taken out: that cannot be undone, and is asked once more. */
+/** The waypoint that is to be removed: that cannot be undone, and is asked once more. */
 const leaving = ref<string | null>(null);
 
 /** Puts a waypoint beside the page, and tells what differs. */
@@ -66,12 +66,12 @@ async function goBack(id: string, close: () => void): Promise<void> {
 <template>
   <FoldAway
     v-slot="{ close }"
+    bare
     :label="waypoints.last ? `Waypoint: ${waypoints.last.name}` : 'Waypoints'"
   >
     <form class="line" @submit.prevent="add">
-      <InputText
+      <TextField
         v-model="name"
-        size="small"
         fluid
         maxlength="80"
         placeholder="such as: before the new face"
@@ -90,10 +90,9 @@ async function goBack(id: string, close: () => void): Promise<void> {
     </p>
     <ul v-else aria-label="Waypoints">
       <li v-for="one in waypoints.list ?? []" :key="one.id">
-        <InputText
+        <TextField
           :model-value="one.name"
           class="name"
-          size="small"
           maxlength="80"
           :aria-label="`Name of waypoint ${one.name}`"
           @change="rename(one, $event)"
@@ -112,14 +111,14 @@ async function goBack(id: string, close: () => void): Promise<void> {
           />
           <DoButton
             v-if="leaving !== one.id"
-            label="Out"
-            :aria-label="`Out: ${one.name}`"
+            label="Remove"
+            :aria-label="`Remove ${one.name}`"
             @click="leaving = one.id"
           />
           <template v-else>
             <DoButton
-              label="Out for good"
-              :aria-label="`Out for good: ${one.name}`"
+              label="Remove for good"
+              :aria-label="`Remove ${one.name} for good`"
               @click="waypoints.remove(one.id)"
             />
             <DoButton label="Keep" :aria-label="`Keep ${one.name}`" @click="leaving = null" />

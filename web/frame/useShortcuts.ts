@@ -17,8 +17,13 @@ export function useShortcuts(help: Ref<boolean>): void {
     { keys: 'Shift+Mod+z', does: 'redo', run: () => void project.redo() },
     {
       keys: 'f',
-      does: 'web faces or fallback on the proof',
+      does: 'web or fallback faces on the proof',
       run: () => (proof.fonts = proof.fonts === 'web' ? 'fallback' : 'web'),
+    },
+    {
+      keys: 'd',
+      does: 'light or dark background on the proof',
+      run: () => (proof.ground = proof.ground === 'light' ? 'dark' : 'light'),
     },
     {
       keys: 'b',
@@ -29,7 +34,7 @@ export function useShortcuts(help: Ref<boolean>): void {
     { keys: 'w', does: 'next width of the proof', run: () => proof.nextStop() },
     {
       keys: 'r',
-      does: 'the whole room for the proof, or back',
+      does: 'full width for the proof, or back',
       run: () => {
         proof.folded = false;
         proof.whole = !proof.whole;

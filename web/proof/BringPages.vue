@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue';
-import Textarea from 'primevue/textarea';
+import TextArea from '../control/TextArea.vue';
 import DoButton from '../control/DoButton.vue';
 import { pageFile, pastedFiles, type PageFile } from '../store/ownPages';
 
@@ -64,11 +64,11 @@ async function paste(): Promise<void> {
   <form v-if="pasting" class="paste" @submit.prevent="paste">
     <label>
       <span>HTML</span>
-      <Textarea v-model="html" rows="5" spellcheck="false" required fluid />
+      <TextArea v-model="html" rows="5" spellcheck="false" required fluid />
     </label>
     <label>
       <span>CSS</span>
-      <Textarea v-model="css" rows="5" spellcheck="false" fluid />
+      <TextArea v-model="css" rows="5" spellcheck="false" fluid />
     </label>
     <DoButton label="Bring it in" first type="submit" />
   </form>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Mark } from '@lettera/core/check';
-import InputText from 'primevue/inputtext';
+import TextField from '../control/TextField.vue';
 import { onBeforeUnmount, ref } from 'vue';
 import DoButton from '../control/DoButton.vue';
 import { useMarks } from '../store/marks';
@@ -55,9 +55,8 @@ onBeforeUnmount(() => marks.look(null));
       @click="asking = !asking"
     />
     <form v-if="asking" class="line" @submit.prevent="setAside(mark)">
-      <InputText
+      <TextField
         v-model="reason"
-        size="small"
         fluid
         maxlength="200"
         placeholder="why it is right as it is"

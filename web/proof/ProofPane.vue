@@ -9,7 +9,6 @@ import {
   watch,
 } from 'vue';
 import DoButton from '../control/DoButton.vue';
-import ChoiceSet from '../control/ChoiceSet.vue';
 import { whenIdle } from '../control/whenIdle';
 import { useProject } from '../store/project';
 import { STOPS, useProof } from '../store/proof';
@@ -20,7 +19,7 @@ import ProofFrame, { type Look } from './ProofFrame.vue';
 import WidthRuler from './WidthRuler.vue';
 
 /** Come after the page, which shows without them. */
-const LookingMenu = defineAsyncComponent(() => import('./LookingMenu.vue'));
+const ViewMenu = defineAsyncComponent(() => import('./ViewMenu.vue'));
 const MarksMargin = defineAsyncComponent(() => import('./MarksMargin.vue'));
 const settled = ref(false);
 whenIdle(() => (settled.value = true));
@@ -31,12 +30,6 @@ const proof = useProof();
 const pointed = ref<string | null>(null);
 const view = ref<HTMLElement | null>(null);
 const room = ref({ width: 0, height: 0 });
-
-/** 0 stands for as wide as the room. */
-const stops = [
-  { value: 0, label: 'Fit' },
-  ...STOPS.map(({ name, width }) => ({ value: width as number, label: name })),
-];
 
 const GAP = 8;
 /** Two pages share the room. */
@@ -59,15 +52,15 @@ const place = shallowRef<{ by: 'proof' | 'other'; at: PagePlace } | null>(null);
 
 /** What stands beside the page, and what is said of it. */
 function besideIt(): { look: Look; says: string } | null {
-  const [phone, , desktop] = STOPS;
+  const [phone, , laptop] = STOPS;
   const { width } = proof;
   switch (proof.beside) {
     case 'alone':
       return null;
     case 'phone':
       return { look: { width: phone.width }, says: `Phone, ${phone.width} px` };
-    case 'desktop':
-      return { look: { width: desktop.width }, says: `Desktop, ${desktop.width} px` };
+    case 'laptop':
+      return { look: { width: laptop.width }, says: `Laptop, ${laptop.width} px` };
     case 'fonts': {
       const fonts = proof.fonts === 'web' ? 'fallback' : 'web';
       return { look: { width, fonts }, says: fonts === 'web' ? 'Web faces' : 'Fallback' };
@@ -100,30 +93,21 @@ onBeforeUnmount(() => observer.disconnect());
 <template>
   <section class="proof" aria-label="Proof">
     <header>
-      <ProofChoices>
-        <ChoiceSet
-          class="stops"
-          label="Width"
-          :choices="stops"
-          :model-value="proof.asked ?? 0"
-          @update:model-value="proof.setWidth($event || null)"
-        />
-      </ProofChoices>
-      <LookingMenu v-if="settled" />
-      <DoButton
-        label="This page"
-        :aria-expanded="proof.panel !== null"
-        @click="proof.panel = proof.panel ? null : 'pages'"
-      />
-      <DoButton
-        class="whole"
+      <ProofChoices />
+      <ViewMenu v-if="settled" />
+      <button
+        type="button"
+        class="plain whole"
         :aria-pressed="proof.whole"
-        :title="`${proof.whole ? 'Give the room back' : 'Give the proof the whole room'} (r)`"
+        :aria-label="proof.whole ? 'Give the room back' : 'Full width'"
+        :title="`${proof.whole ? 'Give the room back' : 'Full width'} (r)`"
         @click="proof.whole = !proof.whole"
-        >{{ proof.whole ? 'Give room back' : 'Whole room' }}</DoButton
       >
+        <svg viewBox="0 0 14 14" width="14" height="14" aria-hidden="true">
+          <path :d="proof.whole ? 'M4.5 3L1 7l3.5 4M9.5 3L13 7l-3.5 4M5 7h4' : 'M1 2v10M13 2v10M3.5 7h7M5.5 5L3.5 7l2 2M8.5 5l2 2-2 2'" />
+        </svg>
+      </button>
     </header>
-    <StandIns class="stand-ins" />
     <WidthRuler />
     <div class="page">
       <div ref="view" class="view">
@@ -159,21 +143,20 @@ onBeforeUnmount(() => observer.disconnect());
       </div>
       <ProofPanel v-if="proof.panel" class="panel" />
     </div>
+    <StandIns class="stand-ins" />
     <footer class="small quiet">
-      <span aria-live="polite">{{ pointed ?? 'Point at text for its style' }}</span>
-      <DoButton
-        class="before"
-        :aria-pressed="proof.before"
-        :why="proof.earlier ? undefined : 'There is no earlier state yet'"
-        :title="`Shows ${proof.earlier?.says ?? ''} (b)`"
-        @click="proof.before = !proof.before"
-        >{{ proof.before ? `Before: ${proof.earlier?.says ?? ''}` : 'Before' }}</DoButton
-      >
+      <span v-if="proof.before" class="line earlier">
+        <b>As it was: {{ proof.earlier?.says }}</b>
+        <DoButton label="Show it as it is now" title="(b)" @click="proof.before = false" />
+      </span>
+      <span v-else class="pointed" aria-live="polite">{{
+        pointed ?? 'Point at text to see its style'
+      }}</span>
       <span class="figure"
-        >{{ proof.width }} px,
+        >{{ proof.width }} px ·
         {{
           shownAt === 1
-            ? 'at 100 %'
+            ? '100 %'
             : `${shownAt < 1 ? 'shrunk' : 'zoomed'} to ${Math.round(shownAt * 100)} %`
         }}</span
       >
@@ -191,17 +174,29 @@ onBeforeUnmount(() => observer.disconnect());
 }
 header {
   display: flex;
-  flex-wrap: wrap;
-  gap: 6px 8px;
+  flex: none;
+  gap: 10px;
   align-items: center;
-  padding: 8px 12px;
-  border-bottom: 1px solid var(--rule);
+  height: 38px;
+  padding: 0 14px;
 }
-header + .stand-ins {
-  padding: 4px 12px;
+.stand-ins {
+  padding: 4px 14px;
 }
 .whole {
-  margin-left: auto;
+  display: grid;
+  flex: none;
+  place-items: center;
+  width: 24px;
+  height: 24px;
+}
+.whole path {
+  fill: none;
+  stroke: var(--ink-2);
+}
+.whole:hover path,
+.whole[aria-pressed='true'] path {
+  stroke: var(--verdigris);
 }
 /* On a narrow screen it has the whole room already. */
 @media (max-width: 900px) {
@@ -262,16 +257,22 @@ header + .stand-ins {
 }
 footer {
   display: flex;
-  gap: 12px;
+  flex: none;
+  gap: 14px;
   align-items: center;
-  padding: 3px 12px;
-  border-top: 1px solid var(--rule);
+  min-height: 28px;
+  padding: 0 14px;
 }
 footer > :first-child {
   flex: 1;
   min-width: 0;
 }
-.before {
-  min-height: 22px;
+.pointed {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.earlier {
+  color: var(--ink);
 }
 </style>

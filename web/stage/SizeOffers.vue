@@ -29,7 +29,7 @@ const apparent = useApparentSize();
 
 <style scoped>
 .offers {
-  padding: 0 20px 10px;
+  padding: 0 var(--edge) 10px;
 }
 button {
   min-height: 24px;

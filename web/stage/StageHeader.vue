@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import Popover from 'primevue/popover';
 import { ref } from 'vue';
-import DoButton from '../control/DoButton.vue';
 
-/** The head of a stage: its name, what it is for behind a `?`, its views, and what can be done in it. */
+/** The head of a stage: its name, its views, what can be done in it, and what it is for behind a `?`. */
 defineProps<{ title: string }>();
 const about = ref<InstanceType<typeof Popover> | null>(null);
 </script>
@@ -11,13 +10,20 @@ const about = ref<InstanceType<typeof Popover> | null>(null);
 <template>
   <header class="stage-head">
     <h1>{{ title }}</h1>
-    <DoButton
-      class="about"
-      :aria-label="`What ${title} is for`"
-      aria-haspopup="dialog"
-      @click="about?.toggle($event)"
-      >?</DoButton
-    >
+    <div class="views"><slot name="views" /></div>
+    <div class="line actions">
+      <slot name="actions" />
+      <button
+        type="button"
+        class="plain about"
+        :aria-label="`What ${title} is for`"
+        :title="`What ${title} is for`"
+        aria-haspopup="dialog"
+        @click="about?.toggle($event)"
+      >
+        ?
+      </button>
+    </div>
     <Popover
       ref="about"
       unstyled
@@ -25,35 +31,43 @@ const about = ref<InstanceType<typeof Popover> | null>(null);
     >
       <p><slot /></p>
     </Popover>
-    <div class="views"><slot name="views" /></div>
-    <div class="line actions"><slot name="actions" /></div>
   </header>
 </template>
 
 <style scoped>
+/* Title and views stand on the hairline; what has no room beside them stands above. */
 .stage-head {
   display: flex;
-  flex-wrap: wrap;
-  gap: 4px 10px;
-  align-items: flex-end;
-  padding: 8px 20px 0;
+  flex-wrap: wrap-reverse;
+  gap: 0 24px;
+  align-items: flex-start;
+  min-height: 48px;
+  padding: 8px var(--edge) 0;
   margin-bottom: 8px;
   box-shadow: inset 0 -1px var(--rule);
 }
 h1 {
-  line-height: 24px;
-  padding-bottom: 6px;
-}
-.about {
-  margin-bottom: 6px;
+  padding-bottom: 8px;
+  line-height: 28px;
 }
 .views {
-  align-self: flex-end;
-  margin-left: 6px;
+  min-width: 0;
+  padding-top: 5px;
+  overflow-x: auto;
+  scrollbar-width: none;
 }
 .actions {
+  min-height: 36px;
   margin-left: auto;
-  padding-bottom: 6px;
+}
+.about {
+  min-width: 24px;
+  min-height: 24px;
+  color: var(--ink-3);
+  text-align: center;
+}
+.about:hover {
+  color: var(--ink);
 }
 </style>
 

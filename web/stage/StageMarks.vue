@@ -7,7 +7,7 @@ import MarkLine from '../proof/MarkLine.vue';
 import { useMarks } from '../store/marks';
 import { useProof } from '../store/proof';
 
-/** The marks of a stage: one line that is always there, and all of them when it is opened. */
+/** The marks of a stage, where there are any: one line, and all of them when it is opened. */
 const props = defineProps<{
   stage: Mark['stage'];
   /** What they are on, in words. */
@@ -28,41 +28,34 @@ function putRight(mark: Mark): void {
 </script>
 
 <template>
-  <section class="marks" :class="{ some: marks.length > 0 }" :aria-label="`Marks on ${on}`">
-    <p v-if="marks.length === 0" class="quiet">Nothing on {{ on }} is marked.</p>
-    <template v-else>
-      <div class="head">
-        <b class="mark-text">{{ count(marks.length, 'mark') }}</b>
-        <span v-if="!open">{{ marks[0]?.message }}</span>
-        <DoButton
-          class="unfold"
-          :label="open ? 'Fold' : 'Show'"
-          :aria-expanded="open"
-          @click="open = !open"
-        />
-      </div>
-      <ul v-if="open">
-        <MarkLine
-          v-for="mark in marks"
-          :key="mark.message"
-          :mark="mark"
-          @take="putRight"
-          @go="proof.style = mark.style ?? null"
-        />
-      </ul>
-    </template>
+  <section v-if="marks.length" class="marks" :aria-label="`Marks on ${on}`">
+    <div class="head">
+      <b class="mark-text">{{ count(marks.length, 'mark') }}</b>
+      <span v-if="!open">{{ marks[0]?.message }}</span>
+      <DoButton
+        class="unfold"
+        :label="open ? 'Fold' : 'Show'"
+        :aria-expanded="open"
+        @click="open = !open"
+      />
+    </div>
+    <ul v-if="open">
+      <MarkLine
+        v-for="mark in marks"
+        :key="mark.message"
+        :mark="mark"
+        @take="putRight"
+        @go="proof.style = mark.style ?? null"
+      />
+    </ul>
   </section>
 </template>
 
 <style scoped>
 .marks {
   padding-left: 10px;
-  border-left: 3px solid var(--rule);
+  border-left: 3px solid var(--mark);
 }
-.marks.some {
-  border-color: var(--mark);
-}
-.marks > p,
 .head {
   min-height: 24px;
   line-height: 24px;

@@ -11,7 +11,7 @@ export const WIDEST = 2560;
 export const STOPS = [
   { name: 'Phone', width: 360 },
   { name: 'Tablet', width: 800 },
-  { name: 'Desktop', width: 1280 },
+  { name: 'Laptop', width: 1280 },
 ] as const;
 
 const within = (width: number): number => Math.round(Math.min(WIDEST, Math.max(NARROWEST, width)));
@@ -20,7 +20,7 @@ export type ProofPanel = 'pages' | 'account' | 'text' | 'moved';
 
 /** What may stand beside the page: the same page at another width, in other fonts, on the other ground, or as it was or would be. */
 export type Beside =
-  'alone' | 'phone' | 'desktop' | 'fonts' | 'ground' | 'opened' | 'contender' | 'earlier';
+  'alone' | 'phone' | 'laptop' | 'fonts' | 'ground' | 'opened' | 'contender' | 'earlier';
 /** Another state of the project, to stand beside the page, and what it is called. */
 export interface OtherState {
   document: ProjectDocument;

@@ -1,15 +1,16 @@
 <script setup lang="ts">
 import type { RemovedKind } from '@lettera/core/page';
 import { computed } from 'vue';
-import InputText from 'primevue/inputtext';
+import TextField from '../../control/TextField.vue';
 import DoButton from '../../control/DoButton.vue';
 import { count } from '../../control/figures';
 import { useOwnPages } from '../../store/ownPages';
 import { useProject } from '../../store/project';
 import { useProof } from '../../store/proof';
 import BringPages from '../BringPages.vue';
+import SiteLanguages from './SiteLanguages.vue';
 
-/** The pages that the project is proofed on: brought in, named, put in order, taken out. */
+/** The pages that the project is proofed on: brought in, named, put in order, removed. */
 const project = useProject();
 const proof = useProof();
 const own = useOwnPages();
@@ -38,11 +39,11 @@ const removed = computed(() => own.account?.removed ?? []);
 </script>
 
 <template>
+  <SiteLanguages />
   <ol v-if="ownPages.length" class="rows" aria-label="Pages of the site’s own">
     <li v-for="([slug, page], i) in ownPages" :key="slug" :class="{ shown: proof.page === slug }">
-      <InputText
+      <TextField
         :model-value="page.name"
-        size="small"
         :aria-label="`Name of ${page.name}`"
         maxlength="120"
         @change="rename(slug, $event)"
@@ -67,7 +68,7 @@ const removed = computed(() => own.account?.removed ?? []);
           @click="own.move(slug, 1)"
           >↓</DoButton
         >
-        <DoButton label="Out" :aria-label="`Out: ${page.name}`" @click="own.remove(slug)" />
+        <DoButton label="Remove" :aria-label="`Remove ${page.name}`" @click="own.remove(slug)" />
       </span>
     </li>
   </ol>
@@ -93,7 +94,7 @@ const removed = computed(() => own.account?.removed ?? []);
     </template>
   </p>
   <template v-if="own.account">
-    <h3>What was taken out of this page</h3>
+    <h3>What was removed from this page</h3>
     <p v-for="note in own.account.notes" :key="note" class="small">{{ note }}</p>
     <table v-if="removed.length" class="figures-table">
       <thead>
@@ -114,7 +115,7 @@ const removed = computed(() => own.account?.removed ?? []);
     <p v-else class="small quiet">Nothing: it ran nothing, and asked for nothing elsewhere.</p>
   </template>
   <p v-else-if="own.accountFailed" role="alert" class="line wrap">
-    What was taken out of this page could not be told.
+    What was removed from this page could not be told.
     <DoButton label="Try again" @click="own.load()" />
   </p>
 </template>

@@ -2,21 +2,15 @@
 import { watch } from 'vue';
 import DoButton from '../../control/DoButton.vue';
 import ViewTabs from '../../control/ViewTabs.vue';
-import { useProof, type ProofPanel } from '../../store/proof';
+import { useProof } from '../../store/proof';
 import AccountView from './AccountView.vue';
 import MovedView from './MovedView.vue';
 import PagesView from './PagesView.vue';
+import { PANELS } from './panels';
 import TextView from './TextView.vue';
 
 /** What is shown about the page beside it: which pages there are, who sets its text, and a text that was clicked. */
 const proof = useProof();
-
-const VIEWS: { value: ProofPanel; label: string }[] = [
-  { value: 'pages', label: 'Pages' },
-  { value: 'account', label: 'Who sets its text' },
-  { value: 'text', label: 'This text' },
-  { value: 'moved', label: 'What moved' },
-];
 
 watch(
   () => proof.node,
@@ -32,7 +26,7 @@ watch(
       <ViewTabs
         :model-value="proof.panel ?? 'pages'"
         label="About this page"
-        :views="VIEWS"
+        :views="PANELS"
         @update:model-value="proof.panel = $event"
       />
       <DoButton label="Close" @click="proof.panel = null" />
@@ -59,14 +53,14 @@ aside {
   gap: 8px;
   align-items: end;
   justify-content: space-between;
-  padding: 6px 12px 0;
-  background: var(--ground);
+  padding: 8px 14px 0;
+  box-shadow: inset 0 -1px var(--rule);
 }
-.head button {
-  margin-bottom: 4px;
+.head > button {
+  margin-bottom: 6px;
 }
 .body {
   overflow: auto;
-  padding: 8px 12px 12px;
+  padding: 10px 14px 14px;
 }
 </style>

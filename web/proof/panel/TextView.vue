@@ -3,7 +3,7 @@ import { stepSizeAt } from '@lettera/core/scale';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { debounce } from '../../control/debounce';
 import { count } from '../../control/figures';
-import Textarea from 'primevue/textarea';
+import TextArea from '../../control/TextArea.vue';
 import DoButton from '../../control/DoButton.vue';
 import { useOwnPages } from '../../store/ownPages';
 import { usePlans } from '../../store/plans';
@@ -194,7 +194,7 @@ async function onlyHere(): Promise<void> {
     <form v-if="run !== null" class="typed" @submit.prevent="type">
       <label>
         <span>Its words on this page</span>
-        <Textarea v-model="typed" rows="2" fluid />
+        <TextArea v-model="typed" rows="2" fluid />
       </label>
       <span class="line wrap">
         <DoButton label="Set these words" type="submit" />

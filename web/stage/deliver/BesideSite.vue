@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { SheetPlace } from '@lettera/core/document';
-import InputText from 'primevue/inputtext';
+import TextField from '../../control/TextField.vue';
 import { computed } from 'vue';
 import ChoiceSet from '../../control/ChoiceSet.vue';
 import DoButton from '../../control/DoButton.vue';
@@ -54,9 +54,8 @@ const setAgain = (selector: string): boolean =>
     </div>
     <label class="field">
       <span class="quiet">Layer for your own sheets</span>
-      <InputText
+      <TextField
         :model-value="delivery.siteLayer ?? ''"
-        size="small"
         placeholder="none"
         spellcheck="false"
         @change="setSiteLayer"

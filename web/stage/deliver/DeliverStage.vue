@@ -124,7 +124,6 @@ const sheet = computed(() => {
         :href="urls.bundle(project.id)"
         :label="downloadLabel"
         first
-        large
         @click="deliveries.keep()"
       />
       <span
@@ -164,14 +163,17 @@ const sheet = computed(() => {
       </thead>
       <tbody>
         <template v-for="file in files" :key="file.path">
-          <tr :class="{ selected: file.path === path }">
+          <tr>
             <td>
-              <DoButton
+              <button
                 v-if="file.kind === 'text'"
+                type="button"
+                class="plain read"
                 :aria-expanded="file.path === path"
                 @click="path = file.path === path ? '' : file.path"
-                >{{ file.path }}</DoButton
               >
+                {{ file.path }}
+              </button>
               <template v-else>{{ file.path }}</template>
             </td>
             <td class="quiet">{{ file.purpose }}</td>
@@ -188,15 +190,15 @@ const sheet = computed(() => {
 
 <style scoped>
 .sheet {
-  margin: 0 20px 20px;
+  margin: 0 var(--edge) 20px;
 }
 .notice {
-  padding: 0 20px 8px;
+  padding: 0 var(--edge) 8px;
 }
 .take,
 .loading,
 .refused {
-  padding: 0 20px 14px;
+  padding: 0 var(--edge) 14px;
 }
 .take {
   gap: 14px;
@@ -205,8 +207,8 @@ const sheet = computed(() => {
   color: var(--mark);
 }
 table {
-  width: calc(100% - 40px);
-  margin: 0 20px 16px;
+  width: calc(100% - 2 * var(--edge));
+  margin: 0 var(--edge) 16px;
   table-layout: fixed;
 }
 th:nth-child(2) {
@@ -219,19 +221,23 @@ td.code {
   padding: 0 0 10px;
 }
 td {
-  padding: 4px 12px 4px 0;
-  font-size: 12px;
-  border-bottom: 1px solid var(--rule);
+  height: 29px;
+  padding: 2px 12px 2px 0;
   overflow-wrap: anywhere;
 }
 td.figure {
   padding-right: 0;
 }
-.open {
-  color: var(--verdigris);
+.read {
+  min-height: 24px;
+  font-weight: 550;
   text-decoration: underline;
+  text-decoration-color: var(--rule);
+  text-underline-offset: 0.25em;
 }
-tr.selected .open {
-  font-weight: 650;
+.read:hover,
+.read[aria-expanded='true'] {
+  color: var(--verdigris);
+  text-decoration-color: currentcolor;
 }
 </style>

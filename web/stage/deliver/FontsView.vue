@@ -6,7 +6,7 @@ import {
   type LettersKept,
   type ProjectDocument,
 } from '@lettera/core/document';
-import InputText from 'primevue/inputtext';
+import TextField from '../../control/TextField.vue';
 import { computed, ref } from 'vue';
 import ChoiceSet from '../../control/ChoiceSet.vue';
 import NumberField from '../../control/NumberField.vue';
@@ -87,9 +87,8 @@ const KILO = 1000;
     <template v-if="delivery.letters !== 'whole'">
       <label class="field">
         <span class="quiet">These letters too</span>
-        <InputText
+        <TextField
           :model-value="delivery.alsoLetters ?? ''"
-          size="small"
           placeholder="none"
           maxlength="5000"
           class="letters"
@@ -98,9 +97,8 @@ const KILO = 1000;
       </label>
       <label v-for="{ key, name, onlyFor } in families" :key="key" class="field">
         <span class="quiet">{{ name }} for this copy alone</span>
-        <InputText
+        <TextField
           :model-value="onlyFor"
-          size="small"
           placeholder="all of the site’s"
           maxlength="5000"
           class="letters"
@@ -154,7 +152,7 @@ const KILO = 1000;
   flex-wrap: wrap;
   gap: 10px 20px;
   align-items: end;
-  padding: 0 20px 14px;
+  padding: 0 var(--edge) 14px;
 }
 .field {
   display: grid;
@@ -166,10 +164,10 @@ const KILO = 1000;
 .bytes {
   display: grid;
   gap: 8px;
-  padding: 0 20px 14px;
+  padding: 0 var(--edge) 14px;
 }
 .savings {
-  padding: 0 20px 20px;
+  padding: 0 var(--edge) 20px;
 }
 .warning {
   flex-basis: 100%;

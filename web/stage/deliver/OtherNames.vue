@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { nameFault, tokenNames } from '@lettera/core/deliver';
-import InputText from 'primevue/inputtext';
+import TextField from '../../control/TextField.vue';
 import PickOne from '../../control/PickOne.vue';
 import { computed, ref } from 'vue';
 import DoButton from '../../control/DoButton.vue';
@@ -81,9 +81,8 @@ const faultOf = (name: string, token: string): string =>
       </li>
     </ul>
     <form class="line" @submit.prevent="add">
-      <InputText
+      <TextField
         v-model="theirs"
-        size="small"
         spellcheck="false"
         placeholder="--body-font"
         aria-label="Name that the site reads"

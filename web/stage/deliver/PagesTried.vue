@@ -75,7 +75,7 @@ async function tryPages(): Promise<void> {
   display: grid;
   gap: 6px;
   justify-items: start;
-  padding: 0 20px 14px;
+  padding: 0 var(--edge) 14px;
 }
 ul {
   margin: 0;

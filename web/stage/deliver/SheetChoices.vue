@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { SCALE_BOUNDS, type RuleWeight, type SheetForm } from '@lettera/core/document';
-import InputText from 'primevue/inputtext';
+import TextField from '../../control/TextField.vue';
 import PickOne from '../../control/PickOne.vue';
 import { computed } from 'vue';
 import ChoiceSet from '../../control/ChoiceSet.vue';
@@ -91,9 +91,8 @@ function setPrefix(event: Event): void {
     </div>
     <label v-if="delivery.form !== 'tokens'" class="field">
       <span class="quiet">Cascade layer</span>
-      <InputText
+      <TextField
         :model-value="delivery.layer ?? ''"
-        size="small"
         placeholder="none"
         class="layer"
         @change="setLayer"
@@ -114,9 +113,8 @@ function setPrefix(event: Event): void {
     </div>
     <label class="field">
       <span class="quiet">Prefix of tokens</span>
-      <InputText
+      <TextField
         :model-value="delivery.prefix ?? ''"
-        size="small"
         placeholder="none"
         spellcheck="false"
         class="layer"
@@ -149,7 +147,7 @@ function setPrefix(event: Event): void {
   flex-wrap: wrap;
   gap: 10px 20px;
   align-items: center;
-  padding: 0 20px 14px;
+  padding: 0 var(--edge) 14px;
 }
 .field {
   display: grid;

@@ -118,7 +118,7 @@ const KINDS = { new: 'new', gone: 'taken out', changed: 'changed' } as const;
 section {
   display: grid;
   gap: 6px;
-  padding: 0 20px 14px;
+  padding: 0 var(--edge) 14px;
 }
 h2 {
   font-size: 13px;

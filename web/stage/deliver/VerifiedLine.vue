@@ -96,7 +96,7 @@ const words = computed(() => {
 
 <style scoped>
 .verified {
-  padding: 0 20px 10px;
+  padding: 0 var(--edge) 10px;
 }
 ul {
   max-height: 120px;

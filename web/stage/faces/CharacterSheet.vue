@@ -11,7 +11,7 @@ import { computed, ref } from 'vue';
 import DoButton from '../../control/DoButton.vue';
 import { useProject } from '../../store/project';
 import type { LineUpRow } from '../../store/rows/rows';
-import { rowFont, useSpecimenFont } from './specimenFonts';
+import { rowFont, useSpecimenFont } from '../../proof/specimenFonts';
 
 /** Every character of the regular by script, and the letters that the project's languages lack. */
 const props = defineProps<{ row: LineUpRow; sheet: FamilySheet }>();
@@ -36,7 +36,11 @@ const characters = computed(
 const shown = computed(() => (whole.value ? characters.value : characters.value.slice(0, FIRST)));
 
 const font = rowFont(props.row);
-useSpecimenFont(props.row.library, () => shown.value.join(''));
+const { state } = useSpecimenFont(() => ({
+  font,
+  words: shown.value.join(''),
+  library: props.row.library,
+}));
 
 const languages = computed(() =>
   (project.document?.languages ?? []).map((tag) => {
@@ -82,7 +86,8 @@ const codeOf = (character: string): string =>
         {{ name }} {{ list.length }}
       </button>
     </div>
-    <ul class="grid" :style="{ fontFamily: font }">
+    <p v-if="state === 'failed'" class="small mark-text">The files of {{ row.name }} did not come.</p>
+    <ul v-else-if="state === 'shown'" class="grid" :style="{ fontFamily: font }">
       <li v-for="character in shown" :key="character" :title="codeOf(character)">
         {{ character }}
       </li>

@@ -3,7 +3,7 @@ import { slug } from '@lettera/core/deliver';
 import { correctFacePatch, dropFacePatch, moveFacePatch } from '@lettera/core/change';
 import { type Face, sharedPlaces, type Slant, widthRange } from '@lettera/core/document';
 import { embeddingRights } from '@lettera/core/font';
-import InputText from 'primevue/inputtext';
+import TextField from '../../control/TextField.vue';
 import PickOne from '../../control/PickOne.vue';
 import { computed, ref } from 'vue';
 import DoButton from '../../control/DoButton.vue';
@@ -103,9 +103,8 @@ function drop(index: number): void {
         </td>
         <template v-if="editable">
           <td>
-            <InputText
+            <TextField
               :model-value="family.name"
-              size="small"
               class="family"
               :aria-label="`Family of ${fullName}`"
               maxlength="300"

@@ -2,7 +2,7 @@
 import { computed } from 'vue';
 import type { LineUpRow } from '../../store/rows/rows';
 import { pickableWeights } from '../../store/rows/picks';
-import { rowFont } from './specimenFonts';
+import { rowFont } from '../../proof/specimenFonts';
 
 /** Every face of the family in the words of the line-up, light to heavy. */
 const props = defineProps<{ row: LineUpRow; words: string }>();

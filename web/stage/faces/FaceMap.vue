@@ -16,7 +16,7 @@ import {
   withUnit,
   type MeasureKey,
 } from '../../store/rows/measures';
-import NameInFace from './NameInFace.vue';
+import RowInFace from '../../proof/RowInFace.vue';
 
 /**
  * Families as points over two measures, each a letter in its own face. A region drawn filters the
@@ -306,7 +306,7 @@ const sayPoint = ({ row, values }: Point): string =>
         @focus="focused = point.row.key"
         @click="lineUp.show(point.row.key)"
       >
-        <NameInFace v-if="point.inFace" :row="point.row" words="a" />
+        <RowInFace v-if="point.inFace" :row="point.row" words="a" />
       </button>
     </div>
     <p class="small" role="status">
@@ -324,7 +324,7 @@ const sayPoint = ({ row, values }: Point): string =>
 .map {
   display: grid;
   gap: 6px;
-  padding: 4px 20px 12px;
+  padding: 4px var(--edge) 12px;
 }
 .table {
   margin-left: auto;
@@ -337,7 +337,7 @@ svg {
   display: block;
 }
 svg text {
-  font-size: 11px;
+  font-size: var(--size-beside);
   fill: var(--ink-2);
 }
 svg :deep(.domain),
@@ -346,7 +346,7 @@ svg :deep(.tick line) {
 }
 svg :deep(.tick text) {
   font-family: inherit;
-  font-size: 11px;
+  font-size: var(--size-beside);
   fill: var(--ink-2);
 }
 svg :deep(.selection) {

@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import InputText from 'primevue/inputtext';
+import TextField from '../../control/TextField.vue';
 import PickOne from '../../control/PickOne.vue';
 import { computed, defineAsyncComponent, nextTick, ref, watch } from 'vue';
 import DoButton from '../../control/DoButton.vue';
 import ChoiceSet from '../../control/ChoiceSet.vue';
 import FoldAway from '../../control/FoldAway.vue';
-import SliderField from '../../control/SliderField.vue';
+import ToolRow from '../../control/ToolRow.vue';
 import ViewTabs from '../../control/ViewTabs.vue';
 import { count } from '../../control/figures';
 import { useKeys } from '../../control/keys';
@@ -18,13 +18,13 @@ import { useUpload } from '../../store/upload';
 import StageHeader from '../StageHeader.vue';
 import { filterRows, phrasesOf } from '../../store/rows/filter';
 import FilterSentence from './FilterSentence.vue';
+import { FILTER_PARTS } from './filterParts';
 import FoundryAsk from './FoundryAsk.vue';
 import WaysToBegin from './WaysToBegin.vue';
 import type { LineUpRow } from '../../store/rows/rows';
 import LineUpList from './LineUpList.vue';
 import MeasuringLine from './MeasuringLine.vue';
 import { measureOf } from '../../store/rows/measures';
-import SiteLanguages from './SiteLanguages.vue';
 import { sortRows, type SortKey } from '../../store/rows/sort';
 
 // What is not there at first is loaded when it is asked for.
@@ -40,25 +40,26 @@ const { words, texts } = useSamples();
 
 const files = ref<HTMLInputElement | null>(null);
 const list = ref<InstanceType<typeof LineUpList> | null>(null);
+const sentence = ref<InstanceType<typeof FilterSentence> | null>(null);
 const referring = ref(false);
 
 const COLUMNS: { key: SortKey; label: string; means: string; figure?: boolean }[] = [
   { key: 'name', label: 'Family', means: 'By name' },
   ...(['xHeight', 'width', 'contrast'] as const).map((key) => ({
     key,
-    label: measureOf(key).short,
+    label: measureOf(key).short.toLowerCase(),
     means: measureOf(key).means,
     figure: true,
   })),
-  { key: 'weights', label: 'Weights', means: 'Weights on offer, on an axis from 1 to 1000' },
-  { key: 'italic', label: 'Italic', means: 'Drawn as an italic, sloped, or none' },
+  { key: 'weights', label: 'weights', means: 'Weights on offer, on an axis from 1 to 1000' },
+  { key: 'italic', label: 'italic', means: 'Drawn as an italic, sloped, or none' },
   {
     key: 'languages',
-    label: 'Lang.',
+    label: 'lang.',
     means: 'Languages that it has every letter of, of 48',
     figure: true,
   },
-  { key: 'bytes', label: 'Regular', means: 'Bytes of the regular in Latin', figure: true },
+  { key: 'bytes', label: 'KB', means: 'Bytes of the regular in Latin', figure: true },
 ];
 
 const GROUNDS = [
@@ -71,9 +72,17 @@ const EQUAL = [
   { value: 'xHeight', label: 'equal x-height' },
 ] as const;
 const VIEWS = [
-  { value: 'rows', label: 'Rows' },
+  { value: 'rows', label: 'Line-up' },
   { value: 'map', label: 'Map' },
 ] as const;
+
+/** Sizes to be set at, and the one that is, px. */
+const SIZES = [12, 14, 16, 18, 20, 24, 30, 36, 48, 64, 96];
+const sizes = computed(() =>
+  [...new Set([...SIZES, lineUp.size])]
+    .sort((a, b) => a - b)
+    .map((value) => ({ value, label: `${value} px` })),
+);
 
 const rows = computed<LineUpRow[]>(() => families.rows);
 /** Nothing to line up yet, and nothing on its way: what is offered is how to begin. */
@@ -169,30 +178,44 @@ watch(
 
 <template>
   <StageHeader title="Faces">
-    Set your own words in every family, and take in only the weights and scripts that the site will
-    use. A row opens to the whole family.
+    Set your own words in every family, and add only the weights and scripts that the site will use.
+    A row opens to the whole family.
     <template #views>
       <ViewTabs v-if="!beginning" v-model="lineUp.settings.view" label="Views" :views="VIEWS" />
     </template>
     <template v-if="!beginning" #actions>
+      <FoldAway label="Setting">
+        <div class="setting">
+          <span>Set at</span>
+          <ChoiceSet v-model="lineUp.settings.equal" label="Set at" :choices="EQUAL" />
+          <span>Background</span>
+          <ChoiceSet v-model="lineUp.settings.ground" label="Background" :choices="GROUNDS" />
+        </div>
+        <div><DoButton label="Reset words, size and background" @click="lineUp.reset()" /></div>
+      </FoldAway>
       <FoldAway v-if="!project.stored?.foundry" v-slot="{ close }" label="The foundry’s families">
         <FoundryAsk @allowed="close" />
       </FoldAway>
-      <DoButton label="Bring font files" @click="files?.click()" />
-      <FoldAway v-slot="{ close }" label="Other sources">
-        <p>
-          A family that its licence keeps elsewhere can be referred to.
+      <FoldAway v-slot="{ close }" label="Add fonts">
+        <p class="line spread">
+          Font files of your own
+          <DoButton label="Choose font files" @click="(close(), files?.click())" />
+        </p>
+        <p class="line spread">
+          A family that its licence keeps elsewhere
           <DoButton label="Refer to a family" @click="(close(), (referring = true))" />
         </p>
-        <p v-if="project.stored?.foundry">
-          The foundry was allowed by {{ project.stored.foundry.allowedBy }} on
-          {{
-            new Date(project.stored.foundry.allowedAt).toLocaleDateString('en-GB', {
-              dateStyle: 'long',
-            })
-          }}. What was taken in stays when it is withdrawn.
+        <div v-if="project.stored?.foundry" class="allowed">
+          <p class="small quiet">
+            The foundry was allowed by {{ project.stored.foundry.allowedBy }} on
+            {{
+              new Date(project.stored.foundry.allowedAt).toLocaleDateString('en-GB', {
+                dateStyle: 'long',
+              })
+            }}. What was added stays when it is withdrawn.
+          </p>
           <DoButton label="Withdraw it" @click="(close(), library.withdraw())" />
-        </p>
+        </div>
       </FoldAway>
     </template>
   </StageHeader>
@@ -209,62 +232,66 @@ watch(
   <ReferenceForm v-if="referring" :rows="rows" @done="referring = false" />
   <WaysToBegin v-if="beginning" @bring="files?.click()" @refer="referring = true" />
   <template v-else>
-    <div class="bar">
-      <label class="words">
-        <span class="visually-hidden">Words set in every family</span>
-        <InputText
-          :model-value="words"
-          size="small"
-          fluid
-          maxlength="400"
-          title="Your own words, set in every family"
-          @change="setWords"
-        />
-      </label>
+    <ToolRow>
       <PickOne v-model="lineUp.settings.sample" :choices="SAMPLES" label="What is set" />
-      <SliderField
-        v-model="lineUp.size"
-        label="Size of what is set"
-        :min="12"
-        :max="96"
-        :says="`${lineUp.size} px`"
+      <TextField
+        v-if="lineUp.settings.sample === 'words'"
+        class="words"
+        :model-value="words"
+        maxlength="400"
+        aria-label="Words set in every family"
+        title="Your own words, set in every family"
+        @change="setWords"
       />
-      <FoldAway label="Setting">
-        <div class="line">
-          Set at
-          <ChoiceSet v-model="lineUp.settings.equal" label="Set at" :choices="EQUAL" />
-        </div>
-        <div class="line">
-          On <ChoiceSet v-model="lineUp.settings.ground" label="Ground" :choices="GROUNDS" />
-        </div>
-        <SiteLanguages />
-        <div><DoButton label="Reset words, size and ground" @click="lineUp.reset()" /></div>
-      </FoldAway>
-    </div>
-    <div class="bar narrowing">
-      <FilterSentence v-if="narrowable" :rows="rows" :shown="shown.length">
-        <InputText
+      <span class="quiet">at</span>
+      <PickOne v-model="lineUp.size" :choices="sizes" label="Size of what is set" />
+      <template #end>
+        <MeasuringLine />
+        <span v-if="library.measuring.state !== 'measuring'" class="quiet" role="status">{{
+          shown.length === rows.length
+            ? count(rows.length, 'family')
+            : `${shown.length} of ${count(rows.length, 'family')}`
+        }}</span>
+        <TextField
+          v-if="narrowable"
           :model-value="lineUp.settings.filter.name"
-          placeholder="Find by name"
+          placeholder="Find"
           aria-label="Find a family by name"
-          size="small"
           class="find"
           @update:model-value="
             lineUp.settings.filter = { ...lineUp.settings.filter, name: $event ?? '' }
           "
         />
-        <template #lately>
-          <div v-if="recentRows.length" class="line wrap lately">
-            <span class="quiet">Looked at lately</span>
-            <DoButton v-for="row in recentRows" :key="row.key" @click="lineUp.show(row.key)">
-              <bdi>{{ row.name }}</bdi>
-            </DoButton>
+        <FoldAway
+          v-if="narrowable"
+          v-slot="{ close }"
+          label="Filter"
+          :changed="phrasesOf(lineUp.settings.filter).length"
+        >
+          <div class="line wrap parts">
+            <DoButton
+              v-for="{ part, label } in FILTER_PARTS"
+              :key="part"
+              :label="label"
+              @click="(close(), sentence?.edit(part))"
+            />
           </div>
-        </template>
-      </FilterSentence>
-      <p v-else>{{ count(rows.length, 'family') }}</p>
-      <MeasuringLine />
-    </div>
+          <template v-if="recentRows.length">
+            <h3>Looked at lately</h3>
+            <div class="line wrap parts">
+              <DoButton
+                v-for="row in recentRows"
+                :key="row.key"
+                @click="(close(), lineUp.show(row.key))"
+              >
+                <bdi>{{ row.name }}</bdi>
+              </DoButton>
+            </div>
+          </template>
+        </FoldAway>
+      </template>
+    </ToolRow>
+    <FilterSentence ref="sentence" :rows="rows" />
     <p v-if="library.state === 'failed'" class="failed" role="alert">
       {{ library.message }}
       <DoButton label="Try again" @click="library.load()" />
@@ -283,12 +310,8 @@ watch(
           @click="sortBy(column.key)"
         >
           {{ column.label
-          }}<span class="sorted" aria-hidden="true">{{
-            lineUp.settings.sort === column.key
-              ? lineUp.settings.direction === 1
-                ? '▾'
-                : '▴'
-              : '▿'
+          }}<span v-if="lineUp.settings.sort === column.key" class="sorted" aria-hidden="true">{{
+            lineUp.settings.direction === 1 ? '↓' : '↑'
           }}</span>
         </button>
       </div>
@@ -297,10 +320,10 @@ watch(
       </p>
       <p v-else-if="rows.length === 0" class="empty">
         The case is empty, and the foundry listed nothing.
-        <DoButton label="Bring font files" first @click="files?.click()" />
+        <DoButton label="Choose font files" first @click="files?.click()" />
       </p>
       <p v-else-if="shown.length === 0" class="empty">
-        No family passes this filter.
+        No family is like that.
         <DoButton label="Clear the filter" first @click="lineUp.clearFilter()" />
       </p>
       <LineUpList ref="list" :rows="shown" :all="rows" :words="text" />
@@ -309,36 +332,39 @@ watch(
 </template>
 
 <style scoped>
-.bar {
-  display: flex;
-  gap: 6px 12px;
-  align-items: center;
-  padding: 0 20px 6px;
-}
-.narrowing {
-  align-items: flex-start;
-  justify-content: space-between;
-}
 .find {
-  width: 130px;
+  width: 72px;
 }
 .words {
-  flex: 1;
-  min-width: 160px;
+  width: 230px;
 }
-.lately {
-  padding-top: 8px;
-  border-top: 1px solid var(--rule);
+.tool-row > .words {
+  flex: 0 1 auto;
+}
+.allowed {
+  display: grid;
+  gap: 6px;
+  justify-items: start;
+  max-width: 320px;
+}
+.parts {
+  gap: 6px;
+  max-width: 320px;
+}
+.setting {
+  display: grid;
+  grid-template-columns: max-content 1fr;
+  gap: 8px 12px;
+  align-items: center;
 }
 .columns {
   position: sticky;
   top: 0;
   z-index: 2;
   display: grid;
-  gap: 10px;
-  padding: 1px 20px 1px 32px;
+  padding: 0 var(--edge) 2px;
   background: var(--sheet);
-  border-block: 1px solid var(--rule);
+  border-bottom: 1px solid var(--rule);
 }
 .columns button {
   min-height: 24px;
@@ -356,11 +382,10 @@ watch(
   font-weight: 550;
 }
 .sorted {
-  margin-left: 2px;
-  font-size: 9px;
+  margin-left: 3px;
 }
 .empty,
 .failed {
-  padding: 16px 20px;
+  padding: 16px var(--edge);
 }
 </style>

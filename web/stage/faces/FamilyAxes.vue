@@ -9,7 +9,7 @@ import SliderField from '../../control/SliderField.vue';
 import { useProject } from '../../store/project';
 import type { LineUpRow } from '../../store/rows/rows';
 import { MEASURES, withUnit } from '../../store/rows/measures';
-import { rowFont } from './specimenFonts';
+import { rowFont } from '../../proof/specimenFonts';
 
 /** The axes of a variable family, to be moved, with its measures at the point they stand at. */
 const props = defineProps<{ row: LineUpRow; sheet: FamilySheet; words: string }>();

@@ -76,7 +76,7 @@ watch([() => props.row.key, contents], load, { immediate: true });
 .panel {
   display: grid;
   gap: 14px;
-  padding: 4px 20px 20px 32px;
+  padding: 4px var(--edge) 20px;
 }
 .panel :deep(section) {
   display: grid;

@@ -6,7 +6,6 @@ import { computed, nextTick, ref } from 'vue';
 import DoButton from '../../control/DoButton.vue';
 import ChoiceSet from '../../control/ChoiceSet.vue';
 import NumberField from '../../control/NumberField.vue';
-import FoldAway from '../../control/FoldAway.vue';
 import OnOffSet from '../../control/OnOffSet.vue';
 import { useLineUp } from '../../store/lineUp';
 import { useProject } from '../../store/project';
@@ -18,17 +17,18 @@ import {
   type LineUpFilter,
 } from '../../store/rows/filter';
 import type { LineUpRow } from '../../store/rows/rows';
+import type { FilterPartAsked } from './filterParts';
 import { MEASURES, measureOf, type MeasureKey } from '../../store/rows/measures';
 
 /**
- * The line-up's filter as a sentence: each part that is set is a phrase that opens to be changed; the
- * parts that are not stand behind it to be added.
+ * The line-up's filter as a sentence, while there is one: each part that is set is a phrase that opens to be
+ * changed. A part that is not is added from the menu.
  */
-const props = defineProps<{ rows: readonly LineUpRow[]; shown: number }>();
+const props = defineProps<{ rows: readonly LineUpRow[] }>();
 
 const lineUp = useLineUp();
 const project = useProject();
-const editing = ref<FilterPart | 'measure' | null>(null);
+const editing = ref<FilterPartAsked | null>(null);
 const editor = ref<HTMLElement | null>(null);
 
 const filter = computed(() => lineUp.settings.filter);
@@ -36,23 +36,7 @@ const set = (change: Partial<LineUpFilter>): void => {
   lineUp.settings.filter = { ...filter.value, ...change };
 };
 
-const ADDABLE: { part: FilterPart | 'measure'; label: string }[] = [
-  { part: 'classes', label: 'class' },
-  { part: 'weights', label: 'weights' },
-  { part: 'italic', label: 'italic' },
-  { part: 'languages', label: 'languages' },
-  { part: 'scripts', label: 'scripts' },
-  { part: 'figures', label: 'figures' },
-  { part: 'fit', label: 'fitness' },
-  { part: 'mostBytes', label: 'bytes' },
-  { part: 'measure', label: 'a measure' },
-  { part: 'from', label: 'where from' },
-];
-
 const phrases = computed(() => phrasesOf(filter.value).filter(({ part }) => part !== 'name'));
-const addable = computed(() =>
-  ADDABLE.filter(({ part }) => !phrases.value.some((phrase) => phrase.part === part)),
-);
 
 const same = <T extends string | number>(values: readonly T[]) =>
   values.map((value) => ({ value, label: String(value) }));
@@ -113,7 +97,7 @@ function setRange(end: 0 | 1, value: number): void {
   set({ ranges: { ...filter.value.ranges, [measure.value]: ends.sort((a, b) => a - b) } });
 }
 
-async function edit(part: FilterPart | 'measure'): Promise<void> {
+async function edit(part: FilterPartAsked): Promise<void> {
   editing.value = editing.value === part ? null : part;
   await nextTick();
   editor.value?.querySelector<HTMLElement>('button, input, [tabindex="0"]')?.focus();
@@ -123,39 +107,29 @@ function drop(part: FilterPart): void {
   lineUp.settings.filter = withoutPart(filter.value, part);
   if (editing.value === part) editing.value = null;
 }
+
+defineExpose({ edit });
 </script>
 
 <template>
-  <div class="filter">
-    <div class="sentence">
-      <slot />
-      <span class="lead" role="status"
-        >{{
-          shown === rows.length ? `All ${rows.length}` : `${shown} of ${rows.length}`
-        }}
-        families</span
-      >
+  <div v-if="phrases.length || editing" class="filter">
+    <div v-if="phrases.length" class="sentence">
+      <span class="quiet">Only</span>
       <span v-for="phrase in phrases" :key="phrase.part" class="phrase">
         <DoButton :aria-expanded="editing === phrase.part" @click="edit(phrase.part)">{{
           phrase.text
-        }}</DoButton><DoButton :aria-label="`Let go: ${phrase.text}`" @click="drop(phrase.part)"
+        }}</DoButton
+        ><DoButton
+          bare
+          :aria-label="`Remove: ${phrase.text}`"
+          :title="`Remove: ${phrase.text}`"
+          @click="drop(phrase.part)"
           >×</DoButton
         >
       </span>
-      <FoldAway v-slot="{ close }" :label="phrases.length === 0 ? 'Narrow by' : 'Narrow further'">
-        <div class="line wrap parts">
-          <DoButton
-            v-for="{ part, label } in addable"
-            :key="part"
-            :label="label"
-            @click="(close(), edit(part))"
-          />
-        </div>
-        <slot name="lately" />
-      </FoldAway>
       <DoButton
-        v-if="phrases.length || filter.name"
-        label="Clear"
+        bare
+        label="Clear the filter"
         @click="(lineUp.clearFilter(), (editing = null))"
       />
     </div>
@@ -260,8 +234,9 @@ function drop(part: FilterPart): void {
 
 <style scoped>
 .filter {
-  flex: 1;
-  min-width: 0;
+  display: grid;
+  gap: 8px;
+  padding: 0 var(--edge) 10px;
 }
 .sentence {
   display: flex;
@@ -269,25 +244,14 @@ function drop(part: FilterPart): void {
   gap: 4px 8px;
   align-items: center;
 }
-.lead {
-  font-weight: 550;
-}
 .phrase {
   display: inline-flex;
-}
-.phrase > :last-child {
-  border-left: 0;
-}
-.parts {
-  gap: 6px;
 }
 .editor {
   gap: 4px 12px;
   max-height: 132px;
-  margin-top: 6px;
-  padding: 6px 10px;
+  padding: 2px 0 2px 12px;
   overflow: auto;
-  border: 1px solid var(--rule);
   border-left: 3px solid var(--verdigris);
 }
 </style>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import InputText from 'primevue/inputtext';
+import TextField from '../../control/TextField.vue';
 import { ref } from 'vue';
 import DoButton from '../../control/DoButton.vue';
 import { useLibrary } from '../../store/library';
@@ -31,10 +31,9 @@ async function allow(): Promise<void> {
     </p>
     <form class="line wrap" @submit.prevent="allow">
       <label for="allowed-by">Allowed by</label>
-      <InputText
+      <TextField
         id="allowed-by"
         v-model="name"
-        size="small"
         placeholder="Your name"
         maxlength="120"
       />

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { siteName } from '@lettera/core/document';
 import { replaceFamilyPatch, seatsOf, takeOutPatch } from '@lettera/core/style';
-import InputText from 'primevue/inputtext';
+import TextField from '../../control/TextField.vue';
 import PickOne from '../../control/PickOne.vue';
 import { computed, ref } from 'vue';
 import { useRoute } from 'vue-router';
@@ -107,10 +107,9 @@ function setLocalOnly(on: boolean): void {
     <div class="line wrap">
       <label class="line small"
         >Known on the site as
-        <InputText
+        <TextField
           :model-value="family.alias ?? ''"
           :placeholder="family.name"
-          size="small"
           maxlength="300"
           @change="setAlias"
       /></label>

@@ -18,7 +18,8 @@ const FamilyPanel = defineAsyncComponent(() => import('./FamilyPanel.vue'));
 const lineUp = useLineUp();
 const project = useProject();
 
-const FACTS_HEIGHT = 44;
+/** Of a row but for what is set in it, px. */
+const FACTS_HEIGHT = 41;
 
 const running = computed(() => lineUp.settings.sample === 'paragraph');
 const shortlist = computed(() => new Set(project.document?.shortlist ?? []));

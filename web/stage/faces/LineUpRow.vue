@@ -2,10 +2,9 @@
 import { fitnessWord } from '@lettera/core/measure';
 import { computed, ref, watch } from 'vue';
 import DoButton from '../../control/DoButton.vue';
-import { kilobytes } from '../../control/figures';
 import type { LineUpRow } from '../../store/rows/rows';
 import MeasureCell from './MeasureCell.vue';
-import { rowFont, useSpecimenFont } from './specimenFonts';
+import { rowFont, useSpecimenFont } from '../../proof/specimenFonts';
 import WeightAxis from './WeightAxis.vue';
 
 const props = defineProps<{
@@ -25,8 +24,12 @@ defineEmits<{ toggle: []; shortlist: [] }>();
 const COMMON_X_HEIGHT = 0.5;
 
 const tried = ref<number | null>(null);
-const { state, again, haveAll } = useSpecimenFont(props.row.library, () => props.words);
 const font = rowFont(props.row);
+const { state, late, again, haveAll } = useSpecimenFont(() => ({
+  font,
+  words: props.words,
+  library: props.row.library,
+}));
 
 watch(
   () => props.open && state.value === 'shown',
@@ -52,36 +55,20 @@ const fitWord = computed(() => (props.row.fitness ? fitnessWord(props.row.fitnes
 <template>
   <div class="family" :class="{ open }" :data-row="row.key">
     <div class="facts line-up-columns">
-      <div class="who">
-        <button
-          type="button"
-          class="plain flag"
-          :aria-pressed="shortlisted"
-          :aria-label="`${row.name} on the shortlist`"
-          :title="shortlisted ? 'On the shortlist (k)' : 'Put on the shortlist (k)'"
-          @click="$emit('shortlist')"
+      <button
+        type="button"
+        class="plain row"
+        :aria-expanded="open"
+        :title="`${row.name}, ${row.class}${fitWord ? `: ${fitWord}` : ''}`"
+        @click="$emit('toggle')"
+      >
+        <bdi class="name" :class="{ taken: row.caseKey }">{{ row.name }}</bdi>
+        <span class="about"
+          >{{ row.class }}<template v-if="row.disputed">, drawn {{ row.measuredClass }}</template
+          ><span v-if="row.standIn" class="stands"> · by reference</span
+          ><span v-else-if="row.caseKey" class="taken"> · in the case</span></span
         >
-          <svg viewBox="0 0 12 16" width="12" height="16" aria-hidden="true">
-            <path d="M1.5 3.5h6l3 3v7h-9z" />
-          </svg>
-        </button>
-        <button
-          type="button"
-          class="plain row"
-          :aria-expanded="open"
-          :title="row.name"
-          @click="$emit('toggle')"
-        >
-          <bdi class="name">{{ row.name }}</bdi>
-          <span class="about"
-            >{{ row.class
-            }}<template v-if="row.disputed"> claimed, {{ row.measuredClass }} drawn</template
-            ><template v-if="fitWord"> · {{ fitWord }}</template
-            ><span v-if="row.standIn" class="stands"> · by reference</span
-            ><span v-else-if="row.caseKey" class="taken"> · in the case</span></span
-          >
-        </button>
-      </div>
+      </button>
       <MeasureCell measure="xHeight" :measures="row.measures" />
       <MeasureCell measure="width" :measures="row.measures" />
       <MeasureCell measure="contrast" :measures="row.measures" />
@@ -93,19 +80,31 @@ const fitWord = computed(() => (props.row.fitness ? fitnessWord(props.row.fitnes
         @pointerenter="haveAll"
         @focus="haveAll"
       />
-      <span class="quiet">{{ italicWord }}</span>
-      <span class="quiet figure">{{ row.measures ? row.measures.languages.length : '…' }}</span>
-      <span class="figure">{{ kilobytes(row.bytes) }}</span>
+      <span>{{ italicWord }}</span>
+      <span class="figure">{{ row.measures ? row.measures.languages.length : '…' }}</span>
+      <span class="figure">{{ (row.bytes / 1000).toFixed(1) }}</span>
     </div>
-    <p v-if="state === 'failed'" class="failed">
-      The foundry did not send this face.
+    <button
+      type="button"
+      class="plain flag"
+      :aria-pressed="shortlisted"
+      :aria-label="`${row.name} on the shortlist`"
+      :title="shortlisted ? 'On the shortlist (k)' : 'Put on the shortlist (k)'"
+      @click="$emit('shortlist')"
+    >
+      <svg viewBox="0 0 12 16" width="12" height="16" aria-hidden="true">
+        <path d="M2.5 2.5h7v10l-3.5-3-3.5 3z" />
+      </svg>
+    </button>
+    <p v-if="state === 'failed'" class="failed" :style="{ minHeight: `${1.25 * shownSize}px` }">
+      The file of {{ row.name }} did not come.
       <DoButton @click="again">Try again</DoButton>
     </p>
     <!-- A second way to open the row, for the pointer; the name is the one for the keyboard. -->
     <div
       v-else
       class="specimen"
-      :class="[state, ground, { running }]"
+      :class="[ground, { running }]"
       :style="{
         fontFamily: state === 'shown' ? font : undefined,
         fontSize: `${shownSize.toFixed(2)}px`,
@@ -114,7 +113,12 @@ const fitWord = computed(() => (props.row.fitness ? fitnessWord(props.row.fitnes
       dir="auto"
       @click="$emit('toggle')"
     >
-      <span class="whole-lines" :class="{ two: !running }">{{ words }}</span>
+      <span v-if="state === 'shown'" class="whole-lines" :class="{ two: !running }">{{ words }}</span>
+      <span v-else class="whole-lines"
+        >&#8203;<span class="waits">{{
+          late ? `${row.name} is on its way …` : ''
+        }}</span></span
+      >
     </div>
     <p v-if="row.standIn" class="stand-in small">
       Served elsewhere and not loaded here: shown in {{ row.standIn }}, which stands in for it.
@@ -125,61 +129,59 @@ const fitWord = computed(() => (props.row.fitness ? fitnessWord(props.row.fitnes
 
 <style scoped>
 .family {
+  position: relative;
   border-bottom: 1px solid var(--rule);
 }
+.family:hover,
 .family.open {
   background: var(--touched);
 }
 .facts {
   display: grid;
-  gap: 10px;
   align-items: center;
-  padding: 4px 20px 0 8px;
-  font-size: 12px;
-}
-.who {
-  display: flex;
-  min-width: 0;
+  padding: 8px var(--edge) 0;
+  font-size: var(--size-beside);
 }
 .flag {
-  flex: none;
+  position: absolute;
+  top: 5px;
+  left: 0;
   width: 24px;
-  height: 32px;
+  height: 26px;
   text-align: center;
 }
 .flag path {
   fill: none;
-  stroke: var(--rule);
+  stroke: none;
 }
-.flag:hover path,
+.family:hover .flag path,
 .flag:focus-visible path {
-  stroke: var(--ink-2);
+  stroke: var(--ink-3);
 }
 .flag[aria-pressed='true'] path {
   fill: var(--verdigris);
   stroke: var(--verdigris);
 }
+/* One line: what has no room beside the name is left to the opened row. */
 .row {
-  flex: 1;
-  min-width: 0;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 8px;
+  align-items: baseline;
+  height: 24px;
+  overflow: hidden;
+  line-height: 24px;
 }
 .row:hover .name {
   text-decoration: underline;
   text-decoration-color: var(--verdigris);
   text-underline-offset: 3px;
 }
-.name,
-.about {
-  display: block;
-}
 .name {
-  font-size: 13px;
-  line-height: 17px;
+  font-size: var(--size-read);
   font-weight: 550;
 }
 .about {
-  font-size: 11px;
-  line-height: 14px;
   color: var(--ink-2);
 }
 .taken {
@@ -189,13 +191,11 @@ const fitWord = computed(() => (props.row.fitness ? fitnessWord(props.row.fitnes
   color: var(--local);
 }
 .specimen {
-  min-height: 24px;
-  padding: 0 20px 6px 32px;
+  padding: 0 var(--edge) 8px;
   line-height: 1.25;
   overflow: hidden;
   overflow-wrap: anywhere;
   cursor: pointer;
-  transition: opacity var(--motion);
 }
 .two {
   --lines: 2;
@@ -204,26 +204,27 @@ const fitWord = computed(() => (props.row.fitness ? fitnessWord(props.row.fitnes
   max-height: none;
 }
 .specimen.running {
-  padding-right: max(20px, calc(100% - 75ch));
+  padding-right: max(var(--edge), calc(100% - 75ch));
   line-height: 1.45;
 }
 .specimen.light {
-  background: #fbfcfb;
+  background: #fcfdfc;
   color: #131a18;
 }
 .specimen.dark {
   background: #141817;
   color: #e9eeec;
 }
-.specimen.loading {
-  opacity: 0;
+.waits {
+  font-size: var(--size-beside);
+  color: var(--ink-2);
 }
 .failed {
-  padding: 4px 20px 10px 32px;
+  padding: 0 var(--edge) 8px;
   color: var(--mark);
 }
 .stand-in {
-  padding: 0 20px 8px 32px;
+  padding: 0 var(--edge) 8px;
   color: var(--local);
 }
 </style>

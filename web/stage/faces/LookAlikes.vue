@@ -4,7 +4,7 @@ import { lookAlikes, spreadOf } from '@lettera/core/pairing';
 import { computed } from 'vue';
 import DoButton from '../../control/DoButton.vue';
 import type { LineUpRow } from '../../store/rows/rows';
-import NameInFace from './NameInFace.vue';
+import RowInFace from '../../proof/RowInFace.vue';
 
 /** The families that look most like a face, and what differs. */
 const props = defineProps<{
@@ -38,7 +38,7 @@ const alike = computed(() => {
     <ul>
       <li v-for="{ key: other, differences } in alike" :key="other.key">
         <DoButton class="name" @click="$emit('show', other)">
-          <NameInFace :row="other" />
+          <RowInFace :row="other" />
         </DoButton>
         <span class="small">{{
           differences.length ? differences.slice(0, 3).join(', ') : 'no difference to be seen'

@@ -2,7 +2,7 @@
 import { FACE_CLASSES, type FaceClass, type Slant } from '@lettera/core/document';
 import { REGULAR_WEIGHT, type FaceMeasures } from '@lettera/core/measure';
 import { lookAlikes, spreadOf } from '@lettera/core/pairing';
-import InputText from 'primevue/inputtext';
+import TextField from '../../control/TextField.vue';
 import PickOne from '../../control/PickOne.vue';
 import { computed, ref, shallowRef } from 'vue';
 import DoButton from '../../control/DoButton.vue';
@@ -10,7 +10,7 @@ import { api } from '../../api/client';
 import { useLibrary } from '../../store/library';
 import { useProject } from '../../store/project';
 import { plain, type LineUpRow } from '../../store/rows/rows';
-import NameInFace from './NameInFace.vue';
+import RowInFace from '../../proof/RowInFace.vue';
 
 /**
  * A family that its licence lets no one host: its style sheet, its name and faces, and the look-alike
@@ -172,13 +172,13 @@ async function take(): Promise<void> {
     </p>
     <div class="fields">
       <label
-        >Exact family name <InputText v-model="name" size="small" fluid maxlength="300"
+        >Exact family name <TextField v-model="name" fluid maxlength="300"
       /></label>
       <label
         >Address of its style sheet
-        <InputText v-model="stylesheet" size="small" fluid placeholder="https://" maxlength="2000"
+        <TextField v-model="stylesheet" fluid placeholder="https://" maxlength="2000"
       /></label>
-      <label>Faces <InputText v-model="faces" size="small" fluid maxlength="300" /></label>
+      <label>Faces <TextField v-model="faces" fluid maxlength="300" /></label>
       <label
         >Class <PickOne v-model="faceClass" :choices="classes" fluid label="Class of the family"
       /></label>
@@ -194,7 +194,7 @@ async function take(): Promise<void> {
         @update:model-value="chosen = $event"
       />
       <span v-if="standIn" class="sample"
-        ><NameInFace :key="standIn.row.key" :row="standIn.row"
+        ><RowInFace :key="standIn.row.key" :row="standIn.row"
       /></span>
     </div>
     <p class="small">

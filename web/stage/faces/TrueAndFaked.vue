@@ -2,7 +2,7 @@
 import { boldFace, type FamilySheet } from '@lettera/core/measure';
 import { computed } from 'vue';
 import type { LineUpRow } from '../../store/rows/rows';
-import { loneFontName, rowFont, useLoneRegular } from './specimenFonts';
+import { loneFontName, rowFont, useLoneRegular } from '../../proof/specimenFonts';
 
 /**
  * The true italic and bold beside what a browser fakes from the regular where they are not loaded, at

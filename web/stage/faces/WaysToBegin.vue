@@ -27,17 +27,17 @@ const toStartingPoints = (): unknown =>
       <li>
         <h3>Look among the foundry’s families</h3>
         <p>Open-licensed families, set in your own words, measured and sorted.</p>
-        <DoButton label="Look at families" large first @click="asking = true" />
+        <DoButton label="Look at families" first @click="asking = true" />
       </li>
       <li>
         <h3>Bring font files of your own</h3>
         <p>TTF, OTF, WOFF and WOFF2. Drop them anywhere, or pick them.</p>
-        <DoButton label="Pick font files" large @click="$emit('bring')" />
+        <DoButton label="Pick font files" @click="$emit('bring')" />
       </li>
       <li>
         <h3>Begin from a starting point</h3>
         <p>Twelve pairs that work, each with what it is good for, to be changed as you go.</p>
-        <DoButton label="See starting points" large @click="toStartingPoints" />
+        <DoButton label="See starting points" @click="toStartingPoints" />
       </li>
     </ul>
     <FoundryAsk v-if="asking" />
@@ -53,7 +53,7 @@ const toStartingPoints = (): unknown =>
   display: grid;
   gap: 20px;
   max-width: 1000px;
-  padding: 24px 20px;
+  padding: 24px var(--edge);
 }
 ul {
   display: grid;

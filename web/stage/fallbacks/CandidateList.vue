@@ -76,7 +76,13 @@ const signed = (apart: number): string =>
           </td>
           <td class="figure">
             <span v-if="taken" class="small quiet">in the stack</span>
-            <DoButton v-else :aria-label="`Put in ${name}`" label="Put in" @click="put(local)" />
+            <DoButton
+              v-else
+              class="on-point"
+              :aria-label="`Add ${name}`"
+              label="Add"
+              @click="put(local)"
+            />
           </td>
         </tr>
         <tr class="specimen">

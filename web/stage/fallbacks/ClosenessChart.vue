@@ -102,7 +102,7 @@ const isPresent = (evenness: number) => Math.abs(evenness - props.present) < 1e-
   stroke: var(--rule);
 }
 .axis text {
-  font-size: 11px;
+  font-size: var(--size-beside);
   fill: var(--ink-2);
 }
 .curve {

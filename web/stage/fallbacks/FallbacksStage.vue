@@ -71,7 +71,7 @@ const fitting = computed(() => {
     platform, fitted to it in width and height, so that the page does not move.
   </StageHeader>
   <div v-if="shown && voices.length" class="bench">
-    <div class="line wrap">
+    <div class="line">
       <ChoiceSet
         v-if="voices.length > 1 && view !== 'rehearsal'"
         label="Voice"
@@ -94,8 +94,8 @@ const fitting = computed(() => {
         class="flip"
         :label="
           proof.fonts === 'web'
-            ? 'Show the fallback on the proof'
-            : 'Show the web faces on the proof'
+            ? 'Show the fallback on the page'
+            : 'Show the web faces on the page'
         "
         title="f"
         @click="proof.fonts = proof.fonts === 'web' ? 'fallback' : 'web'"
@@ -142,7 +142,7 @@ const fitting = computed(() => {
       No text of the site is set in a web face yet, so visitors see their own fonts from the start.
     </p>
     <RouterLink class="go" :to="{ name: 'pair', params: { project: route.params['project'] } }"
-      >Seat a family in a voice</RouterLink
+      >Choose a family in Pair</RouterLink
     >
   </div>
 </template>
@@ -151,7 +151,7 @@ const fitting = computed(() => {
 .bench {
   display: grid;
   gap: 8px;
-  padding: 0 20px 20px;
+  padding: 0 var(--edge) 20px;
 }
 section {
   display: grid;

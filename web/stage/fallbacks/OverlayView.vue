@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { ProjectDocument } from '@lettera/core/document';
 import { localName, voiceFallback } from '@lettera/core/fallback';
-import Textarea from 'primevue/textarea';
+import TextArea from '../../control/TextArea.vue';
 import { computed, ref, watch } from 'vue';
 import ChoiceSet from '../../control/ChoiceSet.vue';
 import OnOff from '../../control/OnOff.vue';
@@ -114,7 +114,7 @@ useSampleFaces(() =>
     </div>
     <label class="stack">
       <span class="small quiet">Text</span>
-      <Textarea v-model="text" rows="4" maxlength="4000" aria-label="Text of the overlay" />
+      <TextArea v-model="text" rows="4" maxlength="4000" aria-label="Text of the overlay" />
     </label>
   </template>
   <p v-else class="quiet">
@@ -128,7 +128,7 @@ textarea {
   font-size: 13px;
   background: var(--sheet);
   border: 1px solid var(--ink-2);
-  border-radius: 2px;
+  border-radius: var(--corner);
 }
 .sheet {
   overflow-x: auto;

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { candidateError, localsOf } from '@lettera/core/fallback';
 import { GENERICS, type ProjectDocument } from '@lettera/core/document';
-import InputText from 'primevue/inputtext';
+import TextField from '../../control/TextField.vue';
 import PickOne from '../../control/PickOne.vue';
 import { computed, ref, watch } from 'vue';
 import DoButton from '../../control/DoButton.vue';
@@ -92,7 +92,7 @@ function takePlain(): void {
         <template v-if="entry.kind !== 'web'">{{ percent(share, 0) }}</template>
         <span v-if="entry.kind !== 'web'" class="bar" :style="{ width: `${share * 60}px` }" />
       </span>
-      <span class="moves">
+      <span class="moves on-point">
         <template v-if="entry.kind === 'fallback'">
           <DoButton
             :aria-label="`${entry.name}: earlier`"
@@ -107,9 +107,9 @@ function takePlain(): void {
             >↓</DoButton
           >
           <DoButton
-            :aria-label="`Out: ${entry.name}`"
+            :aria-label="`Remove ${entry.name}`"
             @click="take(locals.filter((one) => one !== entry.local))"
-            >Out</DoButton
+            >Remove</DoButton
           >
         </template>
       </span>
@@ -118,12 +118,10 @@ function takePlain(): void {
   <div class="line wrap below">
     <label class="line grow">
       <span class="small">Plain names</span>
-      <InputText
+      <TextField
         v-model="typed"
-        size="small"
         class="names"
         aria-label="Plain names"
-        autocomplete="off"
         @change="takePlain"
         @keydown.enter="takePlain"
       />
@@ -139,7 +137,7 @@ function takePlain(): void {
         "
       />
     </label>
-    <DoButton v-if="!proposed" label="Take what Lettera proposes" @click="take(null)" />
+    <DoButton v-if="!proposed" label="Use what Lettera proposes" @click="take(null)" />
     <span v-else class="small quiet">As Lettera proposes</span>
   </div>
   <ul v-if="notes.length" class="small notes" role="status">
@@ -150,7 +148,7 @@ function takePlain(): void {
 <style scoped>
 .entries li {
   display: grid;
-  grid-template-columns: 16px minmax(0, 1fr) auto 64px 104px;
+  grid-template-columns: 16px minmax(0, 1fr) auto 64px 128px;
   gap: 8px;
   align-items: center;
   min-height: 34px;

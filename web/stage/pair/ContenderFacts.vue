@@ -16,7 +16,7 @@ const pairing = usePairing();
     {{ state.shift === null ? 'measured once taken in and shown' : state.shift.toFixed(3) }}</span
   >
   <span class="line">
-    <DoButton label="Take it" @click="pairing.take(state.pair)" />
+    <DoButton label="Use" @click="pairing.take(state.pair)" />
     <DoButton label="Dismiss" @click="contenders.dismiss(state.pair)" />
   </span>
 </template>

@@ -2,42 +2,49 @@
 import DoButton from '../../control/DoButton.vue';
 import FoldAway from '../../control/FoldAway.vue';
 import { kilobytes } from '../../control/figures';
+import RowInFace from '../../proof/RowInFace.vue';
 import { useContenders, type ContenderState } from '../../store/contenders';
 import { samePair, usePairing } from '../../store/pairing';
-import NameInFace from '../faces/NameInFace.vue';
 import ContenderFacts from './ContenderFacts.vue';
 
-/** The pairs kept aside, a line each: a key flips the proof to each. */
+/** The contenders beside one another, each as a pair: a key flips the page to each. */
 const contenders = useContenders();
 const pairing = usePairing();
 
 const isShown = ({ pair }: ContenderState): boolean => samePair(pairing.resting, pair);
 const keyOf = ({ rows }: ContenderState): string => rows.map(({ key }) => key).join(' ');
+const HEADING = 640;
 </script>
 
 <template>
   <ul v-if="contenders.states.length" class="contenders" aria-label="Contenders">
     <li v-for="(state, i) in contenders.states" :key="keyOf(state)">
-      <DoButton
+      <button
+        type="button"
+        class="plain pair"
         :aria-pressed="isShown(state)"
-        :title="`Show on the proof, or give back (${i + 1})`"
+        :title="`Show on the page, or give back (${i + 1})`"
         @click="contenders.flip(i)"
       >
-        <b>{{ i + 1 }}</b>
+        <b class="place">{{ i + 1 }}</b>
         <span class="names">
-          <template v-for="(row, at) in state.rows" :key="at"
-            ><span v-if="at > 0" class="quiet" aria-hidden="true"> / </span><NameInFace :row="row"
-          /></template>
+          <RowInFace
+            v-for="(row, at) in state.rows"
+            :key="at"
+            class="name"
+            :row="row"
+            :weight="at < state.rows.length - 1 ? HEADING : 400"
+            mute
+          />
         </span>
-      </DoButton>
+      </button>
       <FoldAway :label="kilobytes(state.bytes)">
         <ContenderFacts :state="state" />
       </FoldAway>
     </li>
   </ul>
   <p v-for="pair in contenders.lost" :key="pair.heading + pair.text" class="message small quiet">
-    A contender names a family that is not here now: it was taken out, or the foundry is not
-    allowed.
+    A contender names a family that is not here now: it was removed, or the foundry is not allowed.
     <DoButton label="Dismiss it" @click="contenders.dismiss(pair)" />
   </p>
   <p v-if="contenders.message" class="message mark-text" role="alert">{{ contenders.message }}</p>
@@ -45,22 +52,59 @@ const keyOf = ({ rows }: ContenderState): string => rows.map(({ key }) => key).j
 
 <style scoped>
 .contenders {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 10px;
-  padding: 0 20px 6px;
+  display: grid;
+  grid-template-columns: repeat(4, minmax(0, 1fr));
+  gap: 0 20px;
+  padding: 8px var(--edge) 6px;
+  border-bottom: 1px solid var(--rule);
 }
 li {
-  display: flex;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  align-content: start;
+  justify-items: start;
 }
-li > :last-child {
-  border-left: 0;
+li :deep(.l-do) {
+  margin-left: 16px;
+  padding: 0;
+  color: var(--ink-2);
+  border-color: transparent;
+}
+.pair {
+  display: flex;
+  gap: 8px;
+  max-width: 100%;
+  align-items: baseline;
+}
+.place {
+  font-size: var(--size-beside);
+  font-weight: 400;
+  color: var(--ink-3);
+}
+.pair[aria-pressed='true'] .place,
+.pair[aria-pressed='true'] .names {
+  color: var(--verdigris);
+}
+.pair:hover .names {
+  text-decoration: underline;
+  text-decoration-color: var(--verdigris);
 }
 .names {
-  font-size: 13px;
-  font-weight: 400;
+  display: grid;
+  min-width: 0;
+}
+.name {
+  overflow: hidden;
+  font-size: 15px;
+  line-height: 20px;
+  white-space: nowrap;
 }
 .message {
-  padding: 0 20px 8px;
+  padding: 6px var(--edge);
+}
+@container (max-width: 620px) {
+  .contenders {
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+  }
 }
 </style>

@@ -12,6 +12,7 @@ import OnOff from '../../control/OnOff.vue';
 import OnOffSet from '../../control/OnOffSet.vue';
 import ViewTabs from '../../control/ViewTabs.vue';
 import FoldAway from '../../control/FoldAway.vue';
+import ToolRow from '../../control/ToolRow.vue';
 import { useContenders } from '../../store/contenders';
 import { useFamilies } from '../../store/families';
 import { useLibrary } from '../../store/library';
@@ -45,7 +46,7 @@ const filter = reactive<PartnerFilter>(structuredClone(NO_PARTNER_FILTER));
 const clearFilter = (): unknown => Object.assign(filter, structuredClone(NO_PARTNER_FILTER));
 
 const VIEWS = computed((): { value: View; label: string }[] => [
-  { value: 'order', label: 'In order' },
+  { value: 'order', label: 'Partners' },
   { value: 'points', label: 'Starting points' },
   ...(contenders.states.length > 1 ? [{ value: 'beside' as const, label: 'Side by side' }] : []),
   { value: 'voices', label: 'Voices' },
@@ -55,9 +56,15 @@ const ROLE_NAMES: Record<Role, string> = {
   subheading: 'subheading',
   text: 'text',
 };
+const SOUGHT_NAMES: Record<Role, string> = {
+  heading: 'a heading',
+  subheading: 'a subheading',
+  text: 'a text face',
+};
 const soughtChoices = computed(() =>
-  pairing.roles.map((role) => ({ value: role, label: ROLE_NAMES[role] })),
+  pairing.roles.map((role) => ({ value: role, label: SOUGHT_NAMES[role] })),
 );
+const heldRoles = computed(() => pairing.roles.filter((role) => role !== pairing.sought));
 const CLASSES = [
   { value: 'any', label: 'any class' },
   { value: 'other', label: 'another class' },
@@ -66,7 +73,7 @@ const CLASSES = [
 const WANTED = [
   { value: 'fit', label: 'fit without a caveat' },
   { value: 'italic', label: 'a true italic' },
-  { value: 'superfamily', label: 'of one superfamily' },
+  { value: 'superfamily', label: 'the same superfamily' },
   { value: 'case', label: 'in the case' },
 ] as const;
 
@@ -98,7 +105,7 @@ watch(
   },
 );
 
-/** The order narrowed by the filter; each keeps its place in the whole. */
+/** The order that passes the filter; each keeps its place in the whole. */
 const shown = computed(() => {
   const { heldRows, sought } = pairing;
   const languages = project.document?.languages.map((tag) => tag.split('-')[0] ?? tag) ?? [];
@@ -109,14 +116,13 @@ const shown = computed(() => {
       : [];
   });
 });
-const narrowed = computed(
+const filtersSet = computed(
   () =>
-    filter.class !== 'any' ||
-    filter.wanted.length > 0 ||
-    filter.languages ||
-    filter.scripts.length > 0 ||
-    filter.mostBytes !== null,
+    [filter.class !== 'any', filter.languages, filter.mostBytes !== null].filter(Boolean).length +
+    filter.wanted.length +
+    filter.scripts.length,
 );
+const narrowed = computed(() => filtersSet.value > 0);
 
 /** Pairs drawn, and which of them is on the proof. */
 const draws = ref<PairKeys[]>([]);
@@ -198,9 +204,46 @@ onBeforeUnmount(leaveDraw);
 
 <template>
   <StageHeader title="Pair">
-    Hold one voice and seek a partner for the other, or a set of three. Pointing shows a pair on the
-    proof, a click takes it, leaving gives back.
+    Hold one voice and look for a partner for the other, or for a set of three. Pointing shows a pair
+    on the page, Use puts it into the project, and leaving gives back what was there.
     <template #views><ViewTabs v-model="view" label="Views" :views="VIEWS" /></template>
+    <template #actions>
+      <FoldAway v-if="view === 'order' && pairing.heldRows.length" v-slot="{ close }" label="More">
+        <OnOff
+          v-model="pairing.three"
+          label="a set of three: heading, subheading and text"
+        />
+        <div>
+          <DoButton
+            label="Draw one at random"
+            title="From the whole list, the upper part of the order more often"
+            @click="(close(), draw())"
+          />
+        </div>
+        <div v-if="one">
+          <DoButton
+            :title="`${pairing.heldRows[0]?.name} in every voice, told apart by weight and size`"
+            @mouseenter="pairing.look(one)"
+            @mouseleave="pairing.look(null)"
+            @focus="pairing.look(one)"
+            @blur="pairing.look(null)"
+            @click="(close(), pairing.take(one))"
+            >Use {{ pairing.heldRows[0]?.name }} for everything</DoButton
+          >
+        </div>
+        <template v-if="setAside.length">
+          <h3>Families shortlisted in Faces</h3>
+          <div v-for="row in setAside" :key="row.key" class="line">
+            <bdi class="aside">{{ row.name }}</bdi>
+            <DoButton
+              :label="`Hold as ${ROLE_NAMES[firstHeld]}`"
+              @click="(close(), pairing.hold(firstHeld, row.key))"
+            />
+            <DoButton label="Show in Faces" @click="(close(), showInFaces(row.key))" />
+          </div>
+        </template>
+      </FoldAway>
+    </template>
   </StageHeader>
   <ContenderStrip v-if="view !== 'beside'" />
   <StartingPoints v-if="view === 'points'" />
@@ -211,84 +254,56 @@ onBeforeUnmount(leaveDraw);
     <DoButton label="Add a voice" first @click="view = 'voices'" />
   </p>
   <template v-else>
-    <div v-if="families.rows.length" class="bar">
-      <span class="quiet">Seek</span>
-      <ChoiceSet v-model="pairing.sought" label="What is sought" :choices="soughtChoices" />
-      <template v-for="role in pairing.roles" :key="role">
+    <ToolRow v-if="families.rows.length">
+      <span class="quiet">Find</span>
+      <ChoiceSet v-model="pairing.sought" label="What is looked for" :choices="soughtChoices" />
+      <template v-for="(role, i) in heldRoles" :key="role">
+        <span class="quiet">{{ i === 0 ? 'to go with' : 'and' }}</span>
         <HeldVoice
-          v-if="role !== pairing.sought"
-          :key="pairing.held[role]?.key"
           :name="ROLE_NAMES[role]"
           :row="pairing.held[role]"
           :choices="holdable"
-          :words="project.document?.words ?? ''"
           @hold="pairing.hold(role, $event)"
         />
       </template>
-    </div>
-    <div v-if="pairing.heldRows.length" class="bar">
-      <span role="status">{{
-        partners.state === 'ordering'
-          ? 'Ordering …'
-          : `${count(shown.length, 'partner')}${narrowed ? ` of ${partners.order.length}` : ''}`
-      }}</span>
-      <FoldAway :label="narrowed ? 'Narrowed' : 'Narrow by'">
-        <ChoiceSet v-model="filter.class" label="Class" :choices="CLASSES" />
-        <OnOffSet v-model="filter.wanted" label="Wanted" :choices="WANTED" />
-        <OnOff v-model="filter.languages" label="every letter of the site’s languages" />
-        <OnOffSet v-model="filter.scripts" label="Scripts" :choices="SCRIPTS" />
-        <NumberField
-          label="At most, KB a face"
-          :model-value="filter.mostBytes === null ? null : filter.mostBytes / 1000"
-          :min="1"
-          :max="5000"
-          :step="5"
-          @update:model-value="filter.mostBytes = $event * 1000"
-        />
-      </FoldAway>
-      <DoButton v-if="narrowed" label="Clear" @click="clearFilter" />
-      <OnOff v-model="pairing.three" label="Three voices" />
-      <FoldAway v-if="setAside.length" v-slot="{ close }" label="Shortlist">
-        <div v-for="row in setAside" :key="row.key" class="line">
-          <bdi class="aside">{{ row.name }}</bdi>
-          <DoButton
-            :label="`Hold as ${ROLE_NAMES[firstHeld]}`"
-            @click="(close(), pairing.hold(firstHeld, row.key))"
+      <template v-if="pairing.heldRows.length" #end>
+        <span class="quiet" role="status">{{
+          partners.state === 'ordering'
+            ? 'Working out the order …'
+            : `${count(shown.length, 'family')}${narrowed ? ` of ${partners.order.length}` : ''}`
+        }}</span>
+        <FoldAway label="Filter" :changed="filtersSet">
+          <ChoiceSet v-model="filter.class" label="Class" :choices="CLASSES" />
+          <OnOffSet v-model="filter.wanted" label="Wanted" :choices="WANTED" />
+          <OnOff v-model="filter.languages" label="every letter of the site’s languages" />
+          <OnOffSet v-model="filter.scripts" label="Scripts" :choices="SCRIPTS" />
+          <NumberField
+            label="At most, KB a face"
+            :model-value="filter.mostBytes === null ? null : filter.mostBytes / 1000"
+            :min="1"
+            :max="5000"
+            :step="5"
+            @update:model-value="filter.mostBytes = $event * 1000"
           />
-          <DoButton label="Look" @click="(close(), showInFaces(row.key))" />
-        </div>
-      </FoldAway>
-      <DoButton
-        v-if="one"
-        class="one"
-        :title="`${pairing.heldRows[0]?.name} in every voice, told apart by weight and size`"
-        @mouseenter="pairing.look(one)"
-        @mouseleave="pairing.look(null)"
-        @focus="pairing.look(one)"
-        @blur="pairing.look(null)"
-        @click="pairing.take(one)"
-        >One for all</DoButton
-      >
-      <DoButton
-        label="Draw"
-        title="A partner at random, the upper part of the order more often"
-        @click="draw"
-      />
-    </div>
-    <div v-if="drawn" class="bar drawn">
+          <div v-if="narrowed"><DoButton label="Clear the filter" @click="clearFilter" /></div>
+        </FoldAway>
+      </template>
+    </ToolRow>
+    <div v-if="drawn" class="line drawn">
       <b>{{ pairName(drawn) }}</b>
-      <DoButton label="Take it" first @click="pairing.take(drawn)" />
-      <DoButton label="Keep aside" @click="keep(drawn)" />
+      <DoButton label="Use" first @click="pairing.take(drawn)" />
+      <DoButton label="Shortlist" @click="keep(drawn)" />
+      <DoButton label="Draw again" @click="draw" />
       <DoButton v-if="drawAt > 0" label="Back" @click="showDraw(drawAt - 1)" />
       <DoButton v-if="drawAt < draws.length - 1" label="Forward" @click="showDraw(drawAt + 1)" />
-      <DoButton label="Leave" @click="leaveDraw" />
+      <DoButton label="Close" @click="leaveDraw" />
     </div>
     <div v-if="pairing.heldRows.length === 0" class="empty">
       <p>
-        Partners are sought for a family that is held, and none is seated in
-        {{ ROLE_NAMES[firstHeld] }} yet.
+        Partners are found for a family that is held, and the {{ ROLE_NAMES[firstHeld] }} voice has
+        none yet.
       </p>
-      <p class="line wrap">
+      <p class="line">
         <DoButton label="See starting points" first @click="view = 'points'" />
         <RouterLink
           class="go"
@@ -303,7 +318,7 @@ onBeforeUnmount(leaveDraw);
     </div>
     <p v-else-if="partners.state === 'ready' && shown.length === 0" class="empty">
       No family passes as a partner.
-      <DoButton v-if="narrowed" label="Clear what narrows" first @click="clearFilter" />
+      <DoButton v-if="narrowed" label="Clear the filter" first @click="clearFilter" />
     </p>
     <PartnerList
       v-if="shown.length"
@@ -316,18 +331,9 @@ onBeforeUnmount(leaveDraw);
 </template>
 
 <style scoped>
-.bar {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 10px;
-  align-items: center;
-  padding: 0 20px 6px;
-}
-.one {
-  margin-left: auto;
-}
 .drawn {
-  padding-block: 4px 6px;
+  min-height: 40px;
+  padding: 0 var(--edge);
   background: var(--touched);
 }
 .aside {
@@ -337,6 +343,6 @@ onBeforeUnmount(leaveDraw);
   display: grid;
   gap: 10px;
   justify-items: start;
-  padding: 12px 20px;
+  padding: 12px var(--edge);
 }
 </style>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { RankedPartner, Role } from '@lettera/core/pairing';
-import { computed, useTemplateRef } from 'vue';
+import { computed, useTemplateRef, type CSSProperties } from 'vue';
 import NearRows from '../../control/NearRows.vue';
 import { useCopy } from '../../store/copy';
 import { usePairing } from '../../store/pairing';
@@ -19,20 +19,41 @@ const project = useProject();
 const pairing = usePairing();
 const copy = useCopy();
 
-const ROW_HEIGHT = 132;
+const ROW_HEIGHT = 145;
 const BEYOND = 3;
 /** Sizes are the project's own at this viewport width: the workbench stands for a desktop. */
 const WIDTH = 1280;
-const ELEMENT_OF: Record<Role, string> = { heading: 'h2', subheading: 'h3', text: 'body' };
+/** What stands for each part, and no larger than this in a row, px, so that four partners are seen at once. */
+const PARTS: Record<Role, { element: string; largest: number }> = {
+  heading: { element: 'h2', largest: 24 },
+  subheading: { element: 'h3', largest: 18 },
+  text: { element: 'body', largest: 16 },
+};
 
-/** A heading is set no larger in a row, so that four partners are seen at once, px. */
-const LARGEST = 30;
-
-const specimen = computed(() => {
-  if (!project.document) return {};
-  const style = specimenStyle(project.document, ELEMENT_OF[pairing.sought], WIDTH);
-  return { ...style, fontSize: `min(${style.fontSize ?? '18px'}, ${LARGEST}px)` };
+const forRoles = <T,>(make: (role: Role) => T): Record<Role, T> => ({
+  heading: make('heading'),
+  subheading: make('subheading'),
+  text: make('text'),
 });
+const specimens = computed(() =>
+  forRoles((role): CSSProperties => {
+    if (!project.document) return {};
+    const { element, largest } = PARTS[role];
+    const style = specimenStyle(project.document, element, WIDTH);
+    return { ...style, fontSize: `min(${style.fontSize ?? '18px'}, ${largest}px)` };
+  }),
+);
+const copies = computed(() =>
+  forRoles((role) => (role === 'text' ? copy.paragraph : copy.short)),
+);
+const held = computed(() =>
+  Object.fromEntries(
+    pairing.roles.flatMap((role) => {
+      const row = role === pairing.sought ? undefined : pairing.held[role];
+      return row ? [[role, row]] : [];
+    }),
+  ),
+);
 
 const list = useTemplateRef('list');
 defineExpose({ measureAnew: () => list.value?.measureAnew() });
@@ -56,12 +77,12 @@ const take = (key: string): void => {
   >
     <PartnerRow
       :row="partner.row"
-      :held="pairing.heldRows"
+      :held="held"
       :sought="pairing.sought"
       :place="partner.place"
       :ranked="partner.ranked"
-      :copy="copy"
-      :specimen="specimen"
+      :copy="copies"
+      :specimens="specimens"
       :seated="pairing.seated(pairing.sought)?.key === partner.row.key"
       @look="pairing.look(pairing.pairWith(partner.row.key))"
       @leave="pairing.look(null)"

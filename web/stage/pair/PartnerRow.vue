@@ -1,21 +1,23 @@
 <script setup lang="ts">
-import type { RankedPartner, Role, TellingReason } from '@lettera/core/pairing';
+import { ROLES, type RankedPartner, type Role, type TellingReason } from '@lettera/core/pairing';
 import { computed, ref, type CSSProperties } from 'vue';
 import DoButton from '../../control/DoButton.vue';
 import { kilobytes } from '../../control/figures';
-import type { LineUpRow } from '../../store/rows/rows';
+import RowInFace from '../../proof/RowInFace.vue';
 import { MEASURES, withUnit } from '../../store/rows/measures';
-import { rowFont, useSpecimenFont } from '../faces/specimenFonts';
+import type { LineUpRow } from '../../store/rows/rows';
 
-/** A partner for what is held: set as it would be, with what it is good for and what decided its place. */
+/** A partner for what is held: the pair as it would be set, with what it is good for and what decided its place. */
 const props = defineProps<{
   row: LineUpRow;
-  held: readonly LineUpRow[];
+  /** Families that are held, by the part they play. */
+  held: Partial<Record<Role, LineUpRow>>;
   sought: Role;
   place: number;
   ranked: RankedPartner;
-  copy: { heading: string; paragraph: string };
-  specimen: CSSProperties;
+  /** What each part says, and how it is set. */
+  copy: Record<Role, string>;
+  specimens: Record<Role, CSSProperties>;
   seated: boolean;
 }>();
 defineEmits<{ look: []; leave: []; take: []; keep: [] }>();
@@ -24,83 +26,123 @@ defineEmits<{ look: []; leave: []; take: []; keep: [] }>();
 const TELLS = 0.06;
 const MOST_FOR = 2;
 const MOST_AGAINST = 2;
+/** Lines of reasons that a row has room for, and characters on one. */
+const LINES = 3;
+const ON_A_LINE = 32;
 
 const whole = ref(false);
-const { state, haveAll } = useSpecimenFont(props.row.library, () => props.copy.heading);
-haveAll();
 
+const says = ({ text, beside }: TellingReason): string =>
+  beside ? `beside ${beside}: ${text}` : text;
 const telling = (sign: 1 | -1, most: number): TellingReason[] =>
   props.ranked.reasons
     .filter(({ weight, telling: tells }) => weight * sign > 0 && tells * sign >= TELLS)
     .slice(0, most);
-const says = ({ text, beside }: TellingReason): string =>
-  beside ? `beside ${beside}: ${text}` : text;
-const inFavour = computed(() => telling(1, MOST_FOR));
-const against = computed(() => telling(-1, MOST_AGAINST));
+/** What tells most for and against it, as far as there is room; the rest is told with its measures. */
+const reasons = computed(() => {
+  const [first, ...more] = telling(1, MOST_FOR);
+  let left = LINES;
+  return [...(first ? [first] : []), ...telling(-1, MOST_AGAINST), ...more]
+    .filter((reason) => {
+      const lines = Math.ceil(says(reason).length / ON_A_LINE);
+      const fits = lines <= left;
+      if (fits) left -= lines;
+      return fits;
+    })
+    .sort((a, b) => Math.sign(b.weight) - Math.sign(a.weight));
+});
+/** What is set in the row, heading first. */
+const parts = computed(() =>
+  ROLES.flatMap((role) => {
+    const family = role === props.sought ? props.row : props.held[role];
+    return family ? [{ role, family }] : [];
+  }),
+);
+const heldRows = computed(() => Object.values(props.held));
 </script>
 
 <template>
   <div
     class="partner"
     :class="{ seated }"
+    tabindex="-1"
     @mouseenter="$emit('look')"
     @mouseleave="$emit('leave')"
     @focusin="$emit('look')"
     @focusout="$emit('leave')"
     @keydown.esc="$emit('leave')"
   >
-    <div class="line head">
-      <span class="quiet place">{{ place }}</span>
-      <button type="button" class="plain name" :aria-pressed="seated" @click="$emit('take')">
-        <bdi>{{ row.name }}</bdi>
-      </button>
-      <span class="small quiet facts"
-        >{{ row.class }}, {{ kilobytes(row.bytes) }} a face{{ row.caseKey ? ', in the case' : ''
-        }}{{ row.standIn ? `, shown in ${row.standIn}` : '' }}{{ seated ? ', seated' : '' }}</span
+    <span class="place">{{ place }}</span>
+    <div class="pair">
+      <p
+        v-for="{ role, family } in parts"
+        :key="role"
+        class="set"
+        :class="role"
+        :style="specimens[role]"
       >
-      <span class="line actions">
-        <DoButton
-          label="Take it"
-          :class="{ kept: seated }"
-          :aria-hidden="seated"
-          :tabindex="seated ? -1 : 0"
-          @click="$emit('take')"
-        />
-        <DoButton label="Keep aside" title="Keep as a contender" @click="$emit('keep')" />
-        <DoButton label="Figures" :aria-expanded="whole" @click="whole = !whole" />
-      </span>
+        <RowInFace :row="family" :words="copy[role]" :weight="Number(specimens[role].fontWeight)" />
+      </p>
     </div>
-    <p
-      class="set"
-      :class="[state, sought]"
-      :style="{ ...specimen, fontFamily: rowFont(row) }"
-      dir="auto"
-    >
-      {{ sought === 'text' ? copy.paragraph : copy.heading }}
-    </p>
-    <p class="small reasons">
-      <span class="good">Good for {{ ranked.goodFor }}</span>
-      <span v-for="reason in inFavour" :key="says(reason)" class="for">{{ says(reason) }}</span>
-      <span v-for="reason in against" :key="says(reason)" class="against">{{ says(reason) }}</span>
-    </p>
+    <div class="why">
+      <p class="who">
+        <button type="button" class="plain name" :aria-pressed="seated" @click="$emit('take')">
+          <bdi>{{ row.name }}</bdi>
+        </button>
+        <span v-if="seated"> · now</span>
+        <span class="bytes">{{ kilobytes(row.bytes) }}</span>
+      </p>
+      <p class="good">
+        {{ ranked.goodFor }}{{ row.standIn ? `, shown in ${row.standIn}` : '' }}
+      </p>
+      <ul class="reasons">
+        <li
+          v-for="reason in reasons"
+          :key="says(reason)"
+          :class="reason.weight > 0 ? 'for' : 'against'"
+        >
+          {{ says(reason) }}
+        </li>
+      </ul>
+      <div class="line acts">
+        <DoButton v-if="!seated" first label="Use" :aria-label="`Use ${row.name}`" @click="$emit('take')" />
+        <DoButton
+          label="Shortlist"
+          title="Keep this pair as a contender"
+          :aria-label="`Shortlist ${row.name}`"
+          @click="$emit('keep')"
+        />
+        <DoButton
+          label="Compare"
+          title="Compare measures, and every reason"
+          :aria-label="`Compare measures of ${row.name}`"
+          :aria-expanded="whole"
+          @click="whole = !whole"
+        />
+      </div>
+    </div>
     <div v-if="whole" class="small all">
       <ul>
-        <li v-for="reason in ranked.reasons" :key="says(reason)">
-          {{ reason.weight > 0 ? 'for' : 'against' }}: {{ says(reason) }}
+        <li
+          v-for="reason in ranked.reasons"
+          :key="says(reason)"
+          :class="reason.weight > 0 ? 'for' : 'against'"
+        >
+          {{ says(reason) }}
         </li>
       </ul>
       <table class="figures-table">
         <thead>
           <tr>
             <th>Measure</th>
-            <th v-for="one in held" :key="one.key" class="figure">{{ one.name }}</th>
+            <th v-for="one in heldRows" :key="one.key" class="figure">{{ one.name }}</th>
             <th class="figure">{{ row.name }}</th>
           </tr>
         </thead>
         <tbody>
           <tr v-for="measure in MEASURES" :key="measure.key">
             <td :title="measure.means">{{ measure.name }}</td>
-            <td v-for="one in [...held, row]" :key="one.key" class="figure">
+            <td v-for="one in [...heldRows, row]" :key="one.key" class="figure">
               {{ withUnit(measure, one.measures ? measure.value(one.measures) : null) }}
             </td>
           </tr>
@@ -111,87 +153,121 @@ const against = computed(() => telling(-1, MOST_AGAINST));
 </template>
 
 <style scoped>
-/* Its place stays, so that another is not under the pointer in its stead. */
-.kept {
-  visibility: hidden;
-}
 .partner {
-  padding: 6px 20px 8px 16px;
-  border-bottom: 1px solid var(--rule);
-  border-left: 4px solid transparent;
+  position: relative;
+  display: grid;
+  grid-template-columns: 20px minmax(0, 1fr) 208px;
+  gap: 0 14px;
+  padding: 12px var(--edge) 10px;
+  border-top: 1px solid var(--rule);
+}
+.partner:focus {
+  outline: 0;
 }
 .partner:hover,
 .partner:focus-within {
   background: var(--touched);
 }
 .partner.seated {
-  border-left-color: var(--verdigris);
+  box-shadow: inset 3px 0 var(--verdigris);
 }
 .place {
-  min-width: 22px;
-  font-size: 12px;
+  padding-top: 4px;
+  font-size: var(--size-beside);
+  color: var(--ink-3);
+}
+/* Whole lines only: a specimen ends at a word. */
+.set :deep(.in-face) {
+  display: block;
+}
+.set {
+  overflow: hidden;
+  max-height: 3lh;
+}
+.set.heading,
+.set.subheading {
+  margin-bottom: 4px;
+  max-height: 1lh;
+}
+.why {
+  display: grid;
+  grid-template-rows: auto auto 1fr auto;
+  font-size: var(--size-beside);
+  line-height: 17px;
+  color: var(--ink-2);
+}
+.who {
+  display: flex;
+  gap: 4px;
+  align-items: baseline;
 }
 .name {
   min-height: 24px;
+  font-size: var(--size-read);
   font-weight: 550;
+  color: var(--ink);
 }
 .name:hover {
   text-decoration: underline;
   text-underline-offset: 3px;
 }
-.facts {
-  height: 18px;
-  overflow: hidden;
-}
-.actions {
-  gap: 6px;
+.bytes {
   margin-left: auto;
 }
-@container (max-width: 520px) {
-  .facts {
-    display: none;
-  }
-}
-/* Whole lines only: a specimen ends at a word. */
-.set {
-  margin: 2px 0 4px 30px;
-  overflow: hidden;
-  max-height: 2lh;
-  transition: opacity var(--motion);
-}
-.set.loading {
-  opacity: 0;
-}
-.reasons,
-.all {
-  padding-left: 30px;
-}
-.all {
-  display: grid;
-  gap: 8px;
-  padding-top: 8px;
-}
 .good {
-  font-weight: 550;
+  height: 17px;
+  overflow: hidden;
 }
-.reasons .for::before,
-.reasons .against::before {
-  margin-right: 4px;
-  font-weight: 650;
+/* As high in every row, so that rows are of one height, and there is a place for what can be done. */
+.reasons {
+  height: 51px;
+  overflow: hidden;
 }
-.reasons .for::before {
+li {
+  padding-left: 12px;
+  text-indent: -12px;
+}
+li::before {
+  display: inline-block;
+  width: 12px;
+  text-indent: 0;
+}
+.for::before {
   content: '+';
   color: var(--verdigris);
 }
-.reasons .against::before {
+.against::before {
   content: '−';
-  color: var(--ink-2);
+  color: var(--ink-3);
 }
-.reasons span {
-  display: inline-block;
-  margin-right: 14px;
+.acts {
+  gap: 6px;
+  height: 28px;
+  padding-top: 4px;
+  opacity: 0;
 }
-.against {
-  color: var(--ink-2);
+:is(.partner:hover, .partner:focus-within) .acts,
+.acts:has([aria-expanded='true']) {
+  opacity: 1;
+}
+.all {
+  display: grid;
+  grid-column: 2 / -1;
+  gap: 8px;
+  padding-top: 8px;
+}
+@container (max-width: 520px) {
+  .partner {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .place {
+    display: none;
+  }
+  .reasons {
+    height: auto;
+  }
+  .all {
+    grid-column: 1;
+  }
 }
 </style>

@@ -75,7 +75,7 @@ const nameOf = ({ rows }: ContenderState): string => rows.map(contenders.nameOf)
   gap: 8px;
   height: calc(100% - 60px);
   min-height: 400px;
-  padding: 0 20px 12px;
+  padding: 0 var(--edge) 12px;
 }
 .frames {
   display: flex;

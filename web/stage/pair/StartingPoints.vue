@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { STARTING_POINTS } from '@lettera/core/pairing';
 import { computed } from 'vue';
+import { useContenders } from '../../store/contenders';
 import { useCopy } from '../../store/copy';
 import DoButton from '../../control/DoButton.vue';
 import { useLibrary } from '../../store/library';
@@ -8,7 +9,7 @@ import { useProject } from '../../store/project';
 import { useFamilies } from '../../store/families';
 import { usePairing } from '../../store/pairing';
 import FoundryAsk from '../faces/FoundryAsk.vue';
-import NameInFace from '../faces/NameInFace.vue';
+import RowInFace from '../../proof/RowInFace.vue';
 
 /** Twelve pairs to begin with, each with what it is good for. Pointing shows one on the project's own page. */
 const project = useProject();
@@ -16,6 +17,8 @@ const library = useLibrary();
 const families = useFamilies();
 const pairing = usePairing();
 const copy = useCopy();
+const contenders = useContenders();
+const HEADING = 640;
 
 const points = computed(() =>
   STARTING_POINTS.flatMap(({ heading, text, goodFor }) => {
@@ -51,16 +54,22 @@ const points = computed(() =>
       @focusin="pairing.look(pair)"
       @focusout="pairing.look(null)"
     >
-      <p class="heading"><NameInFace :row="heading" :words="heading.name" /></p>
-      <p class="text"><NameInFace :row="text" :words="copy.paragraph" /></p>
-      <p class="small">{{ goodFor }}</p>
-      <p class="line foot">
+      <p class="heading"><RowInFace :row="heading" :words="copy.short" :weight="HEADING" /></p>
+      <p class="text"><RowInFace :row="text" :words="copy.paragraph" /></p>
+      <p class="names">{{ heading.name }} over {{ text.name }}</p>
+      <p class="small quiet">{{ goodFor }}</p>
+      <p class="acts">
         <DoButton
-          label="Take it"
-          :aria-label="`Take it: ${heading.name} over ${text.name}`"
+          first
+          label="Use"
+          :aria-label="`Use ${heading.name} over ${text.name}`"
           @click="pairing.take(pair)"
         />
-        <span class="small quiet">{{ heading.name }} over {{ text.name }}</span>
+        <DoButton
+          label="Shortlist"
+          :aria-label="`Shortlist ${heading.name} over ${text.name}`"
+          @click="contenders.keep(pair)"
+        />
       </p>
     </li>
   </ul>
@@ -69,40 +78,56 @@ const points = computed(() =>
 <style scoped>
 .points {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(230px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(260px, 1fr));
   gap: 0 24px;
-  padding: 0 20px 12px;
+  padding: 0 var(--edge) 12px;
 }
 li {
   display: grid;
-  grid-template-rows: auto auto 1fr auto;
-  gap: 2px;
+  grid-template-rows: auto auto auto 1fr auto;
   min-width: 0;
-  padding: 8px 0 10px;
+  padding: 12px 0 10px;
   border-bottom: 1px solid var(--rule);
 }
 li:hover,
 li:focus-within {
   background: var(--touched);
+  box-shadow: 0 0 0 0 transparent, -8px 0 var(--touched), 8px 0 var(--touched);
 }
 .heading {
-  font-size: 24px;
-  line-height: 1.15;
+  max-height: 2lh;
+  overflow: hidden;
+  font-size: 22px;
+  line-height: 1.18;
 }
-/* Two whole lines: it ends at a word. */
+.heading :deep(.in-face),
+.text :deep(.in-face) {
+  display: block;
+}
+/* Whole lines: it ends at a word. */
 .text {
-  max-height: 44px;
+  max-height: 3lh;
+  margin: 4px 0 8px;
   overflow: hidden;
   font-size: 15px;
   line-height: 22px;
 }
-.foot {
-  padding-top: 4px;
+.names {
+  font-weight: 550;
+}
+.acts {
+  display: flex;
+  gap: 6px;
+  padding-top: 6px;
+  opacity: 0;
+}
+li:is(:hover, :focus-within) .acts {
+  opacity: 1;
 }
 .ask {
   display: grid;
   gap: 10px;
   justify-items: start;
-  padding: 8px 20px;
+  padding: 12px var(--edge);
 }
 </style>

@@ -38,14 +38,14 @@ const outside = computed(() => {
       :of="project.progress.taking?.of ?? 1"
       stoppable
       @stop="pairing.taking?.abort()"
-      >Taking the pair in …</ProgressLine
+      >Adding the pair …</ProgressLine
     >
     <p v-if="pairing.message" class="notice mark-text" role="alert">{{ pairing.message }}</p>
     <div v-if="pairing.taken" class="notice" role="status">
       <p>
-        Seated: {{ pairing.taken.names || 'nothing new' }}.
+        Now in use: {{ pairing.taken.names || 'nothing new' }}.
         <template v-if="pairing.taken.changes.length"
-          >Weights that it has not were given the nearest:
+          >Weights that it does not have became the nearest:
           <template v-for="(change, i) in pairing.taken.changes" :key="change.style"
             >{{ i > 0 ? ', ' : '' }}{{ project.document?.styles[change.style]?.name }}
             {{ change.from }} → {{ change.to }}</template
@@ -85,7 +85,7 @@ const outside = computed(() => {
   border-top: 1px solid var(--rule);
 }
 .notice {
-  padding: 0 20px 10px;
+  padding: 0 var(--edge) 10px;
 }
 .notice button {
   min-height: 24px;

@@ -2,7 +2,7 @@
 import { totalBytes } from '@lettera/core/deliver';
 import { GENERICS, siteName, type Slant } from '@lettera/core/document';
 import { matchFace, voiceUses, weightChanges, weightPatch } from '@lettera/core/style';
-import InputText from 'primevue/inputtext';
+import TextField from '../../control/TextField.vue';
 import PickOne from '../../control/PickOne.vue';
 import { computed } from 'vue';
 import DoButton from '../../control/DoButton.vue';
@@ -131,9 +131,8 @@ function rename(event: Event): void {
   <section v-if="seat" :aria-labelledby="`voice-${voice}`">
     <div class="line wrap">
       <h2 :id="`voice-${voice}`" class="visually-hidden">{{ seat.name }}</h2>
-      <InputText
+      <TextField
         :model-value="seat.name"
-        size="small"
         maxlength="60"
         :aria-label="`Name of the voice ${seat.name}`"
         class="voice-name"

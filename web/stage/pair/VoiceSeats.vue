@@ -2,7 +2,7 @@
 import { slug } from '@lettera/core/deliver';
 import { freeKey } from '@lettera/core/document';
 import type { Role } from '@lettera/core/pairing';
-import InputText from 'primevue/inputtext';
+import TextField from '../../control/TextField.vue';
 import PickOne from '../../control/PickOne.vue';
 import { computed, ref } from 'vue';
 import DoButton from '../../control/DoButton.vue';
@@ -72,9 +72,8 @@ function addVoice(): void {
     </div>
     <VoiceSeat v-for="voice in voices" :key="voice" :voice="voice" />
     <form class="line small" @submit.prevent="addVoice">
-      <InputText
+      <TextField
         v-model="voiceName"
-        size="small"
         maxlength="60"
         placeholder="Another voice: data, quotation, code"
         aria-label="Name of another voice"
@@ -87,7 +86,7 @@ function addVoice(): void {
 
 <style scoped>
 .seats {
-  padding: 0 20px 8px;
+  padding: 0 var(--edge) 8px;
 }
 .paired {
   gap: 6px 14px;

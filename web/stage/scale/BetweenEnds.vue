@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { type Between, type Scale } from '@lettera/core/document';
 import { changeWidth, stepByNumber, stepCss } from '@lettera/core/scale';
-import InputText from 'primevue/inputtext';
+import TextField from '../../control/TextField.vue';
 import { computed } from 'vue';
 import ChoiceSet from '../../control/ChoiceSet.vue';
 import { useScaleDraft } from '../../store/scaleDraft';
@@ -75,12 +75,10 @@ const css = computed(() => {
   />
   <label v-if="scale.between === 'container'" class="line wrap">
     Containers, as CSS selectors
-    <InputText
-      size="small"
+    <TextField
       class="selectors"
       :model-value="(scale.containers ?? []).join(', ')"
       placeholder="such as article, aside, .notice"
-      autocomplete="off"
       @change="setContainers"
     />
   </label>

@@ -246,7 +246,7 @@ function onKey(event: KeyboardEvent, step: Step, end: End): void {
   stroke-width: 0.75;
 }
 .told text {
-  font-size: 11px;
+  font-size: var(--size-beside);
   font-weight: 550;
   fill: var(--ink);
 }

@@ -132,7 +132,7 @@ function proofKey(event: KeyboardEvent): void {
   fill: var(--sheet);
 }
 text {
-  font-size: 11px;
+  font-size: var(--size-beside);
   font-weight: 650;
   fill: var(--ink);
 }

@@ -12,6 +12,7 @@ import {
 import { computed } from 'vue';
 import DoButton from '../../control/DoButton.vue';
 import OnOff from '../../control/OnOff.vue';
+import TextArea from '../../control/TextArea.vue';
 import ChoiceSet from '../../control/ChoiceSet.vue';
 import { plainNumber } from '../../control/figures';
 import { useLengthUnit } from '../../control/lengthUnit';
@@ -95,7 +96,7 @@ const ROUNDED = {
   <div class="given">
     <label v-for="end in ['large', 'small'] as const" :key="end">
       Sizes at the {{ END_NAMES[end] }}{{ end === 'small' ? ', if they differ' : '' }}
-      <textarea
+      <TextArea
         v-model="search.texts[end]"
         rows="3"
         spellcheck="false"
@@ -191,15 +192,11 @@ const ROUNDED = {
   gap: 12px;
   margin: 8px 0;
 }
-textarea {
+:deep(textarea) {
   display: block;
   width: 100%;
   margin-top: 3px;
-  padding: 6px 8px;
   resize: vertical;
-  background: var(--sheet);
-  border: 1px solid var(--rule);
-  border-radius: 2px;
 }
 .result {
   margin: 8px 0;

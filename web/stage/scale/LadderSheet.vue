@@ -70,7 +70,7 @@ li {
   white-space: nowrap;
 }
 .small {
-  font-size: 11px;
+  font-size: var(--size-beside);
   line-height: 1.25;
 }
 @container (max-width: 420px) {

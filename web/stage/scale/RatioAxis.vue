@@ -135,7 +135,7 @@ svg {
   cursor: ew-resize;
 }
 text {
-  font-size: 11px;
+  font-size: var(--size-beside);
   fill: var(--ink);
   pointer-events: none;
 }

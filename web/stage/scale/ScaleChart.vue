@@ -82,7 +82,7 @@ const labelText = (name: string): string =>
 
 <style scoped>
 figure {
-  margin: 0 20px;
+  margin: 0 var(--edge);
 }
 figure > svg {
   display: block;
@@ -100,7 +100,7 @@ figure > svg {
   stroke-dasharray: 3 3;
 }
 .label {
-  font-size: 11px;
+  font-size: var(--size-beside);
   fill: var(--ink);
 }
 .label.idle {

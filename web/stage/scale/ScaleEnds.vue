@@ -82,12 +82,12 @@ fieldset {
   align-items: center;
 }
 .heads {
-  padding: 0 20px 4px;
+  padding: 0 var(--edge) 4px;
 }
 .ends {
   display: grid;
   gap: 2px;
-  padding: 0 20px 8px;
+  padding: 0 var(--edge) 8px;
 }
 legend {
   float: left;

@@ -98,15 +98,15 @@ const used = computed(() => new Set(project.shown ? usersByStep(project.shown).k
 
 <style scoped>
 .marks {
-  margin: 8px 20px 0;
+  margin: 8px var(--edge) 0;
 }
 .views {
   margin-top: 12px;
-  padding: 2px 20px 6px;
+  padding: 2px var(--edge) 6px;
   border-top: 1px solid var(--rule);
 }
 .view {
-  padding: 0 20px 24px;
+  padding: 0 var(--edge) 24px;
 }
 /* With room, the sheets stand beside the chart. */
 @container (min-width: 960px) {

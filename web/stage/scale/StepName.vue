@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Scale } from '@lettera/core/document';
 import { stepNameFault, type Step } from '@lettera/core/scale';
-import InputText from 'primevue/inputtext';
+import TextField from '../../control/TextField.vue';
 import { ref, watch } from 'vue';
 import { useScaleDraft } from '../../store/scaleDraft';
 
@@ -29,13 +29,11 @@ function take(): void {
 </script>
 
 <template>
-  <InputText
+  <TextField
     v-model="typed"
-    size="small"
     :placeholder="step.name"
     :aria-label="`Own name of ${step.name}`"
     :aria-invalid="Boolean(refused)"
-    autocomplete="off"
     @change="take"
   />
   <span v-if="refused" class="small mark-text" role="alert">{{ refused }}</span>

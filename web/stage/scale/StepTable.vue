@@ -112,12 +112,14 @@ const cssOf = (step: Step): string => {
         <td class="figure">
           <DoButton
             v-if="!Number.isInteger(step.number)"
-            label="Take out"
-            :aria-label="`Take out ${step.name}`"
+            class="on-point"
+            label="Remove"
+            :aria-label="`Remove ${step.name}`"
             @click="takeOut(step.number)"
           />
           <DoButton
             v-else-if="between(step) !== null"
+            class="on-point"
             label="Add above"
             :aria-label="`Add above ${step.name}`"
             :title="`Add a step between ${step.name} and the next larger`"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import InputText from 'primevue/inputtext';
+import TextField from '../../control/TextField.vue';
 import { computed, ref } from 'vue';
 import DoButton from '../../control/DoButton.vue';
 import { useStock } from '../../store/stock';
@@ -19,13 +19,11 @@ const stop = (): void => site.stop();
 
 <template>
   <form class="line wrap" @submit.prevent="fetchIt">
-    <InputText
+    <TextField
       v-model="address"
-      size="small"
       class="address"
       aria-label="Address of a page"
       placeholder="https://"
-      autocomplete="off"
       spellcheck="false"
     />
     <DoButton

@@ -70,7 +70,7 @@ const own = computed(() => Object.values(project.document?.pages ?? {}));
 .ways {
   display: grid;
   gap: 16px;
-  padding: 4px 20px 24px;
+  padding: 4px var(--edge) 24px;
   max-width: 620px;
 }
 h2 {

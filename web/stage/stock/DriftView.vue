@@ -67,7 +67,7 @@ const nameOf = (element: string): string => project.document?.elements[element]?
 
 <style scoped>
 .drift {
-  padding: 0 20px 20px;
+  padding: 0 var(--edge) 20px;
 }
 table {
   width: 100%;

@@ -124,7 +124,7 @@ const lacks = ({ lacking }: StockFamily): string =>
 
 <style scoped>
 .note {
-  padding: 0 20px 16px;
+  padding: 0 var(--edge) 16px;
 }
 .bar {
   width: 90px;

@@ -50,11 +50,11 @@ const MOST_NAMED = 40;
 
 <style scoped>
 .none {
-  padding: 0 20px 16px;
+  padding: 0 var(--edge) 16px;
 }
 .fights {
   margin: 0;
-  padding: 0 20px 20px;
+  padding: 0 var(--edge) 20px;
   list-style: none;
 }
 .fights > li {

@@ -304,7 +304,7 @@ const selectorsOf = (style: string): string =>
 
 <style scoped>
 .notice {
-  padding: 0 20px;
+  padding: 0 var(--edge);
 }
 /* What is there at once is not said to be on its way. */
 .late {
@@ -318,7 +318,7 @@ const selectorsOf = (style: string): string =>
 .fold {
   display: grid;
   gap: 14px;
-  padding: 0 20px 24px;
+  padding: 0 var(--edge) 24px;
 }
 .part {
   display: grid;

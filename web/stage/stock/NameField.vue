@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import InputText from 'primevue/inputtext';
+import TextField from '../../control/TextField.vue';
 
 /** A name that is proposed, and may be another; emptied, or double-clicked, it is the proposed one again. */
 const props = defineProps<{ label: string; proposed: string; given?: string | undefined }>();
@@ -15,12 +15,10 @@ function take(event: Event): void {
 </script>
 
 <template>
-  <InputText
+  <TextField
     :model-value="given ?? proposed"
     :aria-label="label"
     :maxlength="LONGEST"
-    size="small"
-    autocomplete="off"
     spellcheck="false"
     @change="take"
     @dblclick="emit('name', proposed)"

@@ -62,7 +62,7 @@ pre {
   margin: 6px 0 0;
   padding: 8px;
   overflow: auto;
-  font-size: 11px;
+  font-size: var(--size-beside);
   line-height: 1.4;
   border: 1px solid var(--rule);
 }

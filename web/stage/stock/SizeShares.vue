@@ -140,7 +140,7 @@ const named = computed(() => {
 
 <style scoped>
 .head {
-  padding: 0 20px 6px;
+  padding: 0 var(--edge) 6px;
 }
 .chart {
   margin: 0 20px 8px;
@@ -161,7 +161,7 @@ g:hover rect {
   fill: var(--verdigris);
 }
 text {
-  font-size: 11px;
+  font-size: var(--size-beside);
   font-feature-settings: 'tnum';
   text-anchor: middle;
   fill: var(--ink-2);

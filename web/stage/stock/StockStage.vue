@@ -210,7 +210,7 @@ const hasSite = computed(() => site.titles.length > 0);
 
 <style scoped>
 .notices {
-  padding: 0 20px;
+  padding: 0 var(--edge);
 }
 .notices > * {
   margin-bottom: 8px;

@@ -143,7 +143,7 @@ const rows = computed(() => {
 
 <style scoped>
 .none {
-  padding: 0 20px;
+  padding: 0 var(--edge);
   margin: 0 0 8px;
 }
 .here {

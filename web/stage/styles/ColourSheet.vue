@@ -10,7 +10,7 @@ import {
   usersOfColour,
   type InkUse,
 } from '@lettera/core/style';
-import InputText from 'primevue/inputtext';
+import TextField from '../../control/TextField.vue';
 import { computed, ref } from 'vue';
 import DoButton from '../../control/DoButton.vue';
 import { count } from '../../control/figures';
@@ -148,9 +148,8 @@ function add(): void {
         <tr v-for="(on, i) in row.grounds.length ? row.grounds : [null]" :key="on?.ground ?? ''">
           <template v-if="i === 0">
             <td :rowspan="Math.max(1, row.grounds.length)">
-              <InputText
+              <TextField
                 :model-value="row.colour.name"
-                size="small"
                 fluid
                 maxlength="60"
                 :aria-label="`Name of ${row.colour.name}`"
@@ -167,9 +166,8 @@ function add(): void {
                   @input="layer.show(picked(row.key, side, $event))"
                   @change="layer.take(picked(row.key, side, $event))"
                 />
-                <InputText
+                <TextField
                   :model-value="row.colour[side]"
-                  size="small"
                   spellcheck="false"
                   :aria-label="`${row.colour.name} on the ${side} ground`"
                   @change="type(row.key, side, $event)"
@@ -225,9 +223,8 @@ function add(): void {
       </tbody>
     </table>
     <form class="line" @submit.prevent="add">
-      <InputText
+      <TextField
         v-model="name"
-        size="small"
         placeholder="new colour"
         aria-label="Name of a new colour"
         maxlength="60"
@@ -256,7 +253,7 @@ tbody td {
   height: 24px;
   padding: 0;
   border: 1px solid var(--ink-2);
-  border-radius: 2px;
+  border-radius: var(--corner);
   background: none;
   cursor: pointer;
 }

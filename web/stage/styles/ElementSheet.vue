@@ -3,7 +3,7 @@ import { selectorTexts } from '@lettera/core/css';
 import { slug } from '@lettera/core/deliver';
 import { BODY_STYLE, freeKey } from '@lettera/core/document';
 import { elementAt } from '@lettera/core/style';
-import InputText from 'primevue/inputtext';
+import TextField from '../../control/TextField.vue';
 import PickOne from '../../control/PickOne.vue';
 import { computed, onBeforeUnmount, ref } from 'vue';
 import DoButton from '../../control/DoButton.vue';
@@ -110,24 +110,21 @@ onBeforeUnmount(() => (proof.pointedOut = []));
 
 <template>
   <div class="tools line wrap">
-    <InputText
+    <TextField
       v-model="sought"
-      size="small"
       placeholder="name or selector"
       aria-label="Filter text elements"
     />
     <form class="line add" @submit.prevent="add">
-      <InputText
+      <TextField
         v-model="name"
-        size="small"
         placeholder="new text element"
         aria-label="Name of a new text element"
         maxlength="60"
         required
       />
-      <InputText
+      <TextField
         v-model="selector"
-        size="small"
         placeholder=".selector"
         aria-label="Its selectors"
         required
@@ -150,9 +147,8 @@ onBeforeUnmount(() => (proof.pointedOut = []));
       <tbody>
         <tr v-for="row in rows" :key="row.key" :data-element="row.key">
           <td>
-            <InputText
+            <TextField
               :model-value="row.element.name"
-              size="small"
               fluid
               maxlength="60"
               :aria-label="`Name of ${row.element.name}`"
@@ -160,9 +156,8 @@ onBeforeUnmount(() => (proof.pointedOut = []));
             />
           </td>
           <td class="selectors">
-            <InputText
+            <TextField
               :model-value="row.element.selectors.join(', ')"
-              size="small"
               fluid
               spellcheck="false"
               :aria-label="`Selectors of ${row.element.name}`"

@@ -20,7 +20,7 @@ import {
   writtenValue,
   type ResolvedProperty,
 } from '@lettera/core/style';
-import InputText from 'primevue/inputtext';
+import TextField from '../../control/TextField.vue';
 import PickOne from '../../control/PickOne.vue';
 import { computed, ref } from 'vue';
 import DoButton from '../../control/DoButton.vue';
@@ -33,14 +33,17 @@ import { useLayer } from '../../store/layer';
 import { useCaseSheets } from '../../store/caseSheets';
 import { useProject } from '../../store/project';
 import { ownVoicePatch } from '../../store/rows/seating';
-import { sourceText, traceText, valueText } from './propertyText';
+import { traceText, valueText } from './propertyText';
 
-/** One property of one style: its value and where it comes from, and, when selected, the means to change it. */
+/** One property of one style: its value, in ink where it is set here, and, when opened, the means to change it. */
 const props = defineProps<{
   styleKey: string;
   property: PropertyName;
   resolved: ResolvedProperty;
-  editing: boolean;
+  /** Whether it is being changed. */
+  open: boolean;
+  /** Whether it stands at the end of its row. */
+  atEnd?: boolean;
   /** Key of the family that sets the style, as far as one does. */
   family?: string | null;
   /** Whether what differs on narrow screens is meant, and not what is set for every width. */
@@ -48,6 +51,8 @@ const props = defineProps<{
   /** How that family is set there. */
   slant?: Slant;
 }>();
+
+const emit = defineEmits<{ close: [] }>();
 
 const project = useProject();
 const lengths = useLengthUnit();
@@ -86,12 +91,6 @@ const text = computed(() => {
         )
       : props.resolved.value;
   return textOf(shown, value);
-});
-const source = computed(() => {
-  if (!project.shown || isLeft.value || isSet.value) return '';
-  return props.resolved.origin === 'set'
-    ? 'every width'
-    : sourceText(project.shown, props.resolved);
 });
 const trace = computed(() =>
   project.shown ? traceText(project.shown, props.property, props.resolved) : '',
@@ -252,121 +251,129 @@ function follow(): void {
 </script>
 
 <template>
-  <td :class="{ set: isSet, editing }" :title="trace">
-    <template v-if="editing">
-      <NumberField
-        v-if="number"
-        :label="PROPERTIES[property].label"
-        hide-label
-        :model-value="Number(resolved.value ?? 0)"
-        :min="number.min"
-        :max="number.max"
-        :step="number.by"
-        :unit="number.unit"
-        width="60px"
-        @update:model-value="project.change(setTo(number.whole ? Math.round($event) : $event))"
-        @reset="follow"
-      />
-      <template v-else-if="isTyped">
-        <InputText
+  <td :class="{ set: isSet, open }" :title="trace">
+    <span class="value" :class="{ 'mark-text': lacking }">
+      <span v-if="swatch" class="swatch" :style="{ background: swatch }" />{{ text
+      }}<span v-if="lacking" class="shows">, {{ lacking.shows }}</span>
+    </span>
+    <div v-if="open" class="editor" :class="{ end: atEnd }" @click.stop>
+      <span class="line">
+        <NumberField
+          v-if="number"
+          :label="PROPERTIES[property].label"
+          hide-label
+          :model-value="Number(resolved.value ?? 0)"
+          :min="number.min"
+          :max="number.max"
+          :step="number.by"
+          :unit="number.unit"
+          width="60px"
+          @update:model-value="project.change(setTo(number.whole ? Math.round($event) : $event))"
+          @reset="follow"
+        />
+        <TextField
+          v-else-if="isTyped"
           :model-value="typedText"
-          size="small"
-          fluid
           :aria-label="PROPERTIES[property].label"
           :aria-invalid="refused !== ''"
           :placeholder="text"
           @change="type"
         />
-        <OnOffSet
-          v-if="features.length"
-          label="What the face offers"
-          class="offered"
-          :choices="features"
-          :model-value="on"
-          @update:model-value="setFeatures"
-        />
-        <span v-for="axis in axes" :key="axis.tag" class="source"
-          >{{ axis.tag }} {{ plainNumber(axis.min) }} to {{ plainNumber(axis.max) }}</span
+        <PickOne
+          v-if="choices.length"
+          :model-value="isLeft ? null : resolved.value"
+          :choices="choices"
+          :label="number ? 'Weights that are loaded' : PROPERTIES[property].label"
+          :placeholder="number ? 'pick' : text"
+          @update:model-value="layer.take(setTo($event))"
+          @hide="layer.show(null)"
         >
-        <span v-if="refused" role="alert" class="refused">{{ refused }}</span>
-      </template>
-      <PickOne
-        v-if="choices.length"
-        :model-value="isLeft ? null : resolved.value"
-        :choices="choices"
-        fluid
-        :label="number ? 'Weights that are loaded' : PROPERTIES[property].label"
-        :placeholder="number ? 'pick' : text"
-        @update:model-value="layer.take(setTo($event))"
-        @hide="layer.show(null)"
+          <template #option="{ option }">
+            <span class="choice" @mouseenter="look(option.value)">{{ option.label }}</span>
+          </template>
+        </PickOne>
+        <DoButton v-if="isSet" bare class="follow" :title="released" @click="follow">{{
+          isBody ? 'unset' : 'let it follow'
+        }}</DoButton>
+        <DoButton bare label="×" aria-label="Close the cell" @click="emit('close')" />
+      </span>
+      <OnOffSet
+        v-if="features.length"
+        label="What the face offers"
+        class="offered"
+        :choices="features"
+        :model-value="on"
+        @update:model-value="setFeatures"
+      />
+      <span v-for="axis in axes" :key="axis.tag" class="note"
+        >{{ axis.tag }} {{ plainNumber(axis.min) }} to {{ plainNumber(axis.max) }}</span
       >
-        <template #option="{ option }">
-          <span class="choice" @mouseenter="look(option.value)">{{ option.label }}</span>
-        </template>
-      </PickOne>
-    </template>
-    <span v-else class="value" :class="{ 'mark-text': lacking }">
-      <span v-if="swatch" class="swatch" :style="{ background: swatch }" />{{ text }}
-    </span>
-    <span v-if="lacking" class="source mark-text">{{ lacking.shows }}</span>
-    <FaceToTakeIn v-if="lacking && editing" :family="lacking.family" :wanted="lacking.wanted" />
-    <DoButton v-if="editing && isSet" class="follow" :title="released" @click.stop="follow">{{
-      isBody ? 'unset' : 'follow'
-    }}</DoButton>
-    <span v-else-if="source" class="source">↳ {{ source }}</span>
-    <span v-else class="source">{{ editing || isLeft ? '' : 'set here' }}</span>
+      <span v-if="refused" role="alert" class="note mark-text">{{ refused }}</span>
+      <FaceToTakeIn v-if="lacking" :family="lacking.family" :wanted="lacking.wanted" />
+      <span class="note">{{ trace }}</span>
+    </div>
   </td>
 </template>
 
 <style scoped>
 td {
-  padding: 4px 10px 4px 0;
-  color: var(--ink-2);
-  vertical-align: top;
-  overflow: hidden;
-  text-overflow: ellipsis;
+  position: relative;
+  padding: 0 10px;
+  color: var(--ink-3);
   white-space: nowrap;
-}
-td.editing {
-  overflow: visible;
 }
 td.set {
   color: var(--ink);
-}
-td.set .value {
   font-weight: 550;
 }
 .value {
   display: block;
   overflow: hidden;
-  text-overflow: ellipsis;
 }
-.source {
-  display: block;
-  font-size: 11px;
-  line-height: 1.3;
-  color: var(--ink-2);
-}
-.follow {
-  display: flex;
-  margin-top: 4px;
+.shows {
+  font-weight: 400;
 }
 .swatch {
   display: inline-block;
-  width: 9px;
-  height: 9px;
-  margin-right: 5px;
+  width: 10px;
+  height: 10px;
+  margin-right: 7px;
+  vertical-align: -1px;
   border: 1px solid var(--rule);
+  border-radius: var(--corner);
 }
-.refused {
-  display: block;
-  font-size: 11px;
-  line-height: 1.3;
-  color: var(--mark);
+/* Over what stands there: nothing moves while a cell is changed. */
+.editor {
+  position: absolute;
+  top: 0;
+  left: 0;
+  z-index: 4;
+  display: grid;
+  gap: 6px;
+  min-width: 100%;
+  padding: 5px 10px 6px;
+  font-weight: 400;
+  color: var(--ink);
+  cursor: auto;
+  background: var(--sheet);
+  border: 1px solid var(--verdigris);
+  border-radius: var(--corner);
+}
+.editor.end {
+  right: 0;
+  left: auto;
+}
+.note {
+  max-width: 300px;
+  font-size: var(--size-beside);
+  color: var(--ink-2);
   white-space: normal;
 }
+.note.mark-text {
+  color: var(--mark);
+}
 .offered {
-  margin-top: 4px;
+  max-width: 340px;
   white-space: normal;
 }
 .choice {

@@ -1,8 +1,6 @@
 <script setup lang="ts">
-import { slug } from '@lettera/core/deliver';
 import {
   BODY_STYLE,
-  freeKey,
   narrowBelowOf,
   PROPERTIES,
   PROPERTY_NAMES,
@@ -12,11 +10,13 @@ import {
   type StyleValues,
 } from '@lettera/core/document';
 import { copiedCells, followPatch, narrowDocument, pastePatch } from '@lettera/core/style';
-import InputText from 'primevue/inputtext';
+import TextField from '../../control/TextField.vue';
 import PickOne from '../../control/PickOne.vue';
 import { computed, nextTick, ref, watch } from 'vue';
 import ChoiceSet from '../../control/ChoiceSet.vue';
 import NumberField from '../../control/NumberField.vue';
+import OnOff from '../../control/OnOff.vue';
+import ToolRow from '../../control/ToolRow.vue';
 import DoButton from '../../control/DoButton.vue';
 import { count } from '../../control/figures';
 import { useKeys } from '../../control/keys';
@@ -24,7 +24,8 @@ import { useProject } from '../../store/project';
 import { STOPS, useProof } from '../../store/proof';
 import { useCellCursor } from './cellCursor';
 import PropertyCell from './PropertyCell.vue';
-import { saysOf, styleRows } from './styleRow';
+import { followable, saysOf, styleRows } from './styleRow';
+import StyleDeeds from './StyleDeeds.vue';
 import StyleRowHead from './StyleRowHead.vue';
 
 /** The text styles as a ruled sheet: a row a style, a column a property. */
@@ -34,7 +35,7 @@ const sheet = ref<HTMLElement | null>(null);
 
 const PARTS: { value: PropertyPart; label: string }[] = [
   { value: 'type', label: 'Type' },
-  { value: 'detail', label: 'Finer points' },
+  { value: 'detail', label: 'Figures and features' },
   { value: 'setting', label: 'Setting' },
   { value: 'around', label: 'Around it' },
 ];
@@ -47,8 +48,8 @@ const properties = computed<PropertyName[]>(() =>
 const at = ref<StyleValues>('set');
 const below = computed(() => (project.document ? narrowBelowOf(project.document) : 0));
 const WIDTHS = computed(() => [
-  { value: 'set' as const, label: 'Every width' },
-  { value: 'narrow' as const, label: `Below ${below.value} px` },
+  { value: 'set' as const, label: 'every width' },
+  { value: 'narrow' as const, label: `below ${below.value} px` },
 ]);
 /** The width that the proof had before narrow screens were looked at; a number, or null for its room. */
 let before: { asked: number | null } | null = null;
@@ -65,13 +66,10 @@ watch(at, (where) => {
 
 const sought = ref('');
 const voice = ref<string | null>(null);
-const onlySet = ref<'all' | 'set'>('all');
-const SETS = [
-  { value: 'all', label: 'All' },
-  { value: 'set', label: 'Set here' },
-] as const;
+/** Whether only styles are shown that set something of what is shown. */
+const onlySet = ref(false);
 const voices = computed(() => [
-  { value: null, label: 'any voice' },
+  { value: null, label: 'All voices' },
   ...Object.entries(project.document?.voices ?? {}).map(([value, { name }]) => ({
     value,
     label: name,
@@ -88,26 +86,38 @@ const rows = computed(() =>
     (row) =>
       saysOf(row).includes(sought.value.trim().toLowerCase()) &&
       (!voice.value || row.resolved.voice.value === voice.value) &&
-      (onlySet.value === 'all' ||
+      (!onlySet.value ||
         properties.value.some((property) => valuesOf(row.style, at.value)[property] !== undefined)),
   ),
 );
 
-const followable = computed(() => [
-  { value: null, label: 'the text around it' },
-  ...Object.entries(project.document?.styles ?? {}).map(([value, { name }]) => ({
-    value,
-    label: name,
-  })),
-]);
+const followChoices = computed(() => followable(project.document));
 
 function follow(key: string, follows: string | null): void {
   project.change([{ op: 'replace', path: `/styles/${key}/follows`, value: follows }]);
 }
 
+/** The cell that is open, of the style that is selected. */
+const opened = ref<PropertyName | null>(null);
 function select(key: string): void {
   proof.style = proof.style === key ? null : key;
+  opened.value = null;
 }
+function openCell(key: string, property: PropertyName, event: MouseEvent): void {
+  if (event.shiftKey) return;
+  if (proof.style !== key) opening = key;
+  proof.style = key;
+  opened.value = property;
+}
+watch(
+  () => proof.style,
+  (key, before) => {
+    if (key !== before && opening !== key) opened.value = null;
+    opening = null;
+  },
+);
+/** The style whose cell is about to be opened. */
+let opening: string | null = null;
 
 /** The selected style's row comes into view when it was selected on the proof. */
 watch(
@@ -124,19 +134,12 @@ function step(by: 1 | -1): void {
   if (next) proof.style = next.key;
 }
 
-const adding = ref('');
-function add(): void {
-  const { document } = project;
-  const name = adding.value.trim().slice(0, 60);
-  if (!document || !name) return;
-  const key = freeKey(Object.keys(document.styles), slug(name) || 'style', 'style');
-  const value = { name, follows: proof.style, set: {} };
-  if (!project.change([{ op: 'add', path: `/styles/${key}`, value }])) return;
-  adding.value = '';
-  proof.style = key;
-}
-
 const told = ref('');
+/** Leaves the style; the focus is where it was gone from. */
+async function finish(): Promise<void> {
+  if (proof.style) select(proof.style);
+  await cells.comeBack();
+}
 const shownStyles = computed(() => rows.value.map(({ key }) => key));
 const cells = useCellCursor({ styles: shownStyles, properties, where: at, sheet });
 
@@ -148,7 +151,8 @@ async function onKey(event: KeyboardEvent): Promise<void> {
   if (!onCell(event)) {
     if (event.key !== 'Escape' || !proof.style) return;
     event.stopPropagation();
-    proof.style = null;
+    if (opened.value) opened.value = null;
+    else proof.style = null;
     await cells.comeBack();
     return;
   }
@@ -156,7 +160,12 @@ async function onKey(event: KeyboardEvent): Promise<void> {
     event.preventDefault();
   } else if (event.key === 'Enter') {
     event.preventDefault();
-    proof.style = shownStyles.value[cells.row.value] ?? null;
+    const key = shownStyles.value[cells.row.value];
+    const property = properties.value[cells.column.value];
+    if (key === undefined || property === undefined) return;
+    if (proof.style !== key) opening = key;
+    proof.style = key;
+    opened.value = property;
     await nextTick();
     cells.cell()?.querySelector<HTMLElement>('input, [role="combobox"]')?.focus();
   } else if (event.key === 'Delete' || event.key === 'Backspace') {
@@ -184,6 +193,34 @@ function paste(event: ClipboardEvent): void {
     : '';
 }
 
+/** A thread from a cell that follows to where its value is set, px within the table. */
+interface Thread {
+  left: number;
+  from: number;
+  to: number;
+}
+const thread = ref<Thread | null>(null);
+function pull(event: Event): void {
+  thread.value = null;
+  const cell = (event.target as Element).closest<HTMLElement>('td[data-column]');
+  const row = cell?.closest<HTMLElement>('tr');
+  const property = properties.value[Number(cell?.dataset['column'])];
+  const here = allRows.value.find(({ key }) => key === row?.dataset['style']);
+  const source = property && here?.resolved[property].source;
+  if (!cell || !row || !source || source === here?.key) return;
+  const other = sheet.value?.querySelector<HTMLElement>(`tr[data-style="${CSS.escape(source)}"]`);
+  if (!other) return;
+  const middle = (one: HTMLElement): number => one.offsetTop + ROW / 2;
+  thread.value = { left: cell.offsetLeft - 6, from: middle(other), to: middle(row) };
+}
+const ROW = 37;
+const drawn = computed(() => {
+  const { value: line } = thread;
+  if (!line) return null;
+  const [top, bottom] = [Math.min(line.from, line.to), Math.max(line.from, line.to)];
+  return { left: line.left, top, height: bottom - top, up: line.from < line.to };
+});
+
 useKeys('In Styles', [
   { keys: '[', does: 'the style before', run: () => step(-1) },
   { keys: ']', does: 'the style after', run: () => step(1) },
@@ -191,8 +228,9 @@ useKeys('In Styles', [
 </script>
 
 <template>
-  <div class="tools line wrap">
+  <ToolRow>
     <ChoiceSet v-model="part" label="Part of the sheet" :choices="PARTS" />
+    <span class="quiet">at</span>
     <ChoiceSet v-model="at" label="At which widths" :choices="WIDTHS" />
     <NumberField
       v-if="at === 'narrow'"
@@ -211,38 +249,37 @@ useKeys('In Styles', [
         project.document?.narrowBelow && project.change([{ op: 'remove', path: '/narrowBelow' }])
       "
     />
-    <InputText
-      v-model="sought"
-      size="small"
-      placeholder="style or element"
-      aria-label="Filter by style or element"
-    />
-    <PickOne v-model="voice" :choices="voices" label="Filter by voice" placeholder="any voice" />
-    <ChoiceSet v-model="onlySet" label="Which styles" :choices="SETS" />
-    <form v-if="at === 'set'" class="line add" @submit.prevent="add">
-      <InputText
-        v-model="adding"
-        size="small"
-        placeholder="new style"
-        aria-label="Name of a new style"
-        maxlength="60"
+    <template #least>
+      <OnOff v-model="onlySet" label="set here only" />
+      <PickOne v-model="voice" :choices="voices" label="Filter by voice" placeholder="All voices" />
+    </template>
+    <template #end>
+      <TextField
+        v-model="sought"
+        class="find"
+        placeholder="Find"
+        aria-label="Filter by style or element"
       />
-      <DoButton
-        type="submit"
-        label="Add it"
-        :why="adding.trim() ? undefined : 'It has no name yet'"
-      />
-    </form>
-  </div>
+    </template>
+  </ToolRow>
   <p v-if="told" role="alert" class="told mark-text">
     {{ told }} <DoButton label="Close" @click="told = ''" />
   </p>
   <p v-if="rows.length === 0" class="none">
     No style is like that.
-    <DoButton label="Show all" @click="((sought = ''), (voice = null), (onlySet = 'all'))" />
+    <DoButton label="Show all" @click="((sought = ''), (voice = null), (onlySet = false))" />
   </p>
   <div v-else ref="sheet" class="sheet">
-    <table class="styles-table" :class="part" @keydown="onKey" @copy="copy" @paste="paste">
+    <table
+      class="styles-table"
+      :class="part"
+      @keydown="onKey"
+      @copy="copy"
+      @paste="paste"
+      @mouseover="pull"
+      @focusin="pull"
+      @mouseleave="thread = null"
+    >
       <colgroup>
         <col class="wide" />
         <col class="follows" />
@@ -258,136 +295,195 @@ useKeys('In Styles', [
         </tr>
       </thead>
       <tbody>
-        <tr
-          v-for="(row, i) in rows"
-          :key="row.key"
-          :data-style="row.key"
-          :class="{ selected: proof.style === row.key }"
-          @click="proof.style === row.key || $event.shiftKey || select(row.key)"
-        >
-          <th scope="row">
-            <StyleRowHead :row="row" :editing="proof.style === row.key" @toggle="select(row.key)" />
-          </th>
-          <td class="follows">
-            <PickOne
-              v-if="proof.style === row.key && row.key !== BODY_STYLE"
-              :model-value="row.style.follows"
-              :choices="followable.filter(({ value }) => value !== row.key)"
-              fluid
-              label="Style that it follows"
-              placeholder="the text around it"
-              @update:model-value="follow(row.key, $event)"
+        <template v-for="(row, i) in rows" :key="row.key">
+          <tr
+            :data-style="row.key"
+            class="one"
+            :class="{ selected: proof.style === row.key }"
+            @click="proof.style === row.key || $event.shiftKey || select(row.key)"
+          >
+            <th scope="row">
+              <StyleRowHead
+                :row="row"
+                :selected="proof.style === row.key"
+                @toggle="select(row.key)"
+              />
+            </th>
+            <td class="follows">
+              <PickOne
+                v-if="proof.style === row.key && row.key !== BODY_STYLE"
+                :model-value="row.style.follows"
+                :choices="followChoices.filter(({ value }) => value !== row.key)"
+                fluid
+                label="Style that it follows"
+                placeholder="the text around it"
+                @update:model-value="follow(row.key, $event)"
+              />
+              <template v-else>{{
+                row.style.follows
+                  ? project.shown?.styles[row.style.follows]?.name
+                  : row.key === BODY_STYLE
+                    ? '–'
+                    : 'the text around it'
+              }}</template>
+            </td>
+            <PropertyCell
+              v-for="(property, j) in properties"
+              :key="property"
+              :style-key="row.key"
+              :property="property"
+              :resolved="row.resolved[property]"
+              :family="row.family"
+              :slant="row.resolved.slant.value"
+              :open="proof.style === row.key && opened === property"
+              :narrow="at === 'narrow'"
+              :at-end="j > properties.length - 3"
+              :data-column="j"
+              :tabindex="cells.isAt([i, j]) ? 0 : -1"
+              :class="{ ranged: cells.isRanged(i, j) }"
+              @mousedown="cells.extendTo([i, j], $event)"
+              @focus="cells.onFocus([i, j])"
+              @click.stop="openCell(row.key, property, $event)"
+              @close="opened = null"
             />
-            <template v-else>{{
-              row.style.follows
-                ? project.shown?.styles[row.style.follows]?.name
-                : row.key === BODY_STYLE
-                  ? 'nothing'
-                  : 'the text around it'
-            }}</template>
-          </td>
-          <PropertyCell
-            v-for="(property, j) in properties"
-            :key="property"
-            :style-key="row.key"
-            :property="property"
-            :resolved="row.resolved[property]"
-            :family="row.family"
-            :slant="row.resolved.slant.value"
-            :editing="proof.style === row.key"
-            :narrow="at === 'narrow'"
-            :data-column="j"
-            :tabindex="cells.isAt([i, j]) ? 0 : -1"
-            :class="{ ranged: cells.isRanged(i, j) }"
-            @mousedown="cells.extendTo([i, j], $event)"
-            @focus="cells.onFocus([i, j])"
-          />
-        </tr>
+          </tr>
+          <tr v-if="proof.style === row.key" class="deeds">
+            <td :colspan="properties.length + 2">
+              <StyleDeeds :row="row" @done="finish" />
+            </td>
+          </tr>
+        </template>
       </tbody>
     </table>
+    <span
+      v-if="drawn"
+      class="thread"
+      :class="{ up: drawn.up }"
+      :style="{
+        left: `${drawn.left}px`,
+        top: `${drawn.top}px`,
+        height: `${drawn.height}px`,
+      }"
+      aria-hidden="true"
+    />
   </div>
 </template>
 
 <style scoped>
-.tools {
-  padding: 0 16px 6px;
-}
-.tools input {
-  width: 130px;
-}
-.add {
-  margin-left: auto;
+.find {
+  width: 110px;
 }
 .told,
 .none {
-  padding: 4px 16px;
+  padding: 4px var(--edge);
 }
 .sheet {
+  position: relative;
   flex: 1;
   overflow: auto;
   min-height: 0;
 }
 .styles-table {
   width: 100%;
-  min-width: 980px;
+  min-width: 1000px;
   table-layout: fixed;
 }
 col.wide {
-  width: 15%;
+  width: 20%;
 }
 col.follows {
   width: 12%;
 }
 col.step {
-  width: 14%;
+  width: 13%;
 }
-col.weight,
-.type col.lineHeight {
+col.weight {
   width: 7%;
 }
 col.slant {
-  width: 8.5%;
+  width: 7.5%;
 }
-col.letterSpacing {
-  width: 10%;
+col.colour {
+  width: 7%;
 }
 thead th {
   position: sticky;
   top: 0;
   z-index: 3;
-  padding: 6px 10px 6px 0;
-  font-size: 12px;
+  padding: 4px 10px 6px;
+  font-size: var(--size-beside);
+  font-weight: 400;
   color: var(--ink-2);
+  white-space: nowrap;
   background: var(--sheet);
   box-shadow: inset 0 -1px var(--rule);
 }
-th:first-child {
-  padding-left: 16px;
+tr > :first-child {
+  padding-left: var(--edge);
 }
-tbody tr {
-  cursor: pointer;
+tr > :last-child {
+  padding-right: var(--edge);
 }
-tbody tr:hover {
-  background: var(--touched);
-}
-tbody tr > * {
+.one > * {
+  height: 37px;
+  padding-block: 0;
   border-bottom: 1px solid var(--rule);
 }
-tr.selected {
+.one {
+  cursor: pointer;
+}
+.one:hover,
+.selected,
+.deeds {
   background: var(--touched);
+}
+.selected {
+  box-shadow: inset 3px 0 var(--verdigris);
+}
+.selected > * {
+  border-bottom: 0;
+}
+.deeds td {
+  padding-block: 0 4px;
+  border-bottom: 1px solid var(--rule);
+}
+.deeds {
   box-shadow: inset 3px 0 var(--verdigris);
 }
 .ranged {
   background: color-mix(in srgb, var(--verdigris) 14%, transparent);
 }
 tbody th {
-  padding: 4px 10px 4px 16px;
-  vertical-align: top;
+  padding-right: 10px;
   overflow: hidden;
 }
 td.follows {
-  padding: 4px 10px 4px 0;
-  color: var(--ink-2);
-  vertical-align: top;
+  padding-inline: 10px;
+  overflow: hidden;
+  color: var(--ink-3);
+  white-space: nowrap;
+}
+/* From where a value is set to the cell that is pointed at. */
+.thread {
+  position: absolute;
+  width: 6px;
+  border: solid var(--verdigris);
+  border-width: 1.5px 0 1.5px 1.5px;
+  border-radius: 3px 0 0 3px;
+  pointer-events: none;
+}
+.thread::before {
+  content: '';
+  position: absolute;
+  right: -3px;
+  bottom: -4px;
+  width: 6px;
+  height: 6px;
+  background: var(--verdigris);
+  border-radius: 50%;
+}
+.thread.up::before {
+  top: -4px;
+  bottom: auto;
 }
 </style>

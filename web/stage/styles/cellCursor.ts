@@ -65,7 +65,7 @@ export function useCellCursor(of: {
     cursor.value[0] === row && cursor.value[1] === column;
   const cell = (): HTMLElement | null =>
     of.sheet.value?.querySelector(
-      `tbody tr:nth-child(${cursor.value[0] + 1}) [data-column="${cursor.value[1]}"]`,
+      `tr[data-style="${of.styles.value[cursor.value[0]] ?? ''}"] [data-column="${cursor.value[1]}"]`,
     ) ?? null;
 
   /** Whether a cell is focused to extend the range, and not to begin another. */
@@ -99,6 +99,7 @@ export function useCellCursor(of: {
 
   return {
     row: computed(() => cursor.value[0]),
+    column: computed(() => cursor.value[1]),
     range,
     everything,
     isAt,

@@ -25,20 +25,11 @@ export function valueText(
     return writtenValue(document, property, value);
   }
   const { name, small, large } = stepByNumber(document.scale, Number(value));
-  return `${name}, ${figure(small)} to ${figure(large)}`;
+  return `${name} · ${figure(small)} → ${figure(large)}`;
 }
 
 const styleName = (document: ProjectDocument, key: string | null): string =>
   document.styles[key ?? '']?.name ?? key ?? '';
-
-/** Where a value comes from, in a word or two; empty when it is set here. */
-export function sourceText(
-  document: ProjectDocument,
-  { origin, source }: ResolvedProperty,
-): string {
-  if (origin === 'set') return '';
-  return origin === 'browser' ? 'browser' : styleName(document, source);
-}
 
 /** The whole way to a value, each place looked at in turn. */
 export function traceText(

@@ -12,7 +12,7 @@ export interface StyleRow {
   font: string;
   /** How many styles follow it. */
   followers: number;
-  /** Names and selectors of the text elements that wear it. */
+  /** Names and selectors of the text elements that use it. */
   elements: string[];
   selectors: string[];
 }
@@ -37,6 +37,14 @@ export function styleRows(document: ProjectDocument, resolvedIn: ProjectDocument
     };
   });
 }
+
+/** What a style can follow: another style, or the text around it. */
+export const followable = (
+  document: ProjectDocument | null | undefined,
+): { value: string | null; label: string }[] => [
+  { value: null, label: 'the text around it' },
+  ...Object.entries(document?.styles ?? {}).map(([value, { name }]) => ({ value, label: name })),
+];
 
 /** Everything that a style is found by. */
 export const saysOf = ({ style, elements, selectors }: StyleRow): string =>

@@ -1,16 +1,19 @@
 import { libraryFaces, type LibraryFamily, type LibraryFile } from '@lettera/core/document';
 import { regularFace } from '@lettera/core/measure';
-import { onScopeDispose, ref, toValue, watch, type MaybeRefOrGetter, type Ref } from 'vue';
-import { api, urls } from '../../api/client';
-import { caseFont } from '../../proof/caseFonts';
-import { useProject } from '../../store/project';
-import type { LineUpRow } from '../../store/rows/rows';
+import { onScopeDispose, ref, watch, type Ref } from 'vue';
+import { api, urls } from '../api/client';
+import { caseFont } from './caseFonts';
+import { useProject } from '../store/project';
+import type { LineUpRow } from '../store/rows/rows';
 
 /** Whether a specimen shows in its own face yet. */
 export type SpecimenState = 'loading' | 'shown' | 'failed';
 
 /** Rows that are scrolled past at speed ask for nothing, milliseconds. */
 const PAUSE = 70;
+
+/** Waiting for a file is said when it has lasted so long, milliseconds. */
+const LATE = 1000;
 
 /** What the Latin file of every family holds, as far as text is concerned. */
 const LATIN_FILE = /^[\u0020-\u00ff\u0131\u0152\u0153\u2000-\u206f\u20ac\u2122\u2212]*$/;
@@ -98,61 +101,110 @@ async function holdWhole(projectId: string, family: LibraryFamily): Promise<void
   );
 }
 
-/**
- * Has the regular of a family at hand while its row is there, and lets it go with the row.
- * @returns whether the words given show in it; how to have all its weights and its italic as well
- */
-export function useSpecimenFont(
-  library: LibraryFamily | null,
-  words: MaybeRefOrGetter<string>,
-): { state: Ref<SpecimenState>; again: () => void; haveAll: () => void } {
-  const project = useProject();
-  const state = ref<SpecimenState>(library ? 'loading' : 'shown');
-  let pause: ReturnType<typeof setTimeout> | undefined;
-  let holding = false;
+/** Something that is set in a family of the library or of the case. */
+export interface Specimen {
+  /** As CSS has the family: what stands after it in the list is never waited for. */
+  font: string;
+  words: string;
+  /** Its family, where it is the library's. */
+  library?: LibraryFamily | null | undefined;
+  weight?: number | string | null | undefined;
+  slant?: string | null | undefined;
+}
 
-  async function show(family: LibraryFamily): Promise<void> {
-    if (!holding) {
-      hold(project.id, family);
-      holding = true;
+/** The first family of a list, as CSS writes it. */
+const firstOf = (font: string): string => /^\s*("[^"]*"|[^,]*)/.exec(font)?.[1]?.trim() ?? font;
+/** A family that CSS names itself is always there. */
+const isOwn = (font: string): boolean => firstOf(font).startsWith('"');
+
+/**
+ * Has the file that a specimen is set in at hand while it is there, and lets it go with it. Text is shown once its
+ * file has come, so that a browser never sets it in another.
+ * @returns how far that is; whether it has lasted so long that it should be said; how to ask again; how to have all
+ * weights and the italic of a library's family as well
+ */
+export function useSpecimenFont(specimen: () => Specimen): {
+  state: Ref<SpecimenState>;
+  late: Ref<boolean>;
+  again: () => void;
+  haveAll: () => void;
+} {
+  const project = useProject();
+  const state = ref<SpecimenState>(isOwn(specimen().font) ? 'loading' : 'shown');
+  const late = ref(false);
+  let pause: ReturnType<typeof setTimeout> | undefined;
+  let lateness: ReturnType<typeof setTimeout> | undefined;
+  let holding: LibraryFamily | null = null;
+  let asked = '';
+
+  function letGoOf(): void {
+    if (holding) letGo(holding);
+    holding = null;
+  }
+
+  async function show(one: Specimen): Promise<void> {
+    const { font, words, library, weight, slant } = one;
+    const face = `${slant && slant !== 'normal' ? `${slant} ` : ''}${weight ?? 400} 16px ${firstOf(font)}`;
+    const asking = `${face}\n${words}`;
+    asked = asking;
+    if (library && holding?.id !== library.id) {
+      letGoOf();
+      hold(project.id, library);
+      holding = library;
     }
-    const text = toValue(words);
+    const settle = (to: SpecimenState): unknown => asked === asking && (state.value = to);
     try {
-      if (!LATIN_FILE.test(text)) await holdWhole(project.id, family);
-      await document.fonts.load(`16px "${libraryFontName(family.id)}"`, text);
-      state.value = 'shown';
+      if (library && !LATIN_FILE.test(words)) await holdWhole(project.id, library);
+      await document.fonts.load(face, words);
+      settle('shown');
     } catch {
-      state.value = 'failed';
+      settle('failed');
     }
+  }
+
+  function wait(): void {
+    clearTimeout(lateness);
+    late.value = false;
+    state.value = 'loading';
+    lateness = setTimeout(() => (late.value = true), LATE);
   }
 
   function again(): void {
-    if (!library) return;
-    if (holding) letGo(library);
-    holding = false;
-    state.value = 'loading';
-    void show(library);
+    letGoOf();
+    wait();
+    void show(specimen());
   }
 
   function haveAll(): void {
+    const { library } = specimen();
     if (library) addFaces(project.id, library, inLatin(library));
   }
 
-  if (library) {
-    watch(
-      () => toValue(words),
-      () => {
-        clearTimeout(pause);
-        pause = setTimeout(() => void show(library), holding ? 0 : PAUSE);
-      },
-      { immediate: true },
-    );
-    onScopeDispose(() => {
+  watch(
+    () => {
+      const { font, words, library, weight, slant } = specimen();
+      return [font, words, library?.id, weight, slant].join('\n');
+    },
+    (now, before) => {
+      const one = specimen();
       clearTimeout(pause);
-      if (holding) letGo(library);
-    });
-  }
-  return { state, again, haveAll };
+      if (!isOwn(one.font)) {
+        letGoOf();
+        state.value = 'shown';
+        return;
+      }
+      // Other words in the same family wait for the files of their script; what was there stays until then.
+      if (before?.split('\n')[0] !== now.split('\n')[0]) wait();
+      pause = setTimeout(() => void show(one), holding || !one.library ? 0 : PAUSE);
+    },
+    { immediate: true },
+  );
+  onScopeDispose(() => {
+    clearTimeout(pause);
+    clearTimeout(lateness);
+    letGoOf();
+  });
+  return { state, late, again, haveAll };
 }
 
 /** Address and weight of the file that holds a row's regular, in Latin where there is a choice. */

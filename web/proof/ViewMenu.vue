@@ -7,12 +7,17 @@ import { api } from '../api/client';
 import ChoiceSet from '../control/ChoiceSet.vue';
 import DoButton from '../control/DoButton.vue';
 import FoldAway from '../control/FoldAway.vue';
+import OnOff from '../control/OnOff.vue';
 import { useContenders } from '../store/contenders';
 import { useProject } from '../store/project';
 import { useWaypoints } from '../store/waypoints';
-import { useProof, type Beside, type Eye, type FilesShown } from '../store/proof';
+import { useProof, type Beside, type Eye, type FilesShown, type ProofPanel } from '../store/proof';
+import { PANELS } from './panel/panels';
 
-/** Other ways to look at the page: beside itself, zoomed, with larger text, from afar, on paper. */
+/**
+ * Everything about the page that is not switched daily: what is told of it, and other ways to look at it: beside
+ * itself, zoomed, with larger text, from afar, on paper.
+ */
 const proof = useProof();
 const project = useProject();
 const contenders = useContenders();
@@ -21,9 +26,9 @@ const waypoints = useWaypoints();
 const BESIDE: { value: Beside; label: string }[] = [
   { value: 'alone', label: 'Alone' },
   { value: 'phone', label: 'Phone' },
-  { value: 'desktop', label: 'Desktop' },
-  { value: 'fonts', label: 'Other fonts' },
-  { value: 'ground', label: 'Other ground' },
+  { value: 'laptop', label: 'Laptop' },
+  { value: 'fonts', label: 'Other faces' },
+  { value: 'ground', label: 'Other background' },
   { value: 'opened', label: 'As opened' },
 ];
 const besideChoices = computed(() => {
@@ -99,12 +104,62 @@ const EYES: { value: Eye; label: string }[] = [
   { value: 'afar', label: 'From afar' },
 ];
 
+/** How many of the settings are not at rest. */
+const changed = computed(
+  () =>
+    [
+      proof.beside !== 'alone',
+      proof.before,
+      proof.language !== null,
+      proof.zoom !== 1,
+      proof.textSize !== 1,
+      proof.files !== 'taken',
+      proof.eye !== 'sharp',
+      proof.bare,
+    ].filter(Boolean).length,
+);
+function reset(): void {
+  asked = '';
+  failed.value = '';
+  Object.assign(proof, {
+    beside: 'alone',
+    before: false,
+    language: null,
+    zoom: 1,
+    textSize: 1,
+    files: 'taken',
+    eye: 'sharp',
+    bare: false,
+  });
+}
+
+function open(panel: ProofPanel, close: () => void): void {
+  proof.panel = panel;
+  close();
+}
 const print = () => proof.shownPage?.defaultView?.print();
 </script>
 
 <template>
-  <FoldAway label="Looking">
+  <FoldAway v-slot="{ close }" label="View" :changed="changed">
     <div class="ways">
+      <span>This page</span>
+      <div class="line wrap">
+        <DoButton
+          v-for="{ value, label } in PANELS"
+          :key="value"
+          :label="label"
+          :aria-pressed="proof.panel === value"
+          @click="open(value, close)"
+        />
+      </div>
+      <span>Shown as it was</span>
+      <OnOff
+        v-if="proof.earlier"
+        v-model="proof.before"
+        :label="`${proof.earlier.says} (b)`"
+      />
+      <span v-else class="quiet">There is no earlier state yet.</span>
       <span>Beside it</span>
       <div class="line wrap">
         <ChoiceSet v-model="proof.beside" label="Beside it" :choices="besideChoices" />
@@ -149,6 +204,7 @@ const print = () => proof.shownPage?.defaultView?.print();
         @click="print"
       />
     </div>
+    <div v-if="changed"><DoButton label="Show it plainly again" @click="reset" /></div>
   </FoldAway>
 </template>
 

@@ -1,0 +1,67 @@
+<script setup lang="ts">
+import type { LibraryFamily } from '@lettera/core/document';
+import DoButton from '../control/DoButton.vue';
+import { useSpecimenFont } from './specimenFonts';
+
+/**
+ * Words set in a family's own face and in no other: until its file has come their place is empty, and says so after
+ * a while; where it does not come, that is said.
+ */
+const props = defineProps<{
+  /** As CSS has the family. */
+  font: string;
+  /** What it is called, where it has to be named. */
+  name: string;
+  words: string;
+  library?: LibraryFamily | null;
+  weight?: number | string | null;
+  slant?: string | null;
+  /** Where it stands in something that is pressed, it can hold no button of its own. */
+  mute?: boolean;
+}>();
+defineSlots<{ default?(): unknown }>();
+
+const { state, late, again } = useSpecimenFont(() => props);
+</script>
+
+<template>
+  <span
+    v-if="state === 'shown'"
+    class="in-face"
+    :style="{ fontFamily: font, fontWeight: weight ?? undefined, fontStyle: slant ?? undefined }"
+    dir="auto"
+    ><slot>{{ words }}</slot></span
+  >
+  <span v-else class="in-face waits"
+    ><span class="says" :class="{ failed: state === 'failed' }"
+      ><template v-if="state === 'failed'"
+        >{{ name }} did not come.
+        <DoButton
+          v-if="!mute"
+          label="Try again"
+          :aria-label="`Fetch ${name} again`"
+          @click.stop="again" /></template
+      ><template v-else-if="late">{{ name }} is on its way …</template
+      ><template v-else>&nbsp;</template></span
+    ></span
+  >
+</template>
+
+<style scoped>
+.waits::before {
+  /* A line of the height that the words will have. */
+  content: '\200b';
+}
+.says {
+  font:
+    400 var(--size-beside) / 1.4 'Hanken Grotesk Variable',
+    system-ui,
+    sans-serif;
+  letter-spacing: 0;
+  text-transform: none;
+  color: var(--ink-2);
+}
+.failed {
+  color: var(--mark);
+}
+</style>

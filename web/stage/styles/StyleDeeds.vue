@@ -1,0 +1,100 @@
+<script setup lang="ts">
+import { BODY_STYLE, freeKey } from '@lettera/core/document';
+import { takeOutStylePatch } from '@lettera/core/style';
+import { computed, nextTick } from 'vue';
+import DoButton from '../../control/DoButton.vue';
+import { count } from '../../control/figures';
+import TextField from '../../control/TextField.vue';
+import { useProject } from '../../store/project';
+import { useProof } from '../../store/proof';
+import type { StyleRow } from './styleRow';
+
+/** What is done with a style as a whole, while its row is selected. */
+const props = defineProps<{ row: StyleRow }>();
+const emit = defineEmits<{ done: [] }>();
+const project = useProject();
+const proof = useProof();
+
+function rename(event: Event): void {
+  const { key } = props.row;
+  const field = event.target as HTMLInputElement;
+  const name = field.value.trim();
+  const before = project.document?.styles[key]?.name ?? '';
+  if (name === before) return;
+  const taken =
+    name !== '' && project.change([{ op: 'replace', path: `/styles/${key}/name`, value: name }]);
+  if (!taken) field.value = before;
+}
+
+/** What removing the style does to what has it, in words. */
+const removing = computed(() => {
+  const { key, elements, followers } = props.row;
+  const document = project.document;
+  const next = document?.styles[key]?.follows ?? BODY_STYLE;
+  const name = document?.styles[next]?.name ?? '';
+  return [
+    elements.length ? `${count(elements.length, 'text element')} will be set as ${name}` : '',
+    followers ? `${count(followers, 'style')} will follow what it follows` : '',
+  ]
+    .filter(Boolean)
+    .join('; ');
+});
+function remove(): void {
+  if (!project.document) return;
+  if (project.change(takeOutStylePatch(project.document, props.row.key))) {
+    proof.style = null;
+    emit('done');
+  }
+}
+
+/** A style that is used by choice gets a class of its own. */
+function giveClass(): void {
+  const { document } = project;
+  const { key, style } = props.row;
+  if (!document) return;
+  const element = freeKey(Object.keys(document.elements), key, 'text');
+  project.change([
+    {
+      op: 'add',
+      path: `/elements/${element}`,
+      value: { name: style.name, selectors: [`.${key}`], style: key, parent: null },
+    },
+  ]);
+  // The word that was pressed is gone with what it did: the work goes on in the row.
+  void nextTick(() => emit('done'));
+}
+</script>
+
+<template>
+  <span class="line whole">
+    <TextField
+      :model-value="row.style.name"
+      class="name"
+      maxlength="60"
+      :aria-label="`Name of ${row.style.name}`"
+      @change="rename($event)"
+    />
+    <DoButton v-if="row.elements.length === 0" label="Give it a class" @click.stop="giveClass" />
+    <DoButton
+      v-if="row.key !== BODY_STYLE"
+      label="Remove"
+      :aria-label="`Remove ${row.style.name}`"
+      :title="removing"
+      @click.stop="remove"
+    />
+    <span class="small quiet">{{ row.selectors.join(', ') }}</span>
+    <DoButton class="end" label="Done" @click.stop="$emit('done')" />
+  </span>
+</template>
+
+<style scoped>
+.whole {
+  min-height: 34px;
+}
+.name {
+  width: 170px;
+}
+.end {
+  margin-left: auto;
+}
+</style>
