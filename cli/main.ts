@@ -21,6 +21,7 @@ import { newDocument } from '@lettera/core/document';
 import { SiteError } from '@lettera/core/page';
 import { sheetOfElements } from '@lettera/sample';
 import { loadSample } from './loadSample';
+import { settleSample } from './settleSample';
 import { marksReport, REPORT_FORMATS, type ReportFormat } from './marksReport';
 import { RunningServer, ServerError } from './onServer';
 import { withProject } from './projectAt';
@@ -47,11 +48,17 @@ function fail(error: unknown, code = 1): never {
   throw error;
 }
 
-async function start(flags: ConfigFlags & { sample?: boolean }): Promise<void> {
+async function start(
+  flags: ConfigFlags & { sample?: boolean; settledSample?: boolean },
+): Promise<void> {
   try {
     const running = await startServer(readConfig(flags), {
       startingPages: sheetOfElements,
-      ...(flags.sample ? { prepare: loadSample } : {}),
+      ...(flags.settledSample
+        ? { prepare: settleSample }
+        : flags.sample
+          ? { prepare: loadSample }
+          : {}),
     });
     console.log(`Lettera is ready at ${running.url}`);
     process.send?.('ready');
@@ -242,6 +249,10 @@ program
     'hosts on this machine or beside it that pages may be fetched from (LETTERA_FETCH_HOSTS)',
   )
   .option('--sample', 'load the sample project if it is not there')
+  .option(
+    '--settled-sample',
+    'load the sample as it is after some work, the foundry allowed and its families measured',
+  )
   .action(start);
 
 program
@@ -281,7 +292,7 @@ program
   .argument('<project>', WHICH)
   .option('--server <address>', ON_SERVER)
   .addOption(
-    new Option('--format <format>', 'how they are told').choices(REPORT_FORMATS).default('text'),
+    new Option('--format <format>', 'how they are listed').choices(REPORT_FORMATS).default('text'),
   )
   .option('--out <file>', 'file to write them to')
   .exitOverride(({ exitCode }) => process.exit(exitCode === 0 ? 0 : ENDS.failed))
@@ -307,7 +318,9 @@ program
   .argument('<files...>', FILES_OF_SITE)
   .option('--server <address>', ON_SERVER)
   .addOption(
-    new Option('--format <format>', 'how they are told').choices(['text', 'json']).default('text'),
+    new Option('--format <format>', 'how they are listed')
+      .choices(['text', 'json'])
+      .default('text'),
   )
   .option('--data <folder>', 'folder of the data (LETTERA_DATA, ./data)')
   .exitOverride(({ exitCode }) => process.exit(exitCode === 0 ? 0 : ENDS.failed))

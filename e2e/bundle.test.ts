@@ -40,8 +40,8 @@ describe('a page with nothing but the delivered style sheet', () => {
     await bare.setViewport({ width, height: 800 });
     await press(
       proof,
-      { 360: 'Phone', 800: 'Tablet', 1280: 'Desktop' }[width] ?? '',
-      'section.proof',
+      { 360: 'phone', 800: 'tablet', 1280: 'laptop' }[width] ?? '',
+      'section.proof .ruler',
     );
     const frame = await proofFrame(proof);
     await frame.waitForFunction((wanted: number) => window.innerWidth === wanted, {}, width);

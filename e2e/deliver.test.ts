@@ -161,7 +161,7 @@ test('font files hold what the site needs, weigh against a budget, and say what 
     'unicode-range: U+20, U+41, U+48, U+4C-4F, U+52, U+54, U+61, U+68, U+6C-6F, U+72, U+74;',
   );
   await press(page, 'Undo');
-  await choose('All that was taken in', 'What the font files hold');
+  await choose('All files of the case', 'What the font files hold');
   await stored(({ delivery }) => delivery.letters === 'whole');
   expect(await bytes()).toBeGreaterThan(250_000);
   await press(page, 'Undo');
@@ -236,11 +236,11 @@ test('tokens are read in: looked at first, told what cannot be used, taken as on
   await page.waitForSelector('.l-fold ::-p-text(It brings 1 colour.)');
   await page.waitForSelector('.l-fold li::-p-text(duration)');
   expect(await violationsOn(page, 'Tokens read')).toEqual([]);
-  await press(page, 'Take it in', '.l-fold');
+  await press(page, 'Apply', '.l-fold');
   await stored(({ colours }) => colours['sea']?.light === '#123456');
   // Lettera’s own, from before: the colour goes again.
   await choosing('tokens.json', own);
-  await press(page, 'Take it in', '.l-fold');
+  await press(page, 'Apply', '.l-fold');
   const back = await stored(({ colours }) => colours['sea'] === undefined);
   expect(Object.keys(back.styles).length).toBeGreaterThan(20);
   expect(await fileOf('tokens.json')).toBe(own);

@@ -49,12 +49,12 @@ beforeEach(async () => {
   ({ page, errors } = await newPage(browser));
   await page.goto(`${lettera.url}/p/${slug}/faces`);
   await page.waitForSelector('li .specimen.shown');
-  await lead(`All ${FAMILIES} families`);
+  await lead(`${FAMILIES} families`);
 });
 
 const lead = (expected: string) =>
   eventually(
-    () => page.$eval('.sentence .lead', (node) => node.textContent?.trim()),
+    () => page.$eval('.found', (node) => node.textContent?.trim()),
     (text) => text === expected,
   );
 const names = () =>
@@ -65,7 +65,7 @@ const find = async (name: string) => {
 };
 /** Opens the editor of a part of the filter. */
 async function narrowBy(part: string): Promise<void> {
-  await page.click('.sentence [aria-haspopup="dialog"]');
+  await page.click('.tool-row [aria-haspopup="dialog"]');
   await press(page, part, '.l-fold');
   await page.waitForSelector('.l-fold', { hidden: true });
 }
@@ -101,23 +101,23 @@ describe('the line-up', () => {
   });
 
   test('sorts by a measured column, both ways', async () => {
-    await press(page, 'Contrast', '.columns');
+    await press(page, 'contrast', '.columns');
     const contrasts = async () =>
       (await page.$$eval('li .facts > :nth-child(4)', (nodes) =>
         nodes.map((node) => Number(node.textContent)),
       )) ?? [];
     const up = await eventually(contrasts, ([first]) => first !== undefined && first < 1.1);
     expect(up).toEqual([...up].sort((a, b) => a - b));
-    await press(page, 'Contrast', '.columns');
+    await press(page, 'contrast', '.columns');
     await eventually(contrasts, ([first]) => (first ?? 0) > 10);
   });
 
   test('is narrowed by a sentence, part by part, and remembered', async () => {
-    await narrowBy('languages');
+    await narrowBy('Languages');
     await press(page, 'Greek', '.editor');
-    await narrowBy('fitness');
+    await narrowBy('Fit for');
     await press(page, 'running text', '.editor');
-    await narrowBy('a measure');
+    await narrowBy('A measure');
     await page.click('.editor .p-select');
     await (await page.waitForSelector('::-p-aria(x-height[role="option"])'))?.click();
     await fill(page, 'from', '0.5', '.editor');
@@ -136,10 +136,10 @@ describe('the line-up', () => {
     await page.reload();
     await page.waitForSelector('li .specimen.shown');
     expect(await eventually(sentence, (list) => list.length === 3)).toEqual(phrases);
-    await press(page, 'Let go: for Greek', '.sentence');
+    await press(page, 'Remove: for Greek', '.sentence');
     await eventually(sentence, (list) => list.length === 2);
-    await press(page, 'Clear', '.sentence');
-    await lead(`All ${FAMILIES} families`);
+    await press(page, 'Clear the filter', '.sentence');
+    await lead(`${FAMILIES} families`);
   });
 
   test('finds a name typed carelessly', async () => {
@@ -176,9 +176,9 @@ describe('the line-up', () => {
     const before = await style();
     await press(page, 'Setting');
     await press(page, 'equal x-height', '.l-fold');
-    await press(page, 'dark', '.l-fold [aria-label="Ground"]');
+    await press(page, 'dark', '.l-fold [aria-label="Background"]');
     await page.keyboard.press('Escape');
-    await page.click('.bar .p-select');
+    await page.click('[aria-label="What is set"]');
     await (await page.waitForSelector('::-p-aria(hard letters[role="option"])'))?.click();
     const after = await eventually(style, ({ fontSize }) => fontSize !== before.fontSize);
     // Its x-height is 0.507 em, and the common one 0.5.
@@ -186,7 +186,7 @@ describe('the line-up', () => {
     expect(after.backgroundColor).toBe('rgb(20, 24, 23)');
     expect(after.text).toContain('Il1');
     await press(page, 'Setting');
-    await press(page, 'Reset words, size and ground', '.l-fold');
+    await press(page, 'Reset words, size and background', '.l-fold');
     expect(await eventually(style, ({ fontSize }) => fontSize === before.fontSize)).toEqual(before);
   });
 
@@ -208,7 +208,7 @@ describe('the map', () => {
 
   test('sets families as letters in their own faces, and a region drawn narrows the line-up', async () => {
     const used = await eventually(
-      () => fontsUsed(page, '.point[aria-label^="Gloock:"] bdi', false),
+      () => fontsUsed(page, '.point[aria-label^="Gloock:"] .in-face', false),
       ([first]) => first === 'Gloock',
     );
     expect(used).toEqual(['Gloock']);
@@ -220,8 +220,8 @@ describe('the map', () => {
     await page.mouse.move(plane.x + plane.width - 4, plane.y + plane.height * 0.4, { steps: 4 });
     await page.mouse.up();
     const text = await eventually(
-      () => page.$eval('.sentence .lead', (node) => node.textContent?.trim() ?? ''),
-      (value) => !value.startsWith('All'),
+      () => page.$eval('.found', (node) => node.textContent?.trim() ?? ''),
+      (value) => value.includes(' of '),
     );
     const kept = Number(text.split(' ')[0]);
     expect(kept).toBeGreaterThan(10);
@@ -234,7 +234,7 @@ describe('the map', () => {
     expect(Math.min(...table)).toBeGreaterThan(2);
     await press(page, 'As a map');
     await press(page, 'Clear the region');
-    await lead(`All ${FAMILIES} families`);
+    await lead(`${FAMILIES} families`);
   });
 
   test('is walked by keyboard and opens a family', async () => {
@@ -348,7 +348,7 @@ describe('taking in', () => {
     const cost = () =>
       page.$eval('.take > .line', (node) => node.textContent?.replace(/\s+/g, ' ') ?? '');
     expect(await cost()).toContain('2 files');
-    await press(page, 'Take into the case', '.take');
+    await press(page, 'Add to the case', '.take');
     await eventually(project, ({ document }) => document.case['spectral'] !== undefined);
     const { revision } = await project();
     await fetch(`${lettera.url}/api/v1/projects/${slug}`, {
@@ -360,10 +360,10 @@ describe('taking in', () => {
       () => fontsUsed(page, '.lead', true),
       ([first]) => first === 'Spectral',
     );
-    await press(page, 'Take out of the case', '.panel');
+    await press(page, 'Remove from the case', '.panel');
     const warning = await page.$eval('section[aria-label="In the case"]', (n) => n.textContent);
     expect(warning).toMatch(/Body.*will show in the visitor’s own serif/);
-    await press(page, 'Take it out', '.panel');
+    await press(page, 'Remove it', '.panel');
     await eventually(project, ({ document }) => document.case['spectral'] === undefined);
     await press(page, 'Undo', '.docket');
     await eventually(project, ({ document }) => document.voices['text']?.family === 'spectral');
@@ -411,7 +411,7 @@ describe('taking in', () => {
   });
 
   test('by reference: a look-alike stands in on the proof, and its real name is known everywhere', async () => {
-    await press(page, 'Other sources');
+    await press(page, 'Add fonts');
     await press(page, 'Refer to a family', '.l-fold');
     const form = 'form[aria-label="A family served elsewhere"]';
     await fill(page, 'Exact family name', 'Keeper', form);

@@ -1,7 +1,15 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { build } from 'esbuild';
 import type { Browser, Frame, HTTPRequest, Page } from 'puppeteer-core';
-import { eventually, fallbacksFitted, launchBrowser, newPage, press, proofFrame } from './browser';
+import {
+  eventually,
+  fallbacksFitted,
+  launchBrowser,
+  newPage,
+  press,
+  proofFrame,
+  aboutPage,
+} from './browser';
 import { startLettera, type RunningLettera } from './lettera';
 import { bringFrameworkPages } from './sites/frameworks';
 
@@ -203,10 +211,10 @@ async function filesOf(family: string): Promise<string[]> {
 }
 const project = () => `${lettera.url}/api/v1/projects/tarnholm-light`;
 
-test.each<[string, boolean, 'Web' | 'Fallback']>([
-  ['as they are', false, 'Web'],
-  ['without the web faces', false, 'Fallback'],
-  ['where one family is blocked', true, 'Web'],
+test.each<[string, boolean, 'Web faces' | 'Fallback faces']>([
+  ['as they are', false, 'Web faces'],
+  ['without the web faces', false, 'Fallback faces'],
+  ['where one family is blocked', true, 'Web faces'],
 ])('every text of the sample, %s, is set in what is told of it', async (_name, blocked, fonts) => {
   const { page } = await newPage(browser);
   if (blocked) {
@@ -220,10 +228,10 @@ test.each<[string, boolean, 'Web' | 'Fallback']>([
   }
   await page.goto(`${lettera.url}/p/tarnholm-light/scale`);
   await proofFrame(page, { asItIs: true });
-  await press(page, fonts, 'section.proof [aria-label="Fonts"]');
+  await press(page, fonts, 'section.proof [aria-label="Faces"]');
   const wrong: string[] = [];
   let texts = 0;
-  await press(page, 'This page');
+  await aboutPage(page);
   for (const title of PAGES) {
     if (title !== 'Home') {
       await page.locator('section.proof [aria-label="Page"]').click();

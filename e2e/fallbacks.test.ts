@@ -73,7 +73,7 @@ describe('the stack', () => {
       async () => (await page.$$('[aria-label="Marks on the fallbacks"] .mark-text')).length,
       (count) => count > 0,
     );
-    await press(page, 'Out: Cambria for Literata');
+    await press(page, 'Remove Cambria for Literata');
     await press(page, 'Take what Lettera proposes');
     await stored(({ voices }) => voices['text']?.fallback === null);
     expect(await eventually(names, (now) => now.length === 2)).toEqual(proposed);
@@ -182,11 +182,11 @@ describe('the rehearsal', () => {
     expect((tuned?.[0] ?? 1) + (tuned?.[1] ?? 1)).toBeLessThan((none?.[0] ?? 0) + (none?.[1] ?? 0));
     await press(page, 'Rehearse the swap');
     const chosen = () =>
-      page.$eval('section.proof [aria-label="Fonts"] [aria-pressed="true"]', (node) =>
+      page.$eval('section.proof [aria-label="Faces"] [aria-pressed="true"]', (node) =>
         node.textContent?.trim(),
       );
-    await eventually(chosen, (font) => font === 'Fallback');
-    await eventually(chosen, (font) => font === 'Web');
+    await eventually(chosen, (font) => font === 'Fallback faces');
+    await eventually(chosen, (font) => font === 'Web faces');
     await press(page, 'optional', '[aria-label="font-display of Literata"]');
     await eventually(
       () => page.$$eval('.wait p', (nodes) => nodes.map((node) => node.textContent ?? '').join()),

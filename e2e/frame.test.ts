@@ -1,6 +1,6 @@
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
 import type { Browser, Page } from 'puppeteer-core';
-import { eventually, launchBrowser, newPage, press, proofFrame } from './browser';
+import { eventually, launchBrowser, newPage, press, proofFrame, setProofWidth } from './browser';
 import { startLettera, type RunningLettera } from './lettera';
 import { allowFoundry } from './project';
 
@@ -65,24 +65,30 @@ describe('lists begin high at 1280 × 800', () => {
     expect(whole).toBeGreaterThanOrEqual(7);
   });
 
-  test.each(['text', 'heading'])(
-    'Pair shows four partners with their reasons: %s',
-    async (sought) => {
-      await open('pair');
-      await page.waitForSelector('.partner .set.shown');
-      await press(page, sought, '[aria-label="What is sought"]');
-      await page.waitForSelector(`.partner .set.shown.${sought}`);
-      const settled = await eventually(
-        () => rowsIn('.partner'),
-        ({ whole }) => whole >= 4,
-      );
-      expect(settled.above).toBeLessThanOrEqual(190);
-      const reasons = await page.$$eval('.partner .reasons', (nodes) =>
-        nodes.slice(0, 4).map((node) => node.textContent ?? ''),
-      );
-      for (const said of reasons) expect(said).toMatch(/^Good for /);
-    },
-  );
+  test.each([
+    ['text', 'a text face'],
+    ['heading', 'a heading'],
+  ])('Pair shows four partners with their reasons: %s', async (part, sought) => {
+    await open('pair');
+    await page.waitForSelector('.partner .in-face:not(.waits)');
+    await press(page, sought, '[aria-label="What is looked for"]');
+    await page.waitForSelector(`.partner .set.${part} .in-face:not(.waits)`);
+    const settled = await eventually(
+      () => rowsIn('.partner'),
+      ({ whole }) => whole >= 4,
+    );
+    expect(settled.above).toBeLessThanOrEqual(190);
+    const told = await page.$$eval('.partner .why', (nodes) =>
+      nodes.slice(0, 4).map((node) => ({
+        goodFor: node.querySelector('.good')?.textContent?.trim() ?? '',
+        reasons: node.querySelectorAll('.reasons li').length,
+      })),
+    );
+    for (const { goodFor, reasons } of told) {
+      expect(goodFor).toMatch(/^[a-z].{8,}/);
+      expect(reasons).toBeGreaterThan(0);
+    }
+  });
 
   test('no specimen is cut off with dots', async () => {
     const dotted = () =>
@@ -95,7 +101,7 @@ describe('lists begin high at 1280 × 800', () => {
     await page.waitForSelector('li .specimen.shown');
     expect(await dotted()).toBe(0);
     await open('pair');
-    await page.waitForSelector('.partner .set.shown');
+    await page.waitForSelector('.partner .in-face:not(.waits)');
     expect(await dotted()).toBe(0);
     // What is cut off below is cut off between two lines.
     const parts = await page.$$eval('.partner .set', (nodes) =>
@@ -116,16 +122,16 @@ describe('the proof', () => {
       const { page: width, room, scale, says } = await proofAt();
       expect(scale).toBeCloseTo(1, 3);
       expect(Math.abs(width - room)).toBeLessThanOrEqual(1);
-      expect(says).toContain(`${width} px, at 100 %`);
+      expect(says).toContain(`${width} px · 100 %`);
     },
   );
 
   test('shrinks a wider page only when that is asked for, and says so', async () => {
     await open('scale');
-    await press(page, 'Desktop', 'section.proof');
+    await setProofWidth(page, 'laptop');
     const shrunk = await eventually(proofAt, ({ page: width }) => width === 1280);
     expect(shrunk.says).toContain(`shrunk to ${Math.round(shrunk.scale * 100)} %`);
-    await press(page, 'Fit', 'section.proof');
+    await setProofWidth(page, 'room');
     await eventually(proofAt, ({ scale }) => Math.abs(scale - 1) < 0.001);
   });
 
@@ -181,13 +187,15 @@ describe('the proof', () => {
       (says) => says.startsWith('Body'),
     );
     // The body follows nothing: what it would be left to is said.
-    const cells = await page.$$eval('tr[data-style="body"] .follow', (nodes) =>
-      nodes.map((node) => [node.textContent?.trim(), node.getAttribute('title')]),
-    );
-    expect(cells.length).toBeGreaterThan(3);
-    for (const [label, title] of cells) {
+    for (const column of [1, 3, 4]) {
+      await page.click(`tr[data-style="body"] [data-column="${column}"]`);
+      const [label, title] = await page.$eval(
+        `tr[data-style="body"] [data-column="${column}"] .follow`,
+        (node) => [node.textContent?.trim(), node.getAttribute('title')],
+      );
       expect(label).toBe('unset');
       expect(title).toContain('left to the visitor’s browser');
+      await page.keyboard.press('Escape');
     }
     expect(errors).toEqual([]);
   });
@@ -204,7 +212,7 @@ describe('on a narrow window', () => {
           .$eval(selector, (node) => node.getBoundingClientRect().height > 300)
           .catch(() => false);
       await eventually(() => seen('.workbench'), Boolean);
-      await press(page, 'Show the proof', '.ledger');
+      await press(page, 'Show the page', '.ledger');
       await eventually(() => seen('section.proof'), Boolean);
       expect(await seen('.workbench')).toBe(false);
       await press(page, 'Show the workbench', '.ledger');
@@ -215,8 +223,8 @@ describe('on a narrow window', () => {
 
 describe('five kinds of control', () => {
   test('each has a form of its own at rest, and what is unavailable says why', async () => {
-    await open('pair');
-    await page.waitForSelector('.partner .set.shown');
+    await open('styles');
+    await page.waitForSelector('tr[data-style="body"]');
     const formOf = (selector: string) =>
       page.$eval(selector, (node) => {
         const style = getComputedStyle(node);
@@ -229,11 +237,16 @@ describe('five kinds of control', () => {
         ].join(' ');
       });
     const forms = await Promise.all(
-      ['.l-tab[aria-selected="false"]', '.l-choice', '.l-onoff', '.l-do', '.docket .go'].map(
-        formOf,
-      ),
+      [
+        '.l-tab[aria-selected="false"]',
+        '.l-choice:not([aria-pressed="true"])',
+        '.workbench .l-pick',
+        '.l-onoff',
+        '.workbench .l-do',
+      ].map(formOf),
     );
     expect(new Set(forms).size).toBe(forms.length);
+    await open('pair');
     await press(page, 'Voices', '[aria-label="Views"]');
     const remove = await page.waitForSelector(
       'section[aria-labelledby="voice-text"] .l-do[aria-disabled]',

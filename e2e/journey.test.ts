@@ -16,6 +16,7 @@ import {
   newPage,
   press,
   proofFrame,
+  setProofWidth,
 } from './browser';
 import { startLettera, type RunningLettera } from './lettera';
 
@@ -81,8 +82,8 @@ test('a newcomer goes through the whole job, and back', async () => {
   await eventually(counted, (text) => text === 'All 77 families');
   const words = await page.$eval('li .specimen', (node) => node.textContent);
   expect(words).toBe(start.document.words);
-  await press(page, 'Narrow by', '.sentence');
-  await press(page, 'class', '.l-fold');
+  await press(page, 'Filter');
+  await press(page, 'Class', '.l-fold');
   await press(page, 'sans-serif', '[aria-label="Class"]');
   const about = await page.$$eval('li .about', (nodes) => nodes.map((node) => node.textContent));
   expect(about.length).toBeGreaterThan(3);
@@ -96,7 +97,7 @@ test('a newcomer goes through the whole job, and back', async () => {
       (node as HTMLElement).click(),
     );
   }
-  await press(page, 'Take into the case');
+  await press(page, 'Add to the case');
   await eventually(
     () => project().then(({ document }) => Object.keys(document.case)),
     (keys) => keys.includes('barlow-condensed'),
@@ -107,7 +108,7 @@ test('a newcomer goes through the whole job, and back', async () => {
   // 2. Pair: pointing shows it on the proof, a click takes it.
   await go('Pair');
   await press(page, 'heading', '[aria-label="What is sought"]');
-  await press(page, 'Narrow by');
+  await press(page, 'Filter');
   await press(page, 'in the case', '.l-fold [aria-label="Wanted"]');
   await page.keyboard.press('Escape');
   const partner = await page.waitForSelector('.partner ::-p-aria(Barlow Condensed[role="button"])');
@@ -312,8 +313,8 @@ test('a newcomer goes through the whole job, and back', async () => {
   await page.waitForSelector('.points li:nth-child(12)');
   expect(page.url()).toContain('/pair?view=points');
   await proofFrame(page);
-  for (const width of ['Phone', 'Tablet', 'Desktop']) {
-    await press(page, width, 'section.proof [aria-label="Width"]');
+  for (const width of ['phone', 'tablet', 'laptop'] as const) {
+    await setProofWidth(page, width);
     await eventually(
       () => page.$eval('.ledger', (node) => node.textContent ?? ''),
       (text) => text.includes('none at') && text.includes('0 marks'),

@@ -1,7 +1,16 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
 import type { Browser, Page } from 'puppeteer-core';
 import { violationsOn } from './axe';
-import { eventually, fill, launchBrowser, newPage, press, proofFrame, unfold } from './browser';
+import {
+  eventually,
+  fill,
+  launchBrowser,
+  newPage,
+  press,
+  proofFrame,
+  openView,
+  aboutPage,
+} from './browser';
 import { startLettera, type RunningLettera } from './lettera';
 import { changeProject } from './project';
 
@@ -29,7 +38,7 @@ beforeEach(async () => {
 const patch = (operations: object[]) => changeProject(lettera, 'tarnholm-light', operations);
 
 const look = async (...choices: string[]) => {
-  await unfold(page, 'Looking');
+  await openView(page);
   for (const choice of choices) await press(page, choice, '.l-fold');
   await page.keyboard.press('Escape');
 };
@@ -58,13 +67,13 @@ describe('the page beside itself', () => {
     const [, phone] = await eventually(frames, (all) => all.length === 2);
     expect(phone?.viewport).toBe(360);
     expect(phone?.size).toBeCloseTo(42.3, 1);
-    await look('Other fonts');
+    await look('Other faces');
     await eventually(frames, ([, b]) => / for /.test(b?.family ?? ''));
     const [first, second] = await frames();
     expect(first?.family).toBe('"Bricolage Grotesque"');
     expect(second?.family).toMatch(/ for Bricolage Grotesque/);
     expect(second?.viewport).toBe(first?.viewport);
-    await look('Other ground');
+    await look('Other background');
     await eventually(frames, ([a, b]) => Boolean(a && b && a.colour !== b.colour));
     await page.$eval('section.proof iframe.ready', (frame) =>
       (frame as HTMLIFrameElement).contentDocument?.scrollingElement?.scrollTo(0, 900),
@@ -120,7 +129,7 @@ test('words of another language stand in place of the page’s, and go again', a
   };
   const written = await words();
   const choose = async (name: string) => {
-    await unfold(page, 'Looking');
+    await openView(page);
     await page.locator('.l-fold [aria-label="Words in"]').click();
     await page.locator(`[role="listbox"] ::-p-aria(${name}[role="option"])`).click();
     await page.keyboard.press('Escape');
@@ -142,7 +151,7 @@ test('zooming makes the viewport narrower, as a browser does, and the page as mu
   expect(zoomed?.viewport).toBe(Math.round((plain?.viewport ?? 0) / 2));
   expect(zoomed?.shown).toBeCloseTo(plain?.shown ?? 0, 0);
   await look('100 %');
-  await unfold(page, 'Looking');
+  await openView(page);
   await press(page, '200 %', '.l-fold [aria-label="Visitor’s text at"]');
   const [larger] = await eventually(frames, ([one]) => (one?.size ?? 0) > 1.5 * (plain?.size ?? 0));
   expect(larger?.viewport).toBe(plain?.viewport);
@@ -164,13 +173,13 @@ test('zooming makes the viewport narrower, as a browser does, and the page as mu
   expect([...new Set(await eventually(italics, (all) => !all.includes('200 900')))]).toEqual([
     '400',
   ]);
-  await press(page, 'As taken in', '.l-fold [aria-label="Font files"]');
-  expect(await violationsOn(page, 'Looking')).toEqual([]);
+  await press(page, 'As added', '.l-fold [aria-label="Font files"]');
+  expect(await violationsOn(page, 'View')).toEqual([]);
 });
 
 test('what a change has moved is told for phone and desktop, and pointed at', async () => {
   await fill(page, 'Ratio', '1.4', '.ends fieldset:nth-child(2)');
-  await press(page, 'This page');
+  await aboutPage(page);
   await press(page, 'What moved', 'section.proof [role="tablist"]');
   const told = () =>
     page.$$eval('section.proof aside h3', (all) =>
@@ -182,7 +191,10 @@ test('what a change has moved is told for phone and desktop, and pointed at', as
   expect(await page.$eval('section.proof aside', (node) => node.textContent)).toContain(
     '3 to 4 lines',
   );
-  await press(page, 'Point at A light has burned on Tarnholm every night since the winter …');
+  await press(
+    page,
+    'Show on the page: A light has burned on Tarnholm every night since the winter …',
+  );
   const frame = await proofFrame(page, { asItIs: true });
   expect(
     await frame.$$eval('[data-lettera-out]', (all) => all.map(({ tagName }) => tagName)),

@@ -17,6 +17,7 @@ import {
   newPage,
   press,
   proofFrame,
+  aboutPage,
 } from './browser';
 import { startLettera, type RunningLettera } from './lettera';
 import { attacks } from './sites/attacks';
@@ -38,7 +39,7 @@ const stored = (holds: (document: ProjectDocument) => boolean) => eventually(doc
 async function open(): Promise<void> {
   await page.goto(`${lettera.url}/p/tarnholm-light/scale`);
   await proofFrame(page, { asItIs: true });
-  await press(page, 'This page');
+  await aboutPage(page);
 }
 async function upload(paths: string[], label = 'Files of pages'): Promise<void> {
   const input = (await page.waitForSelector(
@@ -109,7 +110,7 @@ describe('a page of the site’s own', () => {
     );
     await fill(page, 'Name of The lamp-room shop', 'Shop');
     await stored(({ pages }) => pages?.['the-lamp-room-shop']?.name === 'Shop');
-    await press(page, 'Out: Shop');
+    await press(page, 'Remove Shop');
     await stored(({ pages }) => Object.keys(pages ?? {}).length === 0);
     await press(page, 'Undo');
     await stored(({ pages }) => pages?.['the-lamp-room-shop']?.name === 'Shop');
@@ -241,12 +242,12 @@ describe('a page of the site’s own', () => {
       '.good h2 in css/site.css, line 9, specificity 0-1-1, layer parts',
       'font-size, letter-spacing, text-transform',
       '3',
-      'Ways round it',
+      'How to win over it',
     ]);
     expect(rows.some(([who]) => who === 'a style attribute')).toBe(true);
     await press(
       page,
-      'Point at 3 texts that .good h2 in css/site.css, line 9, specificity 0-1-1, layer parts decides',
+      'Show on the page: 3 texts that .good h2 in css/site.css, line 9, specificity 0-1-1, layer parts decides',
     );
     await eventually(
       async () => (await frame.$$('h2[data-lettera-out]')).length,
@@ -262,10 +263,10 @@ describe('a page of the site’s own', () => {
       frame.$$eval('.good h2', (all) => all.map((node) => getComputedStyle(node).fontSize));
     const asTheySay = await sizes();
     const rule = '.good h2 in css/site.css, line 9, specificity 0-1-1, layer parts';
-    await press(page, `Ways round ${rule}`);
+    await press(page, `How to win over ${rule}`);
     const offered = await eventually(
       () =>
-        page.$$eval(`[aria-label="Ways round ${rule}"] li`, (all) =>
+        page.$$eval(`[aria-label="How to win over ${rule}"] li`, (all) =>
           all.map((node) => node.textContent?.replace(/\s+/g, ' ').trim() ?? ''),
         ),
       (ways) => ways.length === 3,
@@ -330,7 +331,7 @@ describe('a page of the site’s own', () => {
     await press(page, 'Set these words');
     await stored(({ typed }) => JSON.stringify(typed ?? {}).includes('lamp is lit'));
     await page.reload();
-    await press(page, 'This page');
+    await aboutPage(page);
     await press(page, `Show ${pages[key]?.name ?? ''}`);
     const again = await frameOf(key);
     expect(await again.$eval('.imprint', (node) => node.textContent)).toBe(

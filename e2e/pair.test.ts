@@ -72,15 +72,15 @@ const ofPartner = async (name: string, control: string) =>
 
 test('from an empty project to a taken pair, in order and with reasons', async () => {
   expect(await page.$eval('.workbench', (node) => node.textContent)).toContain(
-    'none is seated in heading yet',
+    'the heading voice has none yet',
   );
   await hold('Space Grotesk');
   const order = await eventually(partners, (list) => list.length > 2);
-  const reasons = await page.$$eval('.partner .reasons', (nodes) =>
-    nodes.slice(0, 3).map((node) => node.textContent ?? ''),
+  const reasons = await page.$$eval('.partner .good', (nodes) =>
+    nodes.slice(0, 3).map((node) => node.textContent?.trim() ?? ''),
   );
-  for (const words of reasons) expect(words).toMatch(/^Good for long reading/);
-  await press(page, 'Narrow by');
+  for (const words of reasons) expect(words).toMatch(/^long reading/);
+  await press(page, 'Filter');
   await press(page, 'a true italic', '.l-fold [aria-label="Wanted"]');
   await page.keyboard.press('Escape');
   const narrowed = await eventually(partners, (list) => list.length > 2);
@@ -115,7 +115,7 @@ test('from an empty project to a taken pair, in order and with reasons', async (
 test('what is pointed at stays under the pointer when it is taken', async () => {
   await hold('Archivo');
   const [, second = ''] = await eventually(partners, (list) => list.length > 2);
-  const button = await controlOf(second, 'Take it');
+  const button = await controlOf(second, 'Use');
   await button?.scrollIntoView();
   const box = await button?.boundingBox();
   const at = { x: (box?.x ?? 0) + 4, y: (box?.y ?? 0) + 4 };
@@ -123,7 +123,7 @@ test('what is pointed at stays under the pointer when it is taken', async () => 
   await page.mouse.click(at.x, at.y);
   const said = await eventually(
     () => page.$$eval('.notice', (all) => all.map((node) => node.textContent ?? '').join(' ')),
-    (words) => words.includes('Seated'),
+    (words) => words.includes('Now in use'),
   );
   expect(said).toContain(second);
   const under = await page.evaluate(
@@ -141,7 +141,7 @@ test('what is pointed at stays under the pointer when it is taken', async () => 
 
 test('a starting point is shown on the project’s own page, and taken', async () => {
   await press(page, 'Starting points');
-  const points = await page.waitForSelector('.points li:nth-child(3) button');
+  const points = await page.waitForSelector('.points li:nth-child(3) .l-do');
   await points?.scrollIntoView();
   expect(await page.$$('.points li')).toHaveLength(12);
   await points?.hover();
@@ -159,8 +159,8 @@ test('a starting point is shown on the project’s own page, and taken', async (
 test('contenders are kept over a reload, flipped by key, and set side by side', async () => {
   await hold('Archivo');
   const [one = '', two = ''] = await eventually(partners, (list) => list.length > 2);
-  await ofPartner(one, 'Keep aside');
-  await ofPartner(two, 'Keep aside');
+  await ofPartner(one, 'Shortlist');
+  await ofPartner(two, 'Shortlist');
   await eventually(project, ({ document }) => document.contenders?.length === 2);
   await page.reload();
   await proofFrame(page);
@@ -174,7 +174,7 @@ test('contenders are kept over a reload, flipped by key, and set side by side', 
   expect((await project()).document.case).toEqual({});
   await page.click('.contenders [aria-haspopup="dialog"]');
   const figures = await page.$eval('.l-fold', (node) => node.textContent ?? '');
-  expect(figures).toMatch(/[\d.]+ KB, \d+ marks?, shift measured once taken in/);
+  expect(figures).toMatch(/[\d.]+ KB, \d+ marks?, shift measured once it is in the case/);
   await page.keyboard.press('Escape');
 
   await press(page, 'Side by side');
@@ -216,23 +216,24 @@ test('contenders are kept over a reload, flipped by key, and set side by side', 
 
 test('pairs are drawn within the filter, stepped back through, and left without a trace', async () => {
   await hold('Archivo');
-  await press(page, 'Narrow by');
+  await press(page, 'Filter');
   await press(page, 'another class', '.l-fold');
   await page.keyboard.press('Escape');
   await eventually(partners, (list) => list.length > 2);
-  const drawn = () => page.$eval('.bar b', (node) => node.textContent ?? '').catch(() => '');
-  await press(page, 'Draw', '.bar');
+  const drawn = () => page.$eval('.drawn b', (node) => node.textContent ?? '').catch(() => '');
+  await press(page, 'More');
+  await press(page, 'Draw one at random', '.l-fold');
   const first = await eventually(drawn, (pair) => pair.startsWith('Archivo over'));
   let second = first;
   for (let tries = 0; second === first && tries < 20; tries++) {
-    await press(page, 'Draw', '.bar');
+    await press(page, 'Draw again', '.drawn');
     second = await drawn();
   }
   await press(page, 'Back');
   await eventually(drawn, (pair) => pair !== second);
   await press(page, 'Forward');
   await eventually(drawn, (pair) => pair === second);
-  await press(page, 'Leave');
+  await press(page, 'Close', '.drawn');
   await eventually(heading, ([family]) => family !== 'Archivo');
   expect((await project()).revision).toBe(1);
 });
@@ -240,12 +241,14 @@ test('pairs are drawn within the filter, stepped back through, and left without 
 test('a set of three: a subheading is sought beside heading and text, taken, and one undo takes all back', async () => {
   await hold('Archivo');
   await eventually(partners, (list) => list.length > 2);
-  await press(page, 'Three voices');
-  await press(page, 'subheading', '[aria-label="What is sought"]');
+  await press(page, 'More');
+  await press(page, 'a set of three: heading, subheading and text', '.l-fold');
+  await page.keyboard.press('Escape');
+  await press(page, 'a subheading', '[aria-label="What is looked for"]');
   await hold('Literata', 'text');
   const order = await eventually(partners, (list) => list.length > 2);
   const [first = ''] = order;
-  await ofPartner(first, 'Take it');
+  await ofPartner(first, 'Use');
   const { document } = await eventually(project, (now) =>
     Boolean(now.document.voices['subheading']?.family),
   );
@@ -274,10 +277,10 @@ test('Pair works with whichever voices are chosen, renamed or not', async () => 
   await (await page.waitForSelector('[aria-label="Voice that is paired as heading"]'))?.click();
   await (await page.waitForSelector('::-p-aria(Code[role="option"])'))?.click();
   await eventually(project, ({ document }) => document.pair?.heading === 'code');
-  await press(page, 'In order');
+  await press(page, 'Partners');
   await hold('Space Mono');
   await eventually(partners, (list) => list.length > 2);
-  await ofPartner((await partners())[0] ?? '', 'Take it');
+  await ofPartner((await partners())[0] ?? '', 'Use');
   const { document } = await eventually(project, (now) =>
     Boolean(now.document.voices['code']?.family),
   );

@@ -3,7 +3,7 @@ import type { FamilyMeasures } from '@lettera/core/measure';
 import { sizeAt, stepByNumber } from '@lettera/core/scale';
 import { atScale } from './atScale';
 import { violationsOn } from './axe';
-import { computed, eventually, fill, press, proofFrame } from './browser';
+import { computed, eventually, fill, press, proofFrame, setProofWidth } from './browser';
 import { ask } from './project';
 
 const at = atScale();
@@ -75,7 +75,7 @@ describe('the table of steps', () => {
   });
 
   test('has a second series take over, with base and ratio of its own', async () => {
-    await press(at.page, 'up-3', '[aria-label="A second series takes over from"]');
+    await press(at.page, 'up-3', '[aria-label="A second series begins at"]');
     await eventually(at.scaleNow, ({ display }) => display?.from === 3);
     const ratio = await at.page.$$('.settings input[aria-label="ratio"]');
     await ratio[1]?.click({ clickCount: 3 });
@@ -135,7 +135,7 @@ describe('marks', () => {
     await eventually(at.marksText, (texts) =>
       texts.some((text) => text?.includes('cannot be told apart')),
     );
-    await press(at.page, 'Phone', 'section.proof');
+    await setProofWidth(at.page, 'phone');
     const fix = await at.page.waitForSelector('.marks ::-p-text(Set the ratio at 360 px to)');
     await fix?.hover();
     const before = 15 * 1.08 ** 5;
@@ -256,7 +256,7 @@ describe('between the ends', () => {
   test('plain sizes change at one width, which can be moved and given back', async () => {
     await at.show('Between the ends');
     await press(at.page, 'at one width', '.view');
-    await press(at.page, 'Tablet', 'section.proof');
+    await setProofWidth(at.page, 'tablet');
     await eventually(
       () => at.proofed('body'),
       (size) => size === 17,
@@ -290,7 +290,7 @@ describe('from sizes', () => {
       'font-size: 80%',
     );
     await at.page.click('[aria-label="Keep up-1 as given"]');
-    await press(at.page, 'Take this scale');
+    await press(at.page, 'Use this scale');
     const scale = await eventually(at.scaleNow, ({ large }) => large.base === 16);
     expect(scale.overrides).toEqual({ '1': { large: 21 } });
     expect(scale.small).toEqual(at.start.scale.small);

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { sizeAt, stepByNumber, type End } from '@lettera/core/scale';
 import { atScale } from './atScale';
-import { boxAtRest, eventually, fill, press, proofFrame } from './browser';
+import { boxAtRest, eventually, fill, press, proofFrame, setProofWidth } from './browser';
 
 const at = atScale();
 
@@ -103,7 +103,7 @@ describe('the chart', () => {
   });
 
   test('the proof’s width and the ends’ widths are lines to drag', async () => {
-    await press(at.page, 'Tablet', 'section.proof');
+    await setProofWidth(at.page, 'tablet');
     const line = await boxAtRest(at.page, '.here path');
     await at.page.mouse.move(line.x + 1, line.y + 20);
     await at.page.mouse.down();
@@ -163,7 +163,7 @@ describe('trying', () => {
     await press(at.page, 'Try without keeping');
     await fill(at.page, 'Base', '24', '.ends fieldset:nth-child(2)');
     await fill(at.page, 'Base', '18', '.ends fieldset:nth-child(1)');
-    await press(at.page, 'Take it');
+    await press(at.page, 'Use it');
     const now = await eventually(at.project, (one) => one.revision > revision);
     expect(now.revision).toBe(revision + 1);
     expect([now.document.scale.small.base, now.document.scale.large.base]).toEqual([18, 24]);
@@ -182,7 +182,7 @@ describe('trying', () => {
       () => at.proofed('body'),
       (size) => size === body,
     );
-    await press(at.page, 'Take the scale for long reading');
+    await press(at.page, 'Use the scale for long reading');
     await eventually(at.scaleNow, ({ small, large }) => small.base === 18 && large.base === 21);
   });
 });

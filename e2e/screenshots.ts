@@ -7,6 +7,8 @@ import {
   newPage,
   press,
   proofFrame,
+  setProofWidth,
+  aboutPage,
 } from './browser';
 import { startLettera } from './lettera';
 import { changeProject } from './project';
@@ -101,7 +103,7 @@ try {
   await press(page, 'Word by word');
   await take('fallbacks-overlay');
   await press(page, 'Rehearsal', '[role="tablist"]');
-  await press(page, 'Fallback', 'section.proof');
+  await press(page, 'Fallback faces', 'section.proof');
   await page.waitForFunction(() =>
     [...document.querySelectorAll('.shifts td.figure')].every((cell) =>
       /\d\.\d{4}/.test(cell.textContent ?? ''),
@@ -110,8 +112,8 @@ try {
   await take('fallbacks-rehearsal');
 
   await open('styles');
-  await press(page, 'Fit', 'section.proof');
-  await press(page, 'Web', 'section.proof');
+  await setProofWidth(page, 'room');
+  await press(page, 'Web faces', 'section.proof');
   await page.click('tr[data-style="heading-1"] .name');
   await take('styles');
   await press(page, 'Done');
@@ -150,9 +152,9 @@ try {
   }
   await fetch(`${lettera.url}/api/v1/projects/${SAMPLE}/pages`, { method: 'POST', body });
   await open('scale');
-  await press(page, 'Fit', 'section.proof');
-  await press(page, 'Whole room', 'section.proof');
-  await press(page, 'This page');
+  await setProofWidth(page, 'room');
+  await press(page, 'Full width', 'section.proof');
+  await aboutPage(page);
   await press(page, 'Show The lamp-room shop');
   await page.waitForSelector('iframe.ready[src*="/the-lamp-room-shop?"]');
   await press(page, 'Who sets its text', '[role="tablist"]');
@@ -160,7 +162,7 @@ try {
   await take('own-page');
   await press(page, 'Close', 'section.proof');
   await open('stock');
-  await press(page, 'Fit', 'section.proof');
+  await setProofWidth(page, 'room');
   await press(page, 'Read 1 page');
   await page.waitForSelector('table.shares');
   await press(page, 'Sizes', '[aria-label="Views"]');
@@ -193,7 +195,7 @@ try {
 
   await page.evaluate(() => localStorage.setItem('lettera:theme', 'dark'));
   await open('pair');
-  await press(page, 'Dark', 'section.proof');
+  await press(page, 'On dark', 'section.proof');
   await take('pair-dark');
 } finally {
   await browser.close();

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import type { Browser, Page } from 'puppeteer-core';
-import { eventually, launchBrowser, newPage, press, proofFrame } from './browser';
+import { eventually, launchBrowser, newPage, press, proofFrame, setProofWidth } from './browser';
 import { startLettera, type RunningLettera } from './lettera';
 
 /** The shift that the ledger tells, held to what Chromium itself tells of the same swap. */
@@ -97,18 +97,18 @@ let fitted = true;
 /** What Chromium tells of the shift without fitted faces, at each width. */
 const unfitted: number[] = [];
 
-test.each([
-  ['without fitted faces', 'Tablet', 800],
-  ['without fitted faces', 'Phone', 360],
-  ['without fitted faces', 'Desktop', 1280],
-  ['with fitted faces', 'Tablet', 800],
-  ['with fitted faces', 'Phone', 360],
+test.each<[string, 'tablet' | 'phone' | 'laptop', number]>([
+  ['without fitted faces', 'tablet', 800],
+  ['without fitted faces', 'phone', 360],
+  ['without fitted faces', 'laptop', 1280],
+  ['with fitted faces', 'tablet', 800],
+  ['with fitted faces', 'phone', 360],
 ])(
   '%s, at the %s’s width of %i px, is what Chromium’s own entries come to',
   async (how, stop, width) => {
     fitted = how === 'with fitted faces';
     await page.goto(`${lettera.url}/p/tarnholm-light/fallbacks`);
-    await press(page, stop, 'section.proof');
+    await setProofWidth(page, stop);
     const frame = await proofFrame(page);
     await frame.waitForFunction((wanted: number) => window.innerWidth === wanted, {}, width);
     const ledger = async () =>
@@ -123,13 +123,13 @@ test.each([
       await fetch(`${lettera.url}/api/v1/projects/tarnholm-light/pages/home/page.css`)
     ).text();
     const web = await proofStyles();
-    await press(page, 'Fallback', 'section.proof');
+    await press(page, 'Fallback faces', 'section.proof');
     const fallback = await eventually(proofStyles, (text) => text !== web);
     const height = width < 600 ? 800 : 720;
     const own = await chromiumShift(html, layout, { fallback, web }, { width, height });
     if (!fitted) unfitted.push(own);
     expect(Math.abs(Number(told) - own)).toBeLessThan(Math.max(0.001, own * 0.05));
-    await press(page, 'Web', 'section.proof');
+    await press(page, 'Web faces', 'section.proof');
   },
 );
 

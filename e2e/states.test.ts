@@ -94,7 +94,7 @@ describe('font files brought from disk', () => {
   test('with a hostile name are shown, seated and delivered as that name', async () => {
     await openEmpty();
     const name = 'Tarnholm "Test" <b>; }';
-    expect((await bring(HOSTILE_FONT))[0]).toContain(`1 face taken in, as ${name}`);
+    expect((await bring(HOSTILE_FONT))[0]).toContain(`1 face added, as ${name}`);
     await page.waitForSelector('li .name');
     expect(await page.$eval('li .name', (node) => node.textContent)).toContain(name);
     await open(page, 'pair');
@@ -310,8 +310,8 @@ describe('the keyboard', () => {
     await page.keyboard.up('Control');
     await eventually(project, ({ document }) => document.scale.large.ratio === 1.25);
     await page.keyboard.press('f');
-    const fallback = '[aria-label="Fonts"] [aria-pressed="true"]';
-    expect(await page.$eval(fallback, (node) => node.textContent?.trim())).toBe('Fallback');
+    const fallback = '[aria-label="Faces"] [aria-pressed="true"]';
+    expect(await page.$eval(fallback, (node) => node.textContent?.trim())).toBe('Fallback faces');
     await page.keyboard.press('?');
     await page.waitForSelector('[role="dialog"]');
   });
@@ -330,7 +330,7 @@ describe('every stage', () => {
         await page.waitForFunction(
           () => !document.querySelector('.workbench [role="status"]')?.textContent?.includes('…'),
         );
-        if (stage === 'styles') await page.click('tr[data-style="lead"] .name');
+        if (stage === 'styles') await page.click('tr[data-style="lead"] [data-column="3"]');
         found.push(...(await violationsOn(page, stage)));
       }
       expect(found).toEqual([]);
@@ -356,12 +356,12 @@ describe('every stage', () => {
       await page.$eval('li button.row', (node) => (node as HTMLElement).click());
       await page.waitForSelector('.panel .grid');
       found.push(...(await violationsOn(page, 'an opened family')));
-      await press(page, 'Narrow by', '.sentence');
+      await press(page, 'Filter');
       found.push(...(await violationsOn(page, 'what narrows')));
-      await press(page, 'languages', '.l-fold');
+      await press(page, 'Languages', '.l-fold');
       await page.waitForSelector('.l-fold', { hidden: true });
       found.push(...(await violationsOn(page, 'a filter being edited')));
-      await press(page, 'Other sources');
+      await press(page, 'Add fonts');
       await press(page, 'Refer to a family', '.l-fold');
       await press(page, 'Map');
       await page.waitForSelector('.point');
@@ -380,14 +380,15 @@ describe('every stage', () => {
       await open(page, 'pair');
       const clickFirst = (selector: string) =>
         page.$eval(selector, (node) => (node as HTMLElement).click());
-      await page.waitForSelector('.partner .set.shown');
-      const nth = (row: number, label: string) =>
-        `li:nth-child(${row}) .partner ::-p-aria(${label})`;
-      await clickFirst(nth(1, 'Keep aside'));
-      await clickFirst(nth(2, 'Keep aside'));
+      await page.waitForSelector('.partner .in-face:not(.waits)');
+      const nth = (row: number, deed: number) =>
+        `li:nth-child(${row}) .partner .acts .l-do:nth-child(${deed})`;
+      await clickFirst(nth(1, 2));
+      await clickFirst(nth(2, 2));
       await page.waitForSelector('.contenders li');
-      await clickFirst(nth(1, 'Figures'));
-      await press(page, 'Draw', '.bar');
+      await clickFirst(nth(1, 3));
+      await press(page, 'More');
+      await press(page, 'Draw one at random', '.l-fold');
       const found = await violationsOn(page, 'the order');
       for (const view of ['Starting points', 'Side by side', 'Voices']) {
         await press(page, view, '[aria-label="Views"]');

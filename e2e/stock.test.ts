@@ -16,6 +16,7 @@ import {
   newPage,
   press,
   proofFrame,
+  aboutPage,
 } from './browser';
 import { startLettera, type RunningLettera } from './lettera';
 import { ask } from './project';
@@ -112,7 +113,7 @@ test('a saved page is told by what sets its text, pointed at, and leaves the pro
   const sizes = await rows('table.shares');
   const [main] = [...sizes].sort((a, b) => parseFloat(b[1] ?? '') - parseFloat(a[1] ?? ''));
   expect(main?.[0]).toBe('17 px');
-  await page.locator('button[aria-label="Point at 1 text of 41.6 px"]').click();
+  await page.locator('button[aria-label="Show on the page: 1 text of 41.6 px"]').click();
   await eventually(
     () => frame.$$eval('[data-lettera-out]', (all) => all.map((one) => one.tagName).join()),
     (tags) => tags === 'H1',
@@ -126,15 +127,15 @@ test('a saved page is told by what sets its text, pointed at, and leaves the pro
 
   await press(page, 'Other values');
   await page.waitForSelector('.swatch');
-  await press(page, 'Against itself');
+  await press(page, 'Conflicts');
   await page.waitForSelector('.fights');
   expect(await violationsOn(page, 'main')).toEqual([]);
   expect((await project()).revision).toBe(revision);
   expect((await project()).document).toEqual(document);
 
-  // A family that the page brought is taken in, under the name that the site knows it by.
+  // A family that the page brought is added, under the name that the site knows it by.
   await press(page, 'Families');
-  await page.locator('button[aria-label="Take over: Lora"]').click();
+  await page.locator('button[aria-label="Use in this project: Lora"]').click();
   await page.waitForSelector('::-p-text(say of themselves “installable”)');
   expect(await violationsOn(page, 'main')).toEqual([]);
   await press(page, 'Take in 1 file');
@@ -144,7 +145,7 @@ test('a saved page is told by what sets its text, pointed at, and leaves the pro
   await press(page, 'Done');
 
   // One whose files stay elsewhere is referred to, and a look-alike of the case stands in.
-  await page.locator('button[aria-label="Take over: Onest"]').click();
+  await page.locator('button[aria-label="Use in this project: Onest"]').click();
   await press(page, 'Refer to it');
   await fill(page, 'Address of its style sheet', 'https://fonts.tarnholm.example/onest.css');
   const referred = await eventually(project, (one) => one.revision > taken.revision);
@@ -238,7 +239,7 @@ test.each([
     // Nothing is stored until it is taken.
     expect((await project()).revision).toBe(before.revision);
 
-    await press(page, 'Take what is on');
+    await press(page, 'Apply what is ticked');
     await page.waitForSelector('::-p-text(Taken, as one change)');
     const after = await eventually(project, ({ revision }) => revision > before.revision);
     expect(after.revision).toBe(before.revision + 1);
@@ -248,7 +249,7 @@ test.each([
     expect(await violationsOn(page, 'main')).toEqual([]);
 
     // On the page, with the site's own style sheets, all texts follow.
-    await press(page, 'This page');
+    await aboutPage(page);
     await page.keyboard.press('g');
     await page.keyboard.press('t');
     const [slug = ''] = Object.keys(after.document.pages ?? {});
@@ -334,7 +335,7 @@ test('files that say of themselves that they may not be hosted are not offered t
     'slab.otf': restricted(),
   });
   await read();
-  await page.locator('button[aria-label="Take over: Slab"]').click();
+  await page.locator('button[aria-label="Use in this project: Slab"]').click();
   await page.waitForSelector('::-p-text(say of themselves “restricted: no embedding”)');
   const key = await page.waitForSelector('::-p-aria(Take in 1 file)');
   expect(await key?.evaluate((node) => node.getAttribute('aria-disabled'))).toBe('true');
@@ -363,7 +364,7 @@ test('a fold is changed before it is taken', async () => {
     (steps) => steps.includes('base'),
   );
   await page.waitForSelector('section.fold[aria-busy="false"]');
-  await press(page, 'Take what is on');
+  await press(page, 'Apply what is ticked');
   const after = await eventually(project, ({ revision }) => revision > before.revision);
   expect(after.document.scale).toMatchObject({ small: { base: 15 }, large: { ratio: 1.3 } });
   expect(Object.values(after.document.voices).map(({ name }) => name)).toContain('Log');

@@ -97,8 +97,8 @@ test('every property that a style sets is what the browser computes', async () =
 
 describe('the sheet', () => {
   test('takes lengths and tags as they are typed, says what it cannot take, and lets follow', async () => {
-    await page.click('tr[data-style="lead"] .name');
     await part('Around it');
+    await page.click(cell('lead', 2));
     await fill(page, 'Inset', '1.5 lines');
     await stored(({ styles }) => styles['lead']?.set.inset === '1.5lh');
     const line = parseFloat(await leadIs('line-height'));
@@ -113,7 +113,7 @@ describe('the sheet', () => {
 
   test('is gone through by keys, copied, pasted, and let to follow, each by one change', async () => {
     await page.click(cell('heading-1', 0));
-    await press(page, 'Done');
+    await press(page, 'Done', 'tr.deeds');
     const focus = (style: string, column: number) => page.focus(cell(style, column));
     await focus('heading-1', 3);
     await page.keyboard.down('Shift');
@@ -155,28 +155,35 @@ describe('the sheet', () => {
     await stored((now) => now.styles['lead']?.set.weight === undefined);
     await page.keyboard.press('Enter');
     await page.waitForSelector('tr[data-style="lead"].selected');
+    // The first leaves the cell, the second the style.
+    await page.keyboard.press('Escape');
+    await page.waitForFunction(() => !document.querySelector('td.open'));
+    await page.keyboard.press('Enter');
+    await page.keyboard.press('Escape');
     await page.keyboard.press('Escape');
     await page.waitForFunction(() => !document.querySelector('tr.selected'));
     expect(errors).toEqual([]);
   });
 
   test('has styles added, named, given a class and taken out, and is filtered', async () => {
+    await press(page, 'Add a style');
     await page.locator('[aria-label="Name of a new style"]').fill('Side note');
     await press(page, 'Add it');
-    await stored(({ styles }) => styles['side-note']?.name === 'Side note');
+    const added = await stored(({ styles }) => styles['side-note']?.name === 'Side note');
+    expect(added.styles['side-note']?.follows).toBe('body');
     await page.waitForSelector('tr[data-style="side-note"].selected');
     await fill(page, 'Name of Side note', 'Drawn out');
     await stored(({ styles }) => styles['side-note']?.name === 'Drawn out');
     await press(page, 'Give it a class');
     const { elements } = await stored(({ elements: all }) => 'side-note' in all);
     expect(elements['side-note']?.selectors).toEqual(['.side-note']);
-    await press(page, 'Take out', 'tr.selected');
+    await press(page, 'Remove Drawn out', 'tr.deeds');
     const after = await stored(({ styles }) => !('side-note' in styles));
     expect(after.elements['side-note']?.style).toBe('body');
     await press(page, 'Undo');
     await stored(({ styles }) => 'side-note' in styles);
     const shown = () =>
-      page.$$eval('.styles-table tbody tr', (all) =>
+      page.$$eval('.styles-table tbody tr.one', (all) =>
         all.map((row) => row.getAttribute('data-style')),
       );
     await page.locator('[aria-label="Filter by style or element"]').fill('h2');
@@ -184,8 +191,8 @@ describe('the sheet', () => {
     await page.locator('[aria-label="Filter by style or element"]').fill('nothing is called so');
     await press(page, 'Show all');
     await eventually(shown, (keys) => keys.length > 15);
-    await part('Finer points');
-    await press(page, 'Set here', '[aria-label="Which styles"]');
+    await part('Figures and features');
+    await press(page, 'set here only', '.tool-row');
     await eventually(shown, (keys) => keys.join() === 'table,time');
     expect(await violationsOn(page, 'Styles')).toEqual([]);
     expect(errors).toEqual([]);
@@ -193,9 +200,9 @@ describe('the sheet', () => {
 });
 
 test('text elements are given selectors that are CSS, a style, and places on the page', async () => {
-  await view('Text elements');
+  await view('Elements');
   await page.waitForSelector('tr[data-element="lead"]');
-  await press(page, 'Point at 3 places of Heading 3[role="button"]');
+  await press(page, 'Show on the page: 3 places of Heading 3[role="button"]');
   const tags = (selector: string) =>
     frame.$$eval(selector, (all) => all.map(({ tagName }) => tagName).join());
   const headings = await tags('h3');
@@ -215,7 +222,7 @@ test('text elements are given selectors that are CSS, a style, and places on the
   await page.waitForFunction(() =>
     document.querySelector('tr[data-element="h2"]')?.textContent?.includes('of another'),
   );
-  await press(page, 'Take out Notice[role="button"]');
+  await press(page, 'Remove Notice[role="button"]');
   await stored(({ elements }) => !('notice' in elements));
   expect(await violationsOn(page, 'Text elements')).toEqual([]);
   expect(errors).toEqual([]);
@@ -243,10 +250,10 @@ test('strays, what is set for nothing, and styles that are the same or unworn ha
     },
     { op: 'add', path: '/styles/lead/set/slant', value: 'normal' },
   ]);
-  await view('To put right');
+  await view('Clean-up');
   await press(page, 'Drop it: Lead, Slant: upright');
   await stored(({ styles }) => styles['lead']?.set.slant === undefined);
-  await press(page, 'Take it out: Lost, shows nowhere');
+  await press(page, 'Remove it: Lost, shows nowhere');
   await stored(({ styles }) => !('lost' in styles));
   await press(page, 'Keep Lead: Lead, and Twin');
   const { styles } = await stored(({ styles: all }) => !('twin' in all));
@@ -257,7 +264,7 @@ test('strays, what is set for nothing, and styles that are the same or unworn ha
 
 test('a mark is set aside with a reason that is kept, and taken up again', async () => {
   await patch([{ op: 'add', path: '/styles/lead/set/letterSpacing', value: 0.2 }]);
-  await view('To put right');
+  await view('Clean-up');
   await page.waitForFunction(() =>
     document.querySelector('.workbench .marks')?.textContent?.includes('Lead: words fall apart'),
   );
@@ -275,7 +282,7 @@ test('a mark is set aside with a reason that is kept, and taken up again', async
   await page.locator('footer [aria-expanded]::-p-text(mark)').click();
   await page.waitForSelector('::-p-text(A campaign of a week)');
   expect(await violationsOn(page, 'Marks set aside')).toEqual([]);
-  await page.locator('::-p-text(Take up again)').click();
+  await page.locator('::-p-text(Bring back)').click();
   await stored(({ aside }) => aside?.['spaced-text:lead'] === undefined);
   expect(errors).toEqual([]);
 });
@@ -306,12 +313,12 @@ test('what differs on narrow screens is set in cells of its own, and shows there
   const navigation = (property: string) =>
     frame.$eval('nav', (node, name) => getComputedStyle(node).getPropertyValue(name), property);
   const usual = await navigation('font-weight');
-  await press(page, 'Below 600 px', '[aria-label="At which widths"]');
+  await press(page, 'below 600 px', '[aria-label="At which widths"]');
   // The proof goes to a phone, where it can be seen.
   await page.waitForFunction(() =>
     document.querySelector('[aria-label="Proof"], section.proof')?.textContent?.includes('360 px'),
   );
-  await page.locator('tr[data-style="navigation"] .name').click();
+  await page.click('tr[data-style="navigation"] [data-column="1"]');
   await fill(page, 'Weight', '640', 'tr.selected');
   await stored(({ styles }) => styles['navigation']?.narrow?.weight === 640);
   await eventually(
@@ -319,7 +326,9 @@ test('what differs on narrow screens is set in cells of its own, and shows there
     (weight) => weight === '640',
   );
   expect(
-    await page.$eval('tr[data-style="lead"] [data-column="3"]', (node) => node.textContent),
+    await page.$eval('tr[data-style="lead"] [data-column="3"]', (node) =>
+      node.getAttribute('title'),
+    ),
   ).toContain('every width');
   // A property that is set nowhere else is, too.
   await patch([{ op: 'add', path: '/styles/navigation/narrow/case', value: 'uppercase' }]);
@@ -335,7 +344,7 @@ test('what differs on narrow screens is set in cells of its own, and shows there
   );
   expect(await navigation('text-transform')).toBe('none');
   await press(page, 'Undo');
-  await press(page, 'Every width', '[aria-label="At which widths"]');
+  await press(page, 'every width', '[aria-label="At which widths"]');
   await eventually(
     () => navigation('font-weight'),
     (weight) => weight === usual,
@@ -422,7 +431,7 @@ test('the whole site is checked at once, at both ends of the scale, and says whe
     { op: 'add', path: '/styles/body/set/letterSpacing', value: 0.1 },
     { op: 'replace', path: '/colours/quiet/dark', value: '#39464e' },
   ]);
-  await view('To put right');
+  await view('Clean-up');
   const site = '[aria-label="The whole site"]';
   await press(page, 'Check 5 pages', site);
   await page.waitForSelector(`${site} li`);
@@ -432,7 +441,7 @@ test('the whole site is checked at once, at both ends of the scale, and says whe
   // The dark ground is not delivered, and is tried all the same.
   expect(text).toContain('hard to read on the dark ground');
   expect(await page.$('iframe[title="A page that is measured"]')).toBeNull();
-  await page.locator(`${site} ::-p-text(Take the letter spacing away)`).click();
+  await page.locator(`${site} ::-p-text(Remove the letter spacing)`).click();
   await stored(({ styles }) => styles['body']?.set.letterSpacing === 0);
   await page.waitForFunction(
     (at) => document.querySelector(at)?.textContent?.includes('has changed since'),
@@ -465,7 +474,7 @@ test('a style in a voice of its own is told, and let follow', async () => {
     },
     { op: 'add', path: '/styles/control/set/voice', value: 'third' },
   ]);
-  await view('To put right');
+  await view('Clean-up');
   const list = '[aria-label="Outside the pair"]';
   await page.waitForFunction(
     (at) =>

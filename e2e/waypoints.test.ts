@@ -73,10 +73,10 @@ test('a waypoint is named, compared with, shown by a key, and gone back to and f
   await page.locator('::-p-aria(What moved by Undone: Back to “Before the winter”)').click();
   await eventually(asideText, (text) => text.includes(`Style Lead: weight following → 720`));
   await open();
-  await press(page, 'Out: Before the winter');
+  await press(page, 'Remove Before the winter');
   await press(page, 'Keep Before the winter');
-  await press(page, 'Out: Before the winter');
-  await press(page, 'Out for good: Before the winter');
+  await press(page, 'Remove Before the winter');
+  await press(page, 'Remove Before the winter for good');
   await page.waitForFunction(() => !document.body.textContent?.includes('Compare'));
   expect(errors).toEqual([]);
 });

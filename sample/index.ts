@@ -1,4 +1,4 @@
-export { samplePages, sheetOfElements, type SamplePage } from './pages';
+export { samplePages, sampleSite, sheetOfElements, type SamplePage } from './pages';
 export {
   SAMPLE_NAME,
   SAMPLE_SLUG,

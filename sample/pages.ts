@@ -40,3 +40,12 @@ export async function samplePages(): Promise<SamplePage[]> {
 /** What a project is proofed on that has no pages of its own yet: every kind of text. */
 export const sheetOfElements = async (): Promise<SamplePage[]> =>
   (await samplePages()).filter(({ slug }) => slug === 'sheet');
+
+/** The site that the Trust has had, as files: what taking stock of it reads. */
+export async function sampleSite(): Promise<{ path: string; bytes: Uint8Array }[]> {
+  const folder = join(FOLDER, '..', 'own');
+  const paths = ['index.html', 'css/site.css', 'css/type.css'];
+  return Promise.all(
+    paths.map(async (path) => ({ path, bytes: new Uint8Array(await readFile(join(folder, path))) })),
+  );
+}

@@ -102,7 +102,7 @@ export function sampleDocument(): ProjectDocument {
     quiet: { name: 'Slate', light: '#50616d', dark: '#a3b3bd' },
     accent: { name: 'Lantern red', light: '#9c2f1f', dark: '#f2a08c' },
     'on-accent': { name: 'On lantern red', light: '#fffaf7', dark: '#10181d' },
-    ground: { name: 'Ground', light: '#fdfdfb', dark: '#10181d' },
+    ground: { name: 'Background', light: '#fdfdfb', dark: '#10181d' },
     panel: { name: 'Panel', light: '#f1f3f1', dark: '#19242b' },
   };
   return document;

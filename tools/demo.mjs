@@ -5,4 +5,4 @@ import { startFoundry, startProgram } from './processes.mjs';
 await ensureBuilt();
 const args = process.argv.slice(2);
 await startFoundry('build/foundry.mjs', args);
-await startProgram('build/lettera.mjs', ['start', '--sample', ...args]);
+await startProgram('build/lettera.mjs', ['start', '--settled-sample', ...args]);

@@ -26,8 +26,8 @@ export const languageLetters: Rule = (document, { characters = {} }) =>
         stage: 'faces',
         family,
         subject: subjectOf(...lacks.map(({ language }) => language)),
-        message: `${name}: in ${inWords(lacks.map(({ language }) => language))} some letters come from another font, since the files taken in have no ${lettersInWords(letters)}.`,
-        remedy: `Take in the script of ${name} that has them, or choose a family that does.`,
+        message: `${name}: in ${inWords(lacks.map(({ language }) => language))} some letters come from another font, since the files in the case have no ${lettersInWords(letters)}.`,
+        remedy: `Add the script of ${name} that has them, or choose a family that does.`,
       },
     ];
   });
@@ -52,7 +52,7 @@ export const pageLetters: Rule = (document, { characters = {}, page }) =>
         style,
         subject: subjectOf(page.title),
         message: `${styleName(document, style)}: on “${page.title}” ${lettersInWords(missing)} ${missing.length === 1 ? 'comes' : 'come'} from another font, since ${name} has no such ${missing.length === 1 ? 'character' : 'characters'}.`,
-        remedy: `Take in the script of ${name} that has them, or set this text in a family that does.`,
+        remedy: `Add the script of ${name} that has them, or set this text in a family that does.`,
       },
     ];
   });

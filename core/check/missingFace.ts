@@ -26,7 +26,7 @@ export const missingFace: Rule = (document) => {
           ...about,
           rule: 'faked-italic',
           message: `${names}: the upright of ${family.name} is slanted by the browser, since no italic of it is in the case.`,
-          remedy: `Take the italic of ${family.name} in, or set the style upright.`,
+          remedy: `Add the italic of ${family.name}, or set the style upright.`,
           lacks: { weight, style: slant },
         });
       }
@@ -35,7 +35,7 @@ export const missingFace: Rule = (document) => {
           ...about,
           rule: 'faked-bold',
           message: `${names}: ${family.name} ${match.weight} is thickened by the browser, since ${weight} is asked for.`,
-          remedy: `Take ${family.name} ${weight} in, or set the style in a weight that is there.`,
+          remedy: `Add ${family.name} ${weight}, or set the style in a weight that is there.`,
           lacks: { weight, style: slant },
         });
       } else if (match.weight !== weight) {
@@ -43,7 +43,7 @@ export const missingFace: Rule = (document) => {
           ...about,
           rule: 'replaced-weight',
           message: `${names}: shows in ${family.name} ${match.weight}, the nearest to the ${weight} asked for.`,
-          remedy: `Take ${family.name} ${weight} in, or set the style in ${match.weight}.`,
+          remedy: `Add ${family.name} ${weight}, or set the style in ${match.weight}.`,
           lacks: { weight, style: slant },
           fix: {
             does: `Set in ${match.weight}`,

@@ -43,7 +43,7 @@ export const plainNames: Rule = (document) =>
         message: `${voice?.name ?? key}: ${message}`,
         remedy,
         fix: {
-          does: instead === null ? `Take ${name} out` : `Write ${instead}`,
+          does: instead === null ? `Remove ${name}` : `Write ${instead}`,
           patch: namePatch(document, key, at, instead),
         },
       });
@@ -75,7 +75,7 @@ export const plainNames: Rule = (document) =>
               mark(
                 'unknown-font',
                 `${name} is in no platform’s list here: who has it is not known, and where nobody does it is passed over.`,
-                'Take it out, unless the visitors have it.',
+                'Remove it, unless the visitors have it.',
                 null,
               ),
             ];
@@ -86,7 +86,7 @@ export const plainNames: Rule = (document) =>
             mark(
               'other-class',
               `${name} is ${known.class}, and stands in a stack that ends in ${voice?.generic ?? ''}: visitors who have it see another kind of face.`,
-              `Take a ${voice?.generic ?? ''} font.`,
+              `Choose a ${voice?.generic ?? ''} font.`,
               null,
             ),
           ];

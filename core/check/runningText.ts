@@ -46,7 +46,7 @@ export const spacedText: Rule = (document) =>
         message: `${styleName(document, style)}: ${value > 0 ? 'words fall apart into letters' : 'letters run into one another'}, since ${Number(value.toFixed(3))} em stands between them. Running text is read by the shapes of its words.`,
         remedy: 'Let running text have the spacing of its face.',
         fix: {
-          does: 'Take the letter spacing away',
+          does: 'Remove the letter spacing',
           patch: setAt(resolved, style, 'letterSpacing', 0),
         },
       },

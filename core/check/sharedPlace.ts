@@ -16,7 +16,7 @@ export const sharedPlace: Rule = (document, { readings = {} }) =>
         family: key,
         subject: subjectOf(...[i, j].map((at) => faces[at]?.files[0]?.sha256.slice(0, 12) ?? '')),
         message: `${name} ${place}: only ${other} shows, since ${one} claims the same place.`,
-        remedy: 'Correct the weight, width or style of one of them, or take it out.',
+        remedy: 'Correct the weight, width or style of one of them, or remove it.',
       };
     }),
   );

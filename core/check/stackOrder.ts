@@ -5,9 +5,9 @@ import { orderRemarks } from '../fallback/reach';
 import { voiceUses } from '../style/usage';
 import { inWords, type Mark, type Remedy, type Rule, subjectOf } from './mark';
 
-/** Takes a local font out of a stack. */
+/** Removes a local font from a stack. */
 const takeOut = (voice: string, locals: readonly string[], local: string): Remedy => ({
-  does: `Take ${localName(local)} out`,
+  does: `Remove ${localName(local)}`,
   patch: [
     {
       op: 'replace',
@@ -38,11 +38,11 @@ export const stackOrder: Rule = (document, { fallback }) =>
           stage: 'fallbacks',
           voice: key,
           subject: subjectOf(one.local),
-          message: `${voice.name}: nobody lands on ${localName(one.local)}. ${before.length > 0 ? `${inWords(before)} before it.` : 'No platform of the list carries it.'}`,
+          message: `${voice.name}: nobody gets to ${localName(one.local)}. ${before.length > 0 ? `${inWords(before)} before it.` : 'No platform of the list carries it.'}`,
           remedy:
             before.length > 0
-              ? 'Put it before them, or take it out of the stack.'
-              : 'Take it out of the stack.',
+              ? 'Put it before them, or remove it from the stack.'
+              : 'Remove it from the stack.',
           fix: takeOut(key, locals, one.local),
         },
       ];
@@ -57,8 +57,8 @@ export const stackOrder: Rule = (document, { fallback }) =>
           stage: 'fallbacks',
           voice: key,
           subject: subjectOf(entry.local),
-          message: `${voice.name}: ${localName(entry.local)} is ${drawn}, and stands in a stack that ends in ${voice.generic}: visitors who land on it see another kind of face.`,
-          remedy: `Take a ${voice.generic} font.`,
+          message: `${voice.name}: ${localName(entry.local)} is ${drawn}, and stands in a stack that ends in ${voice.generic}: visitors who get it see another kind of face.`,
+          remedy: `Choose a ${voice.generic} font.`,
           fix: takeOut(key, locals, entry.local),
         },
       ];

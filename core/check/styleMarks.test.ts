@@ -170,7 +170,7 @@ test('a style that is taken out leaves its elements and followers to what it fol
   expect(without.elements['small']?.style ?? 'body').toBe('body');
 });
 
-test('a style that nothing wears is marked, and taken out', () => {
+test('a style that nothing wears is marked, and removed', () => {
   const document = changed([
     {
       op: 'add',

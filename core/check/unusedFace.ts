@@ -29,7 +29,7 @@ export const unusedFace: Rule = (document) =>
         family: key,
         subject: subjectOf(...unused.map(nameOf)),
         message: `${family.name} ${inWords(unused.map(nameOf))}: no style asks for ${one ? 'it' : 'them'}, so ${fate}.`,
-        remedy: `Take what no style needs out of the case, or set a style in it.`,
+        remedy: `Remove what no style needs from the case, or set a style in it.`,
       },
     ];
   });

@@ -11,6 +11,6 @@ export const unusedFamily: Rule = (document) => {
       stage: 'pair' as const,
       family: key,
       message: `${name} is in the case, but no text is set in it, so it is not delivered.`,
-      remedy: `Seat it in a voice, or take it out of the case.`,
+      remedy: `Give it a voice in Pair, or remove it from the case.`,
     }));
 };

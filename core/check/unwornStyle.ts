@@ -8,9 +8,9 @@ export const unwornStyle: Rule = (document) =>
     stage: 'styles' as const,
     style,
     message: `${styleName(document, style)} shows nowhere: no text element has it, and no style follows it.`,
-    remedy: 'Give it to a text element, or take it out.',
+    remedy: 'Give it to a text element, or remove it.',
     fix: {
-      does: 'Take it out',
+      does: 'Remove it',
       patch: [{ op: 'remove' as const, path: `/styles/${style}` }],
     },
   }));

@@ -7,4 +7,4 @@ const megabytes = (bytes: number): string => `${(bytes / 1024 / 1024).toFixed(1)
 export const bundleFault = (bytes: number): string | null =>
   bytes <= MOST_BUNDLE_BYTES
     ? null
-    : `The bundle would come to ${megabytes(bytes)}, and ${megabytes(MOST_BUNDLE_BYTES)} is the most. Take faces out of the case, or let the files hold only what the site needs. Nothing was changed.`;
+    : `The bundle would be ${megabytes(bytes)}, and ${megabytes(MOST_BUNDLE_BYTES)} is the most. Remove faces from the case, or let the files hold only what the site needs. Nothing was changed.`;

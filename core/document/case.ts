@@ -127,7 +127,7 @@ export class Reference {
   standIn!: string;
 }
 
-/** A family taken into the case. */
+/** A family added to the case. */
 export class Family extends Placed {
   /** The name that the family itself goes by. */
   @IsName(300)

@@ -169,7 +169,7 @@ export function newDocument(name: string): ProjectDocument {
       quiet: { name: 'Quiet', light: '#52606b', dark: '#a5b2bb' },
       accent: { name: 'Accent', light: '#8a3324', dark: '#f0a48f' },
       'on-accent': { name: 'On accent', light: '#ffffff', dark: '#11181d' },
-      ground: { name: 'Ground', light: '#ffffff', dark: '#11181d' },
+      ground: { name: 'Background', light: '#ffffff', dark: '#11181d' },
       panel: { name: 'Panel', light: '#f0f3f4', dark: '#1b242a' },
     }),
     styles: inPlaces(styles()),

@@ -237,13 +237,13 @@ export class PairVoices {
   text!: string;
 }
 
-/** A page of the site's own, on which it is proofed. What it holds was read when it was brought in. */
+/** A page of the site's own, on which it is proofed. What it holds was read when it was added. */
 export class SitePage extends Placed {
   @IsName(120)
   name!: string;
 
   /** What it was brought in with: SHA-256 of all those files. */
-  @Matches(/^[0-9a-f]{64}$/, { message: 'must be the SHA-256 of files that were brought in' })
+  @Matches(/^[0-9a-f]{64}$/, { message: 'must be the SHA-256 of files that were added' })
   site!: string;
 
   /** Its path among them. */

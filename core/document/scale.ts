@@ -78,7 +78,7 @@ export class SeriesEnd {
   ratio!: number;
 }
 
-/** A second series, which takes over from a step upward: display sizes that one ratio does not reach. */
+/** A second series, which begins at a step upward: display sizes that one ratio does not reach. */
 export class DisplaySeries {
   /** Number of its first step. */
   @IsInt()

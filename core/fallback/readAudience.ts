@@ -94,7 +94,7 @@ export function readAudience(csv: string): ReadAudience {
   const whole = sum + unknownShare;
   const fractions = whole <= 1.02;
   if (Math.abs(fractions ? whole - 1 : whole - 100) > (fractions ? 0.005 : 0.5)) {
-    notes.push(`The shares come to ${plain(whole)}, not to 100; they were taken in proportion.`);
+    notes.push(`The shares add up to ${plain(whole)}, not to 100; they count in proportion.`);
   }
   const audience = Object.fromEntries(
     Object.entries(shares).map(([platform, share]) => [

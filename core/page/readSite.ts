@@ -258,7 +258,7 @@ function readPage(site: Site, path: string, base: string): ReadPage {
 }
 
 /**
- * Reads the pages among files that were brought in, and what they ask for. A page that cannot be shown
+ * Reads the pages among files that were added, and what they ask for. A page that cannot be shown
  * refuses only itself.
  *
  * @param base what the addresses of files begin with in a page
@@ -275,7 +275,7 @@ export function readSite(
   if (paths.length === 0) throw new SiteError('There is no page among them: no .html file.');
   const refused: ReadSite['refused'] = paths
     .slice(SITE_LIMITS.pages)
-    .map((path) => ({ path, why: `Only ${SITE_LIMITS.pages} pages are brought in at once.` }));
+    .map((path) => ({ path, why: `Only ${SITE_LIMITS.pages} pages are added at once.` }));
   const pages = paths.slice(0, SITE_LIMITS.pages).flatMap((path) => {
     try {
       return [readPage(site, path, base)];

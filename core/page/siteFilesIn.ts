@@ -4,7 +4,7 @@ import { SITE_LIMITS, SiteError, type SiteFile } from './siteFile';
 
 const tooMuch = (): SiteError =>
   new SiteError(
-    `A site may come to ${SITE_LIMITS.bytes / 1024 / 1024} MB in ${SITE_LIMITS.files} files, unpacked.`,
+    `A site may have ${SITE_LIMITS.bytes / 1024 / 1024} MB in ${SITE_LIMITS.files} files, unpacked.`,
   );
 const broken = (): SiteError =>
   new SiteError('The archive is damaged, or of a kind that is not read: bring it as a plain zip.');

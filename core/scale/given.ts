@@ -20,7 +20,7 @@ const MOST_REFUSED = 50;
 const WHY = {
   number: 'is no size',
   relative: 'depends on the text around it, so its size is not known here',
-  reckoned: 'is reckoned from other values',
+  reckoned: 'is worked out from other values',
   bounds: `is out of bounds: sizes run from ${SCALE_BOUNDS.size[0]} to ${SCALE_BOUNDS.size[1]} px`,
 };
 

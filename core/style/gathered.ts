@@ -87,7 +87,7 @@ const inWords = (resolved: ResolvedStyle): string =>
 
 /**
  * Styles whose resolved values agree in all but rounding, two and more together. One that only stands behind
- * others, worn by no element, does not say the same as what follows it.
+ * others, used by no element, does not say the same as what follows it.
  */
 export const sameStyles = onceFor((document: ProjectDocument): string[][] => {
   const groups: string[][] = [];

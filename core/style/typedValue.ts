@@ -109,7 +109,7 @@ export const copiedCells = (
     )
     .join('\n');
 
-/** A cell that could not take what was pasted. */
+/** A cell that could not hold what was pasted. */
 export interface RefusedCell {
   style: string;
   property: PropertyName;

@@ -8,7 +8,7 @@ export const PageTitle = Type.Object({ slug: text(), title: text() });
 
 const why = Type.Object({ path: text(), why: text() });
 
-/** What became of files that pages were brought in with. */
+/** What became of files that pages were added with. */
 export const BroughtPages = Type.Object({
   pages: list(PageTitle, 'Pages that are new in the project'),
   refused: list(why, 'Pages that cannot be shown'),
@@ -100,7 +100,7 @@ const Live = shapeOf<LivePage>()(
   }),
 );
 
-/** What was taken out of a page, and what its own style sheets do. */
+/** What was removed from a page, and what its own style sheets do. */
 export const PageAccount = Type.Object({
   removed: list(RemovedShape),
   notes: list(text()),

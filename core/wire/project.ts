@@ -85,7 +85,7 @@ export const Document = partsOf<ProjectDocument>()(
       name: text(),
       languages: list(text('BCP 47')),
       words: text('What the line-up sets in every face'),
-      case: byKey(Type.Unknown(), 'Families taken in'),
+      case: byKey(Type.Unknown(), 'Families in the case'),
       shortlist: Type.Optional(list(text())),
       contenders: Type.Optional(list(Type.Unknown())),
       pair: Type.Optional(Type.Unknown({ description: 'The voices that are paired' })),
@@ -139,7 +139,7 @@ export const ScaleShape = shapeOf<Scale>()(
       display: Type.Optional(
         Type.Object(
           { from: integer(), small: seriesEnd, large: seriesEnd },
-          { description: 'A second series, which takes over from a step upward' },
+          { description: 'A second series, which begins at a step upward' },
         ),
       ),
       names: Type.Optional(Type.Object({ scheme: oneOf(NAMINGS), own: byKey(text()) })),

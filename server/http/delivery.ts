@@ -48,7 +48,7 @@ export function deliveryRoutes(
       faces.flatMap(({ files }) => files.map(({ sha256 }) => sha256)),
     );
     if ((await fonts.missingFrom(id, hashes)).length > 0) {
-      throw new Problem('bad-request', 'The change names a font file that was not taken in.');
+      throw new Problem('bad-request', 'The change names a font file that was not added.');
     }
   };
 

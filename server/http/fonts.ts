@@ -193,11 +193,11 @@ export function fontRoutes({
           }
           return taken.patch;
         },
-        { label: `Case: ${names.join(', ').slice(0, 120)} taken in` },
+        { label: `Case: ${names.join(', ').slice(0, 120)} added` },
       );
       // Packing takes its time; the faces can be used before it is done.
       void deliveries.makeFiles({ id: project.id, document }).catch((error: unknown) => {
-        request.log.warn({ err: error }, 'A file that was taken in could not be packed.');
+        request.log.warn({ err: error }, 'A file of the case could not be packed.');
       });
       const readings = await fonts.readings(hashesOf(document));
       const nameOf = (sha256: string) => readings.get(sha256)?.fullName ?? 'another file';

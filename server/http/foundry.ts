@@ -118,7 +118,7 @@ export function foundryRoutes({
         project.id,
         null,
         (document) => takeFamilyIn(document, details.id, fetched.family),
-        { label: `Case: ${details.name} taken in` },
+        { label: `Case: ${details.name} added` },
       ),
       201,
     );

@@ -179,7 +179,7 @@ export const openApi = {
     '/projects/{id}/undo': {
       parameters: [project, ifMatch],
       post: {
-        summary: 'Take back the last change',
+        summary: 'Undo the last change',
         responses: { 200: theProject, ...problems(404, 409, 428) },
       },
     },
@@ -235,8 +235,8 @@ export const openApi = {
         responses: { 204: { description: 'Named' }, ...problems(404, 422) },
       },
       delete: {
-        summary: 'Take a waypoint out',
-        responses: { 204: { description: 'Taken out' }, ...problems(404) },
+        summary: 'Remove a waypoint',
+        responses: { 204: { description: 'Removed' }, ...problems(404) },
       },
     },
     '/projects/{id}/waypoints/{waypoint}/return': {
@@ -313,7 +313,7 @@ export const openApi = {
         responses: { 200: answer('Readings', list(ref('Reading'))), ...problems(404) },
       },
       post: {
-        summary: 'Take font files in; a bad file among good ones refuses only itself',
+        summary: 'Add font files; a bad file among good ones refuses only itself',
         requestBody: {
           content: filesWith({
             ranges: {
@@ -332,15 +332,15 @@ export const openApi = {
     '/projects/{id}/fonts/{file}': {
       parameters: [
         project,
-        inPath('file', 'SHA-256 of a file taken in, with or without an ending'),
+        inPath('file', 'SHA-256 of a file of the case, with or without an ending'),
       ],
       get: {
-        summary: 'A font file as it was taken in',
+        summary: 'A font file as it was added',
         responses: { 200: file('The file', 'font/*'), ...problems(404) },
       },
     },
     '/projects/{id}/fonts/{sha256}/measures': {
-      parameters: [project, inPath('sha256', 'SHA-256 of a file taken in'), axisPoint],
+      parameters: [project, inPath('sha256', 'SHA-256 of a file of the case'), axisPoint],
       get: {
         summary: 'A face measured at a point of its axes',
         responses: { 200: answer('Measures', ref('FaceMeasures')), ...problems(400, 404) },
@@ -386,7 +386,7 @@ export const openApi = {
     '/projects/{id}/references': {
       parameters: [project],
       post: {
-        summary: 'Take a family in by reference, with a look-alike to stand in on the proof',
+        summary: 'Add a family by reference, with a look-alike to stand in on the proof',
         requestBody: { content: json(ref('WantedReference')) },
         responses: { 201: theProject, ...problems(400, 403, 404, 422, 502) },
       },
@@ -434,7 +434,7 @@ export const openApi = {
         responses: { 200: theProject, ...problems(404, 422) },
       },
       delete: {
-        summary: 'Withdraw the permission; what was taken in stays',
+        summary: 'Withdraw the permission; what was added stays',
         responses: { 200: theProject, ...problems(404) },
       },
     },
@@ -455,7 +455,7 @@ export const openApi = {
         responses: { 200: answer('Family', ref('LibraryDetails')), ...problems(403, 404, 502) },
       },
       post: {
-        summary: 'Take faces of a family into the case',
+        summary: 'Add faces of a family to the case',
         requestBody: { content: json(ref('Picks')) },
         responses: { 201: theProject, ...problems(400, 403, 404, 422, 502) },
       },
@@ -559,7 +559,7 @@ export const openApi = {
     '/projects/{id}/pages/{page}/account': {
       parameters: [project, inPath('page', 'Short name of a page of the site’s own')],
       get: {
-        summary: 'What was taken out of a page, and what its style sheets do to type',
+        summary: 'What was removed from a page, and what its style sheets do to type',
         parameters: placeOfPage,
         responses: { 200: answer('Account', ref('PageAccount')), ...problems(404) },
       },
@@ -567,7 +567,7 @@ export const openApi = {
     '/projects/{id}/sites/{site}/{path}': {
       parameters: [
         project,
-        inPath('site', 'SHA-256 of the files that pages were brought in with'),
+        inPath('site', 'SHA-256 of the files that pages were added with'),
         inPath('path', 'Path of one of those files'),
       ],
       get: {
@@ -594,14 +594,14 @@ export const openApi = {
     '/projects/{id}/fallbacks/fitting': {
       parameters: [project],
       delete: {
-        summary: 'Stops the fitting that is under way; whoever waits for it is told so',
+        summary: 'Stops the fitting that is under way; whoever waits for it hears so',
         responses: { 204: { description: 'Stopped' }, ...problems(404) },
       },
     },
     '/projects/{id}/delivery/making': {
       parameters: [project],
       delete: {
-        summary: 'Stops what is being made for the delivery; whoever waits for it is told so',
+        summary: 'Stops what is being made for the delivery; whoever waits for it hears so',
         responses: { 204: { description: 'Stopped' }, ...problems(404) },
       },
     },

@@ -127,7 +127,7 @@ export function pageRoutes({
     const gone = untilGone(response);
     const site = await siteHash(files);
     const read = await jobs.for(id).readPages({ files, base: siteBase(site) });
-    // Who stopped it was reported that nothing was brought in.
+    // Who stopped it was reported that nothing was added.
     if (gone.aborted) return null;
     return { id, site, read };
   };
@@ -202,7 +202,7 @@ export function pageRoutes({
       if (pagesIn(document, read.pages, site, taken).length > 0) {
         const names = read.pages.map(({ title }) => plainName(title));
         await projects.change(id, null, inside, {
-          label: `Pages: ${names.join(', ').slice(0, 120)} brought in`,
+          label: `Pages: ${names.join(', ').slice(0, 120)} added`,
         });
       }
       response.status(201).json({
@@ -240,7 +240,7 @@ export function pageRoutes({
     response.type('css').send(page.css);
   });
 
-  /** What was taken out of a page of the site's own, and what its style sheets do to type. */
+  /** What was removed from a page of the site's own, and what its style sheets do to type. */
   router.get('/projects/:id/pages/:page/account', async (request, response) => {
     const { id, document } = await projectOf(projects, request);
     const own = ownPageOf(document, request);

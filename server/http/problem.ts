@@ -138,7 +138,7 @@ function fromHttp(error: HttpError): Problem | null {
   if (error instanceof TooMuchError) {
     return error.all
       ? new Problem('busy', kept('Too many files arrive at once. Try again in a moment.'))
-      : new Problem('too-large', kept('Font files sent at once may come to at most 120 MB.'));
+      : new Problem('too-large', kept('Font files sent at once may have at most 120 MB.'));
   }
   if (BROKEN_FORM.test(error.message)) {
     return new Problem(

@@ -45,15 +45,15 @@ export function projectRoutes(
     );
     if (missing.length > 0) {
       throw new ChangeError(
-        'The change was refused: it names a font file that was not taken in.',
+        'The change was refused: it names a font file that was not added.',
         places
           .filter(({ sha256 }) => missing.includes(sha256))
-          .map(({ path }) => ({ path, message: 'is not a file that this project has taken in' })),
+          .map(({ path }) => ({ path, message: 'is not a file of this project' })),
       );
     }
   };
 
-  /** A document may name only pages that were brought in. */
+  /** A document may name only pages that were added. */
   const checkPages = async (projectId: string, document: ProjectDocument): Promise<void> => {
     const named = Object.entries(document.pages ?? {});
     const missing = await sites.missing(
@@ -62,10 +62,10 @@ export function projectRoutes(
     );
     if (missing.length > 0) {
       throw new ChangeError(
-        'The change was refused: it names a page that was not brought in.',
+        'The change was refused: it names a page that was not added.',
         missing.map((i) => ({
           path: `/pages/${named[i]?.[0] ?? ''}/path`,
-          message: 'is not a page that this project has brought in',
+          message: 'is not a page that this project has added',
         })),
       );
     }

@@ -24,7 +24,7 @@ export function stockRoutes({
     const { pages } = bodyOf(request, 'PagesOfStock');
     const missing = await sites.missing(id, pages);
     if (missing.length > 0) {
-      throw new Problem('not-found', 'Some of these pages were not brought in. Nothing was kept.');
+      throw new Problem('not-found', 'Some of these pages were not added. Nothing was kept.');
     }
     const before = await stocks.get(id);
     await stocks.keep(id, new Date().toISOString(), pages);

@@ -89,7 +89,7 @@ function unpacked(bytes: Uint8Array): Map<string, Uint8Array> {
     { ...PROJECT_FILE_LIMITS },
     {
       tooMuch: () =>
-        new Fault(`It may come to ${most / 1024 / 1024} MB in ${files} files, unpacked.`),
+        new Fault(`It may have ${most / 1024 / 1024} MB in ${files} files, unpacked.`),
       broken: () => new Fault('It is damaged.'),
     },
   );

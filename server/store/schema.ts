@@ -193,7 +193,7 @@ export const sitePages = sqliteTable(
   (table) => [primaryKey({ columns: [table.projectId, table.site, table.path] })],
 );
 
-/** The site that was taken stock of last for a project: when, and which of the pages that were brought in. */
+/** The site that was taken stock of last for a project: when, and which of the pages that were added. */
 export const stocks = sqliteTable('stocks', {
   projectId: text('project_id')
     .primaryKey()

@@ -76,7 +76,7 @@ export class WaypointStore {
       .where(eq(waypoints.projectId, projectId));
     if ((held?.count ?? 0) >= MOST_WAYPOINTS) {
       throw new TooManyWaypointsError(
-        `A project has at most ${MOST_WAYPOINTS} waypoints. Take one out to name another.`,
+        `A project has at most ${MOST_WAYPOINTS} waypoints. Remove one to name another.`,
       );
     }
     const waypoint = { id: randomUUID(), name, revision, at: new Date().toISOString() };

@@ -70,7 +70,7 @@ export class FoundryClient {
     const { body, etag } = await this.#fetch(path, null, signal);
     if (!matches(body)) {
       throw new SupplyError(
-        `The foundry sent a file of ${family.name} that is not the one it lists (${name}). Nothing was taken in. Try again later.`,
+        `The foundry sent a file of ${family.name} that is not the one it lists (${name}). Nothing was added. Try again later.`,
       );
     }
     await this.#keep(path, body, etag);

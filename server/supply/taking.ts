@@ -70,7 +70,7 @@ export function planFaces(family: LibraryDetails, picks: Picks): FacePlan[] {
 const classOf = (claimed: string): FaceClass =>
   FACE_CLASSES.find((name) => name === claimed) ?? 'display';
 
-/** A family fetched and read, ready to be stored and taken into the case. */
+/** A family fetched and read, ready to be stored and added to the case. */
 export interface Fetched {
   family: Family;
   fonts: NewFont[];

@@ -20,11 +20,19 @@ defineExpose({ close: () => popover.value?.hide() });
 </script>
 
 <template>
-  <DoButton :bare="bare" :aria-expanded="open" aria-haspopup="dialog" @click="popover?.toggle($event)">
+  <DoButton
+    :bare="bare"
+    :aria-expanded="open"
+    aria-haspopup="dialog"
+    @click="popover?.toggle($event)"
+  >
     {{ label }}
-    <b v-if="changed" class="changed" :title="`${changed} of these settings not as they are at rest`">{{
-      changed
-    }}</b>
+    <b
+      v-if="changed"
+      class="changed"
+      :title="`${changed} of these settings not as they are at rest`"
+      >{{ changed }}</b
+    >
     <svg viewBox="0 0 8 6" width="8" height="6" aria-hidden="true">
       <path d="M.5 1l3.5 4 3.5-4z" fill="currentcolor" />
     </svg>

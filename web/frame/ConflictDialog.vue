@@ -24,11 +24,7 @@ const what = computed(() =>
       the one made here is not.
     </p>
     <div class="line actions">
-      <DoButton
-        label="Keep the other change"
-        @click="project.resolveConflict('theirs')"
-        first
-      />
+      <DoButton label="Keep the other change" @click="project.resolveConflict('theirs')" first />
       <DoButton label="Make mine again" @click="project.resolveConflict('mine')" />
     </div>
   </SayDialog>

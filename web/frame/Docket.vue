@@ -83,7 +83,10 @@ const decisions = computed<Record<StageKey, Decision[]>>(() => {
     faces: [
       {
         text: families.length
-          ? `${count(families.length, 'family')}, ${count(families.reduce((sum, [, { faces }]) => sum + faces.length, 0), 'face')}`
+          ? `${count(families.length, 'family')}, ${count(
+              families.reduce((sum, [, { faces }]) => sum + faces.length, 0),
+              'face',
+            )}`
           : 'The case is empty',
       },
       ...families.flatMap(([, family]) =>

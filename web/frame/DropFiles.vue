@@ -10,7 +10,7 @@ import { useUpload } from '../store/upload';
 import { count } from '../control/figures';
 import { droppedFiles } from './droppedFiles';
 
-/** Font files that are dropped anywhere are taken in, pages with all that is theirs brought in. */
+/** Font files that are dropped anywhere are taken in, pages with all that is theirs added. */
 const upload = useUpload();
 const pages = useOwnPages();
 const proof = useProof();
@@ -82,7 +82,7 @@ onBeforeUnmount(() => {
     <template v-else>
       <DoButton class="close" @click="upload.dismiss()">Close</DoButton>
       <p v-if="upload.brought">
-        {{ count(upload.brought, 'face') }} taken in, as
+        {{ count(upload.brought, 'face') }} added, as
         <template v-for="(name, i) in upload.families.slice(0, 5)" :key="name"
           >{{ i > 0 ? ', ' : '' }}<bdi>{{ name }}</bdi></template
         >{{ upload.families.length > 5 ? ` and ${upload.families.length - 5} more` : '' }}. Open the

@@ -96,13 +96,12 @@ function goTo({ stage, style }: Mark): void {
           {{ STATED_CONNECTION.roundTrip }} ms a round trip,
           {{ STATED_CONNECTION.bandwidth / 1000 }} Mbit/s. Text shows after
           {{ seconds(figures.times?.firstText) }}, once the {{ kilobytes(figures.css) }} of style
-          sheet are there; the web faces take over after {{ seconds(figures.times?.swap) }}, once
-          the {{ kilobytes(figures.first?.fontBytes ?? null) }} of faces for the site’s first
-          language are, {{ kilobytes(figures.first?.preloadedBytes ?? null) }} of which are fetched
-          at once.
+          sheet are there; the web faces show after {{ seconds(figures.times?.swap) }}, once the
+          {{ kilobytes(figures.first?.fontBytes ?? null) }} of faces for the site’s first language
+          are, {{ kilobytes(figures.first?.preloadedBytes ?? null) }} of which are fetched at once.
         </p>
         <p class="quiet small">
-          Reckoned for a page that loads nothing else: round trips and bytes, uncompressed.
+          Worked out for a page that loads nothing else: round trips and bytes, uncompressed.
         </p>
       </template>
       <template v-else-if="open === 'shift'">
@@ -143,8 +142,8 @@ function goTo({ stage, style }: Mark): void {
               <p class="line spread">
                 <span>{{ mark.reason }}</span>
                 <DoButton
-                  label="Take up again"
-                  :aria-label="`Take up again: ${mark.message}`"
+                  label="Bring back"
+                  :aria-label="`Bring back: ${mark.message}`"
                   @click="allMarks.takeUp(mark)"
                 />
               </p>

@@ -163,11 +163,7 @@ function resizeByKey(event: KeyboardEvent): void {
     />
     <ProofPane v-if="proofShown" class="pane" />
     <Ledger class="foot">
-      <DoButton
-        v-if="!beginning && !proof.yielded"
-        bare
-        @click="proof.folded = !proof.folded"
-      >
+      <DoButton v-if="!beginning && !proof.yielded" bare @click="proof.folded = !proof.folded">
         {{ proof.folded ? 'Show the page' : narrow ? 'Show the workbench' : 'Hide the page' }}
       </DoButton>
       <DoButton bare label="Keys" title="Keys (?)" @click="help = true" />

@@ -18,7 +18,7 @@ const id = computed(() => missing.idOf(props.family, props.wanted));
   <DoButton
     v-if="offer"
     :loading="missing.taking === id"
-    :label="`Take in ${offer.name}${offer.bytes ? `, ${kilobytes(offer.bytes)}` : ''}`"
+    :label="`Add ${offer.name}${offer.bytes ? `, ${kilobytes(offer.bytes)}` : ''}`"
     @click.stop="missing.take(family, wanted)"
   />
   <span v-if="missing.refused?.id === id" role="alert" class="mark-text">{{

@@ -104,7 +104,13 @@ onBeforeUnmount(() => observer.disconnect());
         @click="proof.whole = !proof.whole"
       >
         <svg viewBox="0 0 14 14" width="14" height="14" aria-hidden="true">
-          <path :d="proof.whole ? 'M4.5 3L1 7l3.5 4M9.5 3L13 7l-3.5 4M5 7h4' : 'M1 2v10M13 2v10M3.5 7h7M5.5 5L3.5 7l2 2M8.5 5l2 2-2 2'" />
+          <path
+            :d="
+              proof.whole
+                ? 'M4.5 3L1 7l3.5 4M9.5 3L13 7l-3.5 4M5 7h4'
+                : 'M1 2v10M13 2v10M3.5 7h7M5.5 5L3.5 7l2 2M8.5 5l2 2-2 2'
+            "
+          />
         </svg>
       </button>
     </header>
@@ -150,7 +156,7 @@ onBeforeUnmount(() => observer.disconnect());
         <DoButton label="Show it as it is now" title="(b)" @click="proof.before = false" />
       </span>
       <span v-else class="pointed" aria-live="polite">{{
-        pointed ?? 'Point at text to see its style'
+        pointed ?? 'Show on the page: text to see its style'
       }}</span>
       <span class="figure"
         >{{ proof.width }} px ·

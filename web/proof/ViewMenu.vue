@@ -95,7 +95,7 @@ async function readIn(tag: string): Promise<void> {
 const ZOOMS = [1, 1.5, 2, 3, 4].map((value) => ({ value, label: `${value * 100} %` }));
 const TEXT_SIZES = [1, 2].map((value) => ({ value, label: `${value * 100} %` }));
 const FILES: { value: FilesShown; label: string }[] = [
-  { value: 'taken', label: 'As taken in' },
+  { value: 'taken', label: 'As added' },
   { value: 'delivered', label: 'As delivered' },
 ];
 const EYES: { value: Eye; label: string }[] = [
@@ -154,11 +154,7 @@ const print = () => proof.shownPage?.defaultView?.print();
         />
       </div>
       <span>Shown as it was</span>
-      <OnOff
-        v-if="proof.earlier"
-        v-model="proof.before"
-        :label="`${proof.earlier.says} (b)`"
-      />
+      <OnOff v-if="proof.earlier" v-model="proof.before" :label="`${proof.earlier.says} (b)`" />
       <span v-else class="quiet">There is no earlier state yet.</span>
       <span>Beside it</span>
       <div class="line wrap">

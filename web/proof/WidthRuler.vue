@@ -62,7 +62,9 @@ const places = computed<Place[]>(() => {
 /** Where a figure stands that begins at a width, px; at the end of the ruler it ends there. */
 function spanOf(width: number, needs: number): { from: number; to: number } {
   const from = at(width) * length.value;
-  return from + needs > length.value ? { from: from - needs, to: from } : { from, to: from + needs };
+  return from + needs > length.value
+    ? { from: from - needs, to: from }
+    : { from, to: from + needs };
 }
 const atEnd = (width: number, needs: number): boolean =>
   at(width) * length.value + needs > length.value;

@@ -342,7 +342,7 @@ describe('an upload', () => {
       throw new Error('aborted');
     };
     await upload.take([new File(['x'], 'keeper.otf')]);
-    expect(upload.troubled).toEqual([{ text: 'Stopped. Nothing was taken in.', troubled: true }]);
+    expect(upload.troubled).toEqual([{ text: 'Stopped. Nothing was added.', troubled: true }]);
     upload.dismiss();
     expect(upload.state).toBe('idle');
   });

@@ -33,7 +33,7 @@ export const useOwnPages = defineStore('ownPages', () => {
   const project = useProject();
   const proof = useProof();
   const state = ref<'idle' | 'bringing'>('idle');
-  /** What became of the last that were brought in. */
+  /** What became of the last that were added. */
   const outcome = shallowRef<BroughtPages | null>(null);
   const refusal = ref('');
   let abort = new AbortController();
@@ -52,7 +52,7 @@ export const useOwnPages = defineStore('ownPages', () => {
       return true;
     } catch (error) {
       refusal.value = abort.signal.aborted
-        ? 'Stopped. Nothing was brought in.'
+        ? 'Stopped. Nothing was added.'
         : (error as Error).message;
       return false;
     } finally {

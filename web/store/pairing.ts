@@ -172,7 +172,7 @@ export const usePairing = defineStore('pairing', () => {
     return families.byKey.get(row.key)?.caseKey ?? null;
   }
 
-  /** Takes a pair: what is not in the case is taken in, then all are seated in one change. */
+  /** Takes a pair: what is not in the case is added, then all are seated in one change. */
   async function take(pair: PairKeys): Promise<void> {
     resting.value = null;
     layer.show(null);

@@ -63,9 +63,7 @@ export const useUpload = defineStore('upload', () => {
         ? results.map(lineOf)
         : [
             {
-              text: abort.signal.aborted
-                ? 'Stopped. Nothing was taken in.'
-                : (error as Error).message,
+              text: abort.signal.aborted ? 'Stopped. Nothing was added.' : (error as Error).message,
               troubled: true,
             },
           ];

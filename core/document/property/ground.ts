@@ -2,7 +2,7 @@ import { property } from './property';
 
 /** The colour behind the text. */
 export const ground = property({
-  label: 'Ground',
+  label: 'Background',
   css: 'background-color',
   inherited: false,
   inFontShorthand: false,

@@ -242,12 +242,12 @@ test('what no rule outranks is listed with what says it', () => {
   expect(fold.styles.unfolded).toEqual([
     {
       what: 'buy',
-      why: 'font-style stays as it is until a style attribute, which says it, is taken out of the site',
+      why: 'font-style stays as it is until a style attribute, which says it, is removed from the site',
       texts: [1],
     },
     {
       what: 'buy',
-      why: 'color stays as it is until .buy with !important, which says it, is taken out of the site',
+      why: 'color stays as it is until .buy with !important, which says it, is removed from the site',
       texts: [1],
     },
   ]);

@@ -64,7 +64,7 @@ export function foldColours(
     { key: INK, name: 'Ink', value: ink },
     {
       key: GROUND,
-      name: 'Ground',
+      name: 'Background',
       value: [...grounds].sort(([, a], [, b]) => b - a)[0]?.[0] ?? PAPER,
     },
   ];

@@ -249,7 +249,7 @@ class Folding {
     }
     return [...found].map(([by, { texts: kept, properties }]) => ({
       what: name,
-      why: `${[...properties].join(' and ')} stays as it is until ${by}, which says it, is taken out of the site`,
+      why: `${[...properties].join(' and ')} stays as it is until ${by}, which says it, is removed from the site`,
       texts: [...kept],
     }));
   }

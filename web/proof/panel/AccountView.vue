@@ -190,7 +190,7 @@ function claim(kind: UnclaimedKind<Element> & { style: string }): void {
     The page’s style sheets could not be read.
     <DoButton label="Try again" @click="own.load()" />
   </p>
-  <p v-else-if="!account" role="status">Reckoning who sets the text of this page …</p>
+  <p v-else-if="!account" role="status">Working out who sets the text of this page …</p>
   <template v-else>
     <p>
       {{ count(account.texts, 'text') }} at {{ proof.width }} px:
@@ -207,7 +207,7 @@ function claim(kind: UnclaimedKind<Element> & { style: string }): void {
           <th scope="col">Overruled by</th>
           <th scope="col">In</th>
           <th scope="col" class="figure">Texts</th>
-          <th scope="col"><span class="visually-hidden">Ways round it</span></th>
+          <th scope="col"><span class="visually-hidden">How to win over it</span></th>
         </tr>
       </thead>
       <tbody>
@@ -218,15 +218,15 @@ function claim(kind: UnclaimedKind<Element> & { style: string }): void {
             <td class="figure">
               <DoButton
                 :label="String(one.texts.length)"
-                :aria-label="`Point at ${count(one.texts.length, 'text')} that ${keyOf(one)} decides`"
+                :aria-label="`Show on the page: ${count(one.texts.length, 'text')} that ${keyOf(one)} decides`"
                 @click="point(one.texts)"
               />
             </td>
             <td>
               <DoButton
-                :label="opened === keyOf(one) ? 'Close' : 'Ways round it'"
+                :label="opened === keyOf(one) ? 'Close' : 'How to win over it'"
                 :aria-expanded="opened === keyOf(one)"
-                :aria-label="`Ways round ${keyOf(one)}`"
+                :aria-label="`How to win over ${keyOf(one)}`"
                 @click="opened = opened === keyOf(one) ? '' : keyOf(one)"
               />
             </td>
@@ -237,7 +237,7 @@ function claim(kind: UnclaimedKind<Element> & { style: string }): void {
                 :ways="round.found.value"
                 :trying="round.isTrying.value"
                 :about="`of ${count(one.texts.length, 'text')} there`"
-                :label="`Ways round ${keyOf(one)}`"
+                :label="`How to win over ${keyOf(one)}`"
                 @take="project.change($event.patch)"
               />
               <p v-if="unclaimedThere" class="small quiet">
@@ -257,7 +257,7 @@ function claim(kind: UnclaimedKind<Element> & { style: string }): void {
         <DoButton label="Try them" @click="wanted = true" />
       </p>
       <p v-else-if="all.found.value.length === 0 && !all.isTrying.value" class="small quiet">
-        No weight of Lettera’s rules wins more of these texts: take what sets their type out of the
+        No weight of Lettera’s rules wins more of these texts: remove what sets their type from the
         rules above, or leave those texts alone.
       </p>
       <WaysList
@@ -283,7 +283,7 @@ function claim(kind: UnclaimedKind<Element> & { style: string }): void {
           <span class="line wrap">
             <DoButton
               :label="count(kind.nodes.length, 'place')"
-              :aria-label="`Point at ${count(kind.nodes.length, 'place')} of ${kind.name}`"
+              :aria-label="`Show on the page: ${count(kind.nodes.length, 'place')} of ${kind.name}`"
               @click="point(kind.nodes)"
             />
             <template v-if="kind.selector">

@@ -225,7 +225,11 @@ function point({ block }: BlockChange): void {
       </p>
       <ul>
         <li v-for="block in change.blocks" :key="block.block">
-          <DoButton label="Point" :aria-label="`Point at ${block.words}`" @click="point(block)" />
+          <DoButton
+            label="Show on the page"
+            :aria-label="`Show on the page: ${block.words}`"
+            @click="point(block)"
+          />
           <span :class="{ heading: block.isHeading }">{{ block.words }}</span>
           <span class="small quiet">{{ inWords(block) }}</span>
         </li>

@@ -86,7 +86,7 @@ const removed = computed(() => own.account?.removed ?? []);
   <p v-if="own.outcome" role="status" class="small">
     {{
       own.outcome.pages.length
-        ? `${count(own.outcome.pages.length, 'page')} brought in.`
+        ? `${count(own.outcome.pages.length, 'page')} added.`
         : 'These pages are here already.'
     }}
     <template v-for="one in [...own.outcome.refused, ...own.outcome.leftOut]" :key="one.path">

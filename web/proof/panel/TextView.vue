@@ -130,7 +130,7 @@ async function onlyHere(): Promise<void> {
             ? (project.shown?.styles[facts.style ?? '']?.name ?? '')
             : 'none: no text element claims it, so it has what is around it'
         }}<template v-if="facts.element"
-          >, worn by {{ project.shown?.elements[facts.element]?.name }}, {{ facts.places }} on this
+          >, used by {{ project.shown?.elements[facts.element]?.name }}, {{ facts.places }} on this
           page<template v-if="everywhere"
             >, {{ everywhere.places }} on {{ count(everywhere.pages, 'page') }}</template
           ></template

@@ -44,7 +44,7 @@ const set = useDeliverySettings();
 
 const LETTERS: { value: LettersKept; label: string }[] = [
   { value: 'needed', label: 'What the site needs' },
-  { value: 'whole', label: 'All that was taken in' },
+  { value: 'whole', label: 'All files of the case' },
 ];
 const FEATURES: { value: FeaturesKept; label: string }[] = [
   { value: 'all', label: 'All' },

@@ -71,8 +71,8 @@ const faultOf = (name: string, token: string): string =>
           @update:model-value="set(name, $event)"
         />
         <DoButton
-          label="Take out"
-          :aria-label="`Take out ${name}`"
+          label="Remove"
+          :aria-label="`Remove ${name}`"
           @click="project.change([{ op: 'remove', path: `/delivery/names/${name}` }])"
         />
         <span v-if="faultOf(name, token)" class="small mark-text"

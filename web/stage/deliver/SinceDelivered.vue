@@ -50,7 +50,7 @@ async function compare(): Promise<void> {
 }
 watch([against, () => props.files], compare, { immediate: true });
 
-const KINDS = { new: 'new', gone: 'taken out', changed: 'changed' } as const;
+const KINDS = { new: 'new', gone: 'removed', changed: 'changed' } as const;
 </script>
 
 <template>

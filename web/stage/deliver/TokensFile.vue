@@ -84,7 +84,7 @@ function take(): void {
       </template>
       <div v-if="found.patch.length" class="line">
         <DoButton
-          label="Take it in"
+          label="Apply"
           first
           @mouseenter="layer.show(found.patch)"
           @mouseleave="layer.show(null)"

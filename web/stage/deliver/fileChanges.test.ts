@@ -36,7 +36,7 @@ describe('what changed since a delivery', () => {
     expect(change).toMatchObject({
       path: 'a.css',
       kind: 'changed',
-      says: '1 line added, 1 taken out',
+      says: '1 line added, 1 removed',
     });
     expect(change?.lines.map(({ kind, text: said }) => `${kind} ${said}`)).toEqual([
       'left out 4',

@@ -36,7 +36,7 @@ function textChange(before: string, after: string): Pick<FileChange, 'says' | 'l
   const linesThat = (which: 'added' | 'removed') =>
     parts.reduce((sum, part) => sum + (part[which] ? linesOf(part.value).length : 0), 0);
   return {
-    says: `${count(linesThat('added'), 'line')} added, ${linesThat('removed')} taken out`,
+    says: `${count(linesThat('added'), 'line')} added, ${linesThat('removed')} removed`,
     lines: parts.flatMap((part, i): ChangedLine[] => {
       const lines = linesOf(part.value);
       if (!part.added && !part.removed) return near(lines, i === 0, i === parts.length - 1);

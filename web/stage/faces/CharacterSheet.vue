@@ -86,7 +86,9 @@ const codeOf = (character: string): string =>
         {{ name }} {{ list.length }}
       </button>
     </div>
-    <p v-if="state === 'failed'" class="small mark-text">The files of {{ row.name }} did not come.</p>
+    <p v-if="state === 'failed'" class="small mark-text">
+      The files of {{ row.name }} did not come.
+    </p>
     <ul v-else-if="state === 'shown'" class="grid" :style="{ fontFamily: font }">
       <li v-for="character in shown" :key="character" :title="codeOf(character)">
         {{ character }}

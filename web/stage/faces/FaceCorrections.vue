@@ -84,7 +84,7 @@ function drop(index: number): void {
         <th>Width</th>
         <th>Style</th>
         <th class="figure">WOFF2</th>
-        <th v-if="editable"><span class="visually-hidden">Take out</span></th>
+        <th v-if="editable"><span class="visually-hidden">Remove</span></th>
       </tr>
     </thead>
     <tbody>
@@ -159,11 +159,11 @@ function drop(index: number): void {
         <td v-if="editable">
           <DoButton
             v-if="faces.length > 1"
-            class="small"
-            :aria-label="`Take ${fullName} out`"
+            class="on-point"
+            :aria-label="`Remove ${fullName}`"
             @click="drop(index)"
           >
-            out
+            Remove
           </DoButton>
         </td>
       </tr>

@@ -156,7 +156,7 @@ function step(by: 1 | -1): void {
 useKeys('In Faces', [
   {
     keys: 'k',
-    does: 'put the row on the shortlist, or take it off',
+    does: 'put the row on the shortlist, or remove it',
     run: ({ target }) => {
       const row = (target as Element | null)?.closest?.<HTMLElement>('[data-row]');
       const key = row?.dataset['row'] ?? lineUp.open;
@@ -247,7 +247,7 @@ watch(
       <PickOne v-model="lineUp.size" :choices="sizes" label="Size of what is set" />
       <template #end>
         <MeasuringLine />
-        <span v-if="library.measuring.state !== 'measuring'" class="quiet" role="status">{{
+        <span v-if="library.measuring.state !== 'measuring'" class="quiet found" role="status">{{
           shown.length === rows.length
             ? count(rows.length, 'family')
             : `${shown.length} of ${count(rows.length, 'family')}`

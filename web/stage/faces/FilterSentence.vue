@@ -118,8 +118,7 @@ defineExpose({ edit });
       <span v-for="phrase in phrases" :key="phrase.part" class="phrase">
         <DoButton :aria-expanded="editing === phrase.part" @click="edit(phrase.part)">{{
           phrase.text
-        }}</DoButton
-        ><DoButton
+        }}</DoButton><DoButton
           bare
           :aria-label="`Remove: ${phrase.text}`"
           :title="`Remove: ${phrase.text}`"
@@ -127,11 +126,7 @@ defineExpose({ edit });
           >×</DoButton
         >
       </span>
-      <DoButton
-        bare
-        label="Clear the filter"
-        @click="(lineUp.clearFilter(), (editing = null))"
-      />
+      <DoButton bare label="Clear the filter" @click="(lineUp.clearFilter(), (editing = null))" />
     </div>
     <div v-if="editing" ref="editor" class="editor line wrap" @keydown.esc.stop="editing = null">
       <OnOffSet

@@ -26,20 +26,14 @@ async function allow(): Promise<void> {
     <p>
       To show them, Lettera’s server asks the foundry for its list and for the files you look at.
       The foundry learns which families are looked at, and nothing of this project, of you or of its
-      visitors. Families that you take in are stored here; visitors to the site never reach the
-      foundry.
+      visitors. Families that you add are stored here; visitors to the site never reach the foundry.
     </p>
     <form class="line wrap" @submit.prevent="allow">
       <label for="allowed-by">Allowed by</label>
-      <TextField
-        id="allowed-by"
-        v-model="name"
-        placeholder="Your name"
-        maxlength="120"
-      />
+      <TextField id="allowed-by" v-model="name" placeholder="Your name" maxlength="120" />
       <DoButton type="submit" label="Allow the foundry" first />
     </form>
-    <p class="small quiet">It can be withdrawn at any time; what was taken in stays.</p>
+    <p class="small quiet">It can be withdrawn at any time; what was added stays.</p>
     <p v-if="refused" role="alert" class="mark-text">{{ refused }}</p>
   </section>
 </template>

@@ -93,14 +93,14 @@ function setLocalOnly(on: boolean): void {
     </p>
     <p v-if="seats.length" class="small">
       <template v-for="(seat, i) in seats" :key="seat.voice"
-        >{{ i > 0 ? ' ' : '' }}Seated in {{ seat.voiceName }}, which sets
+        >{{ i > 0 ? ' ' : '' }}Used by {{ seat.voiceName }}, which sets
         {{ seat.elements.length ? seat.elements.join(', ') : 'no element yet' }}.</template
       >
     </p>
     <p v-else class="small">
-      Not seated yet.
+      No voice uses it yet.
       <RouterLink class="go" :to="{ name: 'pair', params: { project: route.params['project'] } }">
-        Seat it in a voice
+        Give it a voice in Pair
       </RouterLink>
     </p>
     <FaceCorrections :case-key="caseKey" />
@@ -143,7 +143,7 @@ function setLocalOnly(on: boolean): void {
     <div class="line wrap">
       <DoButton
         v-if="!removing"
-        label="Take out of the case"
+        label="Remove from the case"
         @click="seats.length ? (removing = true) : remove()"
       />
       <template v-else>
@@ -153,7 +153,7 @@ function setLocalOnly(on: boolean): void {
             {{ seat.instead }}. </template
           >Undo brings it back, files too.</span
         >
-        <DoButton label="Take it out" @click="remove" />
+        <DoButton label="Remove it" @click="remove" />
         <DoButton @click="removing = false">Keep it</DoButton>
       </template>
     </div>

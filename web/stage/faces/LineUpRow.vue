@@ -104,7 +104,7 @@ const fitWord = computed(() => (props.row.fitness ? fitnessWord(props.row.fitnes
     <div
       v-else
       class="specimen"
-      :class="[ground, { running }]"
+      :class="[state, ground, { running }]"
       :style="{
         fontFamily: state === 'shown' ? font : undefined,
         fontSize: `${shownSize.toFixed(2)}px`,
@@ -113,11 +113,11 @@ const fitWord = computed(() => (props.row.fitness ? fitnessWord(props.row.fitnes
       dir="auto"
       @click="$emit('toggle')"
     >
-      <span v-if="state === 'shown'" class="whole-lines" :class="{ two: !running }">{{ words }}</span>
+      <span v-if="state === 'shown'" class="whole-lines" :class="{ two: !running }">{{
+        words
+      }}</span>
       <span v-else class="whole-lines"
-        >&#8203;<span class="waits">{{
-          late ? `${row.name} is on its way …` : ''
-        }}</span></span
+        >&#8203;<span class="waits">{{ late ? `${row.name} is on its way …` : '' }}</span></span
       >
     </div>
     <p v-if="row.standIn" class="stand-in small">
@@ -134,6 +134,7 @@ const fitWord = computed(() => (props.row.fitness ? fitnessWord(props.row.fitnes
 }
 .family:hover,
 .family.open {
+  --ink-3: var(--ink-2);
   background: var(--touched);
 }
 .facts {

@@ -171,9 +171,7 @@ async function take(): Promise<void> {
       in on the proof, and its real name and address are delivered.
     </p>
     <div class="fields">
-      <label
-        >Exact family name <TextField v-model="name" fluid maxlength="300"
-      /></label>
+      <label>Exact family name <TextField v-model="name" fluid maxlength="300" /></label>
       <label
         >Address of its style sheet
         <TextField v-model="stylesheet" fluid placeholder="https://" maxlength="2000"
@@ -220,7 +218,7 @@ async function take(): Promise<void> {
       />
     </p>
     <div class="line">
-      <DoButton type="submit" label="Take in by reference" :loading="sending" first />
+      <DoButton type="submit" label="Add by reference" :loading="sending" first />
       <DoButton @click="emit('done')">Leave</DoButton>
     </div>
     <p v-if="refused" class="mark-text" role="alert">{{ refused }}</p>

@@ -62,9 +62,7 @@ async function take(): Promise<void> {
     const wanted = { scripts: scripts.value, faces: picks.value };
     await library.take(props.family.id, wanted, abort.signal);
   } catch (error) {
-    refused.value = abort.signal.aborted
-      ? 'Stopped. Nothing was taken in.'
-      : (error as Error).message;
+    refused.value = abort.signal.aborted ? 'Stopped. Nothing was added.' : (error as Error).message;
   }
   taking.value = null;
 }
@@ -75,7 +73,7 @@ const scriptChoices = computed(() =>
 </script>
 
 <template>
-  <section class="take" :aria-label="`Take ${family.name} in`">
+  <section class="take" :aria-label="`Add ${family.name}`">
     <fieldset v-for="style in styles" :key="style">
       <legend class="quiet">{{ style === 'normal' ? 'Upright' : 'Italic' }}</legend>
       <OnOff
@@ -98,7 +96,7 @@ const scriptChoices = computed(() =>
     </p>
     <div class="line wrap">
       <DoButton
-        :label="caseKey ? 'Take in what is picked' : 'Take into the case'"
+        :label="caseKey ? 'Add what is picked' : 'Add to the case'"
         :loading="taking !== null"
         @click="take"
         first

@@ -93,9 +93,7 @@ const fitting = computed(() => {
       <DoButton
         class="flip"
         :label="
-          proof.fonts === 'web'
-            ? 'Show the fallback on the page'
-            : 'Show the web faces on the page'
+          proof.fonts === 'web' ? 'Show the fallback on the page' : 'Show the web faces on the page'
         "
         title="f"
         @click="proof.fonts = proof.fonts === 'web' ? 'fallback' : 'web'"

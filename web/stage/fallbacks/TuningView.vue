@@ -287,7 +287,7 @@ const aside = (face: TunedFace): string =>
       Fitted on text of the project’s languages and every other sentence of its pages, measured on
       other text of several kinds, which count alike here: {{ measuredOn(chosen) }}. Safari leaves
       metric overrides out: line boxes keep, as every text element has a line height; how far the
-      baseline stands from its place there is told for the voice’s smallest and largest size.
+      baseline stands from its place there is given for the voice’s smallest and largest size.
     </p>
   </template>
   <p v-else class="quiet">

@@ -104,7 +104,7 @@ async function read(event: Event): Promise<void> {
       <tr>
         <th>Platform</th>
         <th class="figure">Share</th>
-        <th>Lands on</th>
+        <th>Gets</th>
         <th v-if="compared">In the stack set aside</th>
       </tr>
     </thead>
@@ -145,15 +145,15 @@ async function read(event: Event): Promise<void> {
       label="Set this stack aside to compare"
       @click="aside = { voice, stack }"
     />
-    <DoButton v-else label="Let go of the stack set aside" @click="aside = null" />
+    <DoButton v-else label="Forget the stack set aside" @click="aside = null" />
   </div>
   <ul v-if="said.length" class="small" role="status">
     <li v-for="line in said" :key="line">{{ line }}</li>
   </ul>
   <figure v-for="{ title, entries } in charts" :key="title">
     <figcaption class="small">
-      <b>{{ title }}</b>: {{ percent(tunedShare(entries, document.audience), 1) }} of the visits
-      land on a tuned face
+      <b>{{ title }}</b>: {{ percent(tunedShare(entries, document.audience), 1) }} of the visits get
+      a tuned face
     </figcaption>
     <svg class="landing" viewBox="0 0 1000 34" preserveAspectRatio="none" aria-hidden="true">
       <defs>
@@ -180,8 +180,8 @@ async function read(event: Event): Promise<void> {
   <p class="small quiet">
     {{
       document.audience
-        ? `The mix is the project’s own. Its shares come to ${Number(total.toFixed(2))} % and are taken in proportion.`
-        : `Lettera’s mix is a round reckoning and no measurement: ${PLATFORMS.map((key) => `${PLATFORM_NAMES[key]} ${DEFAULT_AUDIENCE[key]} %`).join(', ')}. The site’s own figures take its place, from CSV with a platform and its share a line.`
+        ? `The mix is the project’s own. Its shares add up to ${Number(total.toFixed(2))} % and count in proportion.`
+        : `Lettera’s mix is a round estimate and no measurement: ${PLATFORMS.map((key) => `${PLATFORM_NAMES[key]} ${DEFAULT_AUDIENCE[key]} %`).join(', ')}. The site’s own figures take its place, from CSV with a platform and its share a line.`
     }}
   </p>
 </template>

@@ -20,7 +20,7 @@ const wait = computed(() => (props.times ? waitOf(props.display, props.times) : 
     </div>
     <p class="small">{{ wait.says }}</p>
   </template>
-  <p v-else class="small quiet">It is told once the files have been packed.</p>
+  <p v-else class="small quiet">It is shown once the files have been packed.</p>
 </template>
 
 <style scoped>

@@ -48,7 +48,7 @@ export function waitOf(
     late <= block
       ? '.'
       : taken
-        ? `; the web face takes over after ${seconds(swap)}.`
+        ? `; the web face shows after ${seconds(swap)}.`
         : `; the web face comes after ${seconds(swap)}, too late for this page, and is there for the next.`;
   return { parts, says: `${first}${then}` };
 }

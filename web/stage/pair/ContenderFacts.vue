@@ -13,7 +13,9 @@ const pairing = usePairing();
 <template>
   <span class="small quiet"
     >{{ kilobytes(state.bytes) }}, {{ count(state.marks, 'mark') }}, shift
-    {{ state.shift === null ? 'measured once taken in and shown' : state.shift.toFixed(3) }}</span
+    {{
+      state.shift === null ? 'measured once it is in the case and shown' : state.shift.toFixed(3)
+    }}</span
   >
   <span class="line">
     <DoButton label="Use" @click="pairing.take(state.pair)" />

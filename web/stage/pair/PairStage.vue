@@ -204,15 +204,12 @@ onBeforeUnmount(leaveDraw);
 
 <template>
   <StageHeader title="Pair">
-    Hold one voice and look for a partner for the other, or for a set of three. Pointing shows a pair
-    on the page, Use puts it into the project, and leaving gives back what was there.
+    Hold one voice and look for a partner for the other, or for a set of three. Pointing shows a
+    pair on the page, Use puts it into the project, and leaving gives back what was there.
     <template #views><ViewTabs v-model="view" label="Views" :views="VIEWS" /></template>
     <template #actions>
       <FoldAway v-if="view === 'order' && pairing.heldRows.length" v-slot="{ close }" label="More">
-        <OnOff
-          v-model="pairing.three"
-          label="a set of three: heading, subheading and text"
-        />
+        <OnOff v-model="pairing.three" label="a set of three: heading, subheading and text" />
         <div>
           <DoButton
             label="Draw one at random"

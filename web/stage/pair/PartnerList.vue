@@ -43,9 +43,7 @@ const specimens = computed(() =>
     return { ...style, fontSize: `min(${style.fontSize ?? '18px'}, ${largest}px)` };
   }),
 );
-const copies = computed(() =>
-  forRoles((role) => (role === 'text' ? copy.paragraph : copy.short)),
-);
+const copies = computed(() => forRoles((role) => (role === 'text' ? copy.paragraph : copy.short)));
 const held = computed(() =>
   Object.fromEntries(
     pairing.roles.flatMap((role) => {

@@ -92,9 +92,7 @@ const heldRows = computed(() => Object.values(props.held));
         <span v-if="seated"> · now</span>
         <span class="bytes">{{ kilobytes(row.bytes) }}</span>
       </p>
-      <p class="good">
-        {{ ranked.goodFor }}{{ row.standIn ? `, shown in ${row.standIn}` : '' }}
-      </p>
+      <p class="good">{{ ranked.goodFor }}{{ row.standIn ? `, shown in ${row.standIn}` : '' }}</p>
       <ul class="reasons">
         <li
           v-for="reason in reasons"
@@ -105,7 +103,16 @@ const heldRows = computed(() => Object.values(props.held));
         </li>
       </ul>
       <div class="line acts">
-        <DoButton v-if="!seated" first label="Use" :aria-label="`Use ${row.name}`" @click="$emit('take')" />
+        <!-- Its place stays when it has been used, so that another is not under the pointer in its stead. -->
+        <DoButton
+          first
+          label="Use"
+          :class="{ kept: seated }"
+          :aria-hidden="seated"
+          :tabindex="seated ? -1 : 0"
+          :aria-label="`Use ${row.name}`"
+          @click="$emit('take')"
+        />
         <DoButton
           label="Shortlist"
           title="Keep this pair as a contender"
@@ -166,6 +173,7 @@ const heldRows = computed(() => Object.values(props.held));
 }
 .partner:hover,
 .partner:focus-within {
+  --ink-3: var(--ink-2);
   background: var(--touched);
 }
 .partner.seated {
@@ -249,6 +257,9 @@ li::before {
 :is(.partner:hover, .partner:focus-within) .acts,
 .acts:has([aria-expanded='true']) {
   opacity: 1;
+}
+.kept {
+  visibility: hidden;
 }
 .all {
   display: grid;

@@ -91,8 +91,12 @@ li {
 }
 li:hover,
 li:focus-within {
+  --ink-3: var(--ink-2);
   background: var(--touched);
-  box-shadow: 0 0 0 0 transparent, -8px 0 var(--touched), 8px 0 var(--touched);
+  box-shadow:
+    0 0 0 0 transparent,
+    -8px 0 var(--touched),
+    8px 0 var(--touched);
 }
 .heading {
   max-height: 2lh;

@@ -10,7 +10,7 @@ const draft = useScaleDraft();
 useKeys('In Scale', [
   {
     keys: 'Enter',
-    does: 'take what is being tried',
+    does: 'use what is being tried',
     when: () => draft.trying,
     run: () => draft.take(),
   },
@@ -28,7 +28,7 @@ onBeforeUnmount(() => draft.leave());
 <template>
   <span v-if="draft.trying" class="trying line" role="status">
     {{ draft.hasTried ? 'On the proof only' : 'Trying: nothing is kept' }}
-    <DoButton v-if="draft.hasTried" label="Take it" @click="draft.take()" first />
+    <DoButton v-if="draft.hasTried" label="Use it" @click="draft.take()" first />
     <DoButton @click="draft.leave()">Leave it as it was</DoButton>
   </span>
   <DoButton

@@ -134,7 +134,7 @@ const ROUNDED = {
     </p>
     <p class="line wrap">
       <DoButton
-        label="Take this scale"
+        label="Use this scale"
         @mouseenter="draft.look(patch)"
         @mouseleave="draft.look(null)"
         @focus="draft.look(patch)"

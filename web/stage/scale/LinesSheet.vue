@@ -125,7 +125,7 @@ function toggleGrid(on: boolean): void {
     <span class="takes">
       <DoButton
         v-if="open.length"
-        :label="`Take the ${open.length} for styles that set none`"
+        :label="`Use the ${open.length} for styles that set none`"
         @mouseenter="draft.look(open.flatMap(suggestion))"
         @mouseleave="draft.look(null)"
         @click="draft.change(open.flatMap(suggestion))"
@@ -133,7 +133,7 @@ function toggleGrid(on: boolean): void {
       />
       <DoButton
         v-if="all.length"
-        :label="`Take all ${all.length} suggestions`"
+        :label="`Use all ${all.length} suggestions`"
         @mouseenter="draft.look(all.flatMap(suggestion))"
         @mouseleave="draft.look(null)"
         @click="draft.change(all.flatMap(suggestion))"
@@ -197,7 +197,7 @@ function toggleGrid(on: boolean): void {
               @blur="draft.look(null)"
               @click="draft.change(suggestion(row))"
             >
-              Take {{ row.suggested.value.toFixed(2) }}
+              Use {{ row.suggested.value.toFixed(2) }}
             </DoButton>
             <span v-else class="quiet">as it is</span>
           </template>

@@ -44,11 +44,11 @@ const ROUNDED = {
           {{ ROUNDED[kind.rounding] }}
         </p>
       </div>
-      <span v-if="holds(kind)" class="quiet">Taken</span>
+      <span v-if="holds(kind)" class="quiet">In use</span>
       <DoButton
         v-else
-        label="Take"
-        :aria-label="`Take the scale for ${kind.name.toLowerCase()}`"
+        label="Use"
+        :aria-label="`Use the scale for ${kind.name.toLowerCase()}`"
         @focus="draft.look(patch(kind))"
         @blur="draft.look(null)"
         @click="draft.change(patch(kind))"

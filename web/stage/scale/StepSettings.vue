@@ -105,7 +105,7 @@ function setSeries(from: number): void {
     />
     <span class="quiet">Second series from</span>
     <ChoiceSet
-      label="A second series takes over from"
+      label="A second series begins at"
       :choices="seriesFrom"
       :model-value="scale.display?.from ?? NO_SERIES"
       @update:model-value="setSeries($event)"

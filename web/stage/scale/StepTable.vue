@@ -76,7 +76,7 @@ const cssOf = (step: Step): string => {
         </th>
         <th class="figure">Proof, {{ proof.width }}</th>
         <th>Used by</th>
-        <th><span class="visually-hidden">Add or take out</span></th>
+        <th><span class="visually-hidden">Add or remove</span></th>
       </tr>
     </thead>
     <tbody>

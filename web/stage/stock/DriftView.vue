@@ -26,8 +26,8 @@ const nameOf = (element: string): string => project.document?.elements[element]?
         {{ drift.unclaimed.length }} {{ drift.unclaimed.length === 1 ? 'is' : 'are' }} claimed by no
         text element.
         <DoButton
-          label="Point"
-          :aria-label="`Point at ${count(drift.unclaimed.length, 'text')} that no element claims`"
+          label="Show on the page"
+          :aria-label="`Show on the page: ${count(drift.unclaimed.length, 'text')} that no element claims`"
           @click="point(drift.unclaimed)"
         />
       </template>
@@ -54,8 +54,8 @@ const nameOf = (element: string): string => project.document?.elements[element]?
           <td class="figure">{{ one.texts.length }}</td>
           <td>
             <DoButton
-              label="Point"
-              :aria-label="`Point at ${count(one.texts.length, 'text')}: ${nameOf(one.element)}, ${one.property} ${one.found}`"
+              label="Show on the page"
+              :aria-label="`Show on the page: ${count(one.texts.length, 'text')}: ${nameOf(one.element)}, ${one.property} ${one.found}`"
               @click="point(one.texts)"
             />
           </td>

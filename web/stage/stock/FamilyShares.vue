@@ -93,15 +93,15 @@ const lacks = ({ lacking }: StockFamily): string =>
             <span class="line wrap">
               <DoButton
                 v-if="family.texts.length"
-                label="Point"
-                :aria-label="`Point at ${count(family.texts.length, 'text')} in ${family.name || 'no family'}`"
+                label="Show on the page"
+                :aria-label="`Show on the page: ${count(family.texts.length, 'text')} in ${family.name || 'no family'}`"
                 @click="point(family.texts)"
               />
               <span v-if="isInCase(family)" class="small quiet">in the case</span>
               <DoButton
                 v-else-if="canBeTaken(family)"
-                label="Take over"
-                :aria-label="`Take over: ${family.name}`"
+                label="Use in this project"
+                :aria-label="`Use in this project: ${family.name}`"
                 :aria-expanded="taking === family.name"
                 @click="taking = taking === family.name ? null : family.name"
               />

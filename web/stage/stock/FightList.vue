@@ -25,8 +25,8 @@ const MOST_NAMED = 40;
       <p>{{ fight.message }}</p>
       <div class="line wrap">
         <DoButton
-          label="Point"
-          :aria-label="`Point at ${count(fight.texts.length, 'text')}: ${fight.message}`"
+          label="Show on the page"
+          :aria-label="`Show on the page: ${count(fight.texts.length, 'text')}: ${fight.message}`"
           @click="point(fight.texts)"
         />
         <DoButton

@@ -169,7 +169,7 @@ const selectorsOf = (style: string): string =>
   <UnseenPage v-if="source" ref="unseen" :source="source" @load="onLoad" />
   <section v-if="fold" class="fold" :aria-busy="state === 'folding'">
     <div class="line wrap take">
-      <DoButton label="Take what is on" first :why="whyNot" @click="take" />
+      <DoButton label="Apply what is ticked" first :why="whyNot" @click="take" />
       <ChoiceSet
         v-model="shown"
         label="On the page"
@@ -264,15 +264,15 @@ const selectorsOf = (style: string): string =>
               <span class="line">
                 <DoButton
                   v-if="texts.length"
-                  label="Point"
-                  :aria-label="`Point at ${style.name}`"
+                  label="Show on the page"
+                  :aria-label="`Show on the page: ${style.name}`"
                   @click="point(texts)"
                 />
                 <OnOff
                   v-if="key !== 'body'"
                   :model-value="!left.includes(key)"
-                  label="Take"
-                  :aria-label="`Take ${style.name}`"
+                  label="Fold"
+                  :aria-label="`Fold ${style.name}`"
                   @update:model-value="leave(key, $event)"
                 />
               </span>
@@ -288,8 +288,8 @@ const selectorsOf = (style: string): string =>
         <li v-for="(one, i) in fold.unfolded" :key="i">
           {{ one.what }}, {{ count(one.texts.length, 'text') }}: {{ one.why }}.
           <DoButton
-            label="Point"
-            :aria-label="`Point at what was not folded: ${one.what}`"
+            label="Show on the page"
+            :aria-label="`Show on the page: what was not folded: ${one.what}`"
             @click="point(one.texts)"
           />
         </li>

@@ -128,8 +128,8 @@ const named = computed(() => {
         <td class="figure">{{ one.texts.length }}</td>
         <td>
           <DoButton
-            label="Point"
-            :aria-label="`Point at ${count(one.texts.length, 'text')} of ${inWords(one)}`"
+            label="Show on the page"
+            :aria-label="`Show on the page: ${count(one.texts.length, 'text')} of ${inWords(one)}`"
             @click="point(one.texts)"
           />
         </td>

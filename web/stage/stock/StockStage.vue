@@ -35,7 +35,7 @@ const VIEWS = [
   { value: 'families', label: 'Families' },
   { value: 'sizes', label: 'Sizes' },
   { value: 'values', label: 'Other values' },
-  { value: 'fights', label: 'Against itself' },
+  { value: 'fights', label: 'Conflicts' },
   { value: 'fold', label: 'Fold' },
   { value: 'drift', label: 'Follows' },
 ] as const;

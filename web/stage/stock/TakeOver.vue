@@ -70,7 +70,7 @@ const rights = computed(() => measured.value && embeddingRights(measured.value.f
 const whyNotHosted = computed(() => {
   if (upload.state === 'reading') return 'Files are on their way in';
   return rights.value?.forbidsWeb
-    ? `The file says of itself “${rights.value.says}”: refer to it, or take what looks like it`
+    ? `The file says of itself “${rights.value.says}”: refer to it, or use what looks like it`
     : undefined;
 });
 
@@ -134,12 +134,12 @@ const given = computed(() => {
 </script>
 
 <template>
-  <div class="over" :aria-label="`Take ${family.name} over`" role="group">
+  <div class="over" :aria-label="`Use ${family.name} in this project`" role="group">
     <section v-if="addresses.length">
       <h3>Its own files</h3>
       <p class="line wrap">
         <DoButton
-          :label="`Take in ${count(addresses.length, 'file')}`"
+          :label="`Add ${count(addresses.length, 'file')}`"
           :why="whyNotHosted"
           :first="!referring && !chosen"
           @click="takeFiles"
@@ -150,7 +150,7 @@ const given = computed(() => {
         </span>
       </p>
       <div v-if="outcome" class="small" role="status">
-        <p v-if="outcome.brought">{{ count(outcome.brought, 'face') }} taken into the case.</p>
+        <p v-if="outcome.brought">{{ count(outcome.brought, 'face') }} added to the case.</p>
         <p v-for="line in outcome.troubled" :key="line" class="mark-text">{{ line }}</p>
       </div>
     </section>

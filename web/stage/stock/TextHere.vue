@@ -133,7 +133,7 @@ const rows = computed(() => {
     </table>
     <p class="line wrap">
       {{ percent(share) }} of the site’s text is set so.
-      <DoButton :label="`Point at ${count(alike.length, 'text')}`" @click="point(alike)" />
+      <DoButton :label="`Show on the page: ${count(alike.length, 'text')}`" @click="point(alike)" />
     </p>
   </section>
   <p v-else class="small quiet none">

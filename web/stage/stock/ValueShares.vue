@@ -125,8 +125,8 @@ const parts = computed((): { title: string; rows: Row[] }[] => [
           <td class="bar"><ShareBar :share="row.share" /></td>
           <td class="where">
             <DoButton
-              label="Point"
-              :aria-label="`Point at ${count(row.texts.length, 'text')}: ${part.title}, ${row.words}`"
+              label="Show on the page"
+              :aria-label="`Show on the page: ${count(row.texts.length, 'text')}: ${part.title}, ${row.words}`"
               @click="point(row.texts)"
             />
           </td>

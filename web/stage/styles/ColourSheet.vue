@@ -214,8 +214,8 @@ function add(): void {
             }}
             <DoButton
               v-if="row.isFree"
-              label="Take out"
-              :aria-label="`Take out ${row.colour.name}`"
+              label="Remove"
+              :aria-label="`Remove ${row.colour.name}`"
               @click="project.change([{ op: 'remove', path: `/colours/${row.key}` }])"
             />
           </td>

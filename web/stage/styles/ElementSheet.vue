@@ -110,11 +110,7 @@ onBeforeUnmount(() => (proof.pointedOut = []));
 
 <template>
   <div class="tools line wrap">
-    <TextField
-      v-model="sought"
-      placeholder="name or selector"
-      aria-label="Filter text elements"
-    />
+    <TextField v-model="sought" placeholder="name or selector" aria-label="Filter text elements" />
     <form class="line add" @submit.prevent="add">
       <TextField
         v-model="name"
@@ -123,12 +119,7 @@ onBeforeUnmount(() => (proof.pointedOut = []));
         maxlength="60"
         required
       />
-      <TextField
-        v-model="selector"
-        placeholder=".selector"
-        aria-label="Its selectors"
-        required
-      />
+      <TextField v-model="selector" placeholder=".selector" aria-label="Its selectors" required />
       <DoButton type="submit" label="Add it" />
     </form>
   </div>
@@ -138,10 +129,10 @@ onBeforeUnmount(() => (proof.pointedOut = []));
         <tr>
           <th scope="col">Text element</th>
           <th scope="col">Selectors</th>
-          <th scope="col">Wears</th>
+          <th scope="col">Uses</th>
           <th scope="col">Stands in</th>
           <th scope="col" class="figure">On this page</th>
-          <th scope="col"><span class="visually-hidden">Take out</span></th>
+          <th scope="col"><span class="visually-hidden">Remove</span></th>
         </tr>
       </thead>
       <tbody>
@@ -192,7 +183,7 @@ onBeforeUnmount(() => (proof.pointedOut = []));
             <DoButton
               v-if="row.places?.own.length"
               :label="String(row.places.own.length)"
-              :aria-label="`Point at ${count(row.places.own.length, 'place')} of ${row.element.name}`"
+              :aria-label="`Show on the page: ${count(row.places.own.length, 'place')} of ${row.element.name}`"
               @click="point(row.places.own)"
             />
             <template v-else>{{ row.places ? 'none' : '' }}</template>
@@ -206,8 +197,8 @@ onBeforeUnmount(() => (proof.pointedOut = []));
           </td>
           <td>
             <DoButton
-              label="Take out"
-              :aria-label="`Take out ${row.element.name}`"
+              label="Remove"
+              :aria-label="`Remove ${row.element.name}`"
               @click="project.change([{ op: 'remove', path: `/elements/${row.key}` }])"
             />
           </td>

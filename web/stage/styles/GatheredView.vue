@@ -95,7 +95,7 @@ const lists = computed<List[]>(() => {
     {
       title: 'Styles that say the same',
       about: 'They agree in everything but for rounding.',
-      none: 'No two styles come to the same.',
+      none: 'No two styles are the same.',
       all: 'Make one of each',
       together: mergeAllPatch(document, sameStyles(document)),
       found: sameStyles(document).map((group) => {
@@ -111,15 +111,15 @@ const lists = computed<List[]>(() => {
       }),
     },
     {
-      title: 'Styles that nothing wears',
+      title: 'Styles that nothing uses',
       about: 'No text element has them, and no style follows them.',
       none: 'Every style shows somewhere.',
-      all: 'Take all out',
+      all: 'Use all out',
       found: unwornStyles(document).map((style) => ({
         key: style,
         style,
         says: 'shows nowhere',
-        does: 'Take it out',
+        does: 'Remove it',
         patch: [{ op: 'remove', path: `/styles/${style}` }],
       })),
     },

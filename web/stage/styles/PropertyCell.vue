@@ -92,9 +92,13 @@ const text = computed(() => {
       : props.resolved.value;
   return textOf(shown, value);
 });
-const trace = computed(() =>
-  project.shown ? traceText(project.shown, props.property, props.resolved) : '',
-);
+const trace = computed(() => {
+  const { shown } = project;
+  if (!shown) return '';
+  return props.resolved.origin === 'set' && !isSet.value
+    ? `${PROPERTIES[props.property].label} is what is set for every width.`
+    : traceText(shown, props.property, props.resolved);
+});
 const swatch = computed(() => {
   const { value: takes } = values;
   return takes.kind === 'key' && takes.of === 'colours'

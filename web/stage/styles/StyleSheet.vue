@@ -189,7 +189,7 @@ function paste(event: ClipboardEvent): void {
   if (!project.change(patch)) return;
   const [first] = refused;
   told.value = first
-    ? `${count(refused.length, 'cell')} could not take what was pasted: “${first.text.slice(0, 40)}” is no ${PROPERTIES[first.property].label.toLowerCase()} for ${document.styles[first.style]?.name ?? ''}. The rest was pasted.`
+    ? `${count(refused.length, 'cell')} could not hold what was pasted: “${first.text.slice(0, 40)}” is no ${PROPERTIES[first.property].label.toLowerCase()} for ${document.styles[first.style]?.name ?? ''}. The rest was pasted.`
     : '';
 }
 
@@ -435,6 +435,7 @@ tr > :last-child {
 .one:hover,
 .selected,
 .deeds {
+  --ink-3: var(--ink-2);
   background: var(--touched);
 }
 .selected {
@@ -451,6 +452,7 @@ tr > :last-child {
   box-shadow: inset 3px 0 var(--verdigris);
 }
 .ranged {
+  --ink-3: var(--ink-2);
   background: color-mix(in srgb, var(--verdigris) 14%, transparent);
 }
 tbody th {

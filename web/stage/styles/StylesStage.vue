@@ -28,8 +28,8 @@ const view = ref<View>('sheet');
         <StartingSets />
         <AddStyle v-if="view === 'sheet'" />
       </template>
-      Every kind of text on the site uses a text style. A property is set in a style, or follows: what
-      is followed changes with its source, everywhere at once.
+      Every kind of text on the site uses a text style. A property is set in a style, or follows:
+      what is followed changes with its source, everywhere at once.
     </StageHeader>
     <StyleSheet v-if="view === 'sheet'" />
     <ElementSheet v-else-if="view === 'elements'" @style="view = 'sheet'" />

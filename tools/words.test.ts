@@ -1,0 +1,126 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { NodeTypes, parse, type TemplateChildNode } from '@vue/compiler-dom';
+import { describe, expect, test } from '@jest/globals';
+import ts from 'typescript';
+
+/**
+ * What a person reads is in the words of the trade and of everyday English. Each pattern is a word that has a plainer
+ * one, and stands beside it.
+ */
+const PLAINER: readonly (readonly [pattern: RegExp, plain: string])[] = [
+  [/\btake it\b|\btake what\b/i, 'use, add, apply'],
+  [/\b(take|takes|taken|taking) (\S+ )?out\b|^out$/i, 'remove'],
+  [/\b(take|takes|taken|taking) in\b|\bbrought in\b/i, 'add'],
+  [/\b(take|takes|taken|taking) over\b/i, 'use in this project; begin'],
+  [/^take (?!stock)/i, 'use, add'],
+  [/^point$|^point at /i, 'show on the page'],
+  [/\bnarrow(ed)? (by|further)\b|^narrowed$/i, 'filter'],
+  [/\bke(ep|pt) aside\b/i, 'shortlist'],
+  [/^looking$/i, 'view'],
+  [/^ground$/i, 'background'],
+  [/\bwhole room\b|\bfold the proof\b/i, 'full width; hide the page'],
+  [/\breckon/i, 'work out'],
+  [/\bagainst itself\b/i, 'conflicts'],
+  [/\bto put right\b/i, 'clean-up'],
+  [/\bwears?\b|\bworn\b/i, 'use'],
+  [/\blands? on\b/i, 'get'],
+  [/\bcomes? to\b/i, 'be'],
+  [/\b(is|are) told\b/i, 'be shown'],
+  [/\bways round\b/i, 'how to win over'],
+  [/[a-z]!/i, 'no exclamation marks'],
+];
+
+/** Names that look like words: keys of the code, and what is written for the machine. */
+const isProse = (text: string): boolean => /[a-z]/i.test(text) && /\s|^[A-Z]/.test(text);
+
+const faultsIn = (said: string): string[] => {
+  const text = said.replace(/\s+/g, ' ').trim();
+  return PLAINER.filter(([pattern]) => pattern.test(text)).map(
+    ([, plain]) => `“${text.slice(0, 90)}”: say ${plain}`,
+  );
+};
+
+/** Everything in quotes in a piece of code; what stands in braces in it is a place for a value. */
+function quotedIn(code: string): string[] {
+  const found: string[] = [];
+  const visit = (node: ts.Node): void => {
+    if (ts.isImportDeclaration(node) || ts.isTypeNode(node)) return;
+    if (ts.isStringLiteralLike(node)) found.push(node.text);
+    if (ts.isTemplateExpression(node)) {
+      found.push(node.head.text + node.templateSpans.map((one) => `…${one.literal.text}`).join(''));
+    }
+    ts.forEachChild(node, visit);
+  };
+  visit(ts.createSourceFile('a.ts', code, ts.ScriptTarget.ES2022, true));
+  return found.filter(isProse);
+}
+
+const READ_ALOUD = ['label', 'title', 'aria-label', 'placeholder', 'header', 'on', 'why', 'least'];
+
+/** Everything that a template says: its text, what names its parts, and what is quoted in its expressions. */
+function saidIn(node: TemplateChildNode): string[] {
+  switch (node.type) {
+    case NodeTypes.TEXT:
+      return [node.content];
+    case NodeTypes.INTERPOLATION:
+      return node.content.type === NodeTypes.SIMPLE_EXPRESSION
+        ? quotedIn(`(${node.content.content})`)
+        : [];
+    case NodeTypes.ELEMENT:
+      return [
+        ...node.props.flatMap((prop) => {
+          if (prop.type === NodeTypes.ATTRIBUTE) {
+            return READ_ALOUD.includes(prop.name) && prop.value ? [prop.value.content] : [];
+          }
+          const { exp } = prop;
+          return exp?.type === NodeTypes.SIMPLE_EXPRESSION ? quotedIn(`(${exp.content})`) : [];
+        }),
+        ...node.children.flatMap(saidIn),
+      ];
+    default:
+      return [];
+  }
+}
+
+function wordsOf(path: string): string[] {
+  const text = readFileSync(path, 'utf8');
+  if (path.endsWith('.ts')) return quotedIn(text);
+  const script = /<script setup[^>]*>([\s\S]*?)<\/script>/.exec(text)?.[1] ?? '';
+  const from = text.indexOf('<template>');
+  const to = text.lastIndexOf('</template>') + '</template>'.length;
+  const template = from < 0 ? [] : parse(text.slice(from, to)).children;
+  return [...quotedIn(script), ...template.flatMap(saidIn)];
+}
+
+const FOLDERS = ['web', 'core', 'server', 'cli', 'sample', 'foundry'];
+const files = FOLDERS.flatMap((folder) =>
+  readdirSync(folder, { recursive: true, encoding: 'utf8' }).map((path) => join(folder, path)),
+).filter(
+  (path) =>
+    /\.(vue|ts)$/.test(path) &&
+    !/\.(test|d)\.ts$|node_modules|\/(testing|golden|languages|types)\//.test(path),
+);
+
+describe('words that a person reads', () => {
+  test.each(FOLDERS)('are plain in %s', (folder) => {
+    const own = files.filter((path) => path.startsWith(`${folder}/`));
+    expect(own.length).toBeGreaterThan(0);
+    expect(
+      own.flatMap((path) =>
+        wordsOf(path)
+          .flatMap(faultsIn)
+          .map((fault) => `${path}: ${fault}`),
+      ),
+    ).toEqual([]);
+  });
+
+  test('are found wherever they stand', () => {
+    const [root] = parse(
+      '<p title="Take it">Out {{ a ? `Reckoned ${b}` : "Keep aside" }}<B :label="`Taken in`" /></p>',
+    ).children;
+    const said = root ? saidIn(root) : [];
+    expect(said.flatMap(faultsIn)).toHaveLength(6);
+    expect(faultsIn('Take stock')).toEqual([]);
+  });
+});
