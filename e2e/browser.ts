@@ -65,7 +65,7 @@ export async function setPageZoom(browser: Browser, page: Page, factor: number):
 }
 
 /** How long anything is waited for, ms: as long as the slowest machine may take. */
-const PATIENCE = process.env['FAST'] ? 5000 : 60_000;
+const PATIENCE = Number(process.env['LETTERA_PATIENCE'] ?? 60_000);
 
 /** A page of the size that Lettera is designed at, which fails the test at any error of a script. */
 export async function newPage(

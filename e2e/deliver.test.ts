@@ -212,7 +212,7 @@ test('names that a site reads are set to tokens, and those that cannot be are to
   await add('--font-heading', '--font-text');
   await page.waitForSelector('.l-fold [role="alert"]::-p-text(is the name of a token itself)');
   expect(await violationsOn(page, 'Other names')).toEqual([]);
-  await page.locator('.l-fold [aria-label="Take out --site-font"]').click();
+  await page.locator('.l-fold [aria-label="Remove --site-font"]').click();
   await stored(({ delivery }) => delivery.names?.['--site-font'] === undefined);
   expect(errors).toEqual([]);
 });

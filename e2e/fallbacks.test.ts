@@ -64,7 +64,7 @@ describe('the stack', () => {
     expect(proposed).toHaveLength(2);
     await press(page, `${proposed[0]}: later`);
     await eventually(names, (now) => now[0] === proposed[1]);
-    await press(page, 'Put in Cambria');
+    await press(page, 'Add Cambria');
     await eventually(names, (now) => now[2] === 'Cambria for Literata');
     await stored(({ voices }) => voices['text']?.fallback?.[2] === 'cambria');
     // Cambria is on Windows and ChromeOS, which Georgia and Noto Serif serve before it.
@@ -74,7 +74,7 @@ describe('the stack', () => {
       (count) => count > 0,
     );
     await press(page, 'Remove Cambria for Literata');
-    await press(page, 'Take what Lettera proposes');
+    await press(page, 'Use what Lettera proposes');
     await stored(({ voices }) => voices['text']?.fallback === null);
     expect(await eventually(names, (now) => now.length === 2)).toEqual(proposed);
     expect(errors).toEqual([]);
@@ -94,7 +94,7 @@ describe('the stack', () => {
     await drag(entry(2), entry(4));
     await eventually(names, (now) => now[1] === 'Cambria for Literata');
     await stored(({ voices }) => voices['text']?.fallback?.[1] === 'cambria');
-    await press(page, 'Take what Lettera proposes');
+    await press(page, 'Use what Lettera proposes');
     await eventually(names, (now) => now.join() === proposed.join());
     expect(errors).toEqual([]);
   });
@@ -182,8 +182,9 @@ describe('the rehearsal', () => {
     expect((tuned?.[0] ?? 1) + (tuned?.[1] ?? 1)).toBeLessThan((none?.[0] ?? 0) + (none?.[1] ?? 0));
     await press(page, 'Rehearse the swap');
     const chosen = () =>
-      page.$eval('section.proof [aria-label="Faces"] [aria-pressed="true"]', (node) =>
-        node.textContent?.trim(),
+      page.$eval(
+        'section.proof [aria-label="Faces"] [aria-pressed="true"] .visually-hidden',
+        (node) => node.textContent?.trim(),
       );
     await eventually(chosen, (font) => font === 'Fallback faces');
     await eventually(chosen, (font) => font === 'Web faces');

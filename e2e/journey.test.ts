@@ -77,10 +77,10 @@ test('a newcomer goes through the whole job, and back', async () => {
   await press(page, 'The foundry’s families');
   await page.type('#allowed-by', 'Ása');
   await press(page, 'Allow the foundry');
-  const counted = () =>
-    page.$eval('.sentence .lead', (node) => node.textContent?.trim()).catch(() => '');
-  await eventually(counted, (text) => text === 'All 77 families');
-  const words = await page.$eval('li .specimen', (node) => node.textContent);
+  const counted = () => page.$eval('.found', (node) => node.textContent?.trim()).catch(() => '');
+  await eventually(counted, (text) => text === '77 families');
+  const inFace = await page.waitForSelector('li .specimen.shown');
+  const words = await inFace?.evaluate((node) => node.textContent);
   expect(words).toBe(start.document.words);
   await press(page, 'Filter');
   await press(page, 'Class', '.l-fold');
@@ -107,7 +107,7 @@ test('a newcomer goes through the whole job, and back', async () => {
 
   // 2. Pair: pointing shows it on the proof, a click takes it.
   await go('Pair');
-  await press(page, 'heading', '[aria-label="What is sought"]');
+  await press(page, 'a heading', '[aria-label="What is looked for"]');
   await press(page, 'Filter');
   await press(page, 'in the case', '.l-fold [aria-label="Wanted"]');
   await page.keyboard.press('Escape');
@@ -199,12 +199,20 @@ test('a newcomer goes through the whole job, and back', async () => {
     'follows',
     'follows',
   ]);
+  const openCell = (column: number) => page.click(`${row} [data-column="${column}"]`);
+  await openCell(0);
   await choose('Voice', 'Text', row);
+  await openCell(1);
   await fill(page, 'Weight', '600', row);
-  await choose('Size', 'up-4, 35.3 to 63.2', row);
+  await openCell(3);
+  await choose('Size', 'up-4 · 35.3 → 63.2', row);
+  await openCell(4);
   await fill(page, 'Line height', '1.2', row);
+  await openCell(5);
   await fill(page, 'Letter spacing', '0.05', row);
+  await openCell(6);
   await choose('Capitals', 'uppercase', row);
+  await openCell(7);
   await choose('Colour', 'Lantern red', row);
   await saved();
   const shown = await computed(frame, 'h1', [
@@ -226,7 +234,8 @@ test('a newcomer goes through the whole job, and back', async () => {
   expect(parseFloat(shown['font-size'] ?? '')).toBeCloseTo(size, 1);
   expect(parseFloat(shown['line-height'] ?? '')).toBeCloseTo(size * 1.2, 0);
   expect(parseFloat(shown['letter-spacing'] ?? '')).toBeCloseTo(size * 0.05, 1);
-  const again = await page.waitForSelector(`${row} td:nth-of-type(3) .follow`);
+  await openCell(1);
+  const again = await page.waitForSelector(`${row} [data-column="1"] .follow`);
   await again?.click();
   await saved();
   expect(await proofed('h1', 'font-weight')).toBe('700');
@@ -295,17 +304,18 @@ test('a newcomer goes through the whole job, and back', async () => {
     () => fontsUsed(page, 'h2', true),
     ([first]) => first === 'Barlow Condensed',
   );
-  await press(page, 'All projects');
+  await press(page, '‹ Projects');
   await fill(page, 'Start a project', 'Skerry Ferries');
   await page.waitForFunction(() => location.pathname === '/p/skerry-ferries/faces');
   // A new project offers the ways to begin, each a click, and neither tools nor marks before that.
   await page.waitForSelector('.ways');
   expect(await page.$$eval('.ways h3', (nodes) => nodes.map((node) => node.textContent))).toEqual([
-    'Look among the foundry’s families',
-    'Bring font files of your own',
-    'Begin from a starting point',
+    'With families',
+    'With a ready pair',
+    'With font files of your own',
+    'With a site that exists',
   ]);
-  expect(await page.$$('.sentence, .columns, section.proof')).toEqual([]);
+  expect(await page.$$('.tool-row, .columns, section.proof')).toEqual([]);
   await press(page, 'See starting points', '.ways');
   await page.waitForSelector('#allowed-by');
   await page.type('#allowed-by', 'Ása');
@@ -317,7 +327,7 @@ test('a newcomer goes through the whole job, and back', async () => {
     await setProofWidth(page, width);
     await eventually(
       () => page.$eval('.ledger', (node) => node.textContent ?? ''),
-      (text) => text.includes('none at') && text.includes('0 marks'),
+      (text) => text.includes('shift none') && text.includes('0 marks'),
     );
   }
   expect((await project('skerry-ferries')).document.case).toEqual({});

@@ -376,10 +376,10 @@ describe('a page of the site’s own', () => {
       (width) =>
         `${Number(stepSizeAt(scale, styles['heading-1']?.set.step ?? 0, width).toFixed(2))} px`,
     );
-    expect(await told('h1', 'worn by Heading 1')).toContain(
+    expect(await told('h1', 'used by Heading 1')).toContain(
       `${ends[0]} at 360, ${ends[1]} at 1280`,
     );
-    expect(await told('h1 em', 'worn by Emphasis')).toContain(
+    expect(await told('h1 em', 'used by Emphasis')).toContain(
       `here; ${ends[0]} at 360, ${ends[1]} at 1280`,
     );
     const site = await told('.seen', '25 px');

@@ -211,7 +211,7 @@ describe('lines', () => {
       (node as HTMLElement).click();
       return textContent;
     });
-    const wanted = Number(/Take ([\d.]+)/.exec(label ?? '')?.[1]);
+    const wanted = Number(/Use ([\d.]+)/.exec(label ?? '')?.[1]);
     await eventually(
       async () => (await at.project()).document.styles['heading-1']?.set.lineHeight,
       (height) => height === wanted,

@@ -310,7 +310,7 @@ describe('the keyboard', () => {
     await page.keyboard.up('Control');
     await eventually(project, ({ document }) => document.scale.large.ratio === 1.25);
     await page.keyboard.press('f');
-    const fallback = '[aria-label="Faces"] [aria-pressed="true"]';
+    const fallback = '[aria-label="Faces"] [aria-pressed="true"] .visually-hidden';
     expect(await page.$eval(fallback, (node) => node.textContent?.trim())).toBe('Fallback faces');
     await page.keyboard.press('?');
     await page.waitForSelector('[role="dialog"]');

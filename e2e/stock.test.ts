@@ -138,8 +138,8 @@ test('a saved page is told by what sets its text, pointed at, and leaves the pro
   await page.locator('button[aria-label="Use in this project: Lora"]').click();
   await page.waitForSelector('::-p-text(say of themselves “installable”)');
   expect(await violationsOn(page, 'main')).toEqual([]);
-  await press(page, 'Take in 1 file');
-  await page.waitForSelector('::-p-text(1 face taken into the case)');
+  await press(page, 'Add 1 file');
+  await page.waitForSelector('::-p-text(1 face added to the case)');
   const taken = await eventually(project, (one) => one.revision > revision);
   expect(Object.values(taken.document.case).map(({ name }) => name)).toContain('Lora');
   await press(page, 'Done');
@@ -337,7 +337,7 @@ test('files that say of themselves that they may not be hosted are not offered t
   await read();
   await page.locator('button[aria-label="Use in this project: Slab"]').click();
   await page.waitForSelector('::-p-text(say of themselves “restricted: no embedding”)');
-  const key = await page.waitForSelector('::-p-aria(Take in 1 file)');
+  const key = await page.waitForSelector('::-p-aria(Add 1 file)');
   expect(await key?.evaluate((node) => node.getAttribute('aria-disabled'))).toBe('true');
   await key?.click();
   expect((await project()).revision).toBe(revision);

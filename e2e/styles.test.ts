@@ -419,7 +419,7 @@ describe('colours', () => {
     await page.locator('[aria-label="Name of Lantern red"]').fill('Sea');
     await page.keyboard.press('Tab');
     await stored(({ colours }) => colours['accent']?.name === 'Sea');
-    await page.locator('[aria-label="Take out On lantern red"]').click();
+    await page.locator('[aria-label="Remove On lantern red"]').click();
     await stored(({ colours }) => colours['on-accent'] === undefined);
     expect(errors).toEqual([]);
   });
@@ -439,7 +439,7 @@ test('the whole site is checked at once, at both ends of the scale, and says whe
   expect(text).toContain('Body: words fall apart into letters');
   expect(text).toContain('On every page');
   // The dark ground is not delivered, and is tried all the same.
-  expect(text).toContain('hard to read on the dark ground');
+  expect(text).toContain('hard to read on the dark background');
   expect(await page.$('iframe[title="A page that is measured"]')).toBeNull();
   await page.locator(`${site} ::-p-text(Remove the letter spacing)`).click();
   await stored(({ styles }) => styles['body']?.set.letterSpacing === 0);

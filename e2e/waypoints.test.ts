@@ -38,10 +38,10 @@ test('a waypoint is named, compared with, shown by a key, and gone back to and f
   expect(await violationsOn(page, 'Waypoints')).toEqual([]);
   await page.keyboard.press('Escape');
 
-  await page.click('tr[data-style="lead"] .name');
+  await page.click('tr[data-style="lead"] [data-column="1"]');
   await fill(page, 'Weight', '720', 'tr.selected');
   await eventually(weight, (now) => now === '720');
-  await press(page, 'Done');
+  await press(page, 'Done', 'tr.deeds');
   await open();
   await press(page, 'Compare with Before the winter');
   await eventually(asideText, (text) => text.includes('Style Lead: weight following → 720'));
@@ -58,7 +58,7 @@ test('a waypoint is named, compared with, shown by a key, and gone back to and f
   await page.focus('.docket a');
   await page.keyboard.press('b');
   await eventually(weight, (now) => now === before);
-  await page.waitForSelector('::-p-aria(Before: Before the winter)');
+  await page.waitForSelector('::-p-text(As it was: Before the winter)');
   await page.keyboard.press('b');
   await eventually(weight, (now) => now === '720');
 

@@ -46,6 +46,9 @@ export async function sampleSite(): Promise<{ path: string; bytes: Uint8Array }[
   const folder = join(FOLDER, '..', 'own');
   const paths = ['index.html', 'css/site.css', 'css/type.css'];
   return Promise.all(
-    paths.map(async (path) => ({ path, bytes: new Uint8Array(await readFile(join(folder, path))) })),
+    paths.map(async (path) => ({
+      path,
+      bytes: new Uint8Array(await readFile(join(folder, path))),
+    })),
   );
 }

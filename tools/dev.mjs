@@ -17,7 +17,7 @@ const server = spawn(
     'watch',
     'cli/main.ts',
     'start',
-    '--sample',
+    '--settled-sample',
     ...args,
   ],
   { cwd: ROOT, stdio: 'inherit' },

@@ -26,6 +26,10 @@ export const router = createRouter({
         ...STAGES.map(({ key }) => ({ path: key, name: key, component: TOOLS[key] })),
       ],
     },
+    // Every control in all its states, for whoever works on them.
+    ...(import.meta.env.DEV
+      ? [{ path: '/controls', component: () => import('./control/ControlsPage.vue') }]
+      : []),
     { path: '/:path(.*)*', name: 'nowhere', component: () => import('./frame/NowhereView.vue') },
   ],
 });

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import Popover from 'primevue/popover';
-import { ref } from 'vue';
+import { nextTick, ref } from 'vue';
 import DoButton from './DoButton.vue';
 
 /**
@@ -16,6 +16,11 @@ defineProps<{
 }>();
 const popover = ref<InstanceType<typeof Popover> | null>(null);
 const open = ref(false);
+async function show(): Promise<void> {
+  open.value = true;
+  await nextTick();
+  document.querySelector<HTMLElement>('.l-fold-content')?.focus({ preventScroll: true });
+}
 defineExpose({ close: () => popover.value?.hide() });
 </script>
 
@@ -40,8 +45,11 @@ defineExpose({ close: () => popover.value?.hide() });
   <Popover
     ref="popover"
     unstyled
-    :pt="{ root: { class: 'l-fold', 'aria-label': label }, content: 'l-fold-content' }"
-    @show="open = true"
+    :pt="{
+      root: { class: 'l-fold', 'aria-label': label },
+      content: { class: 'l-fold-content', tabindex: -1 },
+    }"
+    @show="show"
     @hide="open = false"
   >
     <slot :close="() => popover?.hide()" />

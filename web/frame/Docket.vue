@@ -5,6 +5,7 @@ import { candidateError, localName, voiceFallback } from '@lettera/core/fallback
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { useRoute } from 'vue-router';
 import { caseFont } from '../proof/caseFonts';
+import InFace from '../proof/InFace.vue';
 import { useFallbacks } from '../store/fallbacks';
 import { useLengthUnit } from '../control/lengthUnit';
 import { whenIdle } from '../control/whenIdle';
@@ -155,12 +156,17 @@ const decisions = computed<Record<StageKey, Decision[]>>(() => {
           class="decision"
           :class="{ face: decision.font }"
         >
-          <span
-            class="what"
-            :style="{ fontFamily: decision.font, fontWeight: decision.weight }"
-            :title="decision.title ?? decision.text"
-            >{{ decision.text }}</span
-          >
+          <span class="what" :title="decision.title ?? decision.text">
+            <InFace
+              v-if="decision.font"
+              :font="decision.font"
+              :name="decision.text"
+              :words="decision.text"
+              :weight="decision.weight ?? 400"
+              mute
+            />
+            <template v-else>{{ decision.text }}</template>
+          </span>
         </span>
       </RouterLink>
     </nav>

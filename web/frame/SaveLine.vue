@@ -30,7 +30,7 @@ const words = computed(() => WORDS[project.saveState]);
       />
       <span
         role="status"
-        class="small said"
+        class="small state"
         :class="project.saveState === 'saved' ? 'quiet' : 'unsaved'"
         >{{ words }}</span
       >
@@ -50,7 +50,7 @@ const words = computed(() => WORDS[project.saveState]);
 .unsaved {
   font-weight: 550;
 }
-.said {
+.state {
   margin-left: auto;
 }
 .line > :first-child {

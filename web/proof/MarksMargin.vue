@@ -144,20 +144,23 @@ const go = ({ stage, style }: Mark) => {
 .margin > li:not(.top)::after {
   content: '';
   position: absolute;
-  top: 9px;
-  left: 17px;
-  width: 8px;
+  top: 12px;
+  left: 18px;
+  width: 7px;
   border-top: 1px solid var(--mark);
 }
+/* Pressed on 24 × 24 px, of which it fills less. */
 button {
-  min-width: 17px;
-  height: 18px;
+  box-sizing: border-box;
+  min-width: 24px;
+  height: 24px;
   padding: 0 3px;
-  font: 600 11px/1 inherit;
+  font: 600 12px/1 inherit;
   color: var(--sheet);
-  background: var(--mark);
-  border: 0;
-  border-radius: 0 2px 2px 0;
+  background: var(--mark) padding-box;
+  border: solid transparent;
+  border-width: 3px 6px 3px 0;
+  border-radius: 0 8px 6px 0;
   cursor: pointer;
 }
 .told {

@@ -1,14 +1,18 @@
 import type { Family } from '@lettera/core/document';
 import { onScopeDispose, watch } from 'vue';
 import { useProject } from '../store/project';
+import { BLANK, haveBlankFont } from './blankFont';
 import { useFontUrl } from './fontUrl';
 
 /** The name by which the workbench sets text in a family of the case. */
 export const caseFontName = (familyKey: string): string => `case ${familyKey}`;
 
-/** `font-family` for a family of the case, quoted for a style binding. */
+/** `font-family` in which the workbench sets text in a family, and where that is not there, in nothing else. */
+export const inNoOther = (name: string): string => `"${name}", "${BLANK}"`;
+
+/** `font-family` for a family of the case, quoted for a style binding; without one, the visitor's own. */
 export const caseFont = (familyKey: string | null | undefined, generic = 'sans-serif'): string =>
-  familyKey ? `"${caseFontName(familyKey)}", ${generic}` : generic;
+  familyKey ? inNoOther(caseFontName(familyKey)) : generic;
 
 /** How to make each font face of a family, by what tells it from all others. */
 function fontFaces(
@@ -38,6 +42,7 @@ export function useCaseFonts(): void {
   const project = useProject();
   const fontUrl = useFontUrl();
   const known = new Map<string, FontFace>();
+  haveBlankFont();
 
   watch(
     () => project.shown?.case,

@@ -2,7 +2,7 @@ import { libraryFaces, type LibraryFamily, type LibraryFile } from '@lettera/cor
 import { regularFace } from '@lettera/core/measure';
 import { onScopeDispose, ref, watch, type Ref } from 'vue';
 import { api, urls } from '../api/client';
-import { caseFont } from './caseFonts';
+import { caseFont, inNoOther } from './caseFonts';
 import { useProject } from '../store/project';
 import type { LineUpRow } from '../store/rows/rows';
 
@@ -22,7 +22,7 @@ const libraryFontName = (id: string): string => `library ${id}`;
 
 /** The CSS family that a row is set in. */
 export const rowFont = (row: LineUpRow): string =>
-  row.library ? `"${libraryFontName(row.library.id)}"` : caseFont(row.caseKey);
+  row.library ? inNoOther(libraryFontName(row.library.id)) : caseFont(row.caseKey);
 
 /** The face that a browser would have to fake bold and italic from: the regular of a row, alone. */
 export const loneFontName = (row: LineUpRow): string => `regular of ${row.key}`;

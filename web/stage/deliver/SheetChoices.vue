@@ -33,7 +33,7 @@ const warning = computed(() => {
   const { form = 'whole', weight = 'none', layer, siteLayer, linked } = delivery.value ?? {};
   if (form === 'tokens') return '';
   if (siteLayer && layer && linked !== 'after') {
-    return `Your own sheets win all the same: their layer “${siteLayer}” comes after “${layer}”. Take the layer of the rules away, or link them after yours.`;
+    return `Your own sheets win all the same: their layer “${siteLayer}” comes after “${layer}”. Remove the layer of the rules, or link them after yours.`;
   }
   if (weight === 'none') return '';
   const inLayer = layer

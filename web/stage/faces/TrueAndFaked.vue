@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { boldFace, type FamilySheet } from '@lettera/core/measure';
 import { computed } from 'vue';
+import { inNoOther } from '../../proof/caseFonts';
 import type { LineUpRow } from '../../store/rows/rows';
 import { loneFontName, rowFont, useLoneRegular } from '../../proof/specimenFonts';
 
@@ -13,7 +14,7 @@ const props = defineProps<{ row: LineUpRow; sheet: FamilySheet; words: string }>
 useLoneRegular(props.row);
 
 const own = rowFont(props.row);
-const faked = `"${loneFontName(props.row)}"`;
+const faked = inNoOther(loneFontName(props.row));
 /** A letter this far from the slanted upright is seen to differ; no more than so many are marked. */
 const SEEN = 0.3;
 const MOST_MARKED = 8;

@@ -5,7 +5,7 @@ import { voiceRequests } from '@lettera/core/style';
 import { computed } from 'vue';
 import DoButton from '../../control/DoButton.vue';
 import { percent } from '../../control/figures';
-import { caseFont } from '../../proof/caseFonts';
+import { caseFont, inNoOther } from '../../proof/caseFonts';
 import { useCopy } from '../../store/copy';
 import { useFallbacks } from '../../store/fallbacks';
 import { useProject } from '../../store/project';
@@ -90,7 +90,7 @@ const signed = (apart: number): string =>
             <OverlayText
               :text="line"
               :web="web"
-              :fallback="`&quot;${sampleName(voice, local)}&quot;`"
+              :fallback="inNoOther(sampleName(voice, local))"
               :weight="request?.weight ?? 400"
               :slant="request?.slant ?? 'normal'"
               :size="15"

@@ -6,7 +6,7 @@ import { computed, ref, watch } from 'vue';
 import ChoiceSet from '../../control/ChoiceSet.vue';
 import OnOff from '../../control/OnOff.vue';
 import SliderField from '../../control/SliderField.vue';
-import { caseFont } from '../../proof/caseFonts';
+import { caseFont, inNoOther } from '../../proof/caseFonts';
 import { useCopy } from '../../store/copy';
 import { usePlans } from '../../store/plans';
 import OverlayText from './OverlayText.vue';
@@ -103,7 +103,7 @@ useSampleFaces(() =>
       <OverlayText
         :text="text"
         :web="caseFont(voice?.family, voice?.generic)"
-        :fallback="`&quot;${sampleName(props.voice, chosen.local)}&quot;`"
+        :fallback="inNoOther(sampleName(props.voice, chosen.local))"
         :weight="face.weight"
         :slant="face.slant"
         :size="size"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { inNoOther } from '../../proof/caseFonts';
 import type { ProjectDocument, VoiceFitting } from '@lettera/core/document';
 import { cssPercent, fallbackBytes } from '@lettera/core/deliver';
 import {
@@ -225,7 +226,7 @@ const aside = (face: TunedFace): string =>
           <span
             class="whole-lines specimen"
             :style="{
-              fontFamily: `&quot;${name}&quot;`,
+              fontFamily: inNoOther(name),
               fontWeight: face.weight,
               fontStyle: face.slant,
             }"

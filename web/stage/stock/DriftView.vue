@@ -26,6 +26,7 @@ const nameOf = (element: string): string => project.document?.elements[element]?
         {{ drift.unclaimed.length }} {{ drift.unclaimed.length === 1 ? 'is' : 'are' }} claimed by no
         text element.
         <DoButton
+          class="on-point"
           label="Show on the page"
           :aria-label="`Show on the page: ${count(drift.unclaimed.length, 'text')} that no element claims`"
           @click="point(drift.unclaimed)"
@@ -54,6 +55,7 @@ const nameOf = (element: string): string => project.document?.elements[element]?
           <td class="figure">{{ one.texts.length }}</td>
           <td>
             <DoButton
+              class="on-point"
               label="Show on the page"
               :aria-label="`Show on the page: ${count(one.texts.length, 'text')}: ${nameOf(one.element)}, ${one.property} ${one.found}`"
               @click="point(one.texts)"

@@ -93,6 +93,7 @@ const lacks = ({ lacking }: StockFamily): string =>
             <span class="line wrap">
               <DoButton
                 v-if="family.texts.length"
+                class="on-point"
                 label="Show on the page"
                 :aria-label="`Show on the page: ${count(family.texts.length, 'text')} in ${family.name || 'no family'}`"
                 @click="point(family.texts)"
@@ -100,6 +101,7 @@ const lacks = ({ lacking }: StockFamily): string =>
               <span v-if="isInCase(family)" class="small quiet">in the case</span>
               <DoButton
                 v-else-if="canBeTaken(family)"
+                class="on-point"
                 label="Use in this project"
                 :aria-label="`Use in this project: ${family.name}`"
                 :aria-expanded="taking === family.name"

@@ -25,6 +25,7 @@ const MOST_NAMED = 40;
       <p>{{ fight.message }}</p>
       <div class="line wrap">
         <DoButton
+          class="on-point"
           label="Show on the page"
           :aria-label="`Show on the page: ${count(fight.texts.length, 'text')}: ${fight.message}`"
           @click="point(fight.texts)"

@@ -264,6 +264,7 @@ const selectorsOf = (style: string): string =>
               <span class="line">
                 <DoButton
                   v-if="texts.length"
+                  class="on-point"
                   label="Show on the page"
                   :aria-label="`Show on the page: ${style.name}`"
                   @click="point(texts)"
@@ -288,6 +289,7 @@ const selectorsOf = (style: string): string =>
         <li v-for="(one, i) in fold.unfolded" :key="i">
           {{ one.what }}, {{ count(one.texts.length, 'text') }}: {{ one.why }}.
           <DoButton
+            class="on-point"
             label="Show on the page"
             :aria-label="`Show on the page: what was not folded: ${one.what}`"
             @click="point(one.texts)"

@@ -128,6 +128,7 @@ const named = computed(() => {
         <td class="figure">{{ one.texts.length }}</td>
         <td>
           <DoButton
+            class="on-point"
             label="Show on the page"
             :aria-label="`Show on the page: ${count(one.texts.length, 'text')} of ${inWords(one)}`"
             @click="point(one.texts)"

@@ -125,6 +125,7 @@ const parts = computed((): { title: string; rows: Row[] }[] => [
           <td class="bar"><ShareBar :share="row.share" /></td>
           <td class="where">
             <DoButton
+              class="on-point"
               label="Show on the page"
               :aria-label="`Show on the page: ${count(row.texts.length, 'text')}: ${part.title}, ${row.words}`"
               @click="point(row.texts)"

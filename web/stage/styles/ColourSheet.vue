@@ -135,8 +135,8 @@ function add(): void {
       <thead>
         <tr>
           <th scope="col">Colour</th>
-          <th scope="col">Light ground</th>
-          <th scope="col">Dark ground</th>
+          <th scope="col">On light</th>
+          <th scope="col">On dark</th>
           <th scope="col">As text, on</th>
           <th scope="col" class="figure">Light</th>
           <th scope="col" class="figure">Dark</th>
@@ -173,7 +173,7 @@ function add(): void {
                   @change="type(row.key, side, $event)"
                 />
               </span>
-              <span class="line proposed">
+              <span class="line proposed on-point">
                 <DoButton
                   v-for="one in row.proposed[side]"
                   :key="one.label"
@@ -242,7 +242,7 @@ function add(): void {
 section {
   display: grid;
   gap: 8px;
-  padding: 4px 16px 16px;
+  padding: 4px var(--edge) 16px;
 }
 tbody td {
   vertical-align: top;
@@ -252,7 +252,7 @@ tbody td {
   width: 24px;
   height: 24px;
   padding: 0;
-  border: 1px solid var(--ink-2);
+  border: 1px solid var(--ink-3);
   border-radius: var(--corner);
   background: none;
   cursor: pointer;

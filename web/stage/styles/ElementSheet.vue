@@ -7,6 +7,7 @@ import TextField from '../../control/TextField.vue';
 import PickOne from '../../control/PickOne.vue';
 import { computed, onBeforeUnmount, ref } from 'vue';
 import DoButton from '../../control/DoButton.vue';
+import ToolRow from '../../control/ToolRow.vue';
 import { count } from '../../control/figures';
 import { useProject } from '../../store/project';
 import { useProof } from '../../store/proof';
@@ -109,20 +110,22 @@ onBeforeUnmount(() => (proof.pointedOut = []));
 </script>
 
 <template>
-  <div class="tools line wrap">
-    <TextField v-model="sought" placeholder="name or selector" aria-label="Filter text elements" />
-    <form class="line add" @submit.prevent="add">
-      <TextField
-        v-model="name"
-        placeholder="new text element"
-        aria-label="Name of a new text element"
-        maxlength="60"
-        required
-      />
-      <TextField v-model="selector" placeholder=".selector" aria-label="Its selectors" required />
-      <DoButton type="submit" label="Add it" />
-    </form>
-  </div>
+  <ToolRow>
+    <TextField v-model="sought" placeholder="Find" aria-label="Filter text elements" />
+    <template #end>
+      <form class="line add" @submit.prevent="add">
+        <TextField
+          v-model="name"
+          placeholder="new text element"
+          aria-label="Name of a new text element"
+          maxlength="60"
+          required
+        />
+        <TextField v-model="selector" placeholder=".selector" aria-label="Its selectors" required />
+        <DoButton type="submit" label="Add it" />
+      </form>
+    </template>
+  </ToolRow>
   <div class="scroll">
     <table class="figures-table">
       <thead>
@@ -164,6 +167,7 @@ onBeforeUnmount(() => (proof.pointedOut = []));
                 @update:model-value="set(row.key, 'style', $event)"
               />
               <DoButton
+                class="on-point"
                 label="Open"
                 :aria-label="`Open the style of ${row.element.name}`"
                 @click="show(row.element.style)"
@@ -197,6 +201,7 @@ onBeforeUnmount(() => (proof.pointedOut = []));
           </td>
           <td>
             <DoButton
+              class="on-point"
               label="Remove"
               :aria-label="`Remove ${row.element.name}`"
               @click="project.change([{ op: 'remove', path: `/elements/${row.key}` }])"
@@ -209,20 +214,14 @@ onBeforeUnmount(() => (proof.pointedOut = []));
 </template>
 
 <style scoped>
-.tools {
-  padding: 0 16px 6px;
-}
-.tools input {
+.tool-row :deep(input) {
   width: 140px;
-}
-.add {
-  margin-left: auto;
 }
 .scroll {
   flex: 1;
   overflow: auto;
   min-height: 0;
-  padding: 0 16px 12px;
+  padding: 0 var(--edge) 12px;
 }
 .selectors {
   width: 26%;

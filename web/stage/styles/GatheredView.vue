@@ -114,7 +114,7 @@ const lists = computed<List[]>(() => {
       title: 'Styles that nothing uses',
       about: 'No text element has them, and no style follows them.',
       none: 'Every style shows somewhere.',
-      all: 'Use all out',
+      all: 'Remove all',
       found: unwornStyles(document).map((style) => ({
         key: style,
         style,
@@ -155,6 +155,7 @@ function open(style: string): void {
             </button>
             <span class="small">{{ one.says }}</span>
             <DoButton
+              class="on-point"
               :label="one.does"
               :aria-label="`${one.does}: ${nameOf(one.style)}, ${one.says}`"
               @click="project.change(one.patch)"
@@ -172,14 +173,11 @@ function open(style: string): void {
   grid-template-columns: repeat(auto-fit, minmax(300px, 1fr));
   gap: 14px 24px;
   align-items: start;
-  padding: 4px 16px 16px;
+  padding: 4px var(--edge) 16px;
 }
 .gathered > :first-child,
 .whole {
   grid-column: 1 / -1;
-}
-h2 {
-  font-size: 13px;
 }
 ul {
   display: grid;

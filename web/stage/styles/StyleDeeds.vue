@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { BODY_STYLE, freeKey } from '@lettera/core/document';
 import { takeOutStylePatch } from '@lettera/core/style';
-import { computed, nextTick } from 'vue';
+import { computed, nextTick, useTemplateRef } from 'vue';
 import DoButton from '../../control/DoButton.vue';
 import { count } from '../../control/figures';
 import TextField from '../../control/TextField.vue';
@@ -12,6 +12,7 @@ import type { StyleRow } from './styleRow';
 /** What is done with a style as a whole, while its row is selected. */
 const props = defineProps<{ row: StyleRow }>();
 const emit = defineEmits<{ done: [] }>();
+const root = useTemplateRef<HTMLElement>('root');
 const project = useProject();
 const proof = useProof();
 
@@ -61,12 +62,12 @@ function giveClass(): void {
     },
   ]);
   // The word that was pressed is gone with what it did: the work goes on in the row.
-  void nextTick(() => emit('done'));
+  void nextTick(() => root.value?.querySelector('input')?.focus());
 }
 </script>
 
 <template>
-  <span class="line whole">
+  <span ref="root" class="line whole">
     <TextField
       :model-value="row.style.name"
       class="name"

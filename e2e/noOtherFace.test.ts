@@ -1,0 +1,101 @@
+import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import type { Browser, HTTPRequest, Page } from 'puppeteer-core';
+import { eventually, launchBrowser, newPage } from './browser';
+import { startLettera, type RunningLettera } from './lettera';
+import { allowFoundry, changeProject } from './project';
+
+/** Nothing is shown in another face than its own: with the files of faces kept back, and with them refused. */
+let lettera: RunningLettera;
+let browser: Browser;
+
+const SLUG = 'tarnholm-light';
+/** What the words of the interface are set in, and the font in which every character is blank. */
+const ALLOWED = ['Hanken Grotesk Variable', 'Hanken Grotesk', 'OTS derived font', 'Lettera blank'];
+const isFace = (request: HTTPRequest): boolean =>
+  request.resourceType() === 'font' && new URL(request.url()).pathname.startsWith('/api/');
+
+beforeAll(async () => {
+  lettera = await startLettera();
+  browser = await launchBrowser();
+  await allowFoundry(lettera, SLUG);
+  await changeProject(lettera, SLUG, [
+    {
+      op: 'add',
+      path: '/contenders',
+      value: [
+        { heading: 'library/space-grotesk', text: 'library/source-serif-4' },
+        { heading: 'library/archivo', text: 'library/bitter' },
+      ],
+    },
+  ]);
+});
+afterAll(async () => {
+  await browser?.close();
+  await lettera?.close();
+});
+
+/** Families that anything is drawn in within elements of a selector, as Chromium tells. */
+async function drawnIn(page: Page, selector: string): Promise<string[]> {
+  const session = await page.createCDPSession();
+  try {
+    await session.send('DOM.enable');
+    await session.send('CSS.enable');
+    const { root } = await session.send('DOM.getDocument', { depth: 0 });
+    const { nodeIds } = await session.send('DOM.querySelectorAll', {
+      nodeId: root.nodeId,
+      selector: `${selector}, ${selector} *`,
+    });
+    const families = new Set<string>();
+    for (const nodeId of nodeIds) {
+      const { fonts } = await session.send('CSS.getPlatformFontsForNode', { nodeId });
+      for (const { familyName } of fonts) families.add(familyName);
+    }
+    return [...families];
+  } finally {
+    await session.detach();
+  }
+}
+
+const PLACES: [where: string, path: string, selector: string, least: number][] = [
+  ['line-up', 'faces', 'li .specimen, li .failed', 4],
+  ['pairs', 'pair', '.partner .set', 4],
+  ['contenders', 'pair', '.contenders .names', 2],
+  ['starting points', 'pair?view=points', '.points :is(.heading, .text)', 12],
+  ['docket', 'faces', '.docket .face', 2],
+  ['styles', 'styles', '.styles-table .name', 10],
+];
+
+test.each(PLACES)('%s, while files are kept back', async (_where, path, selector, least) => {
+  const { page } = await newPage(browser);
+  await page.setRequestInterception(true);
+  page.on('request', (request) => {
+    if (!isFace(request)) void request.continue();
+  });
+  await page.goto(`${lettera.url}/p/${SLUG}/${path}`);
+  await eventually(
+    () => page.$$eval(selector, (all) => all.length),
+    (count) => count >= least,
+  );
+  // Each place says that it waits, after a while.
+  await eventually(
+    () => page.$$eval(selector, (all) => all.map((node) => node.textContent ?? '').join(' ')),
+    (text) => text.includes('is on its way …'),
+  );
+  const others = (await drawnIn(page, selector)).filter((family) => !ALLOWED.includes(family));
+  expect(others).toEqual([]);
+  await page.close();
+});
+
+test.each(PLACES)('%s, where files do not come', async (_where, path, selector) => {
+  const { page } = await newPage(browser);
+  await page.setRequestInterception(true);
+  page.on('request', (request) => void (isFace(request) ? request.abort() : request.continue()));
+  await page.goto(`${lettera.url}/p/${SLUG}/${path}`);
+  await eventually(
+    () => page.$$eval(selector, (all) => all.map((node) => node.textContent ?? '').join(' ')),
+    (text) => text.includes('did not come'),
+  );
+  const others = (await drawnIn(page, selector)).filter((family) => !ALLOWED.includes(family));
+  expect(others).toEqual([]);
+  await page.close();
+});
