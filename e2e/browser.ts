@@ -16,9 +16,6 @@ const EXECUTABLE =
   process.env['LETTERA_CHROMIUM'] ??
   ['/usr/bin/chromium', '/usr/bin/chromium-browser'].find((path) => existsSync(path)) ??
   '';
-/** The same engine without the browser around it, which starts and draws with less work. */
-const SHELL = '/usr/bin/chromium-headless-shell';
-const isShown = process.env['LETTERA_SHOW'] !== undefined;
 
 /**
  * @param ownWindow whether pages are as wide as the browser's own window, which can then be zoomed
@@ -27,17 +24,15 @@ const isShown = process.env['LETTERA_SHOW'] !== undefined;
 export const launchBrowser = ({
   ownWindow = false,
   env = {},
-}: { ownWindow?: boolean; env?: Record<string, string> } = {}): Promise<Browser> => {
-  const inShell = !ownWindow && !isShown && EXECUTABLE === '/usr/bin/chromium' && existsSync(SHELL);
-  return puppeteer.launch({
-    executablePath: inShell ? SHELL : EXECUTABLE,
+}: { ownWindow?: boolean; env?: Record<string, string> } = {}): Promise<Browser> =>
+  puppeteer.launch({
+    executablePath: EXECUTABLE,
     // With LETTERA_SHOW=1 in the environment one can look on.
-    headless: inShell ? 'shell' : !isShown,
+    headless: process.env['LETTERA_SHOW'] === undefined,
     args: FLAGS,
     env: { ...process.env, ...env },
     ...(ownWindow ? { defaultViewport: null } : {}),
   });
-};
 
 /** What Chromium's own page of settings can do, as far as it is used here. */
 interface ChromiumSettings {
@@ -69,7 +64,7 @@ const PATIENCE = Number(process.env['LETTERA_PATIENCE'] ?? 60_000);
 
 /** A page of the size that Lettera is designed at, which fails the test at any error of a script. */
 export async function newPage(
-  browser: Browser,
+  browser: Pick<Browser, 'newPage'>,
   { width = 1280, height = 800 } = {},
 ): Promise<{ page: Page; errors: string[] }> {
   const page = await browser.newPage();
@@ -90,9 +85,10 @@ export async function newPage(
 export async function proofFrame(page: Page, { asItIs = false } = {}): Promise<Frame> {
   const element = await page.waitForSelector('section.proof iframe.ready');
   if (!asItIs) {
-    await page.$$eval('section.proof .ruler .stop', (stops) => {
-      const byName = (name: string) => stops.find((stop) => stop.textContent?.trim() === name);
-      if (!byName('room')) (byName('laptop') as HTMLElement | undefined)?.click();
+    await page.$eval('section.proof .ruler', (ruler) => {
+      if (ruler.getAttribute('data-asked')) return;
+      const stops = [...ruler.querySelectorAll<HTMLElement>('.stop')];
+      stops.find((stop) => stop.textContent?.trim() === 'laptop')?.click();
     });
   }
   const frame = await element?.contentFrame();
@@ -269,8 +265,12 @@ export async function setProofWidth(
   page: Page,
   name: 'phone' | 'tablet' | 'laptop' | 'room',
 ): Promise<void> {
-  const isThere = await page.$eval('section.proof .ruler .handle', (handle) => handle.textContent);
-  if (!isThere?.trim().startsWith(name)) {
+  const handle = await page.waitForSelector('section.proof .ruler .handle');
+  const isThere = await handle?.evaluate((node) => node.textContent?.trim() ?? '');
+  const asked = await page.$eval('section.proof .ruler', (ruler) =>
+    ruler.getAttribute('data-asked'),
+  );
+  if (name === 'room' ? asked : !isThere?.startsWith(name)) {
     await press(page, name, 'section.proof .ruler');
   }
 }

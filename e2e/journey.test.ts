@@ -165,7 +165,7 @@ test('a newcomer goes through the whole job, and back', async () => {
   );
   expect(stack.at(-1)).toBe('sans-serif');
   const boxInWeb = await proofed('h1', 'height');
-  await press(page, 'Show the fallback on the proof');
+  await press(page, 'Show the fallback on the page');
   // Arial where the machine has it, else the open font of the same widths.
   await eventually(
     () => fontsUsed(page, 'h1', true),

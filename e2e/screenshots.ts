@@ -9,6 +9,7 @@ import {
   proofFrame,
   setProofWidth,
   aboutPage,
+  openView,
 } from './browser';
 import { startLettera } from './lettera';
 import { changeProject } from './project';
@@ -31,7 +32,7 @@ async function take(name: string): Promise<void> {
   await page.waitForFunction(
     () =>
       !document.querySelector('.ledger')?.textContent?.includes('being measured') &&
-      !document.querySelector('.specimen.loading, bdi.loading'),
+      !document.querySelector('.specimen.loading, .in-face.waits'),
   );
   await page.mouse.move(100, 640);
   await new Promise((resolve) => setTimeout(resolve, 300));
@@ -70,18 +71,18 @@ try {
   await measured();
   await take('faces');
   await press(page, 'Map');
-  await page.waitForSelector('.point bdi');
+  await page.waitForSelector('.point .in-face');
   await take('faces-map');
-  await press(page, 'Rows');
+  await press(page, 'Line-up');
   await openRow('Alegreya');
   await page.waitForSelector('.panel dl dd');
   await page.$eval('.workbench', (node) => node.scrollTo(0, 270));
   await take('family');
 
   await open('pair');
-  await page.waitForSelector('.partner .set.shown');
+  await page.waitForSelector('.partner .in-face:not(.waits)');
   for (const partner of [1, 3]) {
-    await page.$eval(`li:nth-child(${partner}) .partner ::-p-aria(Keep aside)`, (node) =>
+    await page.$eval(`li:nth-child(${partner}) .partner .acts .l-do:nth-child(2)`, (node) =>
       (node as HTMLElement).click(),
     );
   }
@@ -114,9 +115,9 @@ try {
   await open('styles');
   await setProofWidth(page, 'room');
   await press(page, 'Web faces', 'section.proof');
-  await page.click('tr[data-style="heading-1"] .name');
+  await page.click('tr[data-style="heading-1"] [data-column="4"]');
   await take('styles');
-  await press(page, 'Done');
+  await press(page, 'Done', 'tr.deeds');
   await fetch(`${lettera.url}/api/v1/projects/${SAMPLE}/waypoints`, {
     method: 'POST',
     headers: { 'Content-Type': 'application/json' },
@@ -131,7 +132,7 @@ try {
     { op: 'add', path: '/styles/notice', value: { name: 'Notice', follows: 'lead', set: {} } },
   ]);
   await open('styles');
-  await press(page, 'To put right', '[role="tablist"]');
+  await press(page, 'Clean-up', '[role="tablist"]');
   await take('styles-put-right');
   await page.locator('.docket .head .l-do').click();
   await press(page, 'Compare with Before the winter');
@@ -140,7 +141,7 @@ try {
   );
   await take('waypoint');
   await press(page, 'Close', 'section.proof');
-  await press(page, 'Looking');
+  await openView(page);
   await press(page, 'Alone', '.l-fold');
   await page.keyboard.press('Escape');
   await page.locator('.docket .head .l-do').click();

@@ -103,6 +103,7 @@ describe('the sheet', () => {
     await stored(({ styles }) => styles['lead']?.set.inset === '1.5lh');
     const line = parseFloat(await leadIs('line-height'));
     expect(parseFloat(await leadIs('padding-top'))).toBeCloseTo(1.5 * line, 0);
+    await page.click(cell('lead', 2));
     await fill(page, 'Inset', 'a lot');
     await page.waitForSelector(`${cell('lead', 2)} [role="alert"]`);
     expect((await projectOf()).document.styles['lead']?.set.inset).toBe('1.5lh');

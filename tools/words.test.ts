@@ -14,7 +14,7 @@ const PLAINER: readonly (readonly [pattern: RegExp, plain: string])[] = [
   [/\b(take|takes|taken|taking) in\b|\bbrought in\b/i, 'add'],
   [/\b(take|takes|taken|taking) over\b/i, 'use in this project; begin'],
   [/^take (?!stock)/i, 'use, add'],
-  [/^point$|^point at /i, 'show on the page'],
+  [/^point$|^point at (?!text to)/i, 'show on the page'],
   [/\bnarrow(ed)? (by|further)\b|^narrowed$/i, 'filter'],
   [/\bke(ep|pt) aside\b/i, 'shortlist'],
   [/^looking$/i, 'view'],

@@ -178,7 +178,7 @@ describe('a mix of platforms from CSV', () => {
   test('that does not come to 100 is taken in proportion, and said to be', () => {
     const { audience, notes } = readAudience('Windows,30\nAndroid,30');
     expect(audience).toEqual({ windows: 50, android: 50 });
-    expect(notes.join()).toContain('come to 60');
+    expect(notes.join()).toContain('add up to 60');
   });
 
   test('leaves out platforms that are not known, with how much that is', () => {

@@ -156,7 +156,7 @@ onBeforeUnmount(() => observer.disconnect());
         <DoButton label="Show it as it is now" title="(b)" @click="proof.before = false" />
       </span>
       <span v-else class="pointed" aria-live="polite">{{
-        pointed ?? 'Show on the page: text to see its style'
+        pointed ?? 'Point at text to see its style'
       }}</span>
       <span class="figure"
         >{{ proof.width }} px ·

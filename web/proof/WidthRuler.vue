@@ -29,10 +29,11 @@ const WORD = 46;
 const FIGURE = 38;
 const ROUND = [400, 500, 640, 1000, 1600, 2000];
 
-/** The present width by its name, where it has one. */
+/** The present width, by its name where it has one and there is room for it beside the width of the room. */
 const present = computed(() => {
   const name = STOPS.find(({ width }) => width === proof.width)?.name.toLowerCase();
-  return name
+  const apart = (at(proof.room) - at(proof.width)) * length.value;
+  return name && !(proof.room >= NARROWEST && apart > 0 && apart < 2 * FIGURE)
     ? { says: `${name} ${proof.width}`, needs: 2 * FIGURE }
     : { says: `${proof.width}`, needs: FIGURE };
 });
@@ -135,6 +136,7 @@ function onKey(event: KeyboardEvent): void {
     class="ruler"
     role="group"
     aria-label="Width of the page"
+    :data-asked="proof.asked"
     @pointerdown="grab"
     @pointermove="drag"
     @pointerup="hold = null"

@@ -212,7 +212,7 @@ table {
   table-layout: fixed;
 }
 th:nth-child(2) {
-  width: 42%;
+  width: 38%;
 }
 th:nth-child(3) {
   width: 64px;
@@ -222,6 +222,7 @@ td.code {
 }
 td {
   height: 29px;
+  font-size: var(--size-beside);
   padding: 2px 12px 2px 0;
   overflow-wrap: anywhere;
 }
@@ -230,6 +231,7 @@ td.figure {
 }
 .read {
   min-height: 24px;
+  font-size: var(--size-read);
   font-weight: 550;
   text-decoration: underline;
   text-decoration-color: var(--rule);

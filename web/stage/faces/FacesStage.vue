@@ -243,8 +243,10 @@ watch(
         title="Your own words, set in every family"
         @change="setWords"
       />
-      <span class="quiet">at</span>
-      <PickOne v-model="lineUp.size" :choices="sizes" label="Size of what is set" />
+      <template #least>
+        <span class="quiet">at</span>
+        <PickOne v-model="lineUp.size" :choices="sizes" label="Size of what is set" />
+      </template>
       <template #end>
         <MeasuringLine />
         <span v-if="library.measuring.state !== 'measuring'" class="quiet found" role="status">{{
@@ -339,7 +341,13 @@ watch(
   width: 230px;
 }
 .tool-row > .words {
-  flex: 0 1 auto;
+  flex: 0 1 230px;
+  min-width: 90px;
+}
+@container (max-width: 500px) {
+  .found {
+    display: none;
+  }
 }
 .allowed {
   display: grid;

@@ -103,8 +103,9 @@ const signed = (apart: number): string =>
     </tbody>
   </table>
   <p class="small quiet about">
-    The web face is filled in blue, what stands in is outlined in brown. Words were measured on text
-    that nothing was fitted to, from the kind that goes best to the one that goes worst:
+    Blue is the web face, amber what stands in for it; where letters lie over one another both
+    colours are gone. Words were measured on text that nothing was fitted to, from the kind that
+    goes best to the one that goes worst:
     {{ known[0]?.candidate ? measuredOn(known[0].candidate) : '' }}. Lines are those of its running
     text at {{ MEASURES.join(', ') }} px.
   </p>

@@ -140,7 +140,7 @@ watch(props, () => void settle());
       v-for="(one, i) in errors"
       :key="i"
       class="error"
-      :style="{ left: `${one.x}px`, top: `${one.y - 7}px` }"
+      :style="{ left: `${one.x}px`, top: `${one.y - 9}px` }"
       >{{ one.error > 0 ? '+' : one.error < 0 ? '−' : '' }}{{ percent(Math.abs(one.error)) }}</small
     >
   </div>
@@ -150,15 +150,18 @@ watch(props, () => void settle());
 .overlay {
   position: relative;
   max-width: 100%;
+  background: var(--sheet);
+  isolation: isolate;
 }
+/* Where letters lie over one another the two colours put each other out: what differs is seen from a step back. */
 p.fallback {
   position: absolute;
   inset: 0;
-  color: transparent;
-  -webkit-text-stroke: 0.7px var(--local);
+  color: var(--local);
+  mix-blend-mode: var(--over);
 }
 p.web {
-  color: color-mix(in srgb, var(--web) 85%, transparent);
+  color: var(--web);
 }
 .single p {
   max-height: 1lh;
@@ -174,7 +177,7 @@ p.web {
 }
 .error {
   position: absolute;
-  font-size: 9px;
+  font-size: var(--size-beside);
   line-height: 1;
   color: var(--ink-2);
 }

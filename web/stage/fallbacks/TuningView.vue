@@ -237,8 +237,8 @@ const aside = (face: TunedFace): string =>
       <p v-if="chosen.faces[0]" class="small quiet">
         What each group buys at ±{{ percent(fitting.evenness, 0) }}:
         {{ chosen.faces[0].steps.map((step, i) => `${i + 1}: ${percent(step, 2)}`).join(', ') }}. A
-        ratio for every letter would come to {{ percent(chosen.faces[0].each, 2) }}; what is left
-        there is the limit, and kerning.
+        ratio for every letter would be {{ percent(chosen.faces[0].each, 2) }}; what is left there
+        is the limit, and kerning.
         {{
           candidateError(chosen) > fitting.target
             ? `Words within ${percent(fitting.target, 1)} cannot be had over ${localName(chosen.local)} under this limit.`

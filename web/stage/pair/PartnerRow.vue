@@ -252,11 +252,11 @@ li::before {
   gap: 6px;
   height: 28px;
   padding-top: 4px;
-  opacity: 0;
 }
-:is(.partner:hover, .partner:focus-within) .acts,
-.acts:has([aria-expanded='true']) {
-  opacity: 1;
+@media not ((hover: none) and (pointer: coarse)) {
+  .partner:not(:hover, :focus-within) .acts:not(:has([aria-expanded='true'])) {
+    opacity: 0;
+  }
 }
 .kept {
   visibility: hidden;

@@ -123,10 +123,11 @@ li:focus-within {
   display: flex;
   gap: 6px;
   padding-top: 6px;
-  opacity: 0;
 }
-li:is(:hover, :focus-within) .acts {
-  opacity: 1;
+@media not ((hover: none) and (pointer: coarse)) {
+  li:not(:hover, :focus-within) .acts {
+    opacity: 0;
+  }
 }
 .ask {
   display: grid;

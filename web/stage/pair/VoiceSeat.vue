@@ -182,7 +182,7 @@ function rename(event: Event): void {
       <DoButton v-if="unsettled" @click="settle">
         Give each style the nearest weight there is
       </DoButton>
-      <DoButton label="Remove the voice" :why="staysBecause" @click="remove" />
+      <DoButton class="on-point" label="Remove the voice" :why="staysBecause" @click="remove" />
     </p>
   </section>
 </template>

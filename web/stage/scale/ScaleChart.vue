@@ -74,7 +74,7 @@ const labelText = (name: string): string =>
       <span class="legend"
         ><svg width="9" height="9" aria-hidden="true">
           <rect class="by-hand" width="8" height="8" /></svg
-        >set by hand; double-click gives it back</span
+        >set by hand</span
       >
     </figcaption>
   </figure>

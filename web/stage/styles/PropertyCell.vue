@@ -237,6 +237,11 @@ function setTo(value: string | number | null): Patch {
   return [...patch, ...set(voice)];
 }
 
+/** What is chosen from a list is the end of it; what is typed may be stepped on. */
+function choose(value: string | number): void {
+  if (layer.take(setTo(value))) emit('close');
+}
+
 function look(value: string | number): void {
   layer.show(value === props.resolved.value ? null : setTo(value));
 }
@@ -289,7 +294,7 @@ function follow(): void {
           :choices="choices"
           :label="number ? 'Weights that are loaded' : PROPERTIES[property].label"
           :placeholder="number ? 'pick' : text"
-          @update:model-value="layer.take(setTo($event))"
+          @update:model-value="choose"
           @hide="layer.show(null)"
         >
           <template #option="{ option }">
@@ -354,7 +359,7 @@ td.set {
   z-index: 4;
   display: grid;
   gap: 6px;
-  min-width: 100%;
+  min-width: max(100%, 220px);
   padding: 5px 10px 6px;
   font-weight: 400;
   color: var(--ink);

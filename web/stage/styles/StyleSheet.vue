@@ -147,8 +147,19 @@ const cells = useCellCursor({ styles: shownStyles, properties, where: at, sheet 
 const onCell = (event: Event): boolean =>
   (event.target as HTMLElement).dataset['column'] !== undefined;
 
+/** Enter ends what is typed into a cell, once it has been taken; what was refused stays. */
+async function leaveField(field: HTMLElement): Promise<void> {
+  const cell = field.closest('td.open');
+  if (!cell || field.role === 'combobox' || !field.matches('input')) return;
+  await new Promise(requestAnimationFrame);
+  if (cell.querySelector('[role="alert"]')) return;
+  opened.value = null;
+  await cells.comeBack();
+}
+
 async function onKey(event: KeyboardEvent): Promise<void> {
   if (!onCell(event)) {
+    if (event.key === 'Enter') await leaveField(event.target as HTMLElement);
     if (event.key !== 'Escape' || !proof.style) return;
     event.stopPropagation();
     if (opened.value) opened.value = null;
