@@ -74,10 +74,15 @@ export const prepareData = (): Promise<string> => ensurePrepared(prepare);
  * the sample in it as it is when it has been worked with for a while, unless the foundry is another.
  * @param families how many families the foundry holds at least
  * @param env what it is started with beside what is its own here
+ * @param settled whether the sample is there as the demo shows it at first
  */
 export async function startLettera(
   given?: { dataFolder: string },
-  { families = 0, env: more = {} }: { families?: number; env?: Record<string, string> } = {},
+  {
+    families = 0,
+    env: more = {},
+    settled = false,
+  }: { families?: number; env?: Record<string, string>; settled?: boolean } = {},
 ): Promise<RunningLettera> {
   const dataFolder =
     given?.dataFolder ??
@@ -90,7 +95,8 @@ export async function startLettera(
     LETTERA_FOUNDRY_FAMILIES: String(families),
     ...more,
   };
-  const startApplication = () => start('build/lettera.mjs', ['start', '--sample'], env);
+  const startApplication = () =>
+    start('build/lettera.mjs', ['start', settled ? '--settled-sample' : '--sample'], env);
   const foundry = await start('build/foundry.mjs', [], env);
   let lettera = await startApplication();
   return {

@@ -152,6 +152,8 @@ export function useSpecimenFont(specimen: () => Specimen): {
       hold(project.id, library);
       holding = library;
     }
+    // Without words nothing is asked for, and nothing can be said to have come.
+    if (words.trim() === '') return;
     const settle = (to: SpecimenState): unknown => asked === asking && (state.value = to);
     try {
       if (library && !LATIN_FILE.test(words)) await holdWhole(project.id, library);

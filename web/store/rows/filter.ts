@@ -65,10 +65,15 @@ function standsIn(row: LineUpRow, from: LineUpFilter['from'], places: Places): b
   }
 }
 
-function passes(row: LineUpRow, filter: LineUpFilter, typed: string, places: Places): boolean {
+function passes(
+  row: LineUpRow,
+  filter: LineUpFilter,
+  isNamed: (name: string) => boolean,
+  places: Places,
+): boolean {
   const { measures } = row;
   return (
-    (typed === '' || namesMatch(typed, row.plainName)) &&
+    isNamed(row.plainName) &&
     standsIn(row, filter.from, places) &&
     (filter.classes.length === 0 || filter.classes.includes(row.class)) &&
     filter.weights.every((weight) => hasWeight(row, weight)) &&
@@ -94,7 +99,12 @@ export function filterRows(
   places: Places = { shortlist: [], recent: [] },
 ): LineUpRow[] {
   const typed = plain(filter.name);
-  return rows.filter((row) => passes(row, filter, typed, places));
+  // A slip is forgiven only where no name holds what was typed as it stands.
+  const asTyped = (name: string): boolean => name.includes(typed);
+  const isNamed = rows.some(({ plainName }) => asTyped(plainName))
+    ? asTyped
+    : (name: string) => namesMatch(typed, name);
+  return rows.filter((row) => passes(row, filter, isNamed, places));
 }
 
 /** A part of a filter that is set or can be set on its own. */

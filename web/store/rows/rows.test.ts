@@ -120,6 +120,21 @@ describe('a filter', () => {
     expect(names(filter)).toEqual(expected);
   });
 
+  test('by a name as it stands, and with a slip only where none does', () => {
+    const [row] = rows;
+    if (!row) throw new Error('There is no row');
+    const named = ['Space Mono', 'Montserrat'].map((name) => ({
+      ...row,
+      name,
+      plainName: plain(name),
+    }));
+    const found = (name: string) =>
+      filterRows(named, { ...NO_FILTER, name }).map((one) => one.name);
+    expect(found('mono')).toEqual(['Space Mono']);
+    expect(found('monx')).toEqual(['Space Mono', 'Montserrat']);
+    expect(found('plex')).toEqual([]);
+  });
+
   test('by the shortlist and by what was looked at', () => {
     const places = { shortlist: ['library/literata'], recent: ['library/spectral'] };
     const of = (from: LineUpFilter['from']) =>
