@@ -151,7 +151,7 @@ export function pageRoutes({
     if (!config.fetches) {
       throw new Problem(
         'fetching-off',
-        'This Lettera fetches no pages: it is shared, and was not started with --fetch on. Save the page, or take the reader.',
+        'This Lettera fetches no pages: it is shared, and was not started with --fetch on. Save the page, or use the reader.',
       );
     }
     const { address } = bodyOf(request, 'PageAddress');

@@ -224,6 +224,7 @@ function claim(kind: UnclaimedKind<Element> & { style: string }): void {
             </td>
             <td>
               <DoButton
+                class="on-point"
                 :label="opened === keyOf(one) ? 'Close' : 'How to win over it'"
                 :aria-expanded="opened === keyOf(one)"
                 :aria-label="`How to win over ${keyOf(one)}`"

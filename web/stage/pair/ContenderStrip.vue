@@ -21,7 +21,7 @@ const HEADING = 640;
     <li v-for="(state, i) in contenders.states" :key="keyOf(state)">
       <button
         type="button"
-        class="plain pair"
+        class="plain flip"
         :aria-pressed="isShown(state)"
         :title="`Show on the page, or give back (${i + 1})`"
         @click="contenders.flip(i)"
@@ -53,8 +53,8 @@ const HEADING = 640;
 <style scoped>
 .contenders {
   display: grid;
-  grid-template-columns: repeat(4, minmax(0, 1fr));
-  gap: 0 20px;
+  grid-template-columns: repeat(4, minmax(0, max-content));
+  gap: 0 28px;
   padding: 8px var(--edge) 6px;
   border-bottom: 1px solid var(--rule);
 }
@@ -70,7 +70,7 @@ li :deep(.l-do) {
   color: var(--ink-2);
   border-color: transparent;
 }
-.pair {
+.flip {
   display: flex;
   gap: 8px;
   max-width: 100%;
@@ -81,11 +81,11 @@ li :deep(.l-do) {
   font-weight: 400;
   color: var(--ink-3);
 }
-.pair[aria-pressed='true'] .place,
-.pair[aria-pressed='true'] .names {
+.flip[aria-pressed='true'] .place,
+.flip[aria-pressed='true'] .names {
   color: var(--verdigris);
 }
-.pair:hover .names {
+.flip:hover .names {
   text-decoration: underline;
   text-decoration-color: var(--verdigris);
 }
@@ -98,6 +98,10 @@ li :deep(.l-do) {
   font-size: 15px;
   line-height: 20px;
   white-space: nowrap;
+}
+/* Four have room beside one another where they are set smaller. */
+.contenders:has(> :nth-child(4)) .name {
+  font-size: var(--size-read);
 }
 .message {
   padding: 6px var(--edge);

@@ -192,9 +192,9 @@ const hasSite = computed(() => site.titles.length > 0);
         {{ count(unread.length, 'style sheet') }} of this site
         {{ unread.length === 1 ? 'is' : 'are' }} not here:
         {{ unread.slice(0, MOST_NAMED).join(', ')
-        }}{{ unread.length > MOST_NAMED ? ' and others' : '' }}. What sets its text is not all told:
-        bring {{ unread.length === 1 ? 'it' : 'them' }} along with the page, or take the reader on
-        the live site.
+        }}{{ unread.length > MOST_NAMED ? ' and others' : '' }}. Not all that sets its text is
+        known: add {{ unread.length === 1 ? 'it' : 'them' }} with the page, or use the reader on the
+        live site.
       </p>
       <TextHere :stock="stock" :slugs="site.read.slugs" />
       <FamilyShares v-if="view === 'families'" :stock="stock" />
