@@ -6,6 +6,7 @@ import { debounce } from '../control/debounce';
 import { freeNames } from '../reader/freeNames';
 import { useFallbacks } from '../store/fallbacks';
 import { usePlans } from '../store/plans';
+import { styleInWords } from './styleInWords';
 import { useProject } from '../store/project';
 import { useProof, type Eye } from '../store/proof';
 import { useFontUrl } from './fontUrl';
@@ -42,7 +43,7 @@ const props = defineProps<{
   /** Where the page is to stand, as another frame that shows the same page says. */
   place?: PagePlace | null;
 }>();
-const emit = defineEmits<{ pointed: [styleName: string | null]; moved: [place: PagePlace] }>();
+const emit = defineEmits<{ pointed: [said: string | null]; moved: [place: PagePlace] }>();
 
 const project = useProject();
 const proof = useProof();
@@ -139,7 +140,7 @@ function point(target: EventTarget | null): void {
   }
   if (found.node !== current?.body) found.node.setAttribute('data-lettera-pointed', '');
   const styleKey = project.document.elements[found.key]?.style ?? '';
-  emit('pointed', project.document.styles[styleKey]?.name ?? null);
+  emit('pointed', styleInWords(project.document, styleKey) || null);
 }
 
 function select(event: MouseEvent): void {
