@@ -73,7 +73,7 @@ const open = ref(false);
           />
         </dd>
         <dt>Doing something</dt>
-        <dd class="line">
+        <dd class="line wrap">
           <DoButton label="Use" first />
           <DoButton label="Shortlist" />
           <DoButton label="Open" aria-expanded="true" />
@@ -84,7 +84,7 @@ const open = ref(false);
         <dt>Going elsewhere</dt>
         <dd><a class="go" href="#top">Look for a family in Faces</a></dd>
         <dt>Typing</dt>
-        <dd class="line">
+        <dd class="line wrap">
           <TextField v-model="words" :aria-label="`Words, ${theme}`" />
           <TextField placeholder="Find" :aria-label="`Find, ${theme}`" />
           <NumberField v-model="number" label="Base" :min="8" :max="40" :step="0.5" unit="px" />
@@ -121,7 +121,7 @@ const open = ref(false);
 <style scoped>
 main {
   display: grid;
-  grid-template-columns: 1fr 1fr;
+  grid-template-columns: repeat(2, minmax(0, 1fr));
   min-height: 100%;
 }
 section {
