@@ -150,7 +150,8 @@ describe('the line-up', () => {
   test('sets a row in the weight that is pointed at, and gives back on leaving', async () => {
     await find('spectral');
     await eventually(names, ([first]) => first === 'Spectral');
-    const weight = () => page.$eval('li .specimen', (node) => getComputedStyle(node).fontWeight);
+    const weight = () =>
+      page.$eval('li .specimen .in-face', (node) => getComputedStyle(node).fontWeight);
     const axis = await page.waitForSelector('li .axis');
     const box = await axis?.boundingBox();
     if (!box) throw new Error('There is no axis');

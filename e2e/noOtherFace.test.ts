@@ -57,7 +57,7 @@ async function drawnIn(page: Page, selector: string): Promise<string[]> {
 }
 
 const PLACES: [where: string, path: string, selector: string, least: number][] = [
-  ['line-up', 'faces', 'li .specimen, li .failed', 4],
+  ['line-up', 'faces', 'li .specimen', 4],
   ['pairs', 'pair', '.partner .set', 4],
   ['contenders', 'pair', '.contenders .names', 2],
   ['starting points', 'pair?view=points', '.points :is(.heading, .text)', 12],

@@ -32,7 +32,7 @@ async function take(name: string): Promise<void> {
   await page.waitForFunction(
     () =>
       !document.querySelector('.ledger')?.textContent?.includes('being measured') &&
-      !document.querySelector('.specimen.loading, .in-face.waits'),
+      !document.querySelector('.in-face.waits'),
   );
   await page.mouse.move(100, 640);
   await new Promise((resolve) => setTimeout(resolve, 300));

@@ -88,8 +88,7 @@ function unpacked(bytes: Uint8Array): Map<string, Uint8Array> {
     bytes,
     { ...PROJECT_FILE_LIMITS },
     {
-      tooMuch: () =>
-        new Fault(`It may have ${most / 1024 / 1024} MB in ${files} files, unpacked.`),
+      tooMuch: () => new Fault(`It may have ${most / 1024 / 1024} MB in ${files} files, unpacked.`),
       broken: () => new Fault('It is damaged.'),
     },
   );

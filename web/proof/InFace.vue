@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { LibraryFamily } from '@lettera/core/document';
+import { computed } from 'vue';
 import DoButton from '../control/DoButton.vue';
 import { useSpecimenFont } from './specimenFonts';
 
@@ -19,9 +20,18 @@ const props = defineProps<{
   /** Where it stands in something that is pressed, it can hold no button of its own. */
   mute?: boolean;
 }>();
-defineSlots<{ default?(): unknown }>();
+defineSlots<{
+  default?(): unknown;
+  /** What stands in their place until then, where no words can. */
+  waiting?(): unknown;
+}>();
 
-const { state, late, again } = useSpecimenFont(() => props);
+const { state, late, again, haveAll } = useSpecimenFont(() => props);
+defineExpose({
+  /** Whether the words stand there in their own face. */
+  shown: computed(() => state.value === 'shown'),
+  haveAll,
+});
 </script>
 
 <template>
@@ -32,6 +42,7 @@ const { state, late, again } = useSpecimenFont(() => props);
     dir="auto"
     ><slot>{{ words }}</slot></span
   >
+  <slot v-else-if="$slots.waiting" name="waiting" />
   <span v-else class="in-face waits"
     ><span class="says" :class="{ failed: state === 'failed' }"
       ><template v-if="state === 'failed'"

@@ -298,7 +298,7 @@ const sayPoint = ({ row, values }: Point): string =>
         :key="point.row.key"
         type="button"
         class="plain point"
-        :class="{ outside: !point.kept, dot: !point.inFace, taken: point.row.caseKey }"
+        :class="{ outside: !point.kept, taken: point.row.caseKey }"
         :style="{ left: `${point.left}px`, top: `${point.top}px` }"
         :tabindex="point.row.key === current?.row.key ? 0 : -1"
         :aria-label="sayPoint(point)"
@@ -306,7 +306,10 @@ const sayPoint = ({ row, values }: Point): string =>
         @focus="focused = point.row.key"
         @click="lineUp.show(point.row.key)"
       >
-        <RowInFace v-if="point.inFace" :row="point.row" words="a" />
+        <RowInFace v-if="point.inFace" :row="point.row" words="a"
+          ><template #waiting><span class="dot" /></template
+        ></RowInFace>
+        <span v-else class="dot" />
       </button>
     </div>
     <p class="small" role="status">
@@ -363,8 +366,7 @@ svg :deep(.selection) {
   line-height: 24px;
   text-align: center;
 }
-.point.dot::before {
-  content: '';
+.dot {
   display: inline-block;
   width: 4px;
   height: 4px;

@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import { fitnessWord } from '@lettera/core/measure';
-import { computed, ref, watch } from 'vue';
-import DoButton from '../../control/DoButton.vue';
+import { computed, ref, useTemplateRef, watch } from 'vue';
+import RowInFace from '../../proof/RowInFace.vue';
 import type { LineUpRow } from '../../store/rows/rows';
 import MeasureCell from './MeasureCell.vue';
-import { rowFont, useSpecimenFont } from '../../proof/specimenFonts';
 import WeightAxis from './WeightAxis.vue';
 
 const props = defineProps<{
@@ -24,19 +23,14 @@ defineEmits<{ toggle: []; shortlist: [] }>();
 const COMMON_X_HEIGHT = 0.5;
 
 const tried = ref<number | null>(null);
-const font = rowFont(props.row);
-const { state, late, again, haveAll } = useSpecimenFont(() => ({
-  font,
-  words: props.words,
-  library: props.row.library,
-}));
+const specimen = useTemplateRef('specimen');
+const haveAll = (): void => specimen.value?.haveAll();
 
 watch(
-  () => props.open && state.value === 'shown',
+  () => props.open && specimen.value?.shown,
   (wanted) => {
     if (wanted) haveAll();
   },
-  { immediate: true },
 );
 
 const shownSize = computed(() => {
@@ -96,29 +90,17 @@ const fitWord = computed(() => (props.row.fitness ? fitnessWord(props.row.fitnes
         <path d="M2.5 2.5h7v10l-3.5-3-3.5 3z" />
       </svg>
     </button>
-    <p v-if="state === 'failed'" class="failed" :style="{ minHeight: `${1.25 * shownSize}px` }">
-      The file of {{ row.name }} did not come.
-      <DoButton @click="again">Try again</DoButton>
-    </p>
     <!-- A second way to open the row, for the pointer; the name is the one for the keyboard. -->
     <div
-      v-else
       class="specimen"
-      :class="[state, ground, { running }]"
-      :style="{
-        fontFamily: state === 'shown' ? font : undefined,
-        fontSize: `${shownSize.toFixed(2)}px`,
-        fontWeight: tried ?? 400,
-      }"
+      :class="[ground, { running, shown: specimen?.shown }]"
+      :style="{ fontSize: `${shownSize.toFixed(2)}px` }"
       dir="auto"
       @click="$emit('toggle')"
     >
-      <span v-if="state === 'shown'" class="whole-lines" :class="{ two: !running }">{{
-        words
-      }}</span>
-      <span v-else class="whole-lines"
-        >&#8203;<span class="waits">{{ late ? `${row.name} is on its way …` : '' }}</span></span
-      >
+      <div class="whole-lines" :class="{ two: !running }">
+        <RowInFace ref="specimen" :row="row" :words="words" :weight="tried ?? 400" />
+      </div>
     </div>
     <p v-if="row.standIn" class="stand-in small">
       Served elsewhere and not loaded here: shown in {{ row.standIn }}, which stands in for it.
@@ -215,14 +197,6 @@ const fitWord = computed(() => (props.row.fitness ? fitnessWord(props.row.fitnes
 .specimen.dark {
   background: #141817;
   color: #e9eeec;
-}
-.waits {
-  font-size: var(--size-beside);
-  color: var(--ink-2);
-}
-.failed {
-  padding: 0 var(--edge) 8px;
-  color: var(--mark);
 }
 .stand-in {
   padding: 0 var(--edge) 8px;
