@@ -4,7 +4,7 @@
 //   npm run mutants -- --sample 60 --seed 1 core/check core/style
 import { spawn } from 'node:child_process';
 import { readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
-import { join, relative, sep } from 'node:path';
+import { dirname, join, relative, sep } from 'node:path';
 import ts from 'typescript';
 import { ensurePackages, ROOT } from './install.mjs';
 import { jestOf } from './jest.mjs';
@@ -107,22 +107,28 @@ const SIGNALS = ['SIGINT', 'SIGTERM', 'SIGHUP'];
 /** What is waited for a mutant: one that has not ended then hangs, which is seen. Milliseconds. */
 const PATIENCE = 300_000;
 
-/** Whether a unit test of its workspace fails while the file stands changed. */
-function isSeen(path) {
-  const [workspace] = relative(ROOT, path).split(sep);
+/** Whether a unit test fails, of those that Jest is asked for. */
+function fails(patterns) {
   const child = spawn(
     process.execPath,
-    [
-      ...jestOf('unit'),
-      '--bail',
-      '--testPathPatterns',
-      `${workspace}/`,
-      '--findRelatedTests',
-      path,
-    ],
+    [...jestOf('unit'), '--bail', '--passWithNoTests', ...patterns],
     { cwd: ROOT, stdio: 'ignore', timeout: PATIENCE },
   );
   return new Promise((resolve) => child.on('close', (status) => resolve(status !== 0)));
+}
+
+/** Tests that stand beside a file: most of what can be seen is seen by them, and they are soon done. */
+const testsBeside = (path) =>
+  readdirSync(dirname(path))
+    .filter((name) => name.endsWith('.test.ts'))
+    .map((name) => join(dirname(path), name));
+
+/** Whether a unit test fails while the file stands changed: one beside it, or any of its workspace that reads it. */
+async function isSeen(path) {
+  const beside = testsBeside(path);
+  if (beside.length > 0 && (await fails(['--runTestsByPath', ...beside]))) return true;
+  const [workspace] = relative(ROOT, path).split(sep);
+  return fails(['--testPathPatterns', `${workspace}/`, '--findRelatedTests', path]);
 }
 
 ensurePackages();
@@ -136,7 +142,8 @@ const files = (given.length > 0 ? given : ['core', 'server']).flatMap((path) =>
 const chosen = sampleOf(files.flatMap(rewritesOf), size, seeded(seed));
 
 let survived = 0;
-for (const { path, from, to, replacement } of chosen) {
+for (const [at, { path, from, to, replacement }] of chosen.entries()) {
+  process.stderr.write(`${at + 1} of ${chosen.length}: ${relative(ROOT, path)}\n`);
   const before = readFileSync(path, 'utf8');
   const restore = () => writeFileSync(path, before);
   const leave = () => {

@@ -83,14 +83,33 @@ function saidIn(node: TemplateChildNode): string[] {
   }
 }
 
+function templateOf(component: string): TemplateChildNode[] {
+  const from = component.indexOf('<template>');
+  const to = component.lastIndexOf('</template>') + '</template>'.length;
+  return from < 0 ? [] : parse(component.slice(from, to)).children;
+}
+
 function wordsOf(path: string): string[] {
   const text = readFileSync(path, 'utf8');
   if (path.endsWith('.ts')) return quotedIn(text);
   const script = /<script setup[^>]*>([\s\S]*?)<\/script>/.exec(text)?.[1] ?? '';
-  const from = text.indexOf('<template>');
-  const to = text.lastIndexOf('</template>') + '</template>'.length;
-  const template = from < 0 ? [] : parse(text.slice(from, to)).children;
-  return [...quotedIn(script), ...template.flatMap(saidIn)];
+  return [...quotedIn(script), ...templateOf(text).flatMap(saidIn)];
+}
+
+/** What stands in these is written for the machine. */
+const FOR_THE_MACHINE = ['code', 'kbd', 'pre'];
+const IN_WORDS = ['label', 'title', 'aria-label', 'header', 'why', 'least'];
+
+/** Words that a template holds itself, in place of having them from its stage's own. */
+function ownWordsIn(node: TemplateChildNode): string[] {
+  if (node.type === NodeTypes.TEXT) return /\p{L}/u.test(node.content) ? [node.content.trim()] : [];
+  if (node.type !== NodeTypes.ELEMENT || FOR_THE_MACHINE.includes(node.tag)) return [];
+  const named = node.props.flatMap((prop) =>
+    prop.type === NodeTypes.ATTRIBUTE && IN_WORDS.includes(prop.name) && prop.value
+      ? [prop.value.content]
+      : [],
+  );
+  return [...named.filter((text) => /\p{L}{2}/u.test(text)), ...node.children.flatMap(ownWordsIn)];
 }
 
 const FOLDERS = ['web', 'core', 'server', 'cli', 'sample', 'foundry'];
@@ -113,6 +132,23 @@ describe('words that a person reads', () => {
           .map((fault) => `${path}: ${fault}`),
       ),
     ).toEqual([]);
+  });
+
+  test('stand in the words of a stage, and in none of its components', () => {
+    // The page that shows the controls to those who build with them has examples of its own.
+    const components = files.filter(
+      (path) => path.endsWith('.vue') && !path.endsWith('/ControlsPage.vue'),
+    );
+    expect(components.length).toBeGreaterThan(100);
+    expect(
+      components.flatMap((path) =>
+        templateOf(readFileSync(path, 'utf8'))
+          .flatMap(ownWordsIn)
+          .map((text) => `${path}: ${text}`),
+      ),
+    ).toEqual([]);
+    const [other] = parse('<p title="Use it">Out <b>{{ a }} px</b><code>rem</code></p>').children;
+    expect(other ? ownWordsIn(other) : []).toEqual(['Use it', 'Out', 'px']);
   });
 
   test('are found wherever they stand', () => {

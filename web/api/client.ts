@@ -1,3 +1,4 @@
+import { client as say } from './words';
 import type { LibraryFamily, Patch, ProjectDocument } from '@lettera/core/document';
 import type { FallbackTrials, LocalReading, TunedFace } from '@lettera/core/fallback';
 import type { FaceReading, Instance } from '@lettera/core/font';
@@ -40,7 +41,7 @@ export class ApiError extends Error {
     /** Whatever the answer held of problem details. */
     readonly problem: Partial<ProblemDetails>,
   ) {
-    super(problem.detail ?? problem.title ?? `The server answered ${status}.`);
+    super(problem.detail ?? problem.title ?? say.serverAnswered(status));
   }
 }
 
@@ -49,7 +50,7 @@ export class OfflineError extends Error {
   override readonly name = 'OfflineError';
 
   constructor() {
-    super('Lettera’s server does not answer.');
+    super(say.letterasServerDoesNot);
   }
 }
 

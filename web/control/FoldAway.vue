@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { foldAway as say } from './words';
 import Popover from 'primevue/popover';
 import { nextTick, ref } from 'vue';
 import DoButton from './DoButton.vue';
@@ -32,12 +33,7 @@ defineExpose({ close: () => popover.value?.hide() });
     @click="popover?.toggle($event)"
   >
     {{ label }}
-    <b
-      v-if="changed"
-      class="changed"
-      :title="`${changed} of these settings not as they are at rest`"
-      >{{ changed }}</b
-    >
+    <b v-if="changed" class="changed" :title="say.ofTheseSettingsNot(changed)">{{ changed }}</b>
     <svg viewBox="0 0 8 6" width="8" height="6" aria-hidden="true">
       <path d="M.5 1l3.5 4 3.5-4z" fill="currentcolor" />
     </svg>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { numberField as say } from './words';
 import { PX_IN } from '@lettera/core/scale';
 import TextField from './TextField.vue';
 import { computed, nextTick, ref, watch } from 'vue';
@@ -42,7 +43,7 @@ watch(shownValue, (_now, shown) => {
   refused.value = '';
 });
 
-const range = () => `from ${figure(props.min)} to ${figure(props.max)}`;
+const range = () => say.from(figure(props.min), figure(props.max));
 const read = (text: string) => readNumber(text, props.unit, lengths.unit);
 
 function take(): void {
@@ -54,8 +55,8 @@ function take(): void {
   if (value === null || value < props.min || value > props.max) {
     refused.value =
       value === null
-        ? `“${typed.value}” is no number. Give one ${range()}.`
-        : `${typed.value} is out of bounds. Give one ${range()}.`;
+        ? say.isNoNumberGive(typed.value, range())
+        : say.isOutBoundsGive(typed.value, range());
     return;
   }
   refused.value = '';
@@ -88,7 +89,7 @@ async function onKey(event: KeyboardEvent): Promise<void> {
         v-model="typed"
         inputmode="decimal"
         :aria-label="label"
-        :aria-description="unit === 'none' ? undefined : `in ${shownUnit}`"
+        :aria-description="unit === 'none' ? undefined : say.inUnit(shownUnit)"
         :style="{ width }"
         :invalid="refused !== ''"
         :aria-invalid="refused !== ''"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { progressLine as say } from './words';
 import ProgressBar from 'primevue/progressbar';
 import { computed, useId } from 'vue';
 import DoButton from './DoButton.vue';
@@ -19,6 +20,6 @@ const percent = computed(() => (props.of > 0 ? Math.round((props.done / props.of
       :pt="{ root: { class: 'l-progress', 'aria-labelledby': id }, value: 'l-progress-value' }"
     />
     <span :id="id"><slot /></span>
-    <DoButton v-if="stoppable" label="Stop" @click="$emit('stop')" />
+    <DoButton v-if="stoppable" :label="say.stop" @click="$emit('stop')" />
   </span>
 </template>

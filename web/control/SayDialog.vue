@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { sayDialog as say } from './words';
 import Dialog from 'primevue/dialog';
 import DoButton from './DoButton.vue';
 
@@ -22,7 +23,7 @@ const visible = defineModel<boolean>('visible', { required: true });
       <div class="say">
         <div class="line spread">
           <h2>{{ header }}</h2>
-          <DoButton v-if="closable" label="Close" @click="closeCallback" />
+          <DoButton v-if="closable" :label="say.close" @click="closeCallback" />
         </div>
         <slot />
       </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { toolRow as say } from './words';
 import { nextTick, onBeforeUnmount, onMounted, ref, useTemplateRef } from 'vue';
 import FoldAway from './FoldAway.vue';
 
@@ -6,7 +7,7 @@ import FoldAway from './FoldAway.vue';
  * A row of controls above what a view is for. It never wraps: what is used least goes behind one word where it has
  * no room beside the rest.
  */
-const { least = 'More' } = defineProps<{
+const { least = say.more } = defineProps<{
   /** What the controls are behind that have no room. */
   least?: string;
 }>();

@@ -1,3 +1,4 @@
+import { drag as say } from './words';
 import { drag as d3Drag } from 'd3-drag';
 import { pointer, select } from 'd3-selection';
 import type { ObjectDirective } from 'vue';
@@ -43,8 +44,8 @@ export const vDrag: ObjectDirective<Held, Dragged> = {
       d3Drag<Held, unknown>()
         .on('start', () => {
           live = true;
-          release = addKeys('While dragging', [
-            { keys: 'Escape', does: 'break the drag off', when: () => live, run: stop },
+          release = addKeys(say.whileDragging, [
+            { keys: 'Escape', does: say.breakDragOff, when: () => live, run: stop },
           ]);
           node.dragged?.start?.();
         })

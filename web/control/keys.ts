@@ -1,3 +1,4 @@
+import { keys as say } from './words';
 import { onScopeDispose, readonly, shallowRef } from 'vue';
 
 /**
@@ -28,7 +29,7 @@ export interface KeyGroup {
 }
 
 /** The heading of the keys that work in every stage. */
-export const EVERYWHERE = 'In every stage';
+export const EVERYWHERE = say.inEveryStage;
 
 /** What takes letters itself. */
 const TYPING =

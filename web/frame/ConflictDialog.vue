@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { conflictDialog as say } from './words';
 import { describePatch } from '@lettera/core/change';
 import { computed } from 'vue';
 import DoButton from '../control/DoButton.vue';
@@ -16,16 +17,15 @@ const what = computed(() =>
   <SayDialog
     :visible="project.conflict !== null"
     :closable="false"
-    header="The same thing was changed in two places"
+    :header="say.sameThingWasChanged"
     width="460px"
   >
     <p>
-      “{{ what }}” was changed here and, meanwhile, in another window. The other change is stored;
-      the one made here is not.
+      {{ say.wasChangedHereMeanwhile(what) }}
     </p>
     <div class="line actions">
-      <DoButton label="Keep the other change" @click="project.resolveConflict('theirs')" first />
-      <DoButton label="Make mine again" @click="project.resolveConflict('mine')" />
+      <DoButton :label="say.keepOtherChange" @click="project.resolveConflict('theirs')" first />
+      <DoButton :label="say.makeMineAgain" @click="project.resolveConflict('mine')" />
     </div>
   </SayDialog>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { docket as say } from './words';
 import { totalBytes } from '@lettera/core/deliver';
 import { pairSeatsOf, siteName } from '@lettera/core/document';
 import { candidateError, localName, voiceFallback } from '@lettera/core/fallback';
@@ -44,18 +45,18 @@ interface Decision {
 /** How near the first fallback of each voice comes; the voice that is farthest off. */
 function fallbackDecisions(voices: string[]): Decision[] {
   const document = shown.value;
-  if (!document || voices.length === 0) return [{ text: 'No web face to stand in for' }];
-  if (fallbacks.state === 'loading') return [{ text: 'being fitted …' }];
+  if (!document || voices.length === 0) return [{ text: say.noWebFaceStand }];
+  if (fallbacks.state === 'loading') return [{ text: say.beingFitted }];
   const firsts = voices.flatMap((key) => {
     const { tuned } = voiceFallback(plans.fallbackOf(document), key);
     return tuned.slice(0, 1);
   });
   const error = Math.max(...firsts.map(candidateError));
-  if (firsts.length === 0) return [{ text: 'Nothing is fitted' }];
+  if (firsts.length === 0) return [{ text: say.nothingFitted }];
   return [
     {
-      text: `words within ${percent(error)}`,
-      title: `First of all: ${firsts.map(({ local }) => localName(local)).join(', ')}`,
+      text: say.wordsWithin(percent(error)),
+      title: say.firstAll(firsts.map(({ local }) => localName(local)).join(', ')),
     },
   ];
 }
@@ -64,9 +65,9 @@ function fallbackDecisions(voices: string[]): Decision[] {
 const stockDecision = computed(() => {
   const { read, titles } = site;
   if (read) {
-    return `${count(read.stock.pages.length, 'page')}, ${count(read.stock.texts.length, 'text')} read`;
+    return say.read(count(read.stock.pages.length, 'page'), count(read.stock.texts.length, 'text'));
   }
-  return titles.length > 0 ? `${count(titles.length, 'page')} not read yet` : 'No site read';
+  return titles.length > 0 ? say.notReadYet(count(titles.length, 'page')) : say.noSiteRead;
 });
 
 /** What is decided at each stage now, a line or two each. */
@@ -88,12 +89,10 @@ const decisions = computed<Record<StageKey, Decision[]>>(() => {
               families.reduce((sum, [, { faces }]) => sum + faces.length, 0),
               'face',
             )}`
-          : 'The case is empty',
+          : say.caseEmpty,
       },
       ...families.flatMap(([, family]) =>
-        family.reference
-          ? [{ text: `${siteName(family)}: ${family.reference.standIn} stands in` }]
-          : [],
+        family.reference ? [{ text: say.stands(siteName(family), family.reference.standIn) }] : [],
       ),
     ],
     pair: seated.length
@@ -103,11 +102,16 @@ const decisions = computed<Record<StageKey, Decision[]>>(() => {
           weight: key === pairSeatsOf(document)?.heading ? 640 : 400,
           title: `${voice.name}: ${document.case[voice.family ?? '']?.name ?? ''}`,
         }))
-      : [{ text: 'Every voice is free' }],
+      : [{ text: say.everyVoiceFree }],
     scale: [
       {
-        text: `${lengths.show(small.base)} × ${plainNumber(small.ratio)} to ${lengths.show(large.base)} × ${plainNumber(large.ratio)}`,
-        title: `At ${small.width} px and at ${large.width} px`,
+        text: say.endToEnd(
+          lengths.show(small.base),
+          plainNumber(small.ratio),
+          lengths.show(large.base),
+          plainNumber(large.ratio),
+        ),
+        title: say.atPxAtPx(small.width, large.width),
       },
     ],
     fallbacks: fallbackDecisions(seated.map(([key]) => key)),
@@ -126,13 +130,13 @@ const decisions = computed<Record<StageKey, Decision[]>>(() => {
 </script>
 
 <template>
-  <aside class="docket" aria-label="Docket">
+  <aside class="docket" :aria-label="say.docket">
     <div class="head">
-      <RouterLink to="/projects" class="small projects">‹ Projects</RouterLink>
+      <RouterLink to="/projects" class="small projects">{{ say.projects }}</RouterLink>
       <ProjectName />
       <WaypointsMenu v-if="settled" />
     </div>
-    <nav aria-label="Stages">
+    <nav :aria-label="say.stages">
       <RouterLink
         v-for="stage in STAGES"
         :key="stage.key"
@@ -147,7 +151,7 @@ const decisions = computed<Record<StageKey, Decision[]>>(() => {
             class="mark-text small"
             :title="`${count(marksIn(stage.key), 'mark')}`"
           >
-            {{ marksIn(stage.key) }}<span class="visually-hidden"> marks</span>
+            {{ marksIn(stage.key) }}<span class="visually-hidden"> {{ say.marks }}</span>
           </span>
         </span>
         <span

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { dropFiles as say } from './words';
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
 import DoButton from '../control/DoButton.vue';
 import ProgressLine from '../control/ProgressLine.vue';
@@ -67,8 +68,7 @@ onBeforeUnmount(() => {
 
 <template>
   <div v-if="over" class="over">
-    Drop font files to take them into the case, or pages to
-    {{ site.isOpen ? 'take stock of them' : 'see them in the proof' }}
+    {{ say.dropFontFilesTake(site.isOpen ? say.takeStockThem : say.seeThemProof) }}
   </div>
   <div v-if="upload.state !== 'idle'" class="outcome" role="status">
     <ProgressLine
@@ -77,16 +77,19 @@ onBeforeUnmount(() => {
       :of="upload.files"
       stoppable
       @stop="upload.stop()"
-      >Reading {{ count(upload.files, 'file') }}, {{ progress?.done ?? 0 }} done</ProgressLine
+      >{{ say.readingDone(count(upload.files, 'file'), progress?.done ?? 0) }}</ProgressLine
     >
     <template v-else>
-      <DoButton class="close" @click="upload.dismiss()">Close</DoButton>
+      <DoButton class="close" @click="upload.dismiss()">{{ say.close }}</DoButton>
       <p v-if="upload.brought">
-        {{ count(upload.brought, 'face') }} added, as
+        {{ say.addedAs(count(upload.brought, 'face')) }}
         <template v-for="(name, i) in upload.families.slice(0, 5)" :key="name"
           >{{ i > 0 ? ', ' : '' }}<bdi>{{ name }}</bdi></template
-        >{{ upload.families.length > 5 ? ` and ${upload.families.length - 5} more` : '' }}. Open the
-        family in Faces to correct what a file says of itself.
+        >{{
+          say.openFamilyFacesCorrect(
+            upload.families.length > 5 ? say.andMore(upload.families.length - 5) : '',
+          )
+        }}
       </p>
       <ul v-if="upload.troubled.length">
         <li v-for="line in upload.troubled" :key="line.text" class="mark-text">{{ line.text }}</li>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { keyHelp as say } from './words';
 import { computed } from 'vue';
 import SayDialog from '../control/SayDialog.vue';
 import { EVERYWHERE, keyGroups, type Key } from '../control/keys';
@@ -7,7 +8,7 @@ const visible = defineModel<boolean>({ required: true });
 
 const MODIFIERS: readonly (readonly [name: string, says: string])[] = [
   ['Shift+', 'Shift '],
-  ['Mod+', 'Ctrl or Cmd '],
+  ['Mod+', say.ctrlOrCmd],
 ];
 
 /** A key as it is written on a keyboard. */
@@ -32,7 +33,7 @@ const groups = computed(() => {
 </script>
 
 <template>
-  <SayDialog v-model:visible="visible" header="Keys">
+  <SayDialog v-model:visible="visible" :header="say.keys">
     <section v-for="{ group, keys } in groups" :key="group">
       <h3>{{ group }}</h3>
       <dl>

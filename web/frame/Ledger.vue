@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ledger as say } from './words';
 import type { Mark } from '@lettera/core/check';
 import {
   fontBytesFirst,
@@ -51,7 +52,7 @@ const figures = computed(() => {
 const shiftText = computed(() => {
   if (proof.shift !== null) return proof.shift.toFixed(3);
   if (figures.value?.fonts.length === 0) return 'none';
-  return proof.folded || proof.bare ? 'not measured' : 'being measured';
+  return proof.folded || proof.bare ? say.notMeasured : say.beingMeasured;
 });
 
 /** A time, or that it is reported once the files are there. */
@@ -70,10 +71,10 @@ function goTo({ stage, style }: Mark): void {
 </script>
 
 <template>
-  <footer class="ledger" aria-label="Ledger" @keydown.esc="open = null">
+  <footer class="ledger" :aria-label="say.ledger" @keydown.esc="open = null">
     <div v-if="open && figures" class="detail">
       <template v-if="open === 'files'">
-        <h2>What a visitor may load</h2>
+        <h2>{{ say.whatVisitorMayLoad }}</h2>
         <table>
           <tbody>
             <tr v-for="font in figures.fonts" :key="font.path">
@@ -85,46 +86,53 @@ function goTo({ stage, style }: Mark): void {
         <p v-for="reason in plans.failed" :key="reason" class="mark-text" role="alert">
           {{ reason }}
         </p>
-        <p class="quiet small">Browsers fetch only the scripts that a page has letters of.</p>
+        <p class="quiet small">{{ say.browsersFetchOnlyScripts }}</p>
         <p v-for="{ name, stylesheet: address } in figures.elsewhere" :key="name" class="small">
-          And {{ name }} from {{ address }}, whose bytes are not known here.
+          {{ say.andFromWhoseBytes(name, address) }}
         </p>
       </template>
       <template v-else-if="open === 'time'">
-        <h2>Time on {{ STATED_CONNECTION.name }}</h2>
+        <h2>{{ say.timeOn(STATED_CONNECTION.name) }}</h2>
         <p>
-          {{ STATED_CONNECTION.roundTrip }} ms a round trip,
-          {{ STATED_CONNECTION.bandwidth / 1000 }} Mbit/s. Text shows after
-          {{ seconds(figures.times?.firstText) }}, once the {{ kilobytes(figures.css) }} of style
-          sheet are there; the web faces show after {{ seconds(figures.times?.swap) }}, once the
-          {{ kilobytes(figures.first?.fontBytes ?? null) }} of faces for the site’s first language
-          are, {{ kilobytes(figures.first?.preloadedBytes ?? null) }} of which are fetched at once.
+          {{
+            say.msRoundTripMbit(
+              STATED_CONNECTION.roundTrip,
+              STATED_CONNECTION.bandwidth / 1000,
+              seconds(figures.times?.firstText),
+              kilobytes(figures.css),
+              seconds(figures.times?.swap),
+              kilobytes(figures.first?.fontBytes ?? null),
+              kilobytes(figures.first?.preloadedBytes ?? null),
+            )
+          }}
         </p>
         <p class="quiet small">
-          Worked out for a page that loads nothing else: round trips and bytes, uncompressed.
+          {{ say.workedOutPageLoads }}
         </p>
       </template>
       <template v-else-if="open === 'shift'">
-        <h2>Layout shift of the swap</h2>
+        <h2>{{ say.layoutShiftSwap }}</h2>
         <p v-if="proof.shift !== null">
-          {{ proof.shift.toFixed(3) }} on “{{
-            project.pages.find(({ slug }) => slug === proof.page)?.title
-          }}” at {{ proof.width }} px, measured from its top by laying the page out in the fallback
-          and in the web faces.
+          {{
+            say.onAtPxMeasured(
+              proof.shift.toFixed(3),
+              project.pages.find(({ slug }) => slug === proof.page)?.title ?? '',
+              proof.width,
+            )
+          }}
         </p>
-        <p v-else-if="proof.folded">It is measured on the proof, which is folded away.</p>
+        <p v-else-if="proof.folded">{{ say.itMeasuredOnProof }}</p>
         <p v-else-if="proof.bare">
-          The proof shows the site as it is, without the project’s type: there is nothing to
-          measure.
+          {{ say.proofShowsSiteAs }}
         </p>
-        <p v-else>It is being measured on the proof.</p>
+        <p v-else>{{ say.itBeingMeasuredOn }}</p>
         <p class="quiet small">
-          Up to 0.1 counts as good in the field. Other pages and widths shift differently.
+          {{ say.upCountsAsGood }}
         </p>
       </template>
       <template v-else>
         <h2>{{ count(figures.marks.length, 'mark') }}</h2>
-        <p v-if="figures.marks.length === 0">Nothing that is checked is wrong.</p>
+        <p v-if="figures.marks.length === 0">{{ say.nothingCheckedWrong }}</p>
         <ul v-else>
           <MarkLine
             v-for="mark in figures.marks"
@@ -135,15 +143,15 @@ function goTo({ stage, style }: Mark): void {
           />
         </ul>
         <template v-if="allMarks.aside.length">
-          <h2>{{ allMarks.aside.length }} set aside</h2>
+          <h2>{{ say.setAside(allMarks.aside.length) }}</h2>
           <ul>
             <li v-for="mark in allMarks.aside" :key="mark.message" class="aside">
               <p class="quiet">{{ mark.message }}</p>
               <p class="line spread">
                 <span>{{ mark.reason }}</span>
                 <DoButton
-                  label="Bring back"
-                  :aria-label="`Bring back: ${mark.message}`"
+                  :label="say.bringBack"
+                  :aria-label="say.bringBackMessage(mark.message)"
                   @click="allMarks.takeUp(mark)"
                 />
               </p>
@@ -161,9 +169,9 @@ function goTo({ stage, style }: Mark): void {
           @click="toggle('files')"
         >
           <b>{{ count(figures.faces, 'face') }}</b>, {{ count(figures.fonts.length, 'file') }},
-          <b>{{ kilobytes(figures.bytes) }}</b><template v-if="figures.elsewhere.length"
-            >, {{ figures.elsewhere.length }} elsewhere</template
-          >
+          <b>{{ kilobytes(figures.bytes) }}</b><template v-if="figures.elsewhere.length">{{
+            say.elsewhere(figures.elsewhere.length)
+          }}</template>
         </button>
         <button
           type="button"
@@ -171,10 +179,10 @@ function goTo({ stage, style }: Mark): void {
           :aria-expanded="open === 'time'"
           @click="toggle('time')"
         >
-          text after <b>{{ seconds(figures.times?.firstText) }}</b>,
-          {{ figures.fonts.length ? 'web faces after' : 'no swap' }}
-          <b v-if="figures.fonts.length">{{ seconds(figures.times?.swap) }}</b> on
-          {{ STATED_CONNECTION.name }}
+          {{ say.textAfter }} <b>{{ seconds(figures.times?.firstText) }}</b>,
+          {{ figures.fonts.length ? say.webFacesAfter : say.noSwap }}
+          <b v-if="figures.fonts.length">{{ seconds(figures.times?.swap) }}</b>
+          {{ say.onMark(STATED_CONNECTION.name) }}
         </button>
         <button
           type="button"
@@ -182,7 +190,7 @@ function goTo({ stage, style }: Mark): void {
           :aria-expanded="open === 'shift'"
           @click="toggle('shift')"
         >
-          shift <b>{{ shiftText }}</b>
+          {{ say.shift }} <b>{{ shiftText }}</b>
         </button>
         <button
           type="button"

@@ -1,7 +1,13 @@
+<script setup lang="ts">
+import { nowhereView as say } from './words';
+</script>
+
 <template>
   <main>
-    <h1>There is nothing at this address</h1>
-    <p><RouterLink to="/projects" class="go">Go to the projects</RouterLink></p>
+    <h1>{{ say.thereNothingAtAddress }}</h1>
+    <p>
+      <RouterLink to="/projects" class="go">{{ say.goProjects }}</RouterLink>
+    </p>
   </main>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { projectName as say } from './words';
 import TextField from '../control/TextField.vue';
 import { nextTick, ref } from 'vue';
 import { useProject } from '../store/project';
@@ -28,14 +29,14 @@ function take(event: Event): void {
     <TextField
       v-if="editing"
       :model-value="project.document?.name"
-      aria-label="Name of the project"
+      :aria-label="say.nameProject"
       maxlength="120"
       fluid
       @blur="take"
       @keydown.enter="take"
       @keydown.esc="editing = false"
     />
-    <button v-else type="button" class="plain name" title="Rename the project" @click="edit">
+    <button v-else type="button" class="plain name" :title="say.renameProject" @click="edit">
       {{ project.document?.name }}
     </button>
   </div>

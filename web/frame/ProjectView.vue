@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { projectView as say } from './words';
 import { computed, defineAsyncComponent, onBeforeUnmount, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import DoButton from '../control/DoButton.vue';
@@ -80,7 +81,7 @@ watch(
   [stage, () => project.document?.name],
   ([key, name]) => {
     const title = STAGES.find((entry) => entry.key === key)?.name ?? '';
-    document.title = name ? `${title} · ${name} · Lettera` : 'Lettera';
+    document.title = name ? say.lettera(title, name) : say.productName;
   },
   { immediate: true },
 );
@@ -132,11 +133,11 @@ function resizeByKey(event: KeyboardEvent): void {
 
 <template>
   <main v-if="failed" class="failed">
-    <h1>The project could not be opened</h1>
+    <h1>{{ say.projectCouldNotBe }}</h1>
     <p>{{ failed }}</p>
     <p>
-      <button type="button" class="plain" @click="open">Try again</button> or go to
-      <RouterLink to="/projects" class="go">the projects</RouterLink>.
+      <button type="button" class="plain" @click="open">{{ say.tryAgain }}</button> {{ say.orGo }}
+      <RouterLink to="/projects" class="go">{{ say.projects }}</RouterLink>.
     </p>
   </main>
   <div
@@ -154,7 +155,7 @@ function resizeByKey(event: KeyboardEvent): void {
       class="divider"
       role="separator"
       aria-orientation="vertical"
-      aria-label="Width of the proof’s column"
+      :aria-label="say.widthProofsColumn"
       :aria-valuenow="proofWidth"
       tabindex="0"
       @pointerdown="resize"
@@ -164,9 +165,9 @@ function resizeByKey(event: KeyboardEvent): void {
     <ProofPane v-if="proofShown" class="pane" />
     <Ledger class="foot">
       <DoButton v-if="!beginning && !proof.yielded" bare @click="proof.folded = !proof.folded">
-        {{ proof.folded ? 'Show the page' : narrow ? 'Show the workbench' : 'Hide the page' }}
+        {{ proof.folded ? say.showPage : narrow ? say.showWorkbench : say.hidePage }}
       </DoButton>
-      <DoButton bare label="Keys" title="Keys (?)" @click="help = true" />
+      <DoButton bare :label="say.keys" :title="say.keysHint" @click="help = true" />
     </Ledger>
     <template v-if="settled">
       <DropFiles />
@@ -175,7 +176,7 @@ function resizeByKey(event: KeyboardEvent): void {
     </template>
     <RefusalNotice />
   </div>
-  <p v-else class="visually-hidden" role="status">Opening the project …</p>
+  <p v-else class="visually-hidden" role="status">{{ say.openingProject }}</p>
 </template>
 
 <style scoped>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { projectsView as say } from './words';
 import TextField from '../control/TextField.vue';
 import { onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
@@ -59,7 +60,7 @@ async function remove(): Promise<void> {
     if (project) await api.removeProject(project.id);
     await load();
   } catch (error) {
-    failed.value = `${project?.name} was not removed: ${(error as Error).message}`;
+    failed.value = say.wasNotRemoved(project?.name ?? '', (error as Error).message);
   }
 }
 
@@ -70,7 +71,7 @@ async function signOut(): Promise<void> {
     await api.signOut();
     signedOut.value = true;
   } catch (error) {
-    failed.value = `You are still signed in: ${(error as Error).message}`;
+    failed.value = say.youStillSigned((error as Error).message);
   }
 }
 
@@ -86,45 +87,47 @@ onMounted(async () => {
 <template>
   <main>
     <header class="line">
-      <h1>Projects</h1>
-      <DoButton v-if="canSignOut" @click="signOut">Sign out</DoButton>
+      <h1>{{ say.projects }}</h1>
+      <DoButton v-if="canSignOut" @click="signOut">{{ say.signOut }}</DoButton>
     </header>
-    <p v-if="failed" role="alert">{{ failed }} <DoButton @click="load">Try again</DoButton></p>
+    <p v-if="failed" role="alert">
+      {{ failed }} <DoButton @click="load">{{ say.tryAgain }}</DoButton>
+    </p>
     <ul v-else-if="projects">
       <li v-for="project in projects" :key="project.id">
         <RouterLink :to="`/p/${project.slug}/faces`" class="name go">{{ project.name }}</RouterLink>
-        <span class="quiet"
-          >revision {{ project.revision }}, {{ when.format(new Date(project.updatedAt)) }}</span
-        >
+        <span class="quiet">{{
+          say.revision(project.revision, when.format(new Date(project.updatedAt)))
+        }}</span>
         <DoButton
-          label="Remove"
-          :aria-label="`Remove ${project.name}`"
+          :label="say.remove"
+          :aria-label="say.removeName(project.name)"
           @click="removing = project"
         />
       </li>
     </ul>
     <form @submit.prevent="create">
-      <label for="name">Start a project</label>
+      <label for="name">{{ say.startProject }}</label>
       <div class="line">
-        <TextField id="name" v-model="name" placeholder="Name of the site" maxlength="120" fluid />
-        <DoButton type="submit" label="Start" first />
+        <TextField id="name" v-model="name" :placeholder="say.nameSite" maxlength="120" fluid />
+        <DoButton type="submit" :label="say.start" first />
       </div>
       <p v-if="refused" role="alert" class="mark-text">{{ refused }}</p>
     </form>
     <div class="open">
       <div class="line">
         <DoButton
-          :label="opening ? 'Being opened …' : 'Open a project file'"
-          :why="opening ? 'It is being read' : undefined"
+          :label="opening ? say.beingOpened : say.openProjectFile"
+          :why="opening ? say.itBeingRead : undefined"
           @click="file?.click()"
         />
-        <span class="quiet small">saved from Deliver, here or elsewhere, its faces included</span>
+        <span class="quiet small">{{ say.savedFromDeliverHere }}</span>
       </div>
       <input
         ref="file"
         type="file"
         accept=".lettera,application/zip"
-        aria-label="Project file"
+        :aria-label="say.projectFile"
         class="visually-hidden"
         tabindex="-1"
         @change="openFile"
@@ -133,13 +136,13 @@ onMounted(async () => {
     </div>
     <SayDialog
       :visible="removing !== null"
-      :header="`Remove ${removing?.name}?`"
+      :header="say.removeAsked(removing?.name ?? '')"
       @update:visible="removing = null"
     >
-      <p>Its document, its history and its pages are deleted. This cannot be undone.</p>
+      <p>{{ say.documentHistoryPagesDeleted }}</p>
       <div class="line actions">
-        <DoButton label="Keep it" @click="removing = null" first />
-        <DoButton label="Remove it" @click="remove" />
+        <DoButton :label="say.keep" @click="removing = null" first />
+        <DoButton :label="say.removeIt" @click="remove" />
       </div>
     </SayDialog>
   </main>

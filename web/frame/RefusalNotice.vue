@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { refusalNotice as say } from './words';
 import { nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import DoButton from '../control/DoButton.vue';
 import { EVERYWHERE, useKeys } from '../control/keys';
@@ -57,7 +58,7 @@ const isOpen = () => project.refusal !== null;
 useKeys(EVERYWHERE, [
   {
     keys: 'Escape',
-    does: 'close what is said of a change that was not taken',
+    does: say.closeWhatSaidChange,
     when: isOpen,
     whileTyping: true,
     run: close,
@@ -71,11 +72,11 @@ useKeys(EVERYWHERE, [
     <div class="line">
       <DoButton
         v-if="project.refusal.knowingly"
-        label="Let them cross all the same"
+        :label="say.letThemCrossAll"
         @click="project.refusal.knowingly()"
         first
       />
-      <DoButton @click="close">Leave it</DoButton>
+      <DoButton @click="close">{{ say.leave }}</DoButton>
     </div>
   </div>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { saveLine as say } from './words';
 import { computed } from 'vue';
 import DoButton from '../control/DoButton.vue';
 import { useProject, type SaveState } from '../store/project';
@@ -6,14 +7,14 @@ import { useProject, type SaveState } from '../store/project';
 const project = useProject();
 
 const WORDS: Record<SaveState, string> = {
-  saved: 'Saved',
-  saving: 'Saving …',
-  waiting: 'Not saved yet',
-  conflict: 'Changed elsewhere',
+  saved: say.saved,
+  saving: say.saving,
+  waiting: say.notSavedYet,
+  conflict: say.changedElsewhere,
 };
 const undoTitle = computed(() => {
-  if (project.layers.some(({ kind }) => kind === 'tried')) return 'Give back what is being tried';
-  return project.stored?.undo ? `Undo: ${project.stored.undo}` : 'There is nothing to undo';
+  if (project.layers.some(({ kind }) => kind === 'tried')) return say.giveBackWhatBeing;
+  return project.stored?.undo ? say.undoUndo(project.stored.undo) : say.thereNothingUndo;
 });
 const words = computed(() => WORDS[project.saveState]);
 </script>
@@ -21,11 +22,11 @@ const words = computed(() => WORDS[project.saveState]);
 <template>
   <div class="save">
     <div class="line">
-      <DoButton bare label="Undo" :title="undoTitle" @click="project.undo()" />
+      <DoButton bare :label="say.undo" :title="undoTitle" @click="project.undo()" />
       <DoButton
         bare
-        label="Redo"
-        :title="project.stored?.redo ? `Redo: ${project.stored.redo}` : 'There is nothing to redo'"
+        :label="say.redo"
+        :title="project.stored?.redo ? say.redoRedo(project.stored.redo) : say.thereNothingRedo"
         @click="project.redo()"
       />
       <span
@@ -36,8 +37,8 @@ const words = computed(() => WORDS[project.saveState]);
       >
     </div>
     <p v-if="project.saveState === 'waiting'" class="small">
-      {{ project.message }} Your changes are kept in this browser and will be sent again.
-      <DoButton @click="project.flush()">Send now</DoButton>
+      {{ say.yourChangesKeptBrowser(project.message) }}
+      <DoButton @click="project.flush()">{{ say.sendNow }}</DoButton>
     </p>
   </div>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { signInView as say } from './words';
 import TextField from '../control/TextField.vue';
 import { ref } from 'vue';
 import DoButton from '../control/DoButton.vue';
@@ -20,15 +21,15 @@ async function signIn(): Promise<void> {
 
 <template>
   <main>
-    <h1>Access token</h1>
+    <h1>{{ say.accessToken }}</h1>
     <p class="quiet">
-      This Lettera can be reached by others, so it asks for the token it was started with.
+      {{ say.thisLetteraCanBe }}
     </p>
     <form @submit.prevent="signIn">
-      <label for="token">Token</label>
+      <label for="token">{{ say.token }}</label>
       <TextField id="token" v-model="token" type="password" autocomplete="current-password" fluid />
       <p v-if="refused" role="alert" class="mark-text">{{ refused }}</p>
-      <DoButton type="submit" label="Sign in" first />
+      <DoButton type="submit" :label="say.sign" first />
     </form>
   </main>
 </template>

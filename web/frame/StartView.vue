@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { startView as say } from './words';
 import { onMounted } from 'vue';
 import { useRouter } from 'vue-router';
 import { api } from '../api/client';
@@ -16,5 +17,5 @@ onMounted(async () => {
 </script>
 
 <template>
-  <p class="visually-hidden" role="status">Opening …</p>
+  <p class="visually-hidden" role="status">{{ say.opening }}</p>
 </template>

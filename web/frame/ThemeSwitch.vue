@@ -1,12 +1,13 @@
 <script setup lang="ts">
+import { themeSwitch as say } from './words';
 import { ref, watchEffect } from 'vue';
 import ChoiceSet from '../control/ChoiceSet.vue';
 
 const KEY = 'lettera:theme';
 const THEMES = [
-  { value: 'system', label: 'as the system' },
-  { value: 'light', label: 'light' },
-  { value: 'dark', label: 'dark' },
+  { value: 'system', label: say.asSystem },
+  { value: 'light', label: say.light },
+  { value: 'dark', label: say.dark },
 ] as const;
 
 const kept = localStorage.getItem(KEY);
@@ -19,7 +20,7 @@ watchEffect(() => {
 </script>
 
 <template>
-  <ChoiceSet v-model="theme" label="Light or dark room" :choices="THEMES" class="theme" />
+  <ChoiceSet v-model="theme" :label="say.lightOrDarkRoom" :choices="THEMES" class="theme" />
 </template>
 
 <style scoped>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { waypointsMenu as say } from './words';
 import type { HistoryEntry, Waypoint } from '@lettera/core/wire';
 import TextField from '../control/TextField.vue';
 import { ref, shallowRef, watch } from 'vue';
@@ -67,77 +68,81 @@ async function goBack(id: string, close: () => void): Promise<void> {
   <FoldAway
     v-slot="{ close }"
     bare
-    :label="waypoints.last ? `Waypoint: ${waypoints.last.name}` : 'Waypoints'"
+    :label="waypoints.last ? say.waypoint(waypoints.last.name) : say.waypoints"
   >
     <form class="line" @submit.prevent="add">
       <TextField
         v-model="name"
         fluid
         maxlength="80"
-        placeholder="such as: before the new face"
-        aria-label="Name of the present state"
+        :placeholder="say.suchAsBeforeNew"
+        :aria-label="say.namePresentState"
       />
       <DoButton
         type="submit"
-        label="Name the present state"
+        :label="say.nameThePresentState"
         first
-        :why="name.trim() ? undefined : 'It has no name yet'"
+        :why="name.trim() ? undefined : say.itNoNameYet"
       />
     </form>
     <p v-if="waypoints.message" role="alert" class="mark-text">{{ waypoints.message }}</p>
     <p v-if="waypoints.list?.length === 0" class="small quiet">
-      A waypoint is a state with a name: to compare with, and to go back to.
+      {{ say.waypointStateNameCompare }}
     </p>
-    <ul v-else aria-label="Waypoints">
+    <ul v-else :aria-label="say.waypoints">
       <li v-for="one in waypoints.list ?? []" :key="one.id">
         <TextField
           :model-value="one.name"
           class="name"
           maxlength="80"
-          :aria-label="`Name of waypoint ${one.name}`"
+          :aria-label="say.nameWaypoint(one.name)"
           @change="rename(one, $event)"
         />
         <span class="small quiet">{{ timeOf(one.at) }}</span>
         <span class="line">
           <DoButton
-            label="Compare"
-            :aria-label="`Compare with ${one.name}`"
+            :label="say.compare"
+            :aria-label="say.compareName(one.name)"
             @click="compare(one.id, close)"
           />
           <DoButton
-            label="Go back"
-            :aria-label="`Go back to ${one.name}`"
+            :label="say.goBack"
+            :aria-label="say.goBackName(one.name)"
             @click="goBack(one.id, close)"
           />
           <DoButton
             v-if="leaving !== one.id"
-            label="Remove"
-            :aria-label="`Remove ${one.name}`"
+            :label="say.remove"
+            :aria-label="say.removeName(one.name)"
             @click="leaving = one.id"
           />
           <template v-else>
             <DoButton
-              label="Remove for good"
-              :aria-label="`Remove ${one.name} for good`"
+              :label="say.removeGood"
+              :aria-label="say.removeGoodName(one.name)"
               @click="waypoints.remove(one.id)"
             />
-            <DoButton label="Keep" :aria-label="`Keep ${one.name}`" @click="leaving = null" />
+            <DoButton
+              :label="say.keep"
+              :aria-label="say.keepName(one.name)"
+              @click="leaving = null"
+            />
           </template>
         </span>
       </li>
     </ul>
-    <h3>What was changed</h3>
+    <h3>{{ say.whatWasChanged }}</h3>
     <p v-if="failed" role="alert" class="mark-text">
-      {{ failed }} <DoButton label="Try again" @click="read" />
+      {{ failed }} <DoButton :label="say.tryAgain" @click="read" />
     </p>
-    <p v-else-if="history.length === 0" class="small quiet">Nothing yet.</p>
-    <ol v-else aria-label="What was changed" tabindex="0">
+    <p v-else-if="history.length === 0" class="small quiet">{{ say.nothingYet }}</p>
+    <ol v-else :aria-label="say.whatWasChanged" tabindex="0">
       <li v-for="one in history" :key="one.revision">
         <span class="name">{{ saidOf(one) }}</span>
         <span class="small quiet">{{ timeOf(one.at) }}</span>
         <DoButton
-          label="What moved"
-          :aria-label="`What moved by ${saidOf(one)}`"
+          :label="say.whatMoved"
+          :aria-label="say.whatMovedBy(saidOf(one))"
           @click="showMoved(one.revision, close)"
         />
       </li>

@@ -1,6 +1,7 @@
+import { stages as say } from './words';
 /** The parts of the job, in the order in which designers work. */
 export const STAGES = [
-  { key: 'stock', name: 'Take stock', letter: 'k' },
+  { key: 'stock', name: say.takeStock, letter: 'k' },
   { key: 'faces', name: 'Faces', letter: 'a' },
   { key: 'pair', name: 'Pair', letter: 'p' },
   { key: 'scale', name: 'Scale', letter: 's' },

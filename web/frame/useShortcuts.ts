@@ -1,3 +1,4 @@
+import { useShortcuts as say } from './words';
 import { type Ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { EVERYWHERE, useKeys } from '../control/keys';
@@ -13,28 +14,28 @@ export function useShortcuts(help: Ref<boolean>): void {
   const route = useRoute();
 
   useKeys(EVERYWHERE, [
-    { keys: 'Mod+z', does: 'undo', run: () => void project.undo() },
-    { keys: 'Shift+Mod+z', does: 'redo', run: () => void project.redo() },
+    { keys: 'Mod+z', does: say.undo, run: () => void project.undo() },
+    { keys: 'Shift+Mod+z', does: say.redo, run: () => void project.redo() },
     {
       keys: 'f',
-      does: 'web or fallback faces on the proof',
+      does: say.webOrFallbackFaces,
       run: () => (proof.fonts = proof.fonts === 'web' ? 'fallback' : 'web'),
     },
     {
       keys: 'd',
-      does: 'light or dark background on the proof',
+      does: say.lightOrDarkBackground,
       run: () => (proof.ground = proof.ground === 'light' ? 'dark' : 'light'),
     },
     {
       keys: 'b',
-      does: 'the last waypoint on the proof, or back',
+      does: say.lastWaypointOnProof,
       when: () => proof.earlier !== null,
       run: () => (proof.before = !proof.before),
     },
-    { keys: 'w', does: 'next width of the proof', run: () => proof.nextStop() },
+    { keys: 'w', does: say.nextWidthProof, run: () => proof.nextStop() },
     {
       keys: 'r',
-      does: 'full width for the proof, or back',
+      does: say.fullWidthProofOr,
       run: () => {
         proof.folded = false;
         proof.whole = !proof.whole;
@@ -42,21 +43,21 @@ export function useShortcuts(help: Ref<boolean>): void {
     },
     {
       keys: 'Escape',
-      does: 'leave, or give back what is looked at',
+      does: say.leaveOrGiveBack,
       when: () => proof.whole || proof.style !== null,
       run: () => {
         if (proof.whole) proof.whole = false;
         else proof.style = null;
       },
     },
-    { keys: '?', does: 'these keys', run: () => (help.value = !help.value) },
+    { keys: '?', does: say.theseKeys, run: () => (help.value = !help.value) },
     {
-      keys: 'arrow keys',
-      does: 'step a number or an end of a curve, ten at a time with Shift',
+      keys: say.arrowKeys,
+      does: say.stepNumberOrEnd,
     },
     ...STAGES.map(({ key, letter, name }) => ({
       keys: `g ${letter}`,
-      does: `go to ${name}`,
+      does: say.go(name),
       run: () => void router.push({ name: key, params: { project: route.params['project'] } }),
     })),
   ]);

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { bringPages as say } from './words';
 import { ref } from 'vue';
 import TextArea from '../control/TextArea.vue';
 import DoButton from '../control/DoButton.vue';
@@ -27,7 +28,7 @@ async function take(event: Event): Promise<void> {
 }
 
 async function paste(): Promise<void> {
-  if (!(await props.bring(pastedFiles('Pasted page', html.value, css.value)))) return;
+  if (!(await props.bring(pastedFiles(say.pastedPage, html.value, css.value)))) return;
   pasting.value = false;
   html.value = '';
   css.value = '';
@@ -36,19 +37,19 @@ async function paste(): Promise<void> {
 
 <template>
   <div class="line wrap">
-    <DoButton label="Bring files or a zip" :first="first" @click="files?.click()" />
-    <DoButton label="Bring a folder" @click="folder?.click()" />
-    <DoButton label="Paste a page" :aria-expanded="pasting" @click="pasting = !pasting" />
+    <DoButton :label="say.bringFilesOrZip" :first="first" @click="files?.click()" />
+    <DoButton :label="say.bringFolder" @click="folder?.click()" />
+    <DoButton :label="say.pastePage" :aria-expanded="pasting" @click="pasting = !pasting" />
     <template v-if="bringing">
-      <span role="status">Reading the pages …</span>
-      <DoButton label="Stop" @click="$emit('stop')" />
+      <span role="status">{{ say.readingPages }}</span>
+      <DoButton :label="say.stop" @click="$emit('stop')" />
     </template>
     <input
       ref="files"
       type="file"
       multiple
       hidden
-      aria-label="Files of pages"
+      :aria-label="say.filesPages"
       accept=".html,.htm,.xhtml,.css,.zip,.json,.png,.jpg,.jpeg,.gif,.webp,.avif,.svg,.woff,.woff2,.ttf,.otf"
       @change="take"
     />
@@ -57,20 +58,20 @@ async function paste(): Promise<void> {
       type="file"
       webkitdirectory
       hidden
-      aria-label="A folder of pages"
+      :aria-label="say.folderPages"
       @change="take"
     />
   </div>
   <form v-if="pasting" class="paste" @submit.prevent="paste">
     <label>
-      <span>HTML</span>
+      <span>{{ say.html }}</span>
       <TextArea v-model="html" rows="5" spellcheck="false" required fluid />
     </label>
     <label>
-      <span>CSS</span>
+      <span>{{ say.css }}</span>
       <TextArea v-model="css" rows="5" spellcheck="false" fluid />
     </label>
-    <DoButton label="Bring it in" first type="submit" />
+    <DoButton :label="say.bring" first type="submit" />
   </form>
 </template>
 

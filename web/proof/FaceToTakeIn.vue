@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { faceToTakeIn as say } from './words';
 import type { WantedFace } from '@lettera/core/document';
 import { computed } from 'vue';
 import DoButton from '../control/DoButton.vue';
@@ -18,7 +19,7 @@ const id = computed(() => missing.idOf(props.family, props.wanted));
   <DoButton
     v-if="offer"
     :loading="missing.taking === id"
-    :label="`Add ${offer.name}${offer.bytes ? `, ${kilobytes(offer.bytes)}` : ''}`"
+    :label="say.add(offer.name, offer.bytes ? `, ${kilobytes(offer.bytes)}` : '')"
     @click.stop="missing.take(family, wanted)"
   />
   <span v-if="missing.refused?.id === id" role="alert" class="mark-text">{{

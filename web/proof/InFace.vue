@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { inFace as say } from './words';
 import type { LibraryFamily } from '@lettera/core/document';
 import { computed } from 'vue';
 import DoButton from '../control/DoButton.vue';
@@ -46,13 +47,13 @@ defineExpose({
   <span v-else class="in-face waits"
     ><span class="says" :class="{ failed: state === 'failed' }"
       ><template v-if="state === 'failed'"
-        >{{ name }} did not come.
+        >{{ say.didNotCome(name) }}
         <DoButton
           v-if="!mute"
-          label="Try again"
-          :aria-label="`Fetch ${name} again`"
+          :label="say.tryAgain"
+          :aria-label="say.fetchAgain(name)"
           @click.stop="again" /></template
-      ><template v-else-if="late">{{ name }} is on its way …</template
+      ><template v-else-if="late">{{ say.isOnWay(name) }}</template
       ><template v-else>&nbsp;</template></span
     ></span
   >

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { markLine as say } from './words';
 import type { Mark } from '@lettera/core/check';
 import TextField from '../control/TextField.vue';
 import { onBeforeUnmount, ref } from 'vue';
@@ -49,8 +50,8 @@ onBeforeUnmount(() => marks.look(null));
       {{ mark.remedy }}
     </DoButton>
     <DoButton
-      label="Set aside"
-      :aria-label="`Set aside: ${mark.message}`"
+      :label="say.setAside"
+      :aria-label="say.setAsideMessage(mark.message)"
       :aria-expanded="asking"
       @click="asking = !asking"
     />
@@ -59,13 +60,13 @@ onBeforeUnmount(() => marks.look(null));
         v-model="reason"
         fluid
         maxlength="200"
-        placeholder="why it is right as it is"
-        aria-label="Why it is set aside"
+        :placeholder="say.whyRightAs"
+        :aria-label="say.whySetAside"
       />
       <DoButton
         type="submit"
-        label="Set it aside"
-        :why="reason.trim() ? undefined : 'It wants a reason'"
+        :label="say.setItAside"
+        :why="reason.trim() ? undefined : say.itWantsReason"
       />
     </form>
   </li>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { marksMargin as say } from './words';
 import type { Mark } from '@lettera/core/check';
 import { BODY_STYLE } from '@lettera/core/document';
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
@@ -94,7 +95,7 @@ const go = ({ stage, style }: Mark) => {
 </script>
 
 <template>
-  <ul class="margin" aria-label="Marks on this page">
+  <ul class="margin" :aria-label="say.marksOnPage">
     <li
       v-for="group in gathered"
       :key="group.key"

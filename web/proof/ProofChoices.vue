@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { proofChoices as say } from './words';
 import ChoiceSet from '../control/ChoiceSet.vue';
 import PickOne from '../control/PickOne.vue';
 import { useProject } from '../store/project';
@@ -9,12 +10,12 @@ const project = useProject();
 const proof = useProof();
 
 const FACES = [
-  { value: 'web', label: 'Web faces', title: 'Web faces (f)' },
-  { value: 'fallback', label: 'Fallback faces', title: 'Fallback faces (f)' },
+  { value: 'web', label: say.webFaces, title: say.webFacesF },
+  { value: 'fallback', label: say.fallbackFaces, title: say.fallbackFacesF },
 ] as const;
 const BACKGROUNDS = [
-  { value: 'light', label: 'On light', title: 'On the light background (d)' },
-  { value: 'dark', label: 'On dark', title: 'On the dark background (d)' },
+  { value: 'light', label: say.onLight, title: say.onLightBackgroundD },
+  { value: 'dark', label: say.onDark, title: say.onDarkBackgroundD },
 ] as const;
 </script>
 
@@ -23,17 +24,22 @@ const BACKGROUNDS = [
     v-model="proof.page"
     class="page"
     :choices="project.pages.map(({ slug, title }) => ({ value: slug, label: title }))"
-    label="Page"
+    :label="say.page"
   />
-  <ChoiceSet v-slot="{ value }" v-model="proof.ground" label="Background" :choices="BACKGROUNDS">
+  <ChoiceSet
+    v-slot="{ value }"
+    v-model="proof.ground"
+    :label="say.background"
+    :choices="BACKGROUNDS"
+  >
     <svg viewBox="0 0 14 14" width="14" height="14" aria-hidden="true">
       <rect x="1" y="1" width="12" height="12" rx="1.5" />
       <rect v-if="value === 'dark'" class="dark" x="1" y="1" width="12" height="12" rx="1.5" />
       <path :class="value" d="M4 5h6M4 7.5h6M4 10h4" />
     </svg>
   </ChoiceSet>
-  <ChoiceSet v-slot="{ value }" v-model="proof.fonts" label="Faces" :choices="FACES">
-    <span class="letters" :class="value" aria-hidden="true">Ag</span>
+  <ChoiceSet v-slot="{ value }" v-model="proof.fonts" :label="say.faces" :choices="FACES">
+    <span class="letters" :class="value" aria-hidden="true">{{ say.ag }}</span>
   </ChoiceSet>
 </template>
 

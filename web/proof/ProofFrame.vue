@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { proofFrame as say } from './words';
 import { BODY_STYLE, type ProjectDocument } from '@lettera/core/document';
 import { layoutShift } from '@lettera/core/fallback';
 import { computed, ref, shallowRef, watch } from 'vue';
@@ -301,7 +302,7 @@ watch(source, () => {
     :src="source"
     :class="{ ready }"
     sandbox="allow-same-origin allow-modals"
-    :title="`Proof of ${project.document?.name ?? 'the project'}, ${width} px wide`"
+    :title="say.proofPxWide(project.document?.name ?? 'the project', width)"
     :style="{
       width: `${width / shownZoom}px`,
       height: `${room.height / zoom}px`,

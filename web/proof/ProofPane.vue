@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { proofPane as say } from './words';
 import {
   computed,
   defineAsyncComponent,
@@ -58,21 +59,21 @@ function besideIt(): { look: Look; says: string } | null {
     case 'alone':
       return null;
     case 'phone':
-      return { look: { width: phone.width }, says: `Phone, ${phone.width} px` };
+      return { look: { width: phone.width }, says: say.phonePx(phone.width) };
     case 'laptop':
-      return { look: { width: laptop.width }, says: `Laptop, ${laptop.width} px` };
+      return { look: { width: laptop.width }, says: say.laptopPx(laptop.width) };
     case 'fonts': {
       const fonts = proof.fonts === 'web' ? 'fallback' : 'web';
-      return { look: { width, fonts }, says: fonts === 'web' ? 'Web faces' : 'Fallback' };
+      return { look: { width, fonts }, says: fonts === 'web' ? say.webFaces : say.fallback };
     }
     case 'ground': {
       const ground = proof.ground === 'light' ? 'dark' : 'light';
-      return { look: { width, ground }, says: `On ${ground}` };
+      return { look: { width, ground }, says: say.onGround(ground) };
     }
     case 'opened':
       return {
         look: { width, ...(project.opened ? { document: project.opened } : {}) },
-        says: 'As it was opened',
+        says: say.asWasOpened,
       };
     case 'contender':
     case 'earlier': {
@@ -91,7 +92,7 @@ onBeforeUnmount(() => observer.disconnect());
 </script>
 
 <template>
-  <section class="proof" aria-label="Proof">
+  <section class="proof" :aria-label="say.proof">
     <header>
       <ProofChoices />
       <ViewMenu v-if="settled" />
@@ -99,8 +100,8 @@ onBeforeUnmount(() => observer.disconnect());
         type="button"
         class="plain whole"
         :aria-pressed="proof.whole"
-        :aria-label="proof.whole ? 'Give the room back' : 'Full width'"
-        :title="`${proof.whole ? 'Give the room back' : 'Full width'} (r)`"
+        :aria-label="proof.whole ? say.giveRoomBack : say.fullWidth"
+        :title="`${proof.whole ? say.giveRoomBack : say.fullWidth} (r)`"
         @click="proof.whole = !proof.whole"
       >
         <svg viewBox="0 0 14 14" width="14" height="14" aria-hidden="true">
@@ -152,20 +153,18 @@ onBeforeUnmount(() => observer.disconnect());
     <StandIns class="stand-ins" />
     <footer class="small quiet">
       <span v-if="proof.before" class="line earlier">
-        <b>As it was: {{ proof.earlier?.says }}</b>
-        <DoButton label="Show it as it is now" title="(b)" @click="proof.before = false" />
+        <b>{{ say.asWas(proof.earlier?.says ?? '') }}</b>
+        <DoButton :label="say.showAsNow" title="b" @click="proof.before = false" />
       </span>
-      <span v-else class="pointed" aria-live="polite">{{
-        pointed ?? 'Point at text to see its style'
-      }}</span>
-      <span class="figure"
-        >{{ proof.width }} px ·
-        {{
+      <span v-else class="pointed" aria-live="polite">{{ pointed ?? say.pointAtTextSee }}</span>
+      <span class="figure">{{
+        say.widthAndStop(
+          proof.width,
           shownAt === 1
             ? '100 %'
-            : `${shownAt < 1 ? 'shrunk' : 'zoomed'} to ${Math.round(shownAt * 100)} %`
-        }}</span
-      >
+            : say.scaledTo(shownAt < 1 ? 'shrunk' : 'zoomed', Math.round(shownAt * 100)),
+        )
+      }}</span>
     </footer>
   </section>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { standIns as say } from './words';
 import { referencedFamilies } from '@lettera/core/deliver';
 import { computed } from 'vue';
 import { useProject } from '../store/project';
@@ -11,8 +12,7 @@ const families = computed(() => (project.shown ? referencedFamilies(project.show
 <template>
   <p v-if="families.length" class="small stand-ins">
     <template v-for="{ name, standIn } in families" :key="name"
-      ><bdi>{{ name }}</bdi> is served elsewhere and shown here in {{ standIn }}, which stands in
-      for it.
+      ><bdi>{{ name }}</bdi> {{ say.isServedElsewhereShown(standIn) }}
     </template>
   </p>
 </template>

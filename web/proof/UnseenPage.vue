@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { unseenPage as say } from './words';
 import { ref } from 'vue';
 import { setFrameWidth } from '../reader/frameWidth';
 import { freeNames } from '../reader/freeNames';
@@ -33,7 +34,7 @@ defineExpose({
     ref="frame"
     :src="source"
     sandbox="allow-same-origin"
-    title="A page that is measured"
+    :title="say.pageMeasured"
     aria-hidden="true"
     tabindex="-1"
     @load="onLoad"

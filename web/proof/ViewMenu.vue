@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { viewMenu as say } from './words';
 import { languageOf, LANGUAGES } from '@lettera/core/measure';
 import { OtherWords } from '@lettera/core/page';
 import PickOne from '../control/PickOne.vue';
@@ -24,18 +25,18 @@ const contenders = useContenders();
 const waypoints = useWaypoints();
 
 const BESIDE: { value: Beside; label: string }[] = [
-  { value: 'alone', label: 'Alone' },
-  { value: 'phone', label: 'Phone' },
-  { value: 'laptop', label: 'Laptop' },
-  { value: 'fonts', label: 'Other faces' },
-  { value: 'ground', label: 'Other background' },
-  { value: 'opened', label: 'As opened' },
+  { value: 'alone', label: say.alone },
+  { value: 'phone', label: say.phone },
+  { value: 'laptop', label: say.laptop },
+  { value: 'fonts', label: say.otherFaces },
+  { value: 'ground', label: say.otherBackground },
+  { value: 'opened', label: say.asOpened },
 ];
 const besideChoices = computed(() => {
   const { lookedAt } = waypoints;
   const more: typeof BESIDE = [];
-  if (contenders.states.length > 0) more.push({ value: 'contender', label: 'Contender' });
-  if (lookedAt) more.push({ value: 'earlier', label: 'Waypoint' });
+  if (contenders.states.length > 0) more.push({ value: 'contender', label: say.contender });
+  if (lookedAt) more.push({ value: 'earlier', label: say.waypoint });
   return [...BESIDE, ...more];
 });
 const waypointChoices = computed(() =>
@@ -65,7 +66,7 @@ const languages = computed(() => {
   const site = (project.document?.languages ?? []).flatMap((tag) => languageOf(tag) ?? []);
   const others = LANGUAGES.filter((language) => !site.includes(language));
   return [
-    { value: '', label: 'As it is written' },
+    { value: '', label: say.asWritten },
     ...[...site, ...others].map(({ tag, name }) => ({ value: tag, label: name })),
   ];
 });
@@ -95,13 +96,13 @@ async function readIn(tag: string): Promise<void> {
 const ZOOMS = [1, 1.5, 2, 3, 4].map((value) => ({ value, label: `${value * 100} %` }));
 const TEXT_SIZES = [1, 2].map((value) => ({ value, label: `${value * 100} %` }));
 const FILES: { value: FilesShown; label: string }[] = [
-  { value: 'taken', label: 'As added' },
-  { value: 'delivered', label: 'As delivered' },
+  { value: 'taken', label: say.asAdded },
+  { value: 'delivered', label: say.asDelivered },
 ];
 const EYES: { value: Eye; label: string }[] = [
-  { value: 'sharp', label: 'As it is' },
-  { value: 'blurred', label: 'Blurred' },
-  { value: 'afar', label: 'From afar' },
+  { value: 'sharp', label: say.asItIs },
+  { value: 'blurred', label: say.blurred },
+  { value: 'afar', label: say.fromAfar },
 ];
 
 /** How many of the settings are not at rest. */
@@ -141,9 +142,9 @@ const print = () => proof.shownPage?.defaultView?.print();
 </script>
 
 <template>
-  <FoldAway v-slot="{ close }" label="View" :changed="changed">
+  <FoldAway v-slot="{ close }" :label="say.view" :changed="changed">
     <div class="ways">
-      <span>This page</span>
+      <span>{{ say.thisPage }}</span>
       <div class="line wrap">
         <DoButton
           v-for="{ value, label } in PANELS"
@@ -153,54 +154,54 @@ const print = () => proof.shownPage?.defaultView?.print();
           @click="open(value, close)"
         />
       </div>
-      <span>Shown as it was</span>
+      <span>{{ say.shownAsWas }}</span>
       <OnOff v-if="proof.earlier" v-model="proof.before" :label="`${proof.earlier.says} (b)`" />
-      <span v-else class="quiet">There is no earlier state yet.</span>
-      <span>Beside it</span>
+      <span v-else class="quiet">{{ say.thereNoEarlierState }}</span>
+      <span>{{ say.beside }}</span>
       <div class="line wrap">
-        <ChoiceSet v-model="proof.beside" label="Beside it" :choices="besideChoices" />
+        <ChoiceSet v-model="proof.beside" :label="say.beside" :choices="besideChoices" />
         <PickOne
           v-if="proof.beside === 'contender' && named.length > 1"
           v-model="which"
           :choices="named"
-          label="Which contender"
+          :label="say.whichContender"
         />
         <PickOne
           v-if="proof.beside === 'earlier' && waypointChoices.length > 1"
           :model-value="waypoints.lookedAt?.id"
           :choices="waypointChoices"
-          label="Which waypoint"
+          :label="say.whichWaypoint"
           @update:model-value="waypoints.chosen = $event"
         />
       </div>
-      <span>Words in</span>
+      <span>{{ say.words }}</span>
       <div class="line wrap">
         <PickOne
           :model-value="proof.language?.tag ?? ''"
           :choices="languages"
-          label="Words in"
-          placeholder="As it is written"
+          :label="say.words"
+          :placeholder="say.asWritten"
           filter
           @update:model-value="readIn"
         />
         <span v-if="failed" role="alert" class="mark-text">{{ failed }}</span>
       </div>
-      <span>Zoomed to</span>
-      <ChoiceSet v-model="proof.zoom" label="Zoomed to" :choices="ZOOMS" />
-      <span>Visitor’s text at</span>
-      <ChoiceSet v-model="proof.textSize" label="Visitor’s text at" :choices="TEXT_SIZES" />
-      <span>Font files</span>
-      <ChoiceSet v-model="proof.files" label="Font files" :choices="FILES" />
-      <span>Seen</span>
-      <ChoiceSet v-model="proof.eye" label="Seen" :choices="EYES" />
-      <span>On paper</span>
+      <span>{{ say.zoomed }}</span>
+      <ChoiceSet v-model="proof.zoom" :label="say.zoomed" :choices="ZOOMS" />
+      <span>{{ say.visitorsTextAt }}</span>
+      <ChoiceSet v-model="proof.textSize" :label="say.visitorsTextAt" :choices="TEXT_SIZES" />
+      <span>{{ say.fontFiles }}</span>
+      <ChoiceSet v-model="proof.files" :label="say.fontFiles" :choices="FILES" />
+      <span>{{ say.seen }}</span>
+      <ChoiceSet v-model="proof.eye" :label="say.seen" :choices="EYES" />
+      <span>{{ say.onPaper }}</span>
       <DoButton
-        label="Print this page"
-        :why="proof.shownPage ? undefined : 'No page is shown'"
+        :label="say.printPage"
+        :why="proof.shownPage ? undefined : say.noPageShown"
         @click="print"
       />
     </div>
-    <div v-if="changed"><DoButton label="Show it plainly again" @click="reset" /></div>
+    <div v-if="changed"><DoButton :label="say.showPlainlyAgain" @click="reset" /></div>
   </FoldAway>
 </template>
 

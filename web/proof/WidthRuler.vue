@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { widthRuler as say } from './words';
 import { computed, nextTick, ref, useTemplateRef } from 'vue';
 import { arrowStep } from '../control/arrowStep';
 import { readNumber } from '../control/readNumber';
@@ -45,7 +46,7 @@ const places = computed<Place[]>(() => {
     asks: width,
   }));
   if (proof.asked !== null && proof.room >= NARROWEST) {
-    named.push({ width: Math.min(WIDEST, proof.room), says: 'room', asks: null });
+    named.push({ width: Math.min(WIDEST, proof.room), says: say.room, asks: null });
   }
   /** Where the present figure stands it covers what is there. */
   const taken: { from: number; to: number }[] = [spanOf(proof.width, present.value.needs)];
@@ -108,7 +109,7 @@ function take(leaving = false): void {
   const width = readNumber(said, 'px', 'px');
   const good = width !== null && width >= NARROWEST && width <= WIDEST;
   if (!good && !leaving) {
-    refused.value = `Give a width from ${NARROWEST} to ${WIDEST} px.`;
+    refused.value = say.giveWidthFromPx(NARROWEST, WIDEST);
     return;
   }
   if (good && Math.round(width) !== proof.width) proof.setWidth(width);
@@ -135,7 +136,7 @@ function onKey(event: KeyboardEvent): void {
     ref="ruler"
     class="ruler"
     role="group"
-    aria-label="Width of the page"
+    :aria-label="say.widthPage"
     :data-asked="proof.asked"
     @pointerdown="grab"
     @pointermove="drag"
@@ -151,7 +152,7 @@ function onKey(event: KeyboardEvent): void {
         class="plain tick stop"
         :class="{ ends: atEnd(width, WORD) }"
         :style="{ left: percent(width) }"
-        :title="asks === null ? 'As wide as there is room for, at 100 %' : `${width} px`"
+        :title="asks === null ? say.asWideAsThere : `${width} px`"
         @click="proof.setWidth(asks)"
       >
         {{ says }}
@@ -164,12 +165,12 @@ function onKey(event: KeyboardEvent): void {
       :class="{ ends: atEnd(proof.width, present.needs) }"
       role="slider"
       tabindex="0"
-      aria-label="Width of the proof"
-      title="Drag, step with the arrow keys, or double-click to type; a double-click beside it gives it the room there is"
+      :aria-label="say.widthProof"
+      :title="say.dragStepArrowKeys"
       :aria-valuemin="NARROWEST"
       :aria-valuemax="WIDEST"
       :aria-valuenow="proof.width"
-      :aria-valuetext="`${proof.width} px, ${label}`"
+      :aria-valuetext="say.widthNamed(proof.width, label)"
       :style="{ left: percent(proof.width) }"
       @keydown="onKey"
       @dblclick.stop="type"
@@ -185,7 +186,7 @@ function onKey(event: KeyboardEvent): void {
         ref="field"
         v-model="typing"
         inputmode="numeric"
-        aria-label="Width of the page, px"
+        :aria-label="say.widthPagePx"
         :aria-invalid="refused !== ''"
         @keydown.enter="take()"
         @keydown.esc.stop="stop()"

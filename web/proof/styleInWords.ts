@@ -1,3 +1,4 @@
+import { styleInWords as say } from './words';
 import { PROPERTIES, type ProjectDocument, type PropertyName } from '@lettera/core/document';
 
 /** As many properties are named as are read at a glance. */
@@ -7,10 +8,10 @@ const NAMED = 4;
 function listed(names: readonly string[]): string {
   const shown = names.slice(0, NAMED);
   const more = names.length - shown.length;
-  if (more > 0) return `${shown.join(', ')} and ${more} more`;
+  if (more > 0) return say.andMore(shown.join(', '), more);
   return shown.length < 2
     ? (shown[0] ?? '')
-    : `${shown.slice(0, -1).join(', ')} and ${shown.at(-1) ?? ''}`;
+    : say.and(shown.slice(0, -1).join(', '), shown.at(-1) ?? '');
 }
 
 /** What a style is, for who points at its text: its name, what is set in it, and what the rest follows. */
@@ -23,8 +24,8 @@ export function styleInWords(document: ProjectDocument, key: string): string {
   const followed = document.styles[style.follows ?? '']?.name;
   return [
     style.name,
-    set.length > 0 ? `${listed(set)} set here` : 'nothing set here',
-    followed ? `the rest follows ${followed}` : '',
+    set.length > 0 ? say.setHere(listed(set)) : say.nothingSetHere,
+    followed ? say.restFollows(followed) : '',
   ]
     .filter(Boolean)
     .join(' · ');

@@ -1,3 +1,4 @@
+import { unseenPages as say } from './words';
 import { nextTick, onBeforeUnmount, ref, useTemplateRef, type Ref } from 'vue';
 import { Stopped } from '../reader/breathe';
 import { useProject } from '../store/project';
@@ -52,13 +53,13 @@ export function useUnseenPages(): UnseenPages {
     if (!wanted()) throw new Stopped();
     const here = new Promise<void>((resolve, reject) => {
       loaded = resolve;
-      setTimeout(() => reject(new Error('A page did not come.')), PATIENCE);
+      setTimeout(() => reject(new Error(say.pageDidNotCome)), PATIENCE);
     });
     source.value = address;
     await here;
     await nextTick();
     const page = frame.value?.page();
-    if (!page) throw new Error('A page did not come.');
+    if (!page) throw new Error(say.pageDidNotCome);
     return page;
   }
 

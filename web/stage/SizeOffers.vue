@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { sizeOffers as say } from './words';
 import DoButton from '../control/DoButton.vue';
 import { percent } from '../control/figures';
 import { useApparentSize } from '../store/apparentSize';
@@ -10,9 +11,15 @@ const apparent = useApparentSize();
 <template>
   <div v-if="apparent.offers.length" class="offers" role="status">
     <p v-for="offer in apparent.offers" :key="offer.voice">
-      {{ offer.voiceName }} looks {{ percent(Math.abs(1 / offer.ratio - 1)) }}
-      {{ offer.ratio > 1 ? 'smaller' : 'larger' }} in {{ offer.to }} than it did in
-      {{ offer.from }} at the same size, by their x-heights.
+      {{
+        say.looksThanDidAt(
+          offer.voiceName,
+          percent(Math.abs(1 / offer.ratio - 1)),
+          offer.ratio > 1 ? 'smaller' : 'larger',
+          offer.to,
+          offer.from,
+        )
+      }}
       <DoButton
         @mouseenter="apparent.look(offer)"
         @mouseleave="apparent.look(null)"
@@ -20,9 +27,9 @@ const apparent = useApparentSize();
         @blur="apparent.look(null)"
         @click="apparent.take(offer)"
       >
-        Keep the apparent size: {{ percent(offer.ratio, 1) }} of each size
+        {{ say.keepApparentSizeEach(percent(offer.ratio, 1)) }}
       </DoButton>
-      <DoButton @click="apparent.dismiss(offer.voice)"> Leave it </DoButton>
+      <DoButton @click="apparent.dismiss(offer.voice)"> {{ say.leave }} </DoButton>
     </p>
   </div>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { stageHeader as say } from './words';
 import Popover from 'primevue/popover';
 import { ref } from 'vue';
 
@@ -16,8 +17,8 @@ const about = ref<InstanceType<typeof Popover> | null>(null);
       <button
         type="button"
         class="plain about"
-        :aria-label="`What ${title} is for`"
-        :title="`What ${title} is for`"
+        :aria-label="say.what(title)"
+        :title="say.whatTitle(title)"
         aria-haspopup="dialog"
         @click="about?.toggle($event)"
       >

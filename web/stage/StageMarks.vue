@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { stageMarks as say } from './words';
 import type { Mark } from '@lettera/core/check';
 import { computed, ref } from 'vue';
 import DoButton from '../control/DoButton.vue';
@@ -28,13 +29,13 @@ function putRight(mark: Mark): void {
 </script>
 
 <template>
-  <section v-if="marks.length" class="marks" :aria-label="`Marks on ${on}`">
+  <section v-if="marks.length" class="marks" :aria-label="say.marksOn(on)">
     <div class="head">
       <b class="mark-text">{{ count(marks.length, 'mark') }}</b>
       <span v-if="!open">{{ marks[0]?.message }}</span>
       <DoButton
         class="unfold"
-        :label="open ? 'Fold' : 'Show'"
+        :label="open ? say.fold : say.show"
         :aria-expanded="open"
         @click="open = !open"
       />

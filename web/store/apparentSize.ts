@@ -1,3 +1,4 @@
+import { apparentSize as say } from './words';
 import { siteName, type Patch, type ProjectDocument } from '@lettera/core/document';
 import { apparentSizePatch } from '@lettera/core/style';
 import { defineStore } from 'pinia';
@@ -116,7 +117,7 @@ export const useApparentSize = defineStore('apparentSize', () => {
     before.value = rest;
   }
 
-  const layer = useLayer('apparent size: pointed at');
+  const layer = useLayer(say.apparentSizePointedAt);
 
   /** Shows an offer on the proof; null goes back. */
   const look = (offer: SizeOffer | null): void => layer.show(offer?.patch ?? null);

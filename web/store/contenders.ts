@@ -1,3 +1,4 @@
+import { contenders as say } from './words';
 import { applyChange } from '@lettera/core/change';
 import {
   MOST_CONTENDERS,
@@ -106,7 +107,7 @@ export const useContenders = defineStore('contenders', () => {
     message.value = '';
     if (isKept(pair)) return;
     if (kept.value.length >= MOST_CONTENDERS) {
-      message.value = `${MOST_CONTENDERS} pairs are kept already. Dismiss one to keep another.`;
+      message.value = say.pairsKeptAlreadyDismiss(MOST_CONTENDERS);
       return;
     }
     project.change(

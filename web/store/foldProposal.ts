@@ -1,3 +1,4 @@
+import { foldProposal as say } from './words';
 import type { ProjectDocument } from '@lettera/core/document';
 import {
   stockFacts,
@@ -66,7 +67,7 @@ export function useFoldProposal(
       state.value = 'ready';
     } catch (error) {
       if (mine !== asked) return;
-      fault.value = `The site could not be folded: ${(error as Error).message}`;
+      fault.value = say.siteCouldNotBe((error as Error).message);
       state.value = 'failed';
     }
   }

@@ -1,3 +1,4 @@
+import { history as say } from './words';
 import type { HistoryEntry } from '@lettera/core/wire';
 
 const TIME = new Intl.DateTimeFormat('en', { dateStyle: 'medium', timeStyle: 'short' });
@@ -24,7 +25,7 @@ export function revisionAnHourAgo(
 const KINDS: Record<HistoryEntry['kind'], string> = {
   change: '',
   undo: 'Undone: ',
-  redo: 'Made again: ',
+  redo: say.madeAgain,
 };
 
 /** What was done, in words. */

@@ -1,3 +1,4 @@
+import { localMeasuring as say } from './words';
 import {
   LOCAL_SETS,
   localName,
@@ -90,7 +91,7 @@ export const useLocalMeasuring = defineStore('localMeasuring', () => {
     worker?.terminate();
     worker = null;
     progress.value = null;
-    said.value = 'Stopped. What had been measured is kept.';
+    said.value = say.stoppedWhatHadBeen;
   }
 
   /** Measures fonts one after the other, and keeps what was read of each. */
@@ -120,8 +121,8 @@ export const useLocalMeasuring = defineStore('localMeasuring', () => {
     terminate();
     worker = null;
     said.value = [
-      kept.size ? `Measured: ${[...kept].join(', ')}.` : '',
-      ...failed.map((one) => `Not measured: ${one}`),
+      kept.size ? say.measured([...kept].join(', ')) : '',
+      ...failed.map((one) => say.notMeasured(one)),
     ]
       .filter(Boolean)
       .join(' ');
@@ -136,14 +137,13 @@ export const useLocalMeasuring = defineStore('localMeasuring', () => {
       fonts = (await window.queryLocalFonts?.()) ?? [];
     } catch (error) {
       if ((error as Error).name !== 'NotAllowedError') {
-        said.value = `The browser did not give the fonts of this machine: ${(error as Error).message}`;
+        said.value = say.browserDidNotGive((error as Error).message);
         return;
       }
     }
     // No machine is without fonts: a browser that may not show them lists none.
     if (fonts.length === 0) {
-      said.value =
-        'The browser was not allowed to show the fonts of this machine. Nothing was measured.';
+      said.value = say.browserWasNotAllowed;
       return;
     }
     const wanted = fonts.flatMap((font): Wanted[] => {
@@ -152,7 +152,7 @@ export const useLocalMeasuring = defineStore('localMeasuring', () => {
       return [{ ...named, bytes: async () => (await font.blob()).arrayBuffer() }];
     });
     if (wanted.length === 0) {
-      said.value = `None of them is among the ${fonts.length.toLocaleString('en')} fonts of this machine.`;
+      said.value = say.noneThemAmongFonts(fonts.length.toLocaleString('en'));
       return;
     }
     await measure(wanted);
@@ -171,10 +171,7 @@ export const useLocalMeasuring = defineStore('localMeasuring', () => {
     }
     if (wanted.length) await measure(wanted);
     if (others.length) {
-      said.value = [
-        said.value,
-        `${others.join(', ')}: the name is of none of these local fonts. Name the file as the font is called, such as “Verdana Bold.ttf”.`,
-      ]
+      said.value = [said.value, say.nameNoneTheseLocal(others.join(', '))]
         .filter(Boolean)
         .join(' ');
     }

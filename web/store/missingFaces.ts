@@ -1,3 +1,4 @@
+import { missingFaces as say } from './words';
 import type { WantedFace } from '@lettera/core/document';
 import { libraryFaces } from '@lettera/core/document';
 import { defineStore } from 'pinia';
@@ -70,7 +71,7 @@ export const useMissingFaces = defineStore('missingFaces', () => {
         new AbortController().signal,
       );
     } catch (error) {
-      refused.value = { id, why: `${(error as Error).message} The case is as it was.` };
+      refused.value = { id, why: say.caseAsWas((error as Error).message) };
     }
     taking.value = null;
   }

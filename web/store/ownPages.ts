@@ -1,3 +1,4 @@
+import { ownPages as say } from './words';
 import { movePlace } from '@lettera/core/document';
 import { defineStore } from 'pinia';
 import { ref, shallowRef, watch } from 'vue';
@@ -21,7 +22,7 @@ export const pageFile = (file: File): PageFile => ({
 /** A page that was pasted, with its style sheet, as the files that it would be. */
 export function pastedFiles(name: string, html: string, css: string): PageFile[] {
   const title = /<title/i.test(html) ? '' : `<title>${name.replaceAll('<', '&lt;')}</title>`;
-  const link = css.trim() ? '<link rel="stylesheet" href="pasted.css">' : '';
+  const link = css.trim() ? say.linkRelStylesheetHref : '';
   return [
     { path: 'pasted.html', content: new Blob([`${title}${link}${html}`], { type: 'text/html' }) },
     ...(css.trim() ? [{ path: 'pasted.css', content: new Blob([css], { type: 'text/css' }) }] : []),
@@ -51,9 +52,7 @@ export const useOwnPages = defineStore('ownPages', () => {
       if (first) proof.page = first.slug;
       return true;
     } catch (error) {
-      refusal.value = abort.signal.aborted
-        ? 'Stopped. Nothing was added.'
-        : (error as Error).message;
+      refusal.value = abort.signal.aborted ? say.stoppedNothingWasAdded : (error as Error).message;
       return false;
     } finally {
       state.value = 'idle';

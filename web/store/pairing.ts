@@ -1,3 +1,4 @@
+import { pairing as say } from './words';
 import { applyChange } from '@lettera/core/change';
 import {
   pairSeatsOf,
@@ -40,7 +41,7 @@ export const usePairing = defineStore('pairing', () => {
   const project = useProject();
   const families = useFamilies();
   const library = useLibrary();
-  const layer = useLayer('pair: on the proof');
+  const layer = useLayer(say.pairOnProof);
 
   const sought = ref<Role>('text');
   /** Families held in place of those that are seated. */
@@ -203,11 +204,11 @@ export const usePairing = defineStore('pairing', () => {
       if (project.change(patch)) {
         taken.value = { names: names.join(' and '), changes };
         heldInstead.value = {};
-      } else message.value = 'The pair is as it was.';
+      } else message.value = say.pairAsWas;
     } catch (error) {
       message.value = abort.signal.aborted
-        ? 'Stopped. The pair is as it was.'
-        : `${(error as Error).message} The pair is as it was.`;
+        ? say.stoppedPairAsWas
+        : say.pairAsWasMessage((error as Error).message);
     }
     taking.value = null;
   }

@@ -1,3 +1,4 @@
+import { project as say } from './words';
 import { applyChange, ChangeError, previewOf, patchBetween } from '@lettera/core/change';
 import type { Patch, ProjectDocument } from '@lettera/core/document';
 import { defineStore } from 'pinia';
@@ -33,11 +34,11 @@ function refusalOf(patch: Patch, error: ChangeError, change: (patch: Patch) => b
   const [first] = error.errors;
   if (first?.path === CROSSING && error.errors.length === 1) {
     return {
-      message: `${first.message.replace(/^.*?: /, '')}. Nothing was changed.`,
+      message: say.nothingWasChanged(first.message.replace(/^.*?: /, '')),
       knowingly: () => change([...patch, { op: 'add', path: CROSSING, value: true }]),
     };
   }
-  return { message: `${error.message} Nothing was changed.`, knowingly: null };
+  return { message: say.nothingWasChangedMessage(error.message), knowingly: null };
 }
 
 /** Two changes that meet at the same place: one stored elsewhere, one made here. */

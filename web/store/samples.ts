@@ -1,10 +1,11 @@
+import { samples as say } from './words';
 import { computed } from 'vue';
 import { useCopy } from './copy';
 import type { Sample } from './lineUp';
 import { useProject } from './project';
 
 /** Letters that are taken for one another, and those that faces leave out. */
-const HARD_LETTERS = 'Il1| O0 rn m cl d 5S 8B  aeo ce  Åå Ææ Øø Ðð Þþ ß  “fi fl ffi”';
+const HARD_LETTERS = say.ilORnM;
 const FIGURES = '0123456789  06:41  3.9 m  17/11  £86.50  1,248';
 
 const firstSentence = (text: string): string => /^.*?[.!?…](?=\s|$)/.exec(text)?.[0] ?? text;
@@ -26,10 +27,10 @@ export function useSamples() {
 }
 
 export const SAMPLES: readonly { value: Sample; label: string }[] = [
-  { value: 'words', label: 'own words' },
-  { value: 'heading', label: 'heading' },
-  { value: 'sentence', label: 'sentence' },
-  { value: 'paragraph', label: 'paragraph' },
-  { value: 'figures', label: 'figures' },
-  { value: 'hard', label: 'hard letters' },
+  { value: 'words', label: say.ownWords },
+  { value: 'heading', label: say.heading },
+  { value: 'sentence', label: say.sentence },
+  { value: 'paragraph', label: say.paragraph },
+  { value: 'figures', label: say.figures },
+  { value: 'hard', label: say.hardLetters },
 ];

@@ -1,3 +1,4 @@
+import { scaleDraft as say } from './words';
 import { applyChange, patchBetween } from '@lettera/core/change';
 import type { Patch } from '@lettera/core/document';
 import { defineStore } from 'pinia';
@@ -11,8 +12,8 @@ import { useProject } from './project';
  */
 export const useScaleDraft = defineStore('scaleDraft', () => {
   const project = useProject();
-  const tried = useLayer('scale: tried', 'tried');
-  const pointed = useLayer('scale: pointed at');
+  const tried = useLayer(say.scaleTried, 'tried');
+  const pointed = useLayer(say.scalePointedAt);
   const trying = ref(false);
 
   const scale = computed(() => project.tried?.scale ?? null);

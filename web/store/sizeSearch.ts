@@ -1,3 +1,4 @@
+import { sizeSearch as say } from './words';
 import { wrap, type Remote } from 'comlink';
 import { defineStore } from 'pinia';
 import { reactive, ref, shallowRef, watch } from 'vue';
@@ -33,7 +34,7 @@ export const useSizeSearch = defineStore('sizeSearch', () => {
         sizes: [],
         refused: [],
         found: null,
-        problem: `The sizes could not be read: ${error.message}`,
+        problem: say.sizesCouldNotBe(error.message),
       }));
     if (turn !== asked) return;
     result.value = answer;

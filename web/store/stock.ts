@@ -1,3 +1,4 @@
+import { stock as say } from './words';
 import { freeKey, type Patch, type SitePage } from '@lettera/core/document';
 import type { Stock, SiteView } from '@lettera/core/stock';
 import type { LookedPages } from '@lettera/core/wire';
@@ -15,8 +16,8 @@ const placeOf = ({ site, path }: Pick<SitePage, 'site' | 'path'>): string => `${
 /** Ways in which a site is brought from outside. */
 type Way = 'files' | 'address';
 
-const PAGES = 'pages of the site that is looked at';
-const FOLD = 'the site folded';
+const PAGES = say.pagesSiteLookedAt;
+const FOLD = say.siteFolded;
 
 /**
  * A site that is taken stock of: its pages, what was read of them, and what is proposed. The project is not
@@ -98,7 +99,7 @@ export const useStock = defineStore('stock', () => {
         }),
       );
     } catch (error) {
-      keepFault.value = `${(error as Error).message} What was read is shown here, and not kept.`;
+      keepFault.value = say.whatWasReadShown((error as Error).message);
     }
   }
 
@@ -185,7 +186,7 @@ export const useStock = defineStore('stock', () => {
       look(brought.pages);
       return true;
     } catch (error) {
-      refusal.value = signal.aborted ? 'Stopped. Nothing was read.' : (error as Error).message;
+      refusal.value = signal.aborted ? say.stoppedNothingWasRead : (error as Error).message;
       return false;
     } finally {
       bringing.value = null;

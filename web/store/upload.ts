@@ -1,3 +1,4 @@
+import { upload as say } from './words';
 import { embeddingRights } from '@lettera/core/font';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
@@ -19,13 +20,12 @@ function lineOf(result: TakenFile): OutcomeLine {
   const { file, fullName, conflicts, fsType } = result;
   const rights = embeddingRights(fsType);
   const troubles = [
-    conflicts.length > 0 &&
-      `claims the same place as ${conflicts.join(', ')}; open the family and correct its weight, width or style`,
-    (rights.forbidsWeb || rights.forbidsSubsetting) && `says of itself “${rights.says}”`,
+    conflicts.length > 0 && say.claimsSamePlaceAs(conflicts.join(', ')),
+    (rights.forbidsWeb || rights.forbidsSubsetting) && say.saysItself(rights.says),
   ].filter((trouble) => trouble !== false);
   return troubles.length > 0
     ? {
-        text: `${file}: ${fullName} is in the case, but ${troubles.join(', and ')}.`,
+        text: say.isCaseBut(file, fullName, troubles.join(', and ')),
         troubled: true,
       }
     : { text: `${file}: ${fullName}`, troubled: false };
@@ -63,7 +63,7 @@ export const useUpload = defineStore('upload', () => {
         ? results.map(lineOf)
         : [
             {
-              text: abort.signal.aborted ? 'Stopped. Nothing was added.' : (error as Error).message,
+              text: abort.signal.aborted ? say.stoppedNothingWasAdded : (error as Error).message,
               troubled: true,
             },
           ];

@@ -1,3 +1,4 @@
+import { waypoints as say } from './words';
 import type { ProjectDocument } from '@lettera/core/document';
 import type { Waypoint } from '@lettera/core/wire';
 import { defineStore } from 'pinia';
@@ -30,7 +31,7 @@ export const useWaypoints = defineStore('waypoints', () => {
       await work();
       return true;
     } catch (error) {
-      message.value = `${(error as Error).message} Nothing was changed.`;
+      message.value = say.nothingWasChanged((error as Error).message);
       return false;
     }
   }
@@ -42,7 +43,7 @@ export const useWaypoints = defineStore('waypoints', () => {
       const found = await api.waypoints(id);
       if (id === project.id) list.value = found;
     } catch {
-      if (id === project.id) message.value = 'The waypoints could not be read.';
+      if (id === project.id) message.value = say.waypointsCouldNotBe;
     }
   }
   watch(
@@ -60,9 +61,7 @@ export const useWaypoints = defineStore('waypoints', () => {
   const name = (wanted: string): Promise<boolean> =>
     trying(async () => {
       if (project.saveState !== 'saved') {
-        throw new Error(
-          'The last change is not stored yet, so that the state has no place to be named.',
-        );
+        throw new Error(say.lastChangeNotStored);
       }
       const made = await api.nameWaypoint(project.id, wanted);
       list.value = [made, ...(list.value ?? []).filter(({ id }) => id !== made.id)];
@@ -86,7 +85,7 @@ export const useWaypoints = defineStore('waypoints', () => {
   const goBack = (id: string): Promise<boolean> =>
     trying(async () => {
       if (!project.stored || project.saveState !== 'saved') {
-        throw new Error('The last change is not stored yet.');
+        throw new Error(say.lastChangeNotStoredYet);
       }
       project.settle(await api.returnTo(project.id, id, project.stored.revision));
     });
@@ -105,7 +104,7 @@ export const useWaypoints = defineStore('waypoints', () => {
     async ([waypoint, opened]) => {
       if (!waypoint) {
         kept = null;
-        proof.earlier = opened && { document: opened, says: 'As it was opened' };
+        proof.earlier = opened && { document: opened, says: say.asWasOpened };
         return;
       }
       if (kept?.id === waypoint.id) return;

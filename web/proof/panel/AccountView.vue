@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { accountView as say } from './words';
 import { isLayerName } from '@lettera/core/css';
 import type { ProjectDocument } from '@lettera/core/document';
 import type { Account, Overruling, UnclaimedKind } from '@lettera/core/page';
@@ -187,27 +188,31 @@ function claim(kind: UnclaimedKind<Element> & { style: string }): void {
 
 <template>
   <p v-if="own.accountFailed" role="alert" class="line wrap">
-    The page’s style sheets could not be read.
-    <DoButton label="Try again" @click="own.load()" />
+    {{ say.pagesStyleSheetsCould }}
+    <DoButton :label="say.tryAgain" @click="own.load()" />
   </p>
-  <p v-else-if="!account" role="status">Working out who sets the text of this page …</p>
+  <p v-else-if="!account" role="status">{{ say.workingOutWhoSets }}</p>
   <template v-else>
     <p>
-      {{ count(account.texts, 'text') }} at {{ proof.width }} px:
-      <b>{{ account.following }}</b> follow Lettera in everything<template v-if="account.left"
-        >, {{ account.left }} left to the page’s own style sheets</template
+      {{ say.atPx(count(account.texts, 'text'), proof.width) }}
+      <b>{{ account.following }}</b> {{ say.followLetteraEverything
+      }}<template v-if="account.left">{{ say.leftPagesOwnStyle(account.left) }}</template
       >.
     </p>
     <table v-if="account.overruling.length" class="figures-table">
       <caption class="visually-hidden">
-        What overrules Lettera on this page
+        {{
+          say.whatOverrulesLetteraOn
+        }}
       </caption>
       <thead>
         <tr>
-          <th scope="col">Overruled by</th>
-          <th scope="col">In</th>
-          <th scope="col" class="figure">Texts</th>
-          <th scope="col"><span class="visually-hidden">How to win over it</span></th>
+          <th scope="col">{{ say.overruledBy }}</th>
+          <th scope="col">{{ say.inSheet }}</th>
+          <th scope="col" class="figure">{{ say.texts }}</th>
+          <th scope="col">
+            <span class="visually-hidden">{{ say.howWinOver }}</span>
+          </th>
         </tr>
       </thead>
       <tbody>
@@ -218,16 +223,16 @@ function claim(kind: UnclaimedKind<Element> & { style: string }): void {
             <td class="figure">
               <DoButton
                 :label="String(one.texts.length)"
-                :aria-label="`Show on the page: ${count(one.texts.length, 'text')} that ${keyOf(one)} decides`"
+                :aria-label="say.showOnPageDecides(count(one.texts.length, 'text'), keyOf(one))"
                 @click="point(one.texts)"
               />
             </td>
             <td>
               <DoButton
                 class="on-point"
-                :label="opened === keyOf(one) ? 'Close' : 'How to win over it'"
+                :label="opened === keyOf(one) ? say.close : say.howWinOver"
                 :aria-expanded="opened === keyOf(one)"
-                :aria-label="`How to win over ${keyOf(one)}`"
+                :aria-label="say.howWinOverKey(keyOf(one))"
                 @click="opened = opened === keyOf(one) ? '' : keyOf(one)"
               />
             </td>
@@ -237,61 +242,56 @@ function claim(kind: UnclaimedKind<Element> & { style: string }): void {
               <WaysList
                 :ways="round.found.value"
                 :trying="round.isTrying.value"
-                :about="`of ${count(one.texts.length, 'text')} there`"
-                :label="`How to win over ${keyOf(one)}`"
+                :about="say.ofThere(count(one.texts.length, 'text'))"
+                :label="say.howWinOverKey(keyOf(one))"
                 @take="project.change($event.patch)"
               />
               <p v-if="unclaimedThere" class="small quiet">
-                {{ unclaimedThere }} of {{ count(one.texts.length, 'text') }} there are of no text
-                element, so that no rule of Lettera’s is about them: make one of them, below.
+                {{ say.ofThereNoText(unclaimedThere, count(one.texts.length, 'text')) }}
               </p>
             </td>
           </tr>
         </template>
       </tbody>
     </table>
-    <p v-else class="small quiet">Nothing of the page’s own overrules it.</p>
+    <p v-else class="small quiet">{{ say.nothingPagesOwnOverrules }}</p>
     <template v-if="account.overruling.length">
-      <h3>The least that would win</h3>
+      <h3>{{ say.leastWouldWin }}</h3>
       <p v-if="waits" class="line wrap small quiet">
-        Each way is tried on all {{ count(account.texts, 'text') }}, which takes a while.
-        <DoButton label="Try them" @click="wanted = true" />
+        {{ say.eachWayTriedOn(count(account.texts, 'text')) }}
+        <DoButton :label="say.tryThem" @click="wanted = true" />
       </p>
       <p v-else-if="all.found.value.length === 0 && !all.isTrying.value" class="small quiet">
-        No weight of Lettera’s rules wins more of these texts: remove what sets their type from the
-        rules above, or leave those texts alone.
+        {{ say.noWeightLetterasRules }}
       </p>
       <WaysList
         v-else
         :ways="all.found.value"
         :trying="all.isTrying.value"
-        label="The least that would win"
+        :label="say.leastWouldWin"
         @take="project.change($event.patch)"
       />
     </template>
     <template v-if="unclaimed.length">
-      <h3>Texts that no text element claims</h3>
-      <ul class="kinds" aria-label="Texts that no text element claims">
+      <h3>{{ say.textsNoTextElement }}</h3>
+      <ul class="kinds" :aria-label="say.textsNoTextElement">
         <li v-for="kind in unclaimed" :key="`${kind.tag} ${kind.classes.join(' ')} ${kind.place}`">
           <span class="specimen">{{ kind.specimen }}</span>
           <span class="small quiet">
             <code v-if="kind.selector">{{ kind.selector }}</code>
-            <template v-else
-              >&lt;{{ kind.tag }}&gt; {{ kind.classes.join(' ') }}: no few words meet just
-              these</template
-            >
+            <template v-else>{{ say.noFewWordsMeet(kind.tag, kind.classes.join(' ')) }}</template>
           </span>
           <span class="line wrap">
             <DoButton
               :label="count(kind.nodes.length, 'place')"
-              :aria-label="`Show on the page: ${count(kind.nodes.length, 'place')} of ${kind.name}`"
+              :aria-label="say.showOnPage(count(kind.nodes.length, 'place'), kind.name)"
               @click="point(kind.nodes)"
             />
             <template v-if="kind.selector">
-              <PickOne v-model="kind.style" :choices="styles" :label="`Style for ${kind.name}`" />
+              <PickOne v-model="kind.style" :choices="styles" :label="say.style(kind.name)" />
               <DoButton
-                label="Make it a text element"
-                :aria-label="`Make it a text element: ${kind.name}`"
+                :label="say.makeTextElement"
+                :aria-label="say.makeTextElementName(kind.name)"
                 @click="claim(kind)"
               />
             </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { movedView as say } from './words';
 import { differences } from '@lettera/core/change';
 import type { BlockChange, PageChange } from '@lettera/core/page';
 import { layoutChange } from '@lettera/core/page';
@@ -32,11 +33,11 @@ const fontUrl = useFontUrl();
 
 const waypoints = useWaypoints();
 const choices = computed<{ value: Since; label: string }[]>(() => [
-  { value: 'change', label: 'Last change' },
-  { value: 'hour', label: 'An hour ago' },
-  ...(waypoints.lookedAt ? [{ value: 'earlier' as const, label: 'Waypoint' }] : []),
-  { value: 'opened', label: 'Opening' },
-  { value: 'one', label: 'One change' },
+  { value: 'change', label: say.lastChange },
+  { value: 'hour', label: say.hourAgo },
+  ...(waypoints.lookedAt ? [{ value: 'earlier' as const, label: say.waypoint }] : []),
+  { value: 'opened', label: say.opening },
+  { value: 'one', label: say.oneChange },
 ]);
 const { since, change: chosen } = storeToRefs(proof);
 const waypointChoices = computed(() =>
@@ -156,14 +157,14 @@ onBeforeUnmount(() => {
 const px = (value: number): string => `${Math.round(value).toLocaleString('en')} px`;
 function heightInWords({ height: [was, is] }: PageChange): string {
   const by = Math.round(is - was);
-  if (by === 0) return `${px(is)} high, as before`;
-  return `${px(is)} high, ${px(Math.abs(by))} ${by > 0 ? 'more' : 'less'} than before`;
+  if (by === 0) return say.highAsBefore(px(is));
+  return say.highThanBefore(px(is), px(Math.abs(by)), by > 0 ? 'more' : 'less');
 }
 function inWords({ lines: [was, is], height: [a, b], breaksElsewhere }: BlockChange): string {
-  if (was !== is) return `${was} to ${count(is, 'line')}`;
+  if (was !== is) return say.to(was, count(is, 'line'));
   const by = Math.round(b - a);
   const grown = by === 0 ? '' : `${px(Math.abs(by))} ${by > 0 ? 'higher' : 'lower'}`;
-  return [grown, breaksElsewhere ? 'lines break elsewhere' : ''].filter(Boolean).join(', ');
+  return [grown, breaksElsewhere ? say.linesBreakElsewhere : ''].filter(Boolean).join(', ');
 }
 const headingsGrown = ({ blocks }: PageChange): number =>
   blocks.filter(({ isHeading, lines: [was, is] }) => isHeading && is > was).length;
@@ -178,15 +179,15 @@ function point({ block }: BlockChange): void {
 
 <template>
   <div class="line wrap">
-    <span class="small quiet">Since, or by</span>
-    <ChoiceSet v-model="since" label="Since when" :choices="choices" />
+    <span class="small quiet">{{ say.sinceOrBy }}</span>
+    <ChoiceSet v-model="since" :label="say.sinceWhen" :choices="choices" />
   </div>
   <PickOne
     v-if="since === 'earlier' && waypointChoices.length > 1"
     :model-value="waypoints.lookedAt?.id"
     class="which"
     :choices="waypointChoices"
-    label="Which waypoint"
+    :label="say.whichWaypoint"
     fluid
     @update:model-value="waypoints.chosen = $event"
   />
@@ -195,39 +196,37 @@ function point({ block }: BlockChange): void {
     v-model="chosen"
     class="which"
     :choices="history"
-    label="Which change"
+    :label="say.whichChange"
     filter
     fluid
   />
   <p v-if="failed" role="alert" class="mark-text">{{ failed }}</p>
   <p v-else-if="!before && (since !== 'one' || !chosen)" class="quiet">
-    Nothing has been changed here yet.
+    {{ say.nothingBeenChangedHere }}
   </p>
-  <p v-else-if="!changes" role="status">Laying the page out …</p>
-  <section v-if="differing.length" aria-label="What differs">
+  <p v-else-if="!changes" role="status">{{ say.layingPageOut }}</p>
+  <section v-if="differing.length" :aria-label="say.whatDiffers">
     <h3>{{ count(differing.length, 'difference') }}</h3>
     <ul>
       <li v-for="line in differing" :key="line" class="small">{{ line }}</li>
     </ul>
   </section>
   <section v-for="change in changes ?? []" :key="change.width">
-    <h3>At {{ change.width }} px: {{ heightInWords(change) }}</h3>
-    <p v-if="change.blocks.length === 0" class="small quiet">No block differs.</p>
+    <h3>{{ say.atPx(change.width, heightInWords(change)) }}</h3>
+    <p v-if="change.blocks.length === 0" class="small quiet">{{ say.noBlockDiffers }}</p>
     <template v-else>
       <p class="small">
         {{ count(change.blocks.length, 'block') }}
         {{ change.blocks.length === 1 ? 'differs' : 'differ'
         }}{{
-          headingsGrown(change)
-            ? `; ${count(headingsGrown(change), 'heading')} with more lines`
-            : ''
+          headingsGrown(change) ? say.withMoreLines(count(headingsGrown(change), 'heading')) : ''
         }}.
       </p>
       <ul>
         <li v-for="block in change.blocks" :key="block.block">
           <DoButton
-            label="Show on the page"
-            :aria-label="`Show on the page: ${block.words}`"
+            :label="say.showOnPage"
+            :aria-label="say.showOnPageWords(block.words)"
             @click="point(block)"
           />
           <span :class="{ heading: block.isHeading }">{{ block.words }}</span>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { pagesView as say } from './words';
 import type { RemovedKind } from '@lettera/core/page';
 import { computed } from 'vue';
 import TextField from '../../control/TextField.vue';
@@ -27,54 +28,57 @@ function rename(slug: string, event: Event): void {
 
 /** What was taken out, as it is reported. */
 const WORDS: Record<RemovedKind, string> = {
-  script: 'Script',
-  handler: 'Handler',
-  frame: 'Frame',
-  form: 'Where a form sends',
-  refresh: 'Refresh',
-  request: 'Asked for elsewhere',
-  missing: 'Not brought along',
+  script: say.script,
+  handler: say.handler,
+  frame: say.frame,
+  form: say.whereFormSends,
+  refresh: say.refresh,
+  request: say.askedElsewhere,
+  missing: say.notBroughtAlong,
 };
 const removed = computed(() => own.account?.removed ?? []);
 </script>
 
 <template>
   <SiteLanguages />
-  <ol v-if="ownPages.length" class="rows" aria-label="Pages of the site’s own">
+  <ol v-if="ownPages.length" class="rows" :aria-label="say.pagesSitesOwn">
     <li v-for="([slug, page], i) in ownPages" :key="slug" :class="{ shown: proof.page === slug }">
       <TextField
         :model-value="page.name"
-        :aria-label="`Name of ${page.name}`"
+        :aria-label="say.name(page.name)"
         maxlength="120"
         @change="rename(slug, $event)"
       />
       <span class="small quiet path">{{ page.path }}</span>
       <span class="line">
         <DoButton
-          label="Show"
-          :aria-label="`Show ${page.name}`"
-          :why="proof.page === slug ? 'It is shown' : undefined"
+          :label="say.show"
+          :aria-label="say.showName(page.name)"
+          :why="proof.page === slug ? say.itShown : undefined"
           @click="proof.page = slug"
         />
         <DoButton
-          :aria-label="`${page.name}: earlier`"
-          :why="i === 0 ? 'It is the first' : undefined"
+          :aria-label="say.earlier(page.name)"
+          :why="i === 0 ? say.itFirst : undefined"
           @click="own.move(slug, -1)"
           >↑</DoButton
         >
         <DoButton
-          :aria-label="`${page.name}: later`"
-          :why="i === ownPages.length - 1 ? 'It is the last' : undefined"
+          :aria-label="say.later(page.name)"
+          :why="i === ownPages.length - 1 ? say.itLast : undefined"
           @click="own.move(slug, 1)"
           >↓</DoButton
         >
-        <DoButton label="Remove" :aria-label="`Remove ${page.name}`" @click="own.remove(slug)" />
+        <DoButton
+          :label="say.remove"
+          :aria-label="say.removeName(page.name)"
+          @click="own.remove(slug)"
+        />
       </span>
     </li>
   </ol>
   <p v-else>
-    The site’s own pages show its type where it will stand: HTML with its style sheets, pictures and
-    fonts. Nothing in them runs here, and nothing is asked for elsewhere.
+    {{ say.sitesOwnPagesShow }}
   </p>
   <BringPages
     :bring="own.bring"
@@ -86,22 +90,22 @@ const removed = computed(() => own.account?.removed ?? []);
   <p v-if="own.outcome" role="status" class="small">
     {{
       own.outcome.pages.length
-        ? `${count(own.outcome.pages.length, 'page')} added.`
-        : 'These pages are here already.'
+        ? say.added(count(own.outcome.pages.length, 'page'))
+        : say.thesePagesHereAlready
     }}
     <template v-for="one in [...own.outcome.refused, ...own.outcome.leftOut]" :key="one.path">
       {{ one.path }}: {{ one.why }}
     </template>
   </p>
   <template v-if="own.account">
-    <h3>What was removed from this page</h3>
+    <h3>{{ say.whatWasRemovedFrom }}</h3>
     <p v-for="note in own.account.notes" :key="note" class="small">{{ note }}</p>
     <table v-if="removed.length" class="figures-table">
       <thead>
         <tr>
-          <th scope="col">Kind</th>
-          <th scope="col">What it was</th>
-          <th scope="col" class="figure">Times</th>
+          <th scope="col">{{ say.kind }}</th>
+          <th scope="col">{{ say.whatWas }}</th>
+          <th scope="col" class="figure">{{ say.times }}</th>
         </tr>
       </thead>
       <tbody>
@@ -112,11 +116,11 @@ const removed = computed(() => own.account?.removed ?? []);
         </tr>
       </tbody>
     </table>
-    <p v-else class="small quiet">Nothing: it ran nothing, and asked for nothing elsewhere.</p>
+    <p v-else class="small quiet">{{ say.nothingRanNothingAsked }}</p>
   </template>
   <p v-else-if="own.accountFailed" role="alert" class="line wrap">
-    What was removed from this page could not be told.
-    <DoButton label="Try again" @click="own.load()" />
+    {{ say.whatWasRemovedFromPage }}
+    <DoButton :label="say.tryAgain" @click="own.load()" />
   </p>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { proofPanel as say } from './words';
 import { watch } from 'vue';
 import DoButton from '../../control/DoButton.vue';
 import ViewTabs from '../../control/ViewTabs.vue';
@@ -21,15 +22,15 @@ watch(
 </script>
 
 <template>
-  <aside aria-label="About this page">
+  <aside :aria-label="say.aboutPage">
     <div class="head">
       <ViewTabs
         :model-value="proof.panel ?? 'pages'"
-        label="About this page"
+        :label="say.aboutPage"
         :views="PANELS"
         @update:model-value="proof.panel = $event"
       />
-      <DoButton label="Close" @click="proof.panel = null" />
+      <DoButton :label="say.close" @click="proof.panel = null" />
     </div>
     <div class="body">
       <PagesView v-if="proof.panel === 'pages'" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { siteLanguages as say } from './words';
 import { languageOf, LANGUAGES } from '@lettera/core/measure';
 import { computed, ref } from 'vue';
 import DoButton from '../../control/DoButton.vue';
@@ -23,14 +24,14 @@ function set(value: string[]): void {
 <template>
   <div>
     <p>
-      <span class="quiet">The site is in</span> {{ names }}
+      <span class="quiet">{{ say.site }}</span> {{ names }}
       <DoButton :aria-expanded="editing" @click="editing = !editing">
-        {{ editing ? 'Done' : 'Change' }}
+        {{ editing ? say.done : say.change }}
       </DoButton>
     </p>
     <OnOffSet
       v-if="editing"
-      label="Languages of the site"
+      :label="say.languagesSite"
       :choices="choices"
       :model-value="chosen"
       @update:model-value="set"

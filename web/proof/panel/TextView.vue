@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { textView as say } from './words';
 import { stepSizeAt } from '@lettera/core/scale';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { debounce } from '../../control/debounce';
@@ -65,8 +66,8 @@ const ends = computed(() => {
   const step = facts.value?.step ?? null;
   if (!document || step === null) return null;
   const { small, large } = document.scale;
-  return [small, large].map(
-    ({ width }) => `${px(stepSizeAt(document.scale, step, width))} at ${width}`,
+  return [small, large].map(({ width }) =>
+    say.at(px(stepSizeAt(document.scale, step, width)), width),
   );
 });
 
@@ -120,42 +121,39 @@ async function onlyHere(): Promise<void> {
 </script>
 
 <template>
-  <p v-if="!facts" class="quiet">Click a text of the page to see what sets it.</p>
+  <p v-if="!facts" class="quiet">{{ say.clickTextPageSee }}</p>
   <template v-else>
     <dl>
-      <dt>Style</dt>
+      <dt>{{ say.style }}</dt>
       <dd>
         {{
           facts.element
             ? (project.shown?.styles[facts.style ?? '']?.name ?? '')
-            : 'none: no text element claims it, so it has what is around it'
+            : say.noneNoTextElement
         }}<template v-if="facts.element"
-          >, used by {{ project.shown?.elements[facts.element]?.name }}, {{ facts.places }} on this
-          page<template v-if="everywhere"
-            >, {{ everywhere.places }} on {{ count(everywhere.pages, 'page') }}</template
-          ></template
+          >{{ say.usedByOnPage(project.shown?.elements[facts.element]?.name ?? '', facts.places)
+          }}<template v-if="everywhere">{{
+            say.onPages(everywhere.places, count(everywhere.pages, 'page'))
+          }}</template></template
         >
       </dd>
-      <dt>Size</dt>
+      <dt>{{ say.size }}</dt>
       <dd>
-        {{ px(facts.size)
-        }}<template v-if="ends"> here; {{ ends.join(', ') }} px of width</template>
+        {{ px(facts.size) }}<template v-if="ends"> {{ say.herePxWidth(ends.join(', ')) }}</template>
       </dd>
-      <dt>Line</dt>
+      <dt>{{ say.line }}</dt>
       <dd>
-        {{ px(facts.lineHeight) }} high<template v-if="facts.measure"
-          >, about {{ facts.measure }} characters</template
-        >
+        {{ say.high(px(facts.lineHeight))
+        }}<template v-if="facts.measure">{{ say.aboutCharacters(facts.measure) }}</template>
       </dd>
-      <dt>Weight</dt>
+      <dt>{{ say.weight }}</dt>
       <dd>
-        {{ facts.weight.asked }} asked for<template v-if="facts.weight.shown !== null"
-          >, {{ facts.weight.shown }} shown{{
-            facts.weight.faked ? ', thickened by the browser' : ''
-          }}</template
-        >
+        {{ say.asked(facts.weight.asked)
+        }}<template v-if="facts.weight.shown !== null">{{
+          say.shown(facts.weight.shown, facts.weight.faked ? say.thickenedByBrowser : '')
+        }}</template>
       </dd>
-      <dt>Face</dt>
+      <dt>{{ say.face }}</dt>
       <dd>
         <span v-for="face in facts.faces" :key="face.family" class="face">
           <b>{{ face.family }}</b>, {{ face.source
@@ -163,22 +161,22 @@ async function onlyHere(): Promise<void> {
             >: <span class="letters">{{ [...face.letters].join(' ') }}</span></template
           >
         </span>
-        <span class="small quiet">Known by the width that this browser gives each letter.</span>
+        <span class="small quiet">{{ say.knownByWidthBrowser }}</span>
       </dd>
-      <dt>Contrast</dt>
+      <dt>{{ say.contrast }}</dt>
       <dd>
-        <template v-if="'ratio' in facts.contrast"
-          >{{ facts.contrast.ratio.toFixed(2) }} to 1 on {{ facts.contrast.ground }}</template
-        >
-        <template v-else>unknown: {{ facts.contrast.unknown }}</template>
+        <template v-if="'ratio' in facts.contrast">{{
+          say.toOn(facts.contrast.ratio.toFixed(2), facts.contrast.ground)
+        }}</template>
+        <template v-else>{{ say.unknown(facts.contrast.unknown) }}</template>
       </dd>
     </dl>
     <table class="figures-table">
       <thead>
         <tr>
-          <th scope="col">Property</th>
-          <th scope="col">Value</th>
-          <th scope="col">From</th>
+          <th scope="col">{{ say.property }}</th>
+          <th scope="col">{{ say.value }}</th>
+          <th scope="col">{{ say.from }}</th>
         </tr>
       </thead>
       <tbody>
@@ -186,20 +184,20 @@ async function onlyHere(): Promise<void> {
           <td>{{ one.label }}</td>
           <td class="value">{{ one.value }}</td>
           <td :class="{ overruled: !one.follows }">
-            {{ one.follows ? '' : 'overruled by ' }}{{ one.by }}
+            {{ one.follows ? '' : say.overruledBy }}{{ one.by }}
           </td>
         </tr>
       </tbody>
     </table>
     <form v-if="run !== null" class="typed" @submit.prevent="type">
       <label>
-        <span>Its words on this page</span>
+        <span>{{ say.wordsOnPage }}</span>
         <TextArea v-model="typed" rows="2" fluid />
       </label>
       <span class="line wrap">
-        <DoButton label="Set these words" type="submit" />
-        <DoButton v-if="isTyped" label="Give the page’s own back" @click="giveBack" />
-        <DoButton v-if="facts.style" label="A style only here" @click="onlyHere" />
+        <DoButton :label="say.setTheseWords" type="submit" />
+        <DoButton v-if="isTyped" :label="say.givePagesOwnBack" @click="giveBack" />
+        <DoButton v-if="facts.style" :label="say.styleOnlyHere" @click="onlyHere" />
       </span>
     </form>
   </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { waysList as say } from './words';
 import DoButton from '../../control/DoButton.vue';
 import { count } from '../../control/figures';
 import type { WayToWin } from './leastToWin';
@@ -22,39 +23,42 @@ const MOST_NAMED = 3;
   <ul class="ways" :aria-label="label">
     <li v-for="way in ways" :key="way.says">
       <span>
-        Rules {{ way.says }}:
-        <template v-if="about && way.won === 0"
-          >they stay as your style sheets have them, and {{ way.account.following }} of
-          {{ count(way.account.texts, 'text') }} on the page follow.</template
-        >
+        {{ say.rules(way.says) }}
+        <template v-if="about && way.won === 0">{{
+          say.theyStayAsYour(way.account.following, count(way.account.texts, 'text'))
+        }}</template>
         <template v-else-if="about"
-          ><b>{{ way.won }}</b> {{ about }} follow, {{ way.account.following }} of
-          {{ count(way.account.texts, 'text') }} on the page.</template
+          ><b>{{ way.won }}</b>
+          {{
+            say.followOnPage(about, way.account.following, count(way.account.texts, 'text'))
+          }}</template
         >
         <template v-else
-          ><b>{{ way.account.following }}</b> of
-          {{ count(way.account.texts, 'text') }} follow.</template
+          ><b>{{ way.account.following }}</b>
+          {{ say.ofFollow(count(way.account.texts, 'text')) }}</template
         >
       </span>
       <span v-if="!about && way.account.overruling.length" class="small quiet">
-        Still overruled by
         {{
-          way.account.overruling
-            .slice(0, MOST_NAMED)
-            .map(({ by }) => inWords(by))
-            .join('; ')
-        }}{{ way.account.overruling.length > MOST_NAMED ? ' and others' : '' }}.
+          say.stillOverruledBy(
+            way.account.overruling
+              .slice(0, MOST_NAMED)
+              .map(({ by }) => inWords(by))
+              .join('; '),
+            way.account.overruling.length > MOST_NAMED ? say.andOthers : '',
+          )
+        }}
       </span>
       <span class="line">
         <DoButton
-          label="Deliver them so"
-          :aria-label="`Deliver the rules ${way.says}`"
+          :label="say.deliverThemSo"
+          :aria-label="say.deliverRules(way.says)"
           @click="$emit('take', way)"
         />
       </span>
     </li>
   </ul>
-  <p v-if="trying" class="small quiet" role="status">Trying more ways on the page …</p>
+  <p v-if="trying" class="small quiet" role="status">{{ say.tryingMoreWaysOn }}</p>
 </template>
 
 <style scoped>

@@ -1,3 +1,4 @@
+import { claim as say } from './words';
 import { freeKey, type Patch, type ProjectDocument } from '@lettera/core/document';
 import { slug } from '@lettera/core/deliver';
 import { stepSizeAt } from '@lettera/core/scale';
@@ -53,7 +54,7 @@ export function onlyHerePatch(
   document: ProjectDocument,
   { style, selector }: { style: string; selector: string },
 ): { patch: Patch; style: string } {
-  const name = `${document.styles[style]?.name ?? style}, only here`.slice(0, 60);
+  const name = say.onlyHere(document.styles[style]?.name ?? style).slice(0, 60);
   const key = freeKey(Object.keys(document.styles), plainSlug(name), 'style');
   return {
     style: key,

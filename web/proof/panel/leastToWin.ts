@@ -1,3 +1,4 @@
+import { leastToWin as say } from './words';
 import { selectorsFault } from '@lettera/core/css';
 import { applyChange } from '@lettera/core/change';
 import type { Patch, ProjectDocument } from '@lettera/core/document';
@@ -41,21 +42,19 @@ const way = (says: string, settings: Settings): Way => ({
 
 /** What can be chosen for the rules as a whole, the least force first. */
 const waysForAll = (layers: readonly string[]): Way[] => [
-  way('linked after your own style sheets', { linked: 'after' }),
+  way(say.linkedAfterYourOwn, { linked: 'after' }),
   ...layers
     .slice(-MOST_LAYERS)
-    .map((layer) =>
-      way(`linked after your own, in your layer “${layer}”`, { linked: 'after', layer }),
-    ),
-  way('outside any cascade layer', { layer: null, weight: 'none' }),
-  way('outside any layer, with the weight of their selectors', { layer: null, weight: 'own' }),
-  way('outside any layer, with the weight of their selectors, linked after your own', {
+    .map((layer) => way(say.linkedAfterYourOwnYour(layer), { linked: 'after', layer })),
+  way(say.outsideAnyCascadeLayer, { layer: null, weight: 'none' }),
+  way(say.outsideAnyLayerWeight, { layer: null, weight: 'own' }),
+  way(say.outsideAnyLayerWeightTheir, {
     layer: null,
     weight: 'own',
     linked: 'after',
   }),
-  way('outside any layer, over classes', { layer: null, weight: 'over' }),
-  way(`outside any layer, and your own style sheets in a layer “${SITE_LAYER}”`, {
+  way(say.outsideAnyLayerOver, { layer: null, weight: 'over' }),
+  way(say.outsideAnyLayerYour(SITE_LAYER), {
     layer: null,
     siteLayer: SITE_LAYER,
   }),
@@ -142,12 +141,12 @@ export function* waysRound<Node>(
   const keys = [...new Set(overruling.texts.flatMap((node) => elementOf(node) ?? []))];
   const names = keys.map((key) => document.elements[key]?.name ?? key);
   const important: Way = {
-    says: `with !important on ${names.join(', ')}`,
+    says: say.withImportantOn(names.join(', ')),
     patch: keys.map((key) => ({ op: 'add', path: `/elements/${key}/important`, value: true })),
   };
   const leave = [...new Set([...(document.delivery.leave ?? []), ...leftBy(overruling)])];
   const alone: Way = {
-    says: 'that leave these texts alone',
+    says: say.thatLeaveTheseTexts,
     patch: [{ op: 'add', path: '/delivery/leave', value: leave }],
   };
   yield* better(waysForAll(on.layers), on, won);

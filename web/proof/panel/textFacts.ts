@@ -1,3 +1,4 @@
+import { textFacts as say } from './words';
 import { familiesIn } from '@lettera/core/css';
 import { contrastRatio } from '@lettera/core/style';
 import {
@@ -63,16 +64,16 @@ export interface TextFacts {
 
 /** What overrules, in words: the selector and where it stands. */
 export function inWords(by: Exclude<Decision<Element>, null>['declared']): string {
-  if (by === 'browser') return 'the browser’s own style sheet';
-  if (by.by === 'project') return 'Lettera';
-  if (by.by === 'inline') return `a style attribute${by.important ? ', !important' : ''}`;
+  if (by === 'browser') return say.browsersOwnStyleSheet;
+  if (by.by === 'project') return say.lettera;
+  if (by.by === 'inline') return say.styleAttribute(by.important ? ', !important' : '');
   const { rule, selector, specificity, declaration } = by;
   return [
-    `${selector} in ${sheetName(rule.sheet)}, line ${rule.line}`,
-    `specificity ${specificity.join('-')}`,
-    rule.layer ? `layer ${rule.layer.join('.')}` : null,
+    say.inLine(selector, sheetName(rule.sheet), rule.line),
+    say.specificity(specificity.join('-')),
+    rule.layer ? say.layer(rule.layer.join('.')) : null,
     declaration.property === 'font' || declaration.property === 'all'
-      ? `by “${declaration.property}”`
+      ? say.by(declaration.property)
       : null,
     declaration.important ? '!important' : null,
   ]
@@ -83,7 +84,7 @@ export function inWords(by: Exclude<Decision<Element>, null>['declared']): strin
 /** A sheet as people call it: its path, or its place where it stands in the page. */
 export const sheetName = (path: string): string => {
   const [, page, number] = /^(.*)\.style-(\d+)\.css$/.exec(path) ?? [];
-  return page ? `style element ${number} of ${page}` : path;
+  return page ? say.styleElement(number ?? '', page) : path;
 };
 
 /** Where a property of a style comes from, in words. */
@@ -91,10 +92,10 @@ function traceInWords(document: ProjectDocument, trace: readonly TraceStep[]): s
   const last = trace.at(-1);
   const name = (style: string | null) => document.styles[style ?? '']?.name ?? style ?? '';
   if (!last) return '';
-  if (last.origin === 'set') return `set in ${name(last.style)}`;
-  if (last.origin === 'style') return `follows ${name(last.style)}`;
-  if (last.origin === 'parent') return `from ${name(last.style)} around it`;
-  return last.origin === 'body' ? `from ${name(last.style)}` : 'the browser’s default';
+  if (last.origin === 'set') return say.set(name(last.style));
+  if (last.origin === 'style') return say.follows(name(last.style));
+  if (last.origin === 'parent') return say.fromAround(name(last.style));
+  return last.origin === 'body' ? say.from(name(last.style)) : say.browsersDefault;
 }
 
 function propertyOf(
@@ -108,7 +109,7 @@ function propertyOf(
   const decision = decisions.of(node, property);
   const value = style?.getPropertyValue(property.css) ?? '';
   const { label, css } = property;
-  if (!decision) return { label, css, value, follows: true, by: 'nothing sets it' };
+  if (!decision) return { label, css, value, follows: true, by: say.nothingSets };
   const { declared } = decision;
   if (declared === 'browser' || declared.by !== 'project') {
     return { label, css, value, follows: false, by: inWords(declared) };
@@ -145,29 +146,34 @@ function facesOf(
       const scripts = [...new Set(files?.map(({ script }) => script))].join(', ');
       return {
         kind: 'web',
-        source: `file for ${match?.face.style ?? ''} ${match?.face.weightMin ?? ''}${match && match.face.weightMax !== match.face.weightMin ? `–${match.face.weightMax}` : ''}, ${scripts}`,
+        source: say.file(
+          match?.face.style ?? '',
+          match?.face.weightMin ?? '',
+          match && match.face.weightMax !== match.face.weightMin ? `–${match.face.weightMax}` : '',
+          scripts,
+        ),
       };
     }
     const planned = plan.faces.find(({ name }) => name === family);
     if (planned) {
       return {
         kind: 'fallback',
-        source: `${localName(planned.local)} of this machine, or the open font with its widths, tuned`,
+        source: say.ofMachineOrOpen(localName(planned.local)),
       };
     }
     if ([...page.fonts].some((face) => face.family.replace(/^"|"$/g, '') === family)) {
-      return { kind: 'web', source: 'a font of the page’s own' };
+      return { kind: 'web', source: say.fontPagesOwn };
     }
     return isGeneric(family)
-      ? { kind: 'generic', source: 'what this browser takes for it' }
-      : { kind: 'local', source: 'a font of this machine' };
+      ? { kind: 'generic', source: say.whatBrowserTakes }
+      : { kind: 'local', source: say.fontMachine };
   };
   return [...found].map(([family, letters]): UsedFace =>
     family === null
       ? {
-          family: 'another font',
+          family: say.anotherFont,
           kind: 'unknown',
-          source: 'none of the stack has them: the browser looks further',
+          source: say.noneStackThemBrowser,
           letters,
         }
       : { family, letters, ...kindOf(family, letters) },

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { besideSite as say } from './words';
 import type { SheetPlace } from '@lettera/core/document';
 import TextField from '../../control/TextField.vue';
 import { computed } from 'vue';
@@ -13,8 +14,8 @@ const set = useDeliverySettings();
 const delivery = computed(() => project.document?.delivery);
 
 const PLACES: { value: SheetPlace; label: string }[] = [
-  { value: 'before', label: 'Before yours' },
-  { value: 'after', label: 'After yours' },
+  { value: 'before', label: say.beforeYours },
+  { value: 'after', label: say.afterYours },
 ];
 
 const important = computed(() =>
@@ -44,44 +45,44 @@ const setAgain = (selector: string): boolean =>
 <template>
   <template v-if="delivery">
     <div class="field">
-      <span class="quiet">Linked</span>
+      <span class="quiet">{{ say.linked }}</span>
       <ChoiceSet
-        label="Where it is linked"
+        :label="say.whereLinked"
         :choices="PLACES"
         :model-value="delivery.linked ?? 'before'"
         @update:model-value="set('linked', $event)"
       />
     </div>
     <label class="field">
-      <span class="quiet">Layer for your own sheets</span>
+      <span class="quiet">{{ say.layerYourOwnSheets }}</span>
       <TextField
         :model-value="delivery.siteLayer ?? ''"
-        placeholder="none"
+        :placeholder="say.none"
         spellcheck="false"
         @change="setSiteLayer"
       />
     </label>
     <div v-if="important.length" class="list">
-      <span class="quiet">With !important, so that no rule without it wins over them</span>
-      <ul aria-label="Elements with !important">
+      <span class="quiet">{{ say.withImportantSoNo }}</span>
+      <ul :aria-label="say.elementsImportant">
         <li v-for="[key, { name }] in important" :key="key" class="line">
           {{ name }}
           <DoButton
-            label="Without"
-            :aria-label="`${name} without !important`"
+            :label="say.without"
+            :aria-label="say.withoutImportant(name)"
             @click="sayPlainly(key)"
           />
         </li>
       </ul>
     </div>
     <div v-if="left.length" class="list">
-      <span class="quiet">Left to your own sheets</span>
-      <ul aria-label="Texts that are left alone">
+      <span class="quiet">{{ say.leftYourOwnSheets }}</span>
+      <ul :aria-label="say.textsLeftAlone">
         <li v-for="selector in left" :key="selector" class="line">
           <code>{{ selector }}</code>
           <DoButton
-            label="Set again"
-            :aria-label="`Set ${selector} again`"
+            :label="say.setAgain"
+            :aria-label="say.setAgainSelector(selector)"
             @click="setAgain(selector)"
           />
         </li>

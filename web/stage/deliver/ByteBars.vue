@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { byteBars as say } from './words';
 import { scaleLinear } from 'd3-scale';
 import { computed } from 'vue';
 import { kilobytes } from '../../control/figures';
@@ -33,7 +34,9 @@ const begins = computed(() => {
 <template>
   <table class="bars">
     <caption class="visually-hidden">
-      Bytes of the font files
+      {{
+        say.bytesFontFiles
+      }}
     </caption>
     <colgroup>
       <col class="name" />
@@ -42,7 +45,7 @@ const begins = computed(() => {
     </colgroup>
     <tbody>
       <tr class="all">
-        <th scope="row">All font files</th>
+        <th scope="row">{{ say.allFontFiles }}</th>
         <td>
           <svg viewBox="0 0 100 12" preserveAspectRatio="none" aria-hidden="true">
             <rect
@@ -79,8 +82,8 @@ const begins = computed(() => {
   <p v-if="budget !== null && total !== null" role="status" :class="{ 'mark-text': over > 0 }">
     {{
       over > 0
-        ? `${kilobytes(over)} over the budget of ${kilobytes(budget)}.`
-        : `${kilobytes(-over)} under the budget of ${kilobytes(budget)}.`
+        ? say.overBudget(kilobytes(over), kilobytes(budget))
+        : say.underBudget(kilobytes(-over), kilobytes(budget))
     }}
   </p>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { codeView as say } from './words';
 import { computed, ref, watch } from 'vue';
 import DoButton from '../../control/DoButton.vue';
 
@@ -10,9 +11,9 @@ const lines = computed(() => props.code.replace(/\n$/, '').split('\n'));
 async function copy(): Promise<void> {
   try {
     await navigator.clipboard.writeText(props.code);
-    said.value = 'Copied';
+    said.value = say.copied;
   } catch {
-    said.value = 'This browser does not let pages copy. Select the text instead.';
+    said.value = say.thisBrowserDoesNot;
   }
 }
 
@@ -28,7 +29,7 @@ watch(
       <b>{{ path }}</b>
       <span class="line">
         <span role="status" class="quiet small">{{ said }}</span>
-        <DoButton label="Copy" @click="copy" />
+        <DoButton :label="say.copy" @click="copy" />
       </span>
     </figcaption>
     <pre

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { deliverStage as say } from './words';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { bundleFault } from '@lettera/core/deliver';
 import type { ProjectDocument } from '@lettera/core/document';
@@ -34,9 +35,9 @@ const path = ref('');
 
 type View = 'files' | 'fonts' | 'sheet';
 const VIEWS: { value: View; label: string }[] = [
-  { value: 'files', label: 'Files' },
-  { value: 'fonts', label: 'Fonts' },
-  { value: 'sheet', label: 'Style sheet' },
+  { value: 'files', label: say.files },
+  { value: 'fonts', label: say.fonts },
+  { value: 'sheet', label: say.styleSheet },
 ];
 const view = ref<View>('files');
 
@@ -50,9 +51,7 @@ const isWhole = computed(() => (tried.value?.document.delivery.form ?? 'whole') 
 /** What comes out otherwise than the project has it; null until that is known. */
 const faults = ref<number | null>(null);
 const downloadLabel = computed(() =>
-  faults.value
-    ? `Download the bundle, ${count(faults.value, 'thing')} otherwise`
-    : 'Download the bundle',
+  faults.value ? say.downloadBundleOtherwise(count(faults.value, 'thing')) : say.downloadBundle,
 );
 /** While files are worked out anew, those before the last change are shown. */
 const isBehind = computed(() => tried.value?.revision !== project.stored?.revision);
@@ -87,20 +86,19 @@ const sheet = computed(() => {
 </script>
 
 <template>
-  <StageHeader title="Deliver">
-    <template #views><ViewTabs v-model="view" label="Views" :views="VIEWS" /></template>
+  <StageHeader :title="say.deliver">
+    <template #views><ViewTabs v-model="view" :label="say.views" :views="VIEWS" /></template>
     <template #actions>
       <OtherNames v-if="project.document?.delivery.form !== 'rules'" />
       <TokensFile />
       <DoButton
         as="a"
         :href="urls.projectFile(project.id)"
-        label="Save the project"
-        title="The project in one file, with its faces and pages, to be opened elsewhere"
+        :label="say.saveProject"
+        :title="say.projectOneFileFaces"
       />
     </template>
-    Files that a site can use as they are: fonts, one style sheet, tokens for other tools, and a
-    specimen.
+    {{ say.filesSiteCanUse }}
   </StageHeader>
   <template v-if="view === 'sheet' && project.document">
     <SheetChoices />
@@ -108,13 +106,13 @@ const sheet = computed(() => {
   </template>
   <FontsView v-else-if="view === 'fonts' && project.document" :document="project.document" />
   <p v-else-if="state === 'failed'" class="refused" role="alert">
-    {{ message }} <DoButton @click="load">Try again</DoButton>
+    {{ message }} <DoButton @click="load">{{ say.tryAgain }}</DoButton>
   </p>
   <p v-else-if="state === 'stopped'" class="loading line wrap" role="status">
-    Making the files was stopped. What was made is kept.
-    <DoButton label="Go on making them" @click="load" />
+    {{ say.makingFilesWasStopped }}
+    <DoButton :label="say.goOnMakingThem" @click="load" />
   </p>
-  <MakingLine v-else-if="state === 'loading'" class="loading">Working out the files …</MakingLine>
+  <MakingLine v-else-if="state === 'loading'" class="loading">{{ say.workingOutFiles }}</MakingLine>
   <template v-else>
     <div class="line take">
       <p v-if="tooLarge" role="alert" class="mark-text">{{ tooLarge }}</p>
@@ -127,12 +125,12 @@ const sheet = computed(() => {
         @click="deliveries.keep()"
       />
       <span
-        >{{ count(files.length, 'file') }}, <b>{{ kilobytes(total) }}</b> before the text is
-        packed</span
+        >{{ count(files.length, 'file') }}, <b>{{ kilobytes(total) }}</b>
+        {{ say.beforeTextPacked }}</span
       >
     </div>
     <MakingLine v-if="isBehind" class="notice small">
-      Working the files out anew: those that stand here are from before the last change.
+      {{ say.workingFilesOutAnew }}
     </MakingLine>
     <VerifiedLine
       v-if="tried && isWhole"
@@ -143,8 +141,8 @@ const sheet = computed(() => {
     <p v-else-if="tried" class="notice small quiet">
       {{
         tried.document.delivery.form === 'tokens'
-          ? 'Faces and tokens alone set no text, so no page tries them.'
-          : 'Element rules alone want their tokens from elsewhere, so no page tries them.'
+          ? say.facesTokensAloneSet
+          : say.elementRulesAloneWant
       }}
     </p>
     <PagesTried v-if="tried && isWhole" :document="tried.document" :revision="tried.revision" />
@@ -156,9 +154,9 @@ const sheet = computed(() => {
     <table class="figures-table">
       <thead>
         <tr>
-          <th>File</th>
-          <th>What it is</th>
-          <th class="figure">Bytes</th>
+          <th>{{ say.file }}</th>
+          <th>{{ say.what }}</th>
+          <th class="figure">{{ say.bytes }}</th>
         </tr>
       </thead>
       <tbody>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { fetchedFirst as say } from './words';
 import { elementsSeenFirst, preloadedFonts, type DeliveryPlan } from '@lettera/core/deliver';
 import type { ProjectDocument } from '@lettera/core/document';
 import { computed } from 'vue';
@@ -56,7 +57,7 @@ async function choose(): Promise<void> {
     project.pages,
     document,
     (page) => look(page, document),
-    'Nothing was changed.',
+    say.nothingWasChanged,
   );
   if (!looked) return;
   const areas = new Map<string, number>();
@@ -68,25 +69,23 @@ async function choose(): Promise<void> {
 </script>
 
 <template>
-  <section class="first" aria-label="Fetched at once">
+  <section class="first" :aria-label="say.fetchedAtOnce">
     <span>
-      Fetched at once: <b>{{ names.join(', ') || 'none' }}</b>{{
-        isChosen
-          ? `, which set what the pages show first: ${elements.join(', ')}.`
-          : ', which set the body and the first heading.'
+      {{ say.fetchedAtOnceAre }} <b>{{ names.join(', ') || 'none' }}</b>{{
+        isChosen ? say.whichSetWhatPages(elements.join(', ')) : say.whichSetBodyFirst
       }}
     </span>
     <ProgressLine v-if="progress" :done="progress.done" :of="progress.of" stoppable @stop="stop">
-      {{ progress.title }}, {{ progress.done + 1 }} of {{ progress.of }}
+      {{ say.madeOf(progress.title, progress.done + 1, progress.of) }}
     </ProgressLine>
     <span v-else class="line">
       <DoButton
-        :label="`Choose by what ${count(project.pages.length, 'page')} show first`"
+        :label="say.chooseByWhatShow(count(project.pages.length, 'page'))"
         @click="choose"
       />
       <DoButton
         v-if="isChosen"
-        label="Body and first heading"
+        :label="say.bodyFirstHeading"
         @click="project.change([{ op: 'remove', path: '/delivery/first' }])"
       />
     </span>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { fontsView as say } from './words';
 import { totalBytes } from '@lettera/core/deliver';
 import {
   siteName,
@@ -43,12 +44,12 @@ const families = computed(() => {
 const set = useDeliverySettings();
 
 const LETTERS: { value: LettersKept; label: string }[] = [
-  { value: 'needed', label: 'What the site needs' },
-  { value: 'whole', label: 'All files of the case' },
+  { value: 'needed', label: say.whatSiteNeeds },
+  { value: 'whole', label: say.allFilesCase },
 ];
 const FEATURES: { value: FeaturesKept; label: string }[] = [
-  { value: 'all', label: 'All' },
-  { value: 'used', label: 'Those in use' },
+  { value: 'all', label: say.all },
+  { value: 'used', label: say.thoseUse },
 ];
 
 function setText(event: Event, path: string, before: string): void {
@@ -65,20 +66,20 @@ const KILO = 1000;
 </script>
 
 <template>
-  <section class="settings" aria-label="What the font files hold">
+  <section class="settings" :aria-label="say.whatFontFilesHold">
     <div class="field">
-      <span class="quiet">They hold</span>
+      <span class="quiet">{{ say.theyHold }}</span>
       <ChoiceSet
-        label="What the font files hold"
+        :label="say.whatFontFilesHold"
         :choices="LETTERS"
         :model-value="delivery.letters ?? 'needed'"
         @update:model-value="set('letters', $event)"
       />
     </div>
     <div class="field">
-      <span class="quiet">Layout features</span>
+      <span class="quiet">{{ say.layoutFeatures }}</span>
       <ChoiceSet
-        label="Layout features that they keep"
+        :label="say.layoutFeaturesTheyKeep"
         :choices="FEATURES"
         :model-value="delivery.features ?? 'all'"
         @update:model-value="set('features', $event)"
@@ -86,41 +87,40 @@ const KILO = 1000;
     </div>
     <template v-if="delivery.letters !== 'whole'">
       <label class="field">
-        <span class="quiet">These letters too</span>
+        <span class="quiet">{{ say.theseLettersToo }}</span>
         <TextField
           :model-value="delivery.alsoLetters ?? ''"
-          placeholder="none"
+          :placeholder="say.none"
           maxlength="5000"
           class="letters"
           @change="setText($event, '/delivery/alsoLetters', delivery.alsoLetters ?? '')"
         />
       </label>
       <label v-for="{ key, name, onlyFor } in families" :key="key" class="field">
-        <span class="quiet">{{ name }} for this copy alone</span>
+        <span class="quiet">{{ say.forCopyAlone(name) }}</span>
         <TextField
           :model-value="onlyFor"
-          placeholder="all of the site’s"
+          :placeholder="say.allSites"
           maxlength="5000"
           class="letters"
           @change="setText($event, `/case/${key}/onlyFor`, onlyFor)"
         />
       </label>
       <OnOff
-        label="Bold inside italics, which browsers thicken otherwise"
+        :label="say.boldInsideItalicsWhich"
         :model-value="delivery.boldItalics ?? false"
         @update:model-value="set('boldItalics', $event)"
       />
     </template>
     <p v-if="plan.uncut.length" role="status" class="warning">
-      {{ plan.uncut.join(' and ') }}: the file forbids being cut to some of its characters, so it is
-      delivered whole.
+      {{ say.fileForbidsBeingCut(plan.uncut.join(' and ')) }}
     </p>
   </section>
-  <section class="bytes" aria-label="What they weigh">
+  <section class="bytes" :aria-label="say.whatTheyWeigh">
     <div class="line wrap">
-      <ChoiceSet v-model="by" label="Counted by" :choices="GROUPINGS" />
+      <ChoiceSet v-model="by" :label="say.countedBy" :choices="GROUPINGS" />
       <NumberField
-        label="Budget, KB"
+        :label="say.budgetKb"
         :model-value="delivery.budget === undefined ? null : delivery.budget / KILO"
         :min="1"
         :max="100000"
@@ -136,7 +136,7 @@ const KILO = 1000;
     <LoadTimes :document="document" :delivery="plan" />
     <FetchedFirst :document="document" :delivery="plan" />
     <details v-if="leftOut.length">
-      <summary>Left out: {{ count(leftOut.length, 'file') }} of the case</summary>
+      <summary>{{ say.leftOutCase(count(leftOut.length, 'file')) }}</summary>
       <ul>
         <li v-for="line in leftOut" :key="line">{{ line }}</li>
       </ul>

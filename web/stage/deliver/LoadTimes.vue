@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { loadTimes as say } from './words';
 import {
   CONNECTIONS,
   fontBytesFirst,
@@ -32,19 +33,18 @@ const seconds = (milliseconds: number): string => `${(milliseconds / 1000).toFix
   <table v-if="rows" class="figures-table">
     <thead>
       <tr>
-        <th scope="col">For a page in the first language on</th>
-        <th scope="col" class="figure">Text after</th>
-        <th scope="col" class="figure">Web faces after</th>
+        <th scope="col">{{ say.forPageFirstLanguage }}</th>
+        <th scope="col" class="figure">{{ say.textAfter }}</th>
+        <th scope="col" class="figure">{{ say.webFacesAfter }}</th>
       </tr>
     </thead>
     <tbody>
       <tr v-for="{ connection, firstText, swap } in rows" :key="connection.name">
         <th scope="row">
           {{ connection.name }}
-          <span class="quiet"
-            >{{ connection.roundTrip }} ms a round trip,
-            {{ connection.bandwidth / 1000 }} Mbit/s</span
-          >
+          <span class="quiet">{{
+            say.msRoundTripMbit(connection.roundTrip, connection.bandwidth / 1000)
+          }}</span>
         </th>
         <td class="figure">{{ seconds(firstText) }}</td>
         <td class="figure">{{ seconds(swap) }}</td>

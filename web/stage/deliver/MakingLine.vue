@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { makingLine as say } from './words';
 import { computed } from 'vue';
 import { api } from '../../api/client';
 import ProgressLine from '../../control/ProgressLine.vue';
@@ -18,12 +19,10 @@ const of = computed(() => (packing.value?.of ?? 0) + (fitting.value?.of ?? 0));
   <ProgressLine v-if="of > 0" :done="done" :of="of" stoppable @stop="api.stopMaking(project.id)">
     <slot />
     <template v-if="fitting">
-      {{ ' ' }}Local fonts are being fitted to the site’s text, {{ fitting.done }} of
-      {{ fitting.of }}.
+      {{ say.localFontsBeingFitted(' ', fitting.done, fitting.of) }}
     </template>
     <template v-if="packing">
-      {{ ' ' }}{{ packing.done }} of {{ count(packing.of, 'font file') }} packed. A large one takes
-      a minute or so; its faces can be used meanwhile.
+      {{ say.ofPackedLargeOne(' ', packing.done, count(packing.of, 'font file')) }}
     </template>
   </ProgressLine>
   <p v-else class="quiet" role="status"><slot /></p>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { otherNames as say } from './words';
 import { nameFault, tokenNames } from '@lettera/core/deliver';
 import TextField from '../../control/TextField.vue';
 import PickOne from '../../control/PickOne.vue';
@@ -19,15 +20,15 @@ const tokens = computed(() =>
   })),
 );
 const label = computed(() =>
-  names.value.length > 0 ? count(names.value.length, 'other name') : 'Other names for tokens',
+  names.value.length > 0 ? count(names.value.length, 'other name') : say.otherNamesTokens,
 );
 
 const theirs = ref('');
 const ours = ref<string | null>(null);
 const refused = ref('');
 const why = computed(() => {
-  if (!theirs.value.trim()) return 'It has no name yet';
-  return ours.value ? undefined : 'It has no token yet';
+  if (!theirs.value.trim()) return say.itNoNameYet;
+  return ours.value ? undefined : say.itNoTokenYet;
 });
 
 function set(name: string, token: string): boolean {
@@ -56,28 +57,27 @@ const faultOf = (name: string, token: string): string =>
 <template>
   <FoldAway :label="label">
     <p class="small quiet">
-      A framework, or a style sheet that the site has, may read custom properties of its own: they
-      are set to these tokens.
+      {{ say.frameworkOrStyleSheet }}
     </p>
-    <ul aria-label="Other names for tokens">
+    <ul :aria-label="say.otherNamesTokens">
       <li v-for="[name, token] in names" :key="name" class="line">
         <code>{{ name }}</code>
         <PickOne
           :model-value="token"
           :choices="tokens"
           filter
-          :label="`Token of ${name}`"
+          :label="say.token(name)"
           :placeholder="token"
           @update:model-value="set(name, $event)"
         />
         <DoButton
-          label="Remove"
-          :aria-label="`Remove ${name}`"
+          :label="say.remove"
+          :aria-label="say.removeName(name)"
           @click="project.change([{ op: 'remove', path: `/delivery/names/${name}` }])"
         />
-        <span v-if="faultOf(name, token)" class="small mark-text"
-          >{{ faultOf(name, token) }} It is left out.</span
-        >
+        <span v-if="faultOf(name, token)" class="small mark-text">{{
+          say.itLeftOut(faultOf(name, token))
+        }}</span>
       </li>
     </ul>
     <form class="line" @submit.prevent="add">
@@ -85,17 +85,17 @@ const faultOf = (name: string, token: string): string =>
         v-model="theirs"
         spellcheck="false"
         placeholder="--body-font"
-        aria-label="Name that the site reads"
+        :aria-label="say.nameSiteReads"
         maxlength="102"
       />
       <PickOne
         v-model="ours"
         :choices="tokens"
         filter
-        placeholder="token"
-        label="Token that it is to have"
+        :placeholder="say.tokenExample"
+        :label="say.tokenWanted"
       />
-      <DoButton type="submit" label="Add it" :why="why" />
+      <DoButton type="submit" :label="say.add" :why="why" />
     </form>
     <p v-if="refused" role="alert" class="small mark-text">{{ refused }}</p>
   </FoldAway>

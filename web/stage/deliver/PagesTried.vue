@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { pagesTried as say } from './words';
 import type { ProjectDocument } from '@lettera/core/document';
 import { computed, shallowRef } from 'vue';
 import { urls } from '../../api/client';
@@ -33,28 +34,27 @@ async function tryPages(): Promise<void> {
       await linkBundle(page, href);
       return verifyPage(document, page, { title, setWidth });
     },
-    'Nothing was found out.',
+    say.nothingWasFoundOut,
   );
   if (pages) found.value = { pages, revision };
 }
 </script>
 
 <template>
-  <section v-if="ownPages.length" class="tried" aria-label="On your own pages">
+  <section v-if="ownPages.length" class="tried" :aria-label="say.onYourOwnPages">
     <DoButton
       v-if="!progress"
-      :label="found ? 'Try it there again' : `Try it on ${count(ownPages.length, 'page')} of yours`"
+      :label="found ? say.tryThereAgain : say.tryOnYours(count(ownPages.length, 'page'))"
       @click="tryPages"
     />
     <ProgressLine v-else :done="progress.done" :of="progress.of" stoppable @stop="stop">
-      {{ progress.title }}, {{ progress.done + 1 }} of {{ progress.of }}
+      {{ say.madeOf(progress.title, progress.done + 1, progress.of) }}
     </ProgressLine>
     <p v-if="failed" role="alert" class="mark-text small">{{ failed }}</p>
-    <p v-if="isStale" role="status" class="quiet small">The project has changed since.</p>
+    <p v-if="isStale" role="status" class="quiet small">{{ say.projectChangedSince }}</p>
     <ul v-if="found" class="small">
       <li v-for="page in found.pages" :key="page.title">
-        <b>{{ page.title }}</b>: {{ page.agreeing }} of {{ count(page.texts, 'text') }} come out as
-        the project has them.
+        <b>{{ page.title }}</b>{{ say.ofComeOutAs(page.agreeing, count(page.texts, 'text')) }}
         <ul v-if="page.differences.length">
           <li v-for="(one, i) in page.differences" :key="i">
             {{ count(one.texts, 'text') }}: {{ differenceInWords(document, one) }}
@@ -63,8 +63,7 @@ async function tryPages(): Promise<void> {
       </li>
     </ul>
     <p v-if="found?.pages.some(({ differences }) => differences.length)" class="quiet small">
-      Which rules of yours decide there, and the least that would win: This page › Who sets its
-      text.
+      {{ say.whichRulesYoursDecide }}
     </p>
     <UnseenPage v-if="source" ref="unseen" :source="source" @load="onLoad" />
   </section>

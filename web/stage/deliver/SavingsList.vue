@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { savingsList as say } from './words';
 import { reductionsOf, type Reduction } from '@lettera/core/deliver/trying';
 import type { ProjectDocument } from '@lettera/core/document';
 import { computed, ref, shallowRef, watch } from 'vue';
@@ -70,21 +71,21 @@ const rows = computed(() =>
 const words = (saved: number | null): string => {
   if (saved === null) return '';
   return saved > 0
-    ? `saves ${kilobytes(saved)}`
+    ? say.saves(kilobytes(saved))
     : saved < 0
-      ? `costs ${kilobytes(-saved)}`
-      : 'saves nothing';
+      ? say.costs(kilobytes(-saved))
+      : say.savesNothing;
 };
 </script>
 
 <template>
-  <section aria-label="What would be saved">
+  <section :aria-label="say.whatWouldBeSaved">
     <div class="line">
-      <h2>What would be saved</h2>
+      <h2>{{ say.whatWouldBeSaved }}</h2>
       <DoButton
         v-if="of === 0"
-        :label="workedOutFor ? 'Work it out again' : 'Work it out'"
-        :why="bytes === null ? 'The files are still being made' : undefined"
+        :label="workedOutFor ? say.workOutAgain : say.workOut"
+        :why="bytes === null ? say.filesStillBeingMade : undefined"
         @click="workOut"
       />
     </div>
@@ -92,21 +93,21 @@ const words = (saved: number | null): string => {
       v-if="of > 0"
       :done="done"
       :of="of"
-      label="Making the files of each"
+      :label="say.makingFilesEach"
       stoppable
       @stop="stop"
     />
-    <p v-if="failed" role="alert" class="mark-text">{{ failed }} Nothing was changed.</p>
+    <p v-if="failed" role="alert" class="mark-text">{{ say.nothingWasChanged(failed) }}</p>
     <p v-if="isStale" role="status" class="quiet small">
-      The project has changed since: work it out again for the figures.
+      {{ say.projectChangedSinceWork }}
     </p>
     <ul>
       <li v-for="{ way, saved } in rows" :key="way.key" class="line">
         <span class="says">{{ way.says }}</span>
         <span class="figure">{{ words(saved) }}</span>
-        <DoButton :aria-label="`Do it: ${way.says}`" @click="project.change(way.patch)"
-          >Do it</DoButton
-        >
+        <DoButton :aria-label="say.doThis(way.says)" @click="project.change(way.patch)">{{
+          say.doIt
+        }}</DoButton>
       </li>
     </ul>
   </section>

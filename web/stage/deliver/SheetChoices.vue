@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { sheetChoices as say } from './words';
 import { SCALE_BOUNDS, type RuleWeight, type SheetForm } from '@lettera/core/document';
 import TextField from '../../control/TextField.vue';
 import PickOne from '../../control/PickOne.vue';
@@ -18,14 +19,14 @@ const delivery = computed(() => project.document?.delivery);
 const set = useDeliverySettings();
 
 const FORMS: { value: SheetForm; label: string }[] = [
-  { value: 'whole', label: 'Everything' },
-  { value: 'tokens', label: 'Faces and tokens' },
-  { value: 'rules', label: 'Element rules' },
+  { value: 'whole', label: say.everything },
+  { value: 'tokens', label: say.facesTokens },
+  { value: 'rules', label: say.elementRules },
 ];
 const WEIGHTS: { value: RuleWeight; label: string }[] = [
-  { value: 'none', label: 'None' },
-  { value: 'own', label: 'Their selectors’' },
-  { value: 'over', label: 'Over classes' },
+  { value: 'none', label: say.noLayer },
+  { value: 'own', label: say.theirSelectors },
+  { value: 'over', label: say.overClasses },
 ];
 
 /** What will be seen on the site, where rules carry weight. */
@@ -33,15 +34,11 @@ const warning = computed(() => {
   const { form = 'whole', weight = 'none', layer, siteLayer, linked } = delivery.value ?? {};
   if (form === 'tokens') return '';
   if (siteLayer && layer && linked !== 'after') {
-    return `Your own sheets win all the same: their layer “${siteLayer}” comes after “${layer}”. Remove the layer of the rules, or link them after yours.`;
+    return say.yourOwnSheetsWin(siteLayer, layer);
   }
   if (weight === 'none') return '';
-  const inLayer = layer
-    ? ` They stand in the layer “${layer}”, so that rules outside any layer win all the same: take the layer away for rules that are to win.`
-    : '';
-  return weight === 'own'
-    ? `Rules of the site’s own that weigh less lose, and among Lettera’s own the heavier wins, not the later.${inLayer}`
-    : `The site’s own rules of up to four classes lose unless they say !important, also where they were meant to win: a class on one heading does nothing any more.${inLayer}`;
+  const inLayer = layer ? say.theyStandLayerSo(layer) : '';
+  return weight === 'own' ? say.rulesSitesOwnWeigh(inLayer) : say.sitesOwnRulesUp(inLayer);
 });
 
 /** What 1rem is where a site does not set it, CSS px. */
@@ -70,37 +67,37 @@ function setPrefix(event: Event): void {
 </script>
 
 <template>
-  <section v-if="delivery" class="settings" aria-label="The style sheet">
+  <section v-if="delivery" class="settings" :aria-label="say.styleSheet">
     <div class="field">
-      <span class="quiet">It holds</span>
+      <span class="quiet">{{ say.itHolds }}</span>
       <ChoiceSet
-        label="What the style sheet holds"
+        :label="say.whatStyleSheetHolds"
         :choices="FORMS"
         :model-value="delivery.form ?? 'whole'"
         @update:model-value="set('form', $event)"
       />
     </div>
     <div v-if="delivery.form !== 'tokens'" class="field">
-      <span class="quiet">Weight of its rules</span>
+      <span class="quiet">{{ say.weightRules }}</span>
       <ChoiceSet
-        label="Weight of its rules"
+        :label="say.weightRules"
         :choices="WEIGHTS"
         :model-value="delivery.weight ?? 'none'"
         @update:model-value="set('weight', $event)"
       />
     </div>
     <label v-if="delivery.form !== 'tokens'" class="field">
-      <span class="quiet">Cascade layer</span>
+      <span class="quiet">{{ say.cascadeLayer }}</span>
       <TextField
         :model-value="delivery.layer ?? ''"
-        placeholder="none"
+        :placeholder="say.none"
         class="layer"
         @change="setLayer"
       />
     </label>
     <div class="field">
       <NumberField
-        label="1rem on the site, px"
+        :label="say.remOnSitePx"
         :model-value="project.document?.scale.root ?? USUAL_ROOT"
         :min="SCALE_BOUNDS.root[0]"
         :max="SCALE_BOUNDS.root[1]"
@@ -108,32 +105,32 @@ function setPrefix(event: Event): void {
         @update:model-value="setRoot"
       />
       <span v-if="project.document?.scale.root === null" class="quiet">
-        It differs from one width to another there, so sizes are delivered in px.
+        {{ say.itDiffersFromOne }}
       </span>
     </div>
     <label class="field">
-      <span class="quiet">Prefix of tokens</span>
+      <span class="quiet">{{ say.prefixTokens }}</span>
       <TextField
         :model-value="delivery.prefix ?? ''"
-        placeholder="none"
+        :placeholder="say.none"
         spellcheck="false"
         class="layer"
         @change="setPrefix"
       />
     </label>
     <label class="field">
-      <span class="quiet">While fonts load</span>
+      <span class="quiet">{{ say.whileFontsLoad }}</span>
       <PickOne
         :model-value="delivery.display"
         :choices="DISPLAYS"
         class="display"
-        label="While fonts load"
+        :label="say.whileFontsLoad"
         @update:model-value="set('display', $event)"
       />
     </label>
     <BesideSite v-if="delivery.form !== 'tokens'" />
     <OnOff
-      label="Dark colours for visitors who prefer a dark ground"
+      :label="say.darkColoursVisitorsWho"
       :model-value="delivery.dark"
       @update:model-value="set('dark', $event)"
     />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { sinceDelivered as say } from './words';
 import { differences } from '@lettera/core/change';
 import type { DeliveryFile, MadeDelivery } from '@lettera/core/wire';
 import PickOne from '../../control/PickOne.vue';
@@ -54,30 +55,30 @@ const KINDS = { new: 'new', gone: 'removed', changed: 'changed' } as const;
 </script>
 
 <template>
-  <section v-if="against" aria-label="Since the last delivery">
+  <section v-if="against" :aria-label="say.sinceLastDelivery">
     <div class="line wrap">
-      <h2>Since the delivery of</h2>
+      <h2>{{ say.sinceDelivery }}</h2>
       <PickOne
         v-if="choices.length > 1"
         :model-value="against.revision"
         :choices="choices"
-        label="Which delivery"
+        :label="say.whichDelivery"
         @update:model-value="chosen = $event"
       />
       <span v-else>{{ timeOf(against.at) }}</span>
       <DoButton
         as="a"
         :href="urls.deliveredBundle(project.id, against.revision)"
-        label="Download that one again"
+        :label="say.downloadOneAgain"
       />
     </div>
     <p v-if="failed" role="alert" class="mark-text">
-      {{ failed }} <DoButton label="Try again" @click="compare" />
+      {{ failed }} <DoButton :label="say.tryAgain" @click="compare" />
     </p>
-    <p v-else-if="!changes" role="status" class="quiet">Comparing …</p>
-    <p v-else-if="changes.length === 0" class="quiet">Every file is the same.</p>
+    <p v-else-if="!changes" role="status" class="quiet">{{ say.comparing }}</p>
+    <p v-else-if="changes.length === 0" class="quiet">{{ say.everyFileSame }}</p>
     <template v-else>
-      <ul v-if="words.length" aria-label="What differs">
+      <ul v-if="words.length" :aria-label="say.whatDiffers">
         <li v-for="line in words" :key="line" class="small">{{ line }}</li>
       </ul>
       <table class="figures-table" :aria-label="count(changes.length, 'file')">

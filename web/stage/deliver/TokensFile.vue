@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tokensFile as say } from './words';
 import type { ReadTokens } from '@lettera/core/deliver/reading';
 import { ref, shallowRef } from 'vue';
 import DoButton from '../../control/DoButton.vue';
@@ -31,39 +32,42 @@ async function read(event: Event): Promise<void> {
   told.value = '';
   found.value = null;
   if (file.size > MOST_BYTES) {
-    refused.value = `${file.name} has ${Math.round(file.size / 1_000_000)} MB; a file of tokens has at most ${MOST_BYTES / 1_000_000}. Nothing was read.`;
+    refused.value = say.hasMbFileTokens(
+      file.name,
+      Math.round(file.size / 1_000_000),
+      MOST_BYTES / 1_000_000,
+    );
     return;
   }
   try {
     const { readTokens } = await import('@lettera/core/deliver/reading');
     found.value = readTokens(document, await file.text());
   } catch (error) {
-    refused.value = `${(error as Error).message} Nothing was changed.`;
+    refused.value = say.nothingWasChanged((error as Error).message);
   }
 }
 
 function take(): void {
   const { used, patch } = found.value ?? { used: [], patch: [] };
   if (!layer.take(patch)) return;
-  told.value = `${name.value} was read in: ${used.join(', ')}. Undo takes it back.`;
+  told.value = say.wasReadUndoTakes(name.value, used.join(', '));
   found.value = null;
 }
 </script>
 
 <template>
-  <FoldAway label="Read tokens in">
+  <FoldAway :label="say.readTokens">
     <p class="small quiet">
-      A file of W3C design tokens. One of Lettera’s own takes the place of voices, scale, colours,
-      styles and elements; another’s is added beside them, as far as it goes.
+      {{ say.fileWCDesign }}
     </p>
     <div class="line">
-      <DoButton label="Choose a file" @click="input?.click()" />
+      <DoButton :label="say.chooseFile" @click="input?.click()" />
       <input
         ref="input"
         type="file"
         accept=".json,.tokens,application/json"
         class="visually-hidden"
-        aria-label="A file of design tokens"
+        :aria-label="say.fileDesignTokens"
         tabindex="-1"
         @change="read"
       />
@@ -72,11 +76,11 @@ function take(): void {
     <p v-if="refused" role="alert" class="small mark-text">{{ refused }}</p>
     <p v-if="told" role="status" class="small">{{ told }}</p>
     <template v-if="found">
-      <p v-if="found.patch.length" class="small">It brings {{ found.used.join(', ') }}.</p>
-      <p v-else class="small">Nothing in it can be used.</p>
+      <p v-if="found.patch.length" class="small">{{ say.itBrings(found.used.join(', ')) }}</p>
+      <p v-else class="small">{{ say.nothingCanBeUsed }}</p>
       <template v-if="found.unused.length">
-        <h3>{{ count(found.unused.length, 'thing') }} to know</h3>
-        <ul aria-label="What was not used, or otherwise" tabindex="0">
+        <h3>{{ say.toKnow(count(found.unused.length, 'thing')) }}</h3>
+        <ul :aria-label="say.whatWasNotUsed" tabindex="0">
           <li v-for="one in found.unused" :key="one.path + one.why" class="small">
             <code>{{ one.path }}</code> {{ one.why }}
           </li>
@@ -84,7 +88,7 @@ function take(): void {
       </template>
       <div v-if="found.patch.length" class="line">
         <DoButton
-          label="Apply"
+          :label="say.apply"
           first
           @mouseenter="layer.show(found.patch)"
           @mouseleave="layer.show(null)"
@@ -92,7 +96,7 @@ function take(): void {
           @blur="layer.show(null)"
           @click="take"
         />
-        <DoButton label="Leave it" @click="((found = null), (name = ''))" />
+        <DoButton :label="say.leave" @click="((found = null), (name = ''))" />
       </div>
     </template>
   </FoldAway>

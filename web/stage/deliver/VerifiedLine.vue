@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { verifiedLine as say } from './words';
 import type { ProjectDocument } from '@lettera/core/document';
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
 import { urls } from '../../api/client';
@@ -28,7 +29,7 @@ function begin(): void {
   failed.value = '';
   emit('faults', null);
   source.value = `${urls.deliveredFile(project.id, props.revision, 'bare-page')}?${Date.now()}`;
-  waiting = setTimeout(() => fail('The page that tries it did not come.'), PATIENCE);
+  waiting = setTimeout(() => fail(say.pageTriesDidNot), PATIENCE);
 }
 function fail(why: string): void {
   failed.value = why;
@@ -39,7 +40,7 @@ async function compare(): Promise<void> {
   if (!page || !source.value) return;
   clearTimeout(waiting);
   if (!page.querySelector('link')?.sheet) {
-    fail('The bundle could not be read from the server.');
+    fail(say.bundleCouldNotBe);
     return;
   }
   const of = props.revision;
@@ -66,28 +67,25 @@ const lines = computed(() => {
   ];
 });
 const words = computed(() => {
-  if (!result.value) return 'Being tried in a page of its own …';
+  if (!result.value) return say.beingTriedPageOwn;
   const { elements, untried, widths } = result.value;
-  const where = `${count(elements, 'element')} at ${widths.join(', ')} px`;
-  const left =
-    untried > 0
-      ? ` ${untried} more, which pointing brings about or a voice without a family sets, were not.`
-      : '';
+  const where = say.atPx(count(elements, 'element'), widths.join(', '));
+  const left = untried > 0 ? say.moreWhichPointingBrings(untried) : '';
   return lines.value.length === 0
-    ? `Tried in a page of its own: ${where} come out as the project has them.${left}`
-    : `Tried in a page of its own, ${where}: ${count(lines.value.length, 'thing')} come out otherwise.${left}`;
+    ? say.triedPageOwnCome(where, left)
+    : say.triedPageOwnComeOut(where, count(lines.value.length, 'thing'), left);
 });
 </script>
 
 <template>
   <div class="verified">
     <p v-if="failed" role="alert" class="mark-text">
-      It could not be tried: {{ failed }} <DoButton label="Try it again" @click="begin" />
+      {{ say.itCouldNotBe(failed) }} <DoButton :label="say.tryAgain" @click="begin" />
     </p>
     <p v-else role="status" class="small" :class="lines.length ? 'mark-text' : 'quiet'">
       {{ words }}
     </p>
-    <ul v-if="lines.length" class="small" tabindex="0" aria-label="What comes out otherwise">
+    <ul v-if="lines.length" class="small" tabindex="0" :aria-label="say.whatComesOutOtherwise">
       <li v-for="line in lines" :key="line">{{ line }}</li>
     </ul>
     <UnseenPage v-if="source" ref="frame" :source="source" @load="compare" />

@@ -1,3 +1,4 @@
+import { deliverView as say } from './words';
 import { marksOf, type Mark, type Readings } from '@lettera/core/check';
 import { FONT_DISPLAYS, type ProjectDocument } from '@lettera/core/document';
 import type { DeliveryFile, ProgressReport } from '@lettera/core/wire';
@@ -6,9 +7,9 @@ import type { DeliveryFile, ProgressReport } from '@lettera/core/wire';
 export const DISPLAYS = FONT_DISPLAYS.map((value) => ({
   value,
   label: {
-    swap: 'swap: web face whenever it comes',
-    fallback: 'fallback: only within seconds',
-    optional: 'optional: only if there at once',
+    swap: say.swapWebFaceWhenever,
+    fallback: say.fallbackOnlyWithinSeconds,
+    optional: say.optionalOnlyIfThere,
   }[value],
 }));
 

@@ -1,10 +1,11 @@
+import { differenceWords as say } from './words';
 import type { Difference } from '@lettera/core/deliver/trying';
 import type { ProjectDocument } from '@lettera/core/document';
 
 const WHAT: Record<Difference['what'], string> = {
   family: 'family',
   size: 'size',
-  lineHeight: 'line height',
+  lineHeight: say.lineHeight,
   weight: 'weight',
   slant: 'style',
 };
@@ -15,5 +16,5 @@ export function differenceInWords(
   { element, what, width, project, browser }: Difference,
 ): string {
   const name = elements[element]?.name ?? element;
-  return `${name}, ${WHAT[what]} at ${width} px: ${browser} on the page, ${project} in the project`;
+  return say.atPxOnPage(name, WHAT[what], width, browser, project);
 }

@@ -1,3 +1,4 @@
+import { fileChanges as say } from './words';
 import { diffLines } from 'diff';
 import type { DeliveryFile } from '@lettera/core/wire';
 import { count } from '../../control/figures';
@@ -36,7 +37,7 @@ function textChange(before: string, after: string): Pick<FileChange, 'says' | 'l
   const linesThat = (which: 'added' | 'removed') =>
     parts.reduce((sum, part) => sum + (part[which] ? linesOf(part.value).length : 0), 0);
   return {
-    says: `${count(linesThat('added'), 'line')} added, ${linesThat('removed')} removed`,
+    says: say.addedRemoved(count(linesThat('added'), 'line'), linesThat('removed')),
     lines: parts.flatMap((part, i): ChangedLine[] => {
       const lines = linesOf(part.value);
       if (!part.added && !part.removed) return near(lines, i === 0, i === parts.length - 1);
@@ -46,7 +47,7 @@ function textChange(before: string, after: string): Pick<FileChange, 'says' | 'l
   };
 }
 
-const sized = ({ bytes }: DeliveryFile): string => `${bytes.toLocaleString('en')} bytes`;
+const sized = ({ bytes }: DeliveryFile): string => say.bytes(bytes.toLocaleString('en'));
 
 /** What differs between two deliveries, file by file, in the order of the later one. */
 export function fileChanges(
@@ -69,7 +70,7 @@ export function fileChanges(
       file.kind === 'font' &&
       was.source === file.source &&
       was.cut === file.cut;
-    const says = `${was.bytes.toLocaleString('en')} to ${sized(file)}`;
+    const says = say.fromTo(was.bytes.toLocaleString('en'), sized(file));
     return isSame ? [] : [{ path, kind: 'changed', says, lines: [] }];
   });
   const gone = before

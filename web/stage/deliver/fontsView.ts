@@ -1,18 +1,19 @@
+import { fontRows as say } from './words';
 import type { DeliveryPlan, PlannedFile } from '@lettera/core/deliver';
 import { siteName, type ProjectDocument } from '@lettera/core/document';
 import { voiceUses } from '@lettera/core/style';
 
 /** What font files can be counted by. */
 export const GROUPINGS = [
-  { value: 'file', label: 'File' },
-  { value: 'face', label: 'Face' },
-  { value: 'script', label: 'Script' },
-  { value: 'voice', label: 'What for' },
+  { value: 'file', label: say.file },
+  { value: 'face', label: say.face },
+  { value: 'script', label: say.script },
+  { value: 'voice', label: say.what },
 ] as const;
 export type Grouping = (typeof GROUPINGS)[number]['value'];
 
 const weightsOf = ({ face: { weightMin, weightMax } }: PlannedFile): string =>
-  weightMin === weightMax ? `${weightMin}` : `${weightMin} to ${weightMax}`;
+  weightMin === weightMax ? `${weightMin}` : say.weightRange(weightMin, weightMax);
 
 const faceName = (file: PlannedFile): string =>
   `${siteName(file.family)} ${weightsOf(file)}${file.face.style === 'italic' ? ' italic' : ''}`;
@@ -22,7 +23,7 @@ function voicesOf(document: ProjectDocument, familyKey: string): string {
   const names = [...voiceUses(document).keys()]
     .filter((voice) => document.voices[voice]?.family === familyKey)
     .map((voice) => document.voices[voice]?.name ?? voice);
-  return names.join(' and ') || 'Nothing';
+  return names.join(' and ') || say.nothing;
 }
 
 function nameIn(document: ProjectDocument, file: PlannedFile, by: Grouping): string {
@@ -60,16 +61,17 @@ export function byteGroups(
 }
 
 const WHY_LEFT_OUT: Readonly<Record<DeliveryPlan['leftOut'][number]['why'], string>> = {
-  'unused-face': 'no text element asks for this face',
-  'no-characters': 'no character of it is needed',
-  'held-by-others': 'other files of this face have all of it that is needed',
+  'unused-face': say.noTextElementAsks,
+  'no-characters': say.noCharacterNeeded,
+  'held-by-others': say.otherFilesFaceAll,
 };
 
 /** Files that are left out, gathered by why: what they are, a line each. */
 export function leftOutLines({ leftOut }: Pick<DeliveryPlan, 'leftOut'>): string[] {
   return leftOut.map(({ family, face, file, why }) => {
     const { weightMin, weightMax, style } = face;
-    const weights = weightMin === weightMax ? `${weightMin}` : `${weightMin} to ${weightMax}`;
+    const weights =
+      weightMin === weightMax ? `${weightMin}` : say.toWeightMin(weightMin, weightMax);
     const name = `${siteName(family)} ${weights}${style === 'italic' ? ' italic' : ''}, ${file.script}`;
     return `${name}: ${WHY_LEFT_OUT[why]}`;
   });

@@ -1,3 +1,4 @@
+import { verifyPage as say } from './words';
 import { differencesOf, saidOf, typeOf, type Difference } from '@lettera/core/deliver/trying';
 import type { ProjectDocument } from '@lettera/core/document';
 import { textElementsOf } from '../../reader/domTree';
@@ -20,9 +21,9 @@ const PATIENCE = 20_000;
 /** Puts the delivered style sheet where the page has a place for it. @throws Error when it does not come */
 export function linkBundle(page: Document, href: string): Promise<void> {
   const link = page.querySelector<HTMLLinkElement>('#lettera-start');
-  if (!link) return Promise.reject(new Error('The page has no place for the style sheet.'));
+  if (!link) return Promise.reject(new Error(say.pageNoPlaceStyle));
   return new Promise((resolve, reject) => {
-    const fail = () => reject(new Error('The style sheet did not come.'));
+    const fail = () => reject(new Error(say.styleSheetDidNot));
     link.addEventListener('load', () => resolve(), { once: true });
     link.addEventListener('error', fail, { once: true });
     setTimeout(fail, PATIENCE);

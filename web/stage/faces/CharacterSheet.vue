@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { characterSheet as say } from './words';
 import { parseUnicodeRange } from '@lettera/core/font';
 import {
   charactersByScript,
@@ -27,7 +28,7 @@ const codePoints = computed(() => {
   return all;
 });
 const scripts = computed(() => charactersByScript(codePoints.value));
-const chosen = ref('Latin');
+const chosen = ref(say.latin);
 const whole = ref(false);
 const characters = computed(
   () =>
@@ -61,20 +62,18 @@ const codeOf = (character: string): string =>
 
 <template>
   <section>
-    <h3>Characters, {{ codePoints.size }}</h3>
+    <h3>{{ say.characters(codePoints.size) }}</h3>
     <ul class="small" :title="LANGUAGE_SOURCE">
       <li v-for="{ tag, name, missing } in languages" :key="tag">
-        <template v-if="missing === null"
-          >{{ name }}: its letters are not in Lettera’s table.</template
-        >
-        <template v-else-if="missing.length === 0">{{ name }}: every letter is there.</template>
+        <template v-if="missing === null">{{ say.lettersNotLetterasTable(name) }}</template>
+        <template v-else-if="missing.length === 0">{{ say.everyLetterThere(name) }}</template>
         <template v-else
-          ><span class="mark-text">{{ name }} lacks</span>
+          ><span class="mark-text">{{ say.lacks(name) }}</span>
           <span class="missing">{{ missing.join(' ') }}</span></template
         >
       </li>
     </ul>
-    <div class="choices" role="group" aria-label="Script">
+    <div class="choices" role="group" :aria-label="say.script">
       <button
         v-for="{ name, characters: list } in scripts"
         :key="name"
@@ -87,7 +86,7 @@ const codeOf = (character: string): string =>
       </button>
     </div>
     <p v-if="state === 'failed'" class="small mark-text">
-      The files of {{ row.name }} did not come.
+      {{ say.filesDidNotCome(row.name) }}
     </p>
     <ul v-else-if="state === 'shown'" class="grid" :style="{ fontFamily: font }">
       <li v-for="character in shown" :key="character" :title="codeOf(character)">
@@ -95,7 +94,7 @@ const codeOf = (character: string): string =>
       </li>
     </ul>
     <p v-if="shown.length < characters.length">
-      <DoButton @click="whole = true"> Show all {{ characters.length }} </DoButton>
+      <DoButton @click="whole = true"> {{ say.showAll(characters.length) }} </DoButton>
     </p>
   </section>
 </template>

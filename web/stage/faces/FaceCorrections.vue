@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { faceCorrections as say } from './words';
 import { slug } from '@lettera/core/deliver';
 import { correctFacePatch, dropFacePatch, moveFacePatch } from '@lettera/core/change';
 import { type Face, sharedPlaces, type Slant, widthRange } from '@lettera/core/document';
@@ -21,8 +22,8 @@ const whole = ref(false);
 const FIRST = 24;
 
 const STYLES: { value: Slant; label: string }[] = [
-  { value: 'normal', label: 'upright' },
-  { value: 'italic', label: 'italic' },
+  { value: 'normal', label: say.upright },
+  { value: 'italic', label: say.italic },
 ];
 
 const family = computed(() => project.document?.case[props.caseKey]);
@@ -39,7 +40,7 @@ const faces = computed(() => {
       .map(
         (other) =>
           caseReadings.readings[list[other]?.files[0]?.sha256 ?? '']?.fullName ??
-          `face ${other + 1}`,
+          say.face(other + 1),
       );
     return {
       face,
@@ -54,7 +55,7 @@ const faces = computed(() => {
 const shown = computed(() => (whole.value ? faces.value : faces.value.slice(0, FIRST)));
 
 const rangeText = (least: number, most: number): string =>
-  least === most ? `${least}` : `${least} to ${most}`;
+  least === most ? `${least}` : say.weightRange(least, most);
 
 function correct(index: number, change: Partial<Face>): void {
   const face = family.value?.faces[index];
@@ -78,13 +79,15 @@ function drop(index: number): void {
   <table v-if="family" class="figures-table">
     <thead>
       <tr>
-        <th>Face, as its file says</th>
-        <th v-if="editable">Family</th>
-        <th>Weight</th>
-        <th>Width</th>
-        <th>Style</th>
-        <th class="figure">WOFF2</th>
-        <th v-if="editable"><span class="visually-hidden">Remove</span></th>
+        <th>{{ say.faceAsFileSays }}</th>
+        <th v-if="editable">{{ say.family }}</th>
+        <th>{{ say.weight }}</th>
+        <th>{{ say.width }}</th>
+        <th>{{ say.style }}</th>
+        <th class="figure">{{ say.woff }}</th>
+        <th v-if="editable">
+          <span class="visually-hidden">{{ say.remove }}</span>
+        </th>
       </tr>
     </thead>
     <tbody>
@@ -95,10 +98,10 @@ function drop(index: number): void {
         <td>
           <bdi class="full">{{ fullName || '…' }}</bdi>
           <span v-if="rivals.length" class="mark-text small">
-            claims the same place as {{ rivals.join(', ') }}: only the later shows
+            {{ say.claimsSamePlaceAs(rivals.join(', ')) }}
           </span>
           <span v-if="rights?.forbidsWeb || rights?.forbidsSubsetting" class="mark-text small">
-            its file says: {{ rights.says }}
+            {{ say.fileSays(rights.says) }}
           </span>
         </td>
         <template v-if="editable">
@@ -106,7 +109,7 @@ function drop(index: number): void {
             <TextField
               :model-value="family.name"
               class="family"
-              :aria-label="`Family of ${fullName}`"
+              :aria-label="say.familyFullName(fullName)"
               maxlength="300"
               @change="move(index, $event)"
             />
@@ -115,7 +118,7 @@ function drop(index: number): void {
             <NumberField
               v-if="face.weightMin === face.weightMax"
               :model-value="face.weightMin"
-              :label="`Weight of ${fullName}`"
+              :label="say.weightFullName(fullName)"
               hide-label
               width="56px"
               :min="1"
@@ -131,7 +134,7 @@ function drop(index: number): void {
             <NumberField
               v-if="widthRange(face)[0] === widthRange(face)[1]"
               :model-value="widthRange(face)[0]"
-              :label="`Width of ${fullName}, percent`"
+              :label="say.widthPercent(fullName)"
               hide-label
               width="56px"
               :min="50"
@@ -145,7 +148,7 @@ function drop(index: number): void {
             <PickOne
               :model-value="face.style"
               :choices="STYLES"
-              :label="`Style of ${fullName}`"
+              :label="say.styleFullName(fullName)"
               @update:model-value="correct(index, { style: $event })"
             />
           </td>
@@ -160,17 +163,17 @@ function drop(index: number): void {
           <DoButton
             v-if="faces.length > 1"
             class="on-point"
-            :aria-label="`Remove ${fullName}`"
+            :aria-label="say.removeFullName(fullName)"
             @click="drop(index)"
           >
-            Remove
+            {{ say.remove }}
           </DoButton>
         </td>
       </tr>
     </tbody>
   </table>
   <p v-if="shown.length < faces.length">
-    <DoButton @click="whole = true"> Show all {{ faces.length }} faces </DoButton>
+    <DoButton @click="whole = true"> {{ say.showAllFaces(faces.length) }} </DoButton>
   </p>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { faceList as say } from './words';
 import { computed } from 'vue';
 import type { LineUpRow } from '../../store/rows/rows';
 import { pickableWeights } from '../../store/rows/picks';
@@ -12,7 +13,7 @@ const styles = computed(() =>
   (['normal', 'italic'] as const).flatMap((style) => {
     const weights = pickableWeights(props.row.faces.filter((face) => face.style === style));
     return weights.length > 0
-      ? [{ style, name: style === 'normal' ? 'Upright' : 'Italic', weights }]
+      ? [{ style, name: style === 'normal' ? say.upright : say.italic, weights }]
       : [];
   }),
 );

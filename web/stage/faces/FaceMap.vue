@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { faceMap as say } from './words';
 import { axisBottom, axisLeft } from 'd3-axis';
 import { brush, type D3BrushEvent } from 'd3-brush';
 import { scaleLinear, scaleLog } from 'd3-scale';
@@ -226,41 +227,38 @@ const sayPoint = ({ row, values }: Point): string =>
 </script>
 
 <template>
-  <section class="map" aria-label="Map of the families">
+  <section class="map" :aria-label="say.mapFamilies">
     <div class="line wrap">
       <label class="line"
-        ><span class="quiet">Across</span>
+        ><span class="quiet">{{ say.across }}</span>
         <PickOne
           :model-value="lineUp.settings.axes[0]"
           :choices="choices"
-          label="Measure across"
+          :label="say.measureAcross"
           @update:model-value="setAxis(0, $event)"
       /></label>
       <label class="line"
-        ><span class="quiet">Up</span>
+        ><span class="quiet">{{ say.up }}</span>
         <PickOne
           :model-value="lineUp.settings.axes[1]"
           :choices="choices"
-          label="Measure upward"
+          :label="say.measureUpward"
           @update:model-value="setAxis(1, $event)"
       /></label>
-      <DoButton v-if="regionSet" @click="clearRegion"> Clear the region </DoButton>
-      <span v-else class="small quiet">Draw a region to narrow the line-up to it.</span>
+      <DoButton v-if="regionSet" @click="clearRegion"> {{ say.clearRegion }} </DoButton>
+      <span v-else class="small quiet">{{ say.drawRegionNarrowLine }}</span>
       <DoButton class="table" :aria-pressed="asTable" @click="asTable = !asTable">
-        {{ asTable ? 'As a map' : 'As a table' }}
+        {{ asTable ? say.asMap : say.asTable }}
       </DoButton>
     </div>
     <p v-if="unplaced || dots" class="small quiet">
-      <template v-if="unplaced"
-        >{{ unplaced }} of {{ within.length }} are not on the map: they have not been measured, or
-        lack the letters.</template
-      >
-      <template v-if="dots"> {{ dots }} are dots: draw a region to see their letters.</template>
+      <template v-if="unplaced">{{ say.ofNotOnMap(unplaced, within.length) }}</template>
+      <template v-if="dots"> {{ say.areDotsDrawRegion(dots) }}</template>
     </p>
     <table v-if="asTable" class="figures-table">
       <thead>
         <tr>
-          <th>Family</th>
+          <th>{{ say.family }}</th>
           <th v-for="measure in axes" :key="measure.key" class="figure">{{ measure.short }}</th>
         </tr>
       </thead>
@@ -306,19 +304,17 @@ const sayPoint = ({ row, values }: Point): string =>
         @focus="focused = point.row.key"
         @click="lineUp.show(point.row.key)"
       >
-        <RowInFace v-if="point.inFace" :row="point.row" words="a"
+        <RowInFace v-if="point.inFace" :row="point.row" :words="say.a"
           ><template #waiting><span class="dot" /></template
         ></RowInFace>
         <span v-else class="dot" />
       </button>
     </div>
     <p class="small" role="status">
-      <template v-if="focused && current && !asTable"
-        >{{ sayPoint(current) }}. Enter opens it.</template
-      >
-      <template v-else-if="placed.length === 0"
-        >No family of this filter has been measured yet.</template
-      >
+      <template v-if="focused && current && !asTable">{{
+        say.enterOpens(sayPoint(current))
+      }}</template>
+      <template v-else-if="placed.length === 0">{{ say.noFamilyFilterBeen }}</template>
     </p>
   </section>
 </template>

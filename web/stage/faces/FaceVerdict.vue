@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { faceVerdict as say } from './words';
 import { embeddingRights } from '@lettera/core/font';
 import {
   fitnessSentences,
@@ -19,10 +20,10 @@ const showLicence = ref(false);
 
 const claim = computed(() => {
   const { row } = props;
-  if (row.measuredClass === null) return `Claimed as ${row.class}.`;
+  if (row.measuredClass === null) return say.claimedAs(row.class);
   return row.disputed
-    ? `Claimed as ${row.class}, but drawn as a ${row.measuredClass}.`
-    : `Claimed as ${row.class}, drawn as ${row.measuredClass}.`;
+    ? say.claimedAsButDrawn(row.class, row.measuredClass)
+    : say.claimedAsDrawnAs(row.class, row.measuredClass);
 });
 
 /** How near a face with feet comes to the limits between a slab and another serif. */
@@ -41,7 +42,7 @@ const languages = computed(() => {
   const known = wanted.flatMap((tag) => languageOf(tag) ?? []);
   const covered = known.filter(({ tag }) => has(tag)).map(({ name }) => name);
   // What lacks is said with its fitness.
-  return covered.length > 0 ? `Every letter of ${covered.join(', ')}.` : '';
+  return covered.length > 0 ? say.everyLetter(covered.join(', ')) : '';
 });
 
 const rights = computed(() => embeddingRights(props.sheet.reading.fsType));
@@ -59,17 +60,16 @@ const licence = computed(() =>
       <li v-for="said in fitnessSentences(row.fitness)" :key="said">{{ said }}</li>
     </ul>
     <p class="small">
-      Licence: {{ row.licence || 'not stated by its source' }}. The file says: {{ rights.says }}.
+      {{ say.licenceFileSays(row.licence || say.notStatedBySource, rights.says) }}
       <DoButton v-if="licence" :aria-expanded="showLicence" @click="showLicence = !showLicence">
-        {{ showLicence ? 'Close the licence' : 'Read the licence in the file' }}
+        {{ showLicence ? say.closeLicence : say.readLicenceFile }}
       </DoButton>
     </p>
     <p v-if="rights.forbidsWeb" class="mark-text">
-      Its file forbids what a web page does with it. Ask its maker for a web licence, or refer to it
-      where its maker serves it.
+      {{ say.fileForbidsWhatWeb }}
     </p>
     <p v-else-if="rights.forbidsSubsetting" class="mark-text">
-      Its file forbids cutting it to some of its characters, so it would be delivered whole.
+      {{ say.fileForbidsCuttingSome }}
     </p>
     <pre v-if="showLicence" tabindex="0">{{ licence }}</pre>
   </section>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { facesStage as say } from './words';
 import TextField from '../../control/TextField.vue';
 import PickOne from '../../control/PickOne.vue';
 import { computed, defineAsyncComponent, nextTick, ref, watch } from 'vue';
@@ -44,36 +45,36 @@ const sentence = ref<InstanceType<typeof FilterSentence> | null>(null);
 const referring = ref(false);
 
 const COLUMNS: { key: SortKey; label: string; means: string; figure?: boolean }[] = [
-  { key: 'name', label: 'Family', means: 'By name' },
+  { key: 'name', label: say.family, means: say.byName },
   ...(['xHeight', 'width', 'contrast'] as const).map((key) => ({
     key,
     label: measureOf(key).short.toLowerCase(),
     means: measureOf(key).means,
     figure: true,
   })),
-  { key: 'weights', label: 'weights', means: 'Weights on offer, on an axis from 1 to 1000' },
-  { key: 'italic', label: 'italic', means: 'Drawn as an italic, sloped, or none' },
+  { key: 'weights', label: say.weights, means: say.weightsOnOfferOn },
+  { key: 'italic', label: say.italic, means: say.drawnAsItalicSloped },
   {
     key: 'languages',
-    label: 'lang.',
-    means: 'Languages that it has every letter of, of 48',
+    label: say.lang,
+    means: say.languagesEveryLetter,
     figure: true,
   },
-  { key: 'bytes', label: 'KB', means: 'Bytes of the regular in Latin', figure: true },
+  { key: 'bytes', label: 'KB', means: say.bytesRegularLatin, figure: true },
 ];
 
 const GROUNDS = [
-  { value: 'room', label: 'the sheet' },
-  { value: 'light', label: 'light' },
-  { value: 'dark', label: 'dark' },
+  { value: 'room', label: say.sheet },
+  { value: 'light', label: say.light },
+  { value: 'dark', label: say.dark },
 ] as const;
 const EQUAL = [
-  { value: 'size', label: 'equal size' },
-  { value: 'xHeight', label: 'equal x-height' },
+  { value: 'size', label: say.equalSize },
+  { value: 'xHeight', label: say.equalXHeight },
 ] as const;
 const VIEWS = [
-  { value: 'rows', label: 'Line-up' },
-  { value: 'map', label: 'Map' },
+  { value: 'rows', label: say.lineUp },
+  { value: 'map', label: say.map },
 ] as const;
 
 /** Sizes to be set at, and the one that is, px. */
@@ -153,18 +154,18 @@ function step(by: 1 | -1): void {
   const next = shown.value[at + by];
   if (next) list.value?.show(next.key);
 }
-useKeys('In Faces', [
+useKeys(say.inFaces, [
   {
     keys: 'k',
-    does: 'put the row on the shortlist, or remove it',
+    does: say.putRowOnShortlist,
     run: ({ target }) => {
       const row = (target as Element | null)?.closest?.<HTMLElement>('[data-row]');
       const key = row?.dataset['row'] ?? lineUp.open;
       if (key) lineUp.toggleShortlist(key);
     },
   },
-  { keys: '[', does: 'the family before', run: () => step(-1) },
-  { keys: ']', does: 'the family after', run: () => step(1) },
+  { keys: '[', does: say.familyBefore, run: () => step(-1) },
+  { keys: ']', does: say.familyAfter, run: () => step(1) },
 ]);
 
 watch(
@@ -177,44 +178,50 @@ watch(
 </script>
 
 <template>
-  <StageHeader title="Faces">
-    Set your own words in every family, and add only the weights and scripts that the site will use.
-    A row opens to the whole family.
+  <StageHeader :title="say.faces">
+    {{ say.setYourOwnWords }}
     <template #views>
-      <ViewTabs v-if="!beginning" v-model="lineUp.settings.view" label="Views" :views="VIEWS" />
+      <ViewTabs
+        v-if="!beginning"
+        v-model="lineUp.settings.view"
+        :label="say.views"
+        :views="VIEWS"
+      />
     </template>
     <template v-if="!beginning" #actions>
-      <FoldAway label="Setting">
+      <FoldAway :label="say.setting">
         <div class="setting">
-          <span>Set at</span>
-          <ChoiceSet v-model="lineUp.settings.equal" label="Set at" :choices="EQUAL" />
-          <span>Background</span>
-          <ChoiceSet v-model="lineUp.settings.ground" label="Background" :choices="GROUNDS" />
+          <span>{{ say.setAt }}</span>
+          <ChoiceSet v-model="lineUp.settings.equal" :label="say.setAt" :choices="EQUAL" />
+          <span>{{ say.background }}</span>
+          <ChoiceSet v-model="lineUp.settings.ground" :label="say.background" :choices="GROUNDS" />
         </div>
-        <div><DoButton label="Reset words, size and background" @click="lineUp.reset()" /></div>
+        <div><DoButton :label="say.resetWordsSizeBackground" @click="lineUp.reset()" /></div>
       </FoldAway>
-      <FoldAway v-if="!project.stored?.foundry" v-slot="{ close }" label="The foundry’s families">
+      <FoldAway v-if="!project.stored?.foundry" v-slot="{ close }" :label="say.foundrysFamilies">
         <FoundryAsk @allowed="close" />
       </FoldAway>
-      <FoldAway v-slot="{ close }" label="Add fonts">
+      <FoldAway v-slot="{ close }" :label="say.addFonts">
         <p class="line spread">
-          Font files of your own
-          <DoButton label="Choose font files" @click="(close(), files?.click())" />
+          {{ say.fontFilesYourOwn }}
+          <DoButton :label="say.chooseFontFiles" @click="(close(), files?.click())" />
         </p>
         <p class="line spread">
-          A family that its licence keeps elsewhere
-          <DoButton label="Refer to a family" @click="(close(), (referring = true))" />
+          {{ say.familyLicenceKeepsElsewhere }}
+          <DoButton :label="say.referFamily" @click="(close(), (referring = true))" />
         </p>
         <div v-if="project.stored?.foundry" class="allowed">
           <p class="small quiet">
-            The foundry was allowed by {{ project.stored.foundry.allowedBy }} on
             {{
-              new Date(project.stored.foundry.allowedAt).toLocaleDateString('en-GB', {
-                dateStyle: 'long',
-              })
-            }}. What was added stays when it is withdrawn.
+              say.foundryWasAllowedBy(
+                project.stored.foundry.allowedBy,
+                new Date(project.stored.foundry.allowedAt).toLocaleDateString('en-GB', {
+                  dateStyle: 'long',
+                }),
+              )
+            }}
           </p>
-          <DoButton label="Withdraw it" @click="(close(), library.withdraw())" />
+          <DoButton :label="say.withdraw" @click="(close(), library.withdraw())" />
         </div>
       </FoldAway>
     </template>
@@ -226,39 +233,39 @@ watch(
     accept=".ttf,.otf,.ttc,.otc,.woff,.woff2"
     class="visually-hidden"
     tabindex="-1"
-    aria-label="Font files"
+    :aria-label="say.fontFiles"
     @change="pickFiles"
   />
   <ReferenceForm v-if="referring" :rows="rows" @done="referring = false" />
   <WaysToBegin v-if="beginning" @bring="files?.click()" @refer="referring = true" />
   <template v-else>
     <ToolRow>
-      <PickOne v-model="lineUp.settings.sample" :choices="SAMPLES" label="What is set" />
+      <PickOne v-model="lineUp.settings.sample" :choices="SAMPLES" :label="say.whatSet" />
       <TextField
         v-if="lineUp.settings.sample === 'words'"
         class="words"
         :model-value="words"
         maxlength="400"
-        aria-label="Words set in every family"
-        title="Your own words, set in every family"
+        :aria-label="say.wordsSetEveryFamily"
+        :title="say.yourOwnWordsSet"
         @change="setWords"
       />
       <template #least>
-        <span class="quiet">at</span>
-        <PickOne v-model="lineUp.size" :choices="sizes" label="Size of what is set" />
+        <span class="quiet">{{ say.at }}</span>
+        <PickOne v-model="lineUp.size" :choices="sizes" :label="say.sizeWhatSet" />
       </template>
       <template #end>
         <MeasuringLine />
         <span v-if="library.measuring.state !== 'measuring'" class="quiet found" role="status">{{
           shown.length === rows.length
             ? count(rows.length, 'family')
-            : `${shown.length} of ${count(rows.length, 'family')}`
+            : say.countOf(shown.length, count(rows.length, 'family'))
         }}</span>
         <TextField
           v-if="narrowable"
           :model-value="lineUp.settings.filter.name"
-          placeholder="Find"
-          aria-label="Find a family by name"
+          :placeholder="say.find"
+          :aria-label="say.findFamilyByName"
           class="find"
           @update:model-value="
             lineUp.settings.filter = { ...lineUp.settings.filter, name: $event ?? '' }
@@ -267,7 +274,7 @@ watch(
         <FoldAway
           v-if="narrowable"
           v-slot="{ close }"
-          label="Filter"
+          :label="say.filter"
           :changed="phrasesOf(lineUp.settings.filter).length"
         >
           <div class="line wrap parts">
@@ -279,7 +286,7 @@ watch(
             />
           </div>
           <template v-if="recentRows.length">
-            <h3>Looked at lately</h3>
+            <h3>{{ say.lookedAtLately }}</h3>
             <div class="line wrap parts">
               <DoButton
                 v-for="row in recentRows"
@@ -296,11 +303,11 @@ watch(
     <FilterSentence ref="sentence" :rows="rows" />
     <p v-if="library.state === 'failed'" class="failed" role="alert">
       {{ library.message }}
-      <DoButton label="Try again" @click="library.load()" />
+      <DoButton :label="say.tryAgain" @click="library.load()" />
     </p>
     <FaceMap v-if="lineUp.settings.view === 'map'" :rows="rows" :shown="shown" />
     <template v-else>
-      <div class="columns line-up-columns" role="group" aria-label="Sort by">
+      <div class="columns line-up-columns" role="group" :aria-label="say.sortBy">
         <button
           v-for="column in COLUMNS"
           :key="column.key"
@@ -318,15 +325,15 @@ watch(
         </button>
       </div>
       <p v-if="library.state === 'loading'" class="empty quiet" role="status">
-        Fetching the foundry’s list …
+        {{ say.fetchingFoundrysList }}
       </p>
       <p v-else-if="rows.length === 0" class="empty">
-        The case is empty, and the foundry listed nothing.
-        <DoButton label="Choose font files" first @click="files?.click()" />
+        {{ say.caseEmptyFoundryListed }}
+        <DoButton :label="say.chooseFontFiles" first @click="files?.click()" />
       </p>
       <p v-else-if="shown.length === 0" class="empty">
-        No family is like that.
-        <DoButton label="Clear the filter" first @click="lineUp.clearFilter()" />
+        {{ say.noFamilyLike }}
+        <DoButton :label="say.clearFilter" first @click="lineUp.clearFilter()" />
       </p>
       <LineUpList ref="list" :rows="shown" :all="rows" :words="text" />
     </template>

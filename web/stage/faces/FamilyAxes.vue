@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { familyAxes as say } from './words';
 import { libraryFaces } from '@lettera/core/document';
 import { regularFace, type FaceMeasures, type FamilySheet } from '@lettera/core/measure';
 import { computed, reactive, ref, shallowRef, watch } from 'vue';
@@ -30,11 +31,11 @@ const font = rowFont(props.row);
 
 /** Registered axes by what they are called (OpenType 1.9, "Design-Variation Axis Tag Registry"). */
 const NAMES: Record<string, string> = {
-  wght: 'Weight',
-  wdth: 'Width',
-  opsz: 'Optical size',
-  slnt: 'Slant',
-  ital: 'Italic',
+  wght: say.weight,
+  wdth: say.width,
+  opsz: say.opticalSize,
+  slnt: say.slant,
+  ital: say.italic,
 };
 
 const settings = computed(() =>
@@ -78,14 +79,14 @@ watch(point, measureSoon, { immediate: true });
 
 <template>
   <section>
-    <h3>Axes</h3>
+    <h3>{{ say.axes }}</h3>
     <div v-for="{ tag, min, max } in axes" :key="tag" class="line">
       <SliderField
         :model-value="point[tag] ?? min"
         :min="min"
         :max="max"
         :step="max - min > 20 ? 1 : 0.1"
-        :label="`${NAMES[tag] ?? tag} axis`"
+        :label="say.axis(NAMES[tag] ?? tag)"
         says=""
         width="200px"
         @update:model-value="point[tag] = $event"
@@ -98,13 +99,13 @@ watch(point, measureSoon, { immediate: true });
         :step="max - min > 20 ? 1 : 0.1"
         @update:model-value="point[tag] = $event"
       />
-      <span class="small quiet">{{ min }} to {{ max }}</span>
+      <span class="small quiet">{{ say.range(min, max) }}</span>
     </div>
     <p class="set" :style="{ fontFamily: font, fontVariationSettings: settings }" dir="auto">
       {{ words }}
     </p>
     <p v-if="failed" class="mark-text">{{ failed }}</p>
-    <p v-else class="small" role="status">Here: {{ figures || 'measuring …' }}</p>
+    <p v-else class="small" role="status">{{ say.here(figures || 'measuring …') }}</p>
   </section>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { familyPanel as say } from './words';
 import type { FamilySheet } from '@lettera/core/measure';
 import { computed, ref, shallowRef, watch } from 'vue';
 import DoButton from '../../control/DoButton.vue';
@@ -51,9 +52,9 @@ watch([() => props.row.key, contents], load, { immediate: true });
     <TakeIn v-if="row.library" :family="row.library" :case-key="row.caseKey" />
     <InCase v-if="row.caseKey" :case-key="row.caseKey" :rows="rows" />
     <p v-if="failed" class="mark-text" role="alert">
-      {{ failed }} <DoButton @click="load">Try again</DoButton>
+      {{ failed }} <DoButton @click="load">{{ say.tryAgain }}</DoButton>
     </p>
-    <p v-else-if="!sheet" class="quiet" role="status">Reading the family …</p>
+    <p v-else-if="!sheet" class="quiet" role="status">{{ say.readingFamily }}</p>
     <template v-else>
       <FaceVerdict :row="row" :sheet="sheet" />
       <FaceList :row="row" :words="words" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { filterSentence as say } from './words';
 import { FACE_CLASSES } from '@lettera/core/document';
 import { LANGUAGES, PART_NAMES, TEXT_PARTS } from '@lettera/core/measure';
 import PickOne from '../../control/PickOne.vue';
@@ -44,12 +45,12 @@ const CLASSES = same(FACE_CLASSES);
 const WEIGHTS = same([100, 200, 300, 400, 500, 600, 700, 800, 900]);
 const FIGURES = same(['tabular', 'proportional', 'lining', 'old-style'] as const);
 const ITALICS = [
-  { value: 'any', label: 'with or without' },
-  { value: 'italic', label: 'any italic' },
-  { value: 'drawn', label: 'a true one' },
+  { value: 'any', label: say.withOrWithout },
+  { value: 'italic', label: say.anyItalic },
+  { value: 'drawn', label: say.trueOne },
 ] as const;
 const FITS = [
-  { value: 'any' as const, label: 'any' },
+  { value: 'any' as const, label: say.any },
   ...TEXT_PARTS.map((part) => ({ value: part, label: PART_NAMES[part] })),
 ];
 const FROM = Object.entries(FROM_WORDS).map(([value, label]) => ({
@@ -114,80 +115,80 @@ defineExpose({ edit });
 <template>
   <div v-if="phrases.length || editing" class="filter">
     <div v-if="phrases.length" class="sentence">
-      <span class="quiet">Only</span>
+      <span class="quiet">{{ say.only }}</span>
       <span v-for="phrase in phrases" :key="phrase.part" class="phrase">
         <DoButton :aria-expanded="editing === phrase.part" @click="edit(phrase.part)">{{
           phrase.text
         }}</DoButton><DoButton
           bare
-          :aria-label="`Remove: ${phrase.text}`"
-          :title="`Remove: ${phrase.text}`"
+          :aria-label="say.remove(phrase.text)"
+          :title="say.removeText(phrase.text)"
           @click="drop(phrase.part)"
           >×</DoButton
         >
       </span>
-      <DoButton bare label="Clear the filter" @click="(lineUp.clearFilter(), (editing = null))" />
+      <DoButton bare :label="say.clearFilter" @click="(lineUp.clearFilter(), (editing = null))" />
     </div>
     <div v-if="editing" ref="editor" class="editor line wrap" @keydown.esc.stop="editing = null">
       <OnOffSet
         v-if="editing === 'classes'"
-        label="Class"
+        :label="say.class"
         :choices="CLASSES"
         :model-value="filter.classes"
         @update:model-value="set({ classes: $event })"
       />
       <OnOffSet
         v-else-if="editing === 'weights'"
-        label="Weights needed"
+        :label="say.weightsNeeded"
         :choices="WEIGHTS"
         :model-value="filter.weights"
         @update:model-value="set({ weights: [...$event].sort((a, b) => a - b) })"
       />
       <ChoiceSet
         v-else-if="editing === 'italic'"
-        label="Italic"
+        :label="say.italic"
         :choices="ITALICS"
         :model-value="filter.italic"
         @update:model-value="set({ italic: $event })"
       />
       <OnOffSet
         v-else-if="editing === 'languages'"
-        label="Languages"
+        :label="say.languages"
         :choices="languages"
         :model-value="filter.languages"
         @update:model-value="set({ languages: $event })"
       />
       <OnOffSet
         v-else-if="editing === 'scripts'"
-        label="Scripts with files of their own"
+        :label="say.scriptsFilesTheirOwn"
         :choices="scripts"
         :model-value="filter.scripts"
         @update:model-value="set({ scripts: $event })"
       />
       <OnOffSet
         v-else-if="editing === 'figures'"
-        label="Figures"
+        :label="say.figures"
         :choices="FIGURES"
         :model-value="filter.figures"
         @update:model-value="set({ figures: $event })"
       />
       <ChoiceSet
         v-else-if="editing === 'fit'"
-        label="Fitness"
+        :label="say.fitness"
         :choices="FITS"
         :model-value="filter.fit"
         @update:model-value="set({ fit: $event })"
       />
       <ChoiceSet
         v-else-if="editing === 'from'"
-        label="Where from"
+        :label="say.whereFrom"
         :choices="FROM"
         :model-value="filter.from"
         @update:model-value="set({ from: $event })"
       />
       <NumberField
         v-else-if="editing === 'mostBytes'"
-        label="At most, KB a face"
+        :label="say.atMostKbFace"
         :model-value="filter.mostBytes === null ? null : filter.mostBytes / 1000"
         :min="1"
         :max="5000"
@@ -198,14 +199,14 @@ defineExpose({ edit });
         v-else-if="editing === 'measure'"
         :model-value="undefined"
         :choices="measureChoices"
-        placeholder="Choose a measure"
-        label="Measure to filter by"
+        :placeholder="say.chooseMeasure"
+        :label="say.measureFilterBy"
         @update:model-value="edit(`range:${$event}`)"
       />
       <template v-else-if="measure">
         <span>{{ measureOf(measure).name }}</span>
         <NumberField
-          label="from"
+          :label="say.from"
           :model-value="range[0] ?? 0"
           :min="bounds[0] ?? 0"
           :max="bounds[1] ?? 1"
@@ -213,7 +214,7 @@ defineExpose({ edit });
           @update:model-value="setRange(0, $event)"
         />
         <NumberField
-          label="to"
+          :label="say.to"
           :model-value="range[1] ?? 1"
           :min="bounds[0] ?? 0"
           :max="bounds[1] ?? 1"
@@ -222,7 +223,7 @@ defineExpose({ edit });
         />
         <span class="small quiet">{{ measureOf(measure).means }}</span>
       </template>
-      <DoButton @click="editing = null">Done</DoButton>
+      <DoButton @click="editing = null">{{ say.done }}</DoButton>
     </div>
   </div>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { foundryAsk as say } from './words';
 import TextField from '../../control/TextField.vue';
 import { ref } from 'vue';
 import DoButton from '../../control/DoButton.vue';
@@ -22,18 +23,16 @@ async function allow(): Promise<void> {
 
 <template>
   <section>
-    <h2>May Lettera ask the foundry?</h2>
+    <h2>{{ say.mayLetteraAskFoundry }}</h2>
     <p>
-      To show them, Lettera’s server asks the foundry for its list and for the files you look at.
-      The foundry learns which families are looked at, and nothing of this project, of you or of its
-      visitors. Families that you add are stored here; visitors to the site never reach the foundry.
+      {{ say.toShowThemLetteras }}
     </p>
     <form class="line wrap" @submit.prevent="allow">
-      <label for="allowed-by">Allowed by</label>
-      <TextField id="allowed-by" v-model="name" placeholder="Your name" maxlength="120" />
-      <DoButton type="submit" label="Allow the foundry" first />
+      <label for="allowed-by">{{ say.allowedBy }}</label>
+      <TextField id="allowed-by" v-model="name" :placeholder="say.yourName" maxlength="120" />
+      <DoButton type="submit" :label="say.allowFoundry" first />
     </form>
-    <p class="small quiet">It can be withdrawn at any time; what was added stays.</p>
+    <p class="small quiet">{{ say.itCanBeWithdrawn }}</p>
     <p v-if="refused" role="alert" class="mark-text">{{ refused }}</p>
   </section>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { inCase as say } from './words';
 import { siteName } from '@lettera/core/document';
 import { replaceFamilyPatch, seatsOf, takeOutPatch } from '@lettera/core/style';
 import TextField from '../../control/TextField.vue';
@@ -83,44 +84,45 @@ function setLocalOnly(on: boolean): void {
 </script>
 
 <template>
-  <section v-if="family" aria-label="In the case">
-    <h3>In the case</h3>
+  <section v-if="family" :aria-label="say.inCase">
+    <h3>{{ say.inCase }}</h3>
     <p v-if="family.reference" class="small">
-      Served by
-      <a :href="family.reference.stylesheet" rel="noreferrer">{{ family.reference.stylesheet }}</a>,
-      which lettera.css imports. {{ family.reference.standIn }} stands in for it on the proof and is
-      not delivered.
+      {{ say.servedBy }}
+      <a :href="family.reference.stylesheet" rel="noreferrer">{{
+        family.reference.stylesheet
+      }}</a>{{ say.whichLetteraCssImports(family.reference.standIn) }}
     </p>
     <p v-if="seats.length" class="small">
-      <template v-for="(seat, i) in seats" :key="seat.voice"
-        >{{ i > 0 ? ' ' : '' }}Used by {{ seat.voiceName }}, which sets
-        {{ seat.elements.length ? seat.elements.join(', ') : 'no element yet' }}.</template
-      >
+      <template v-for="(seat, i) in seats" :key="seat.voice">{{
+        say.usedByWhichSets(
+          i > 0 ? ' ' : '',
+          seat.voiceName,
+          seat.elements.length ? seat.elements.join(', ') : say.noElementYet,
+        )
+      }}</template>
     </p>
     <p v-else class="small">
-      No voice uses it yet.
+      {{ say.noVoiceUsesYet }}
       <RouterLink class="go" :to="{ name: 'pair', params: { project: route.params['project'] } }">
-        Give it a voice in Pair
+        {{ say.giveVoicePair }}
       </RouterLink>
     </p>
     <FaceCorrections :case-key="caseKey" />
     <div class="line wrap">
       <label class="line small"
-        >Known on the site as
+        >{{ say.knownOnSiteAs }}
         <TextField
           :model-value="family.alias ?? ''"
           :placeholder="family.name"
           maxlength="300"
           @change="setAlias"
       /></label>
-      <span class="small quiet"
-        >Another name lets it take the place of one that the site’s CSS uses.</span
-      >
+      <span class="small quiet">{{ say.anotherNameLetsTake }}</span>
     </div>
     <div v-if="!family.reference" class="line">
       <OnOff
         :model-value="family.localOnly ?? false"
-        label="Show it only where visitors have it installed: no file of it is delivered"
+        :label="say.showOnlyWhereVisitors"
         @update:model-value="setLocalOnly"
       />
     </div>
@@ -128,33 +130,40 @@ function setLocalOnly(on: boolean): void {
       <PickOne
         v-model="replacement"
         :choices="others"
-        placeholder="Replace it by …"
-        label="Family to take its place everywhere"
+        :placeholder="say.replaceBy"
+        :label="say.familyTakePlaceEverywhere"
       />
       <template v-if="replacement">
         <OnOff
           v-if="sizeRatio && Math.abs(sizeRatio - 1) > 0.005"
           v-model="keepSize"
-          :label="`Keep the apparent size: its x-height is ${percent(Math.abs(1 / sizeRatio - 1))} ${sizeRatio > 1 ? 'smaller' : 'larger'}, so sizes go to ${percent(sizeRatio, 0)}`"
+          :label="
+            say.keepApparentSizeX(
+              percent(Math.abs(1 / sizeRatio - 1)),
+              sizeRatio > 1 ? 'smaller' : 'larger',
+              percent(sizeRatio, 0),
+            )
+          "
         />
-        <DoButton label="Replace everywhere" @click="replace" first />
+        <DoButton :label="say.replaceEverywhere" @click="replace" first />
       </template>
     </div>
     <div class="line wrap">
       <DoButton
         v-if="!removing"
-        label="Remove from the case"
+        :label="say.removeFromCase"
         @click="seats.length ? (removing = true) : remove()"
       />
       <template v-else>
         <span class="small"
           ><template v-for="seat in seats" :key="seat.voice"
-            >{{ seat.elements.join(', ') || seat.voiceName }} will show in the visitor’s own
-            {{ seat.instead }}. </template
-          >Undo brings it back, files too.</span
+            >{{
+              say.willShowVisitorsOwn(seat.elements.join(', ') || seat.voiceName, seat.instead)
+            }} </template
+          >{{ say.undoBringsBackFiles }}</span
         >
-        <DoButton label="Remove it" @click="remove" />
-        <DoButton @click="removing = false">Keep it</DoButton>
+        <DoButton :label="say.remove" @click="remove" />
+        <DoButton @click="removing = false">{{ say.keep }}</DoButton>
       </template>
     </div>
   </section>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { lineSheet as say } from './words';
 import {
   platformLineMetrics,
   platformsDisagree,
@@ -20,9 +21,9 @@ const project = useProject();
 const caseReadings = useCaseReadings();
 
 const NAMES: Record<Platform, string> = {
-  mac: 'macOS, iOS',
-  windows: 'Windows',
-  linux: 'Linux, Android',
+  mac: say.macosIos,
+  windows: say.windows,
+  linux: say.linuxAndroid,
 };
 
 const lines = computed(() =>
@@ -53,15 +54,15 @@ function letFloat(): void {
 
 <template>
   <section>
-    <h3>Line on each platform</h3>
+    <h3>{{ say.lineOnEachPlatform }}</h3>
     <table class="figures-table">
       <thead>
         <tr>
-          <th>Platform</th>
-          <th class="figure">Ascent</th>
-          <th class="figure">Descent</th>
-          <th class="figure">Line gap</th>
-          <th class="figure">Line, em</th>
+          <th>{{ say.platform }}</th>
+          <th class="figure">{{ say.ascent }}</th>
+          <th class="figure">{{ say.descent }}</th>
+          <th class="figure">{{ say.lineGap }}</th>
+          <th class="figure">{{ say.lineEm }}</th>
         </tr>
       </thead>
       <tbody>
@@ -75,16 +76,16 @@ function letFloat(): void {
       </tbody>
     </table>
     <p v-if="pinned" class="line wrap">
-      Pinned: every platform gives it the same line.
-      <DoButton label="Let it float" @click="letFloat" />
+      {{ say.pinnedEveryPlatformGives }}
+      <DoButton :label="say.letFloat" @click="letFloat" />
     </p>
     <p v-else-if="!disagree" class="small quiet">
-      All platforms agree to within 1 % of the em: text sits the same everywhere.
+      {{ say.allPlatformsAgreeWithin }}
     </p>
     <p v-else class="line wrap">
-      Platforms disagree by more than 1 % of the em: text sits higher or lower from one to another.
-      <DoButton v-if="family && family.source !== 'reference'" label="Pin its line" @click="pin" />
-      <span v-else class="small quiet">Once it is in the case its line can be pinned.</span>
+      {{ say.platformsDisagreeByMore }}
+      <DoButton v-if="family && family.source !== 'reference'" :label="say.pinLine" @click="pin" />
+      <span v-else class="small quiet">{{ say.onceCaseLineCan }}</span>
     </p>
   </section>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { lineUpList as say } from './words';
 import { computed, defineAsyncComponent, useTemplateRef, watch } from 'vue';
 import NearRows from '../../control/NearRows.vue';
 import { useLineUp } from '../../store/lineUp';
@@ -62,7 +63,7 @@ defineExpose({ show });
     :rows="rows"
     :key-of="({ key }) => key"
     :estimate="estimate"
-    label="Families"
+    :label="say.families"
   >
     <LineUpRowView
       :row="row"

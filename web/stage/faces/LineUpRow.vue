@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { lineUpRow as say } from './words';
 import { fitnessWord } from '@lettera/core/measure';
 import { computed, ref, useTemplateRef, watch } from 'vue';
 import RowInFace from '../../proof/RowInFace.vue';
@@ -58,9 +59,10 @@ const fitWord = computed(() => (props.row.fitness ? fitnessWord(props.row.fitnes
       >
         <bdi class="name" :class="{ taken: row.caseKey }">{{ row.name }}</bdi>
         <span class="about"
-          >{{ row.class }}<template v-if="row.disputed">, drawn {{ row.measuredClass }}</template
-          ><span v-if="row.standIn" class="stands"> · by reference</span
-          ><span v-else-if="row.caseKey" class="taken"> · in the case</span></span
+          >{{ row.class
+          }}<template v-if="row.disputed">{{ say.drawn(row.measuredClass ?? '') }}</template
+          ><span v-if="row.standIn" class="stands"> {{ say.byReference }}</span
+          ><span v-else-if="row.caseKey" class="taken"> {{ say.inCase }}</span></span
         >
       </button>
       <MeasureCell measure="xHeight" :measures="row.measures" />
@@ -82,8 +84,8 @@ const fitWord = computed(() => (props.row.fitness ? fitnessWord(props.row.fitnes
       type="button"
       class="plain flag"
       :aria-pressed="shortlisted"
-      :aria-label="`${row.name} on the shortlist`"
-      :title="shortlisted ? 'On the shortlist (k)' : 'Put on the shortlist (k)'"
+      :aria-label="say.onShortlist(row.name)"
+      :title="shortlisted ? say.onShortlistK : say.putOnShortlistK"
       @click="$emit('shortlist')"
     >
       <svg viewBox="0 0 12 16" width="12" height="16" aria-hidden="true">
@@ -103,7 +105,7 @@ const fitWord = computed(() => (props.row.fitness ? fitnessWord(props.row.fitnes
       </div>
     </div>
     <p v-if="row.standIn" class="stand-in small">
-      Served elsewhere and not loaded here: shown in {{ row.standIn }}, which stands in for it.
+      {{ say.servedElsewhereNotLoaded(row.standIn) }}
     </p>
     <slot v-if="open" />
   </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { lookAlikes as say } from './words';
 import type { FaceMeasures } from '@lettera/core/measure';
 import { lookAlikes, spreadOf } from '@lettera/core/pairing';
 import { computed } from 'vue';
@@ -31,9 +32,9 @@ const alike = computed(() => {
 
 <template>
   <section>
-    <h3>More like this</h3>
+    <h3>{{ say.moreLike }}</h3>
     <p v-if="alike.length === 0" class="small quiet">
-      No other family has been measured yet to compare it with.
+      {{ say.noOtherFamilyBeen }}
     </p>
     <ul>
       <li v-for="{ key: other, differences } in alike" :key="other.key">
@@ -41,9 +42,9 @@ const alike = computed(() => {
           <RowInFace :row="other" />
         </DoButton>
         <span class="small">{{
-          differences.length ? differences.slice(0, 3).join(', ') : 'no difference to be seen'
+          differences.length ? differences.slice(0, 3).join(', ') : say.noDifferenceBeSeen
         }}</span>
-        <span class="small quiet">{{ other.caseKey ? 'in the case' : other.licence }}</span>
+        <span class="small quiet">{{ other.caseKey ? say.inCase : other.licence }}</span>
       </li>
     </ul>
   </section>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { measureSheet as say } from './words';
 import type { FamilySheet } from '@lettera/core/measure';
 import { computed } from 'vue';
 import { MEASURES, withUnit } from '../../store/rows/measures';
@@ -10,24 +11,24 @@ const figures = computed(() => {
   const { figures: own } = props.sheet.measures.regular;
   if (!own) return 'none';
   const further = own.offers.filter((name) => name !== own.spacing && name !== own.form);
-  return `${own.spacing}, ${own.form}${further.length ? `; also ${further.join(', ')}` : ''}`;
+  return `${own.spacing}, ${own.form}${further.length ? say.also(further.join(', ')) : ''}`;
 });
 </script>
 
 <template>
   <section>
-    <h3>Measures of the regular</h3>
+    <h3>{{ say.measuresRegular }}</h3>
     <dl>
       <div v-for="measure in MEASURES" :key="measure.key" :title="measure.means">
         <dt>{{ measure.short }}</dt>
         <dd>{{ withUnit(measure, measure.value(sheet.measures)) }}</dd>
       </div>
       <div class="wide">
-        <dt>Figures</dt>
+        <dt>{{ say.figures }}</dt>
         <dd>{{ figures }}</dd>
       </div>
       <div>
-        <dt>Small capitals</dt>
+        <dt>{{ say.smallCapitals }}</dt>
         <dd>{{ sheet.measures.regular.smallCaps ? 'drawn' : 'none' }}</dd>
       </div>
     </dl>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { measuringLine as say } from './words';
 import DoButton from '../../control/DoButton.vue';
 import ProgressLine from '../../control/ProgressLine.vue';
 import { useLibrary } from '../../store/library';
@@ -14,7 +15,7 @@ const library = useLibrary();
     :of="library.measuring.of"
     stoppable
     @stop="library.stop()"
-    >Measuring {{ library.measuring.done }} of {{ library.measuring.of }}</ProgressLine
+    >{{ say.measuring(library.measuring.done, library.measuring.of) }}</ProgressLine
   >
   <p
     v-else-if="library.measuring.state === 'stopped' || library.measuring.state === 'failed'"
@@ -22,12 +23,14 @@ const library = useLibrary();
     role="status"
   >
     {{
-      library.measuring.state === 'stopped'
-        ? 'Measuring was stopped'
-        : 'Measuring ended, since the foundry does not answer'
+      say.atFamiliesOthersShow(
+        library.measuring.state === 'stopped'
+          ? say.measuringWasStopped
+          : say.measuringEndedSinceFoundry,
+        library.measuring.done,
+        library.measuring.of,
+      )
     }}
-    at {{ library.measuring.done }} of {{ library.measuring.of }} families; the others show without
-    figures.
-    <DoButton @click="library.goOn()">Go on</DoButton>
+    <DoButton @click="library.goOn()">{{ say.goOn }}</DoButton>
   </p>
 </template>

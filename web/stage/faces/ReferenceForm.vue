@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { referenceForm as say } from './words';
 import { FACE_CLASSES, type FaceClass, type Slant } from '@lettera/core/document';
 import { REGULAR_WEIGHT, type FaceMeasures } from '@lettera/core/measure';
 import { lookAlikes, spreadOf } from '@lettera/core/pairing';
@@ -39,13 +40,18 @@ const stylesheet = ref(given?.stylesheet ?? '');
 const faceClass = ref<FaceClass>(given?.class ?? 'sans-serif');
 const faces = ref(
   given?.faces
-    .map(({ style, weight }) => (style === 'italic' ? `${weight} italic` : String(weight)))
+    .map(({ style, weight }) => (style === 'italic' ? say.italic(weight) : String(weight)))
     .join(', ') ?? '400, 700',
 );
 const chosen = ref<string | null>(null);
 const measured = shallowRef<{ name: string; weight: number; measures: FaceMeasures } | null>(
   given?.measures ? { name: given.name, weight: REGULAR_WEIGHT, measures: given.measures } : null,
 );
+/** Where what was measured is no regular, and the partner is looked for among regulars. */
+const amongRegulars = computed(() => {
+  const { weight = REGULAR_WEIGHT } = measured.value ?? {};
+  return Math.abs(weight - REGULAR_WEIGHT) > 100 ? say.lookedAmongRegularsRegular(weight) : '';
+});
 const refused = ref('');
 const sending = ref(false);
 const file = ref<HTMLInputElement | null>(null);
@@ -82,7 +88,7 @@ const candidates = computed<{ row: LineUpRow; why: string }[]>(() => {
   const itself = able.value.filter(({ key }) => typed !== '' && key.plainName === typed);
   const found: { row: LineUpRow; why: string }[] = itself.map(({ key }) => ({
     row: key,
-    why: 'the family of that name itself',
+    why: say.familyNameItself,
   }));
   if (measured.value) {
     const spread = spreadOf(able.value.map(({ measures }) => measures));
@@ -94,7 +100,7 @@ const candidates = computed<{ row: LineUpRow; why: string }[]>(() => {
     )) {
       found.push({
         row: key,
-        why: differences.slice(0, 2).join(', ') || 'no difference to be seen',
+        why: differences.slice(0, 2).join(', ') || say.noDifferenceBeSeen,
       });
     }
   } else {
@@ -104,7 +110,7 @@ const candidates = computed<{ row: LineUpRow; why: string }[]>(() => {
     }
     // Where there is none of its class, another shows where its text stands, though not how it looks.
     for (const { key } of able.value.filter((one) => !isOfClass(one))) {
-      found.push({ row: key, why: `a ${key.class}, of another class` });
+      found.push({ row: key, why: say.anotherClass(key.class) });
     }
   }
   const seen = new Set<string>();
@@ -133,15 +139,12 @@ async function measureFile(event: Event): Promise<void> {
 }
 
 const missing = computed(() => {
-  if (!name.value.trim()) return 'Give the exact name that its style sheet uses.';
+  if (!name.value.trim()) return say.giveExactNameStyle;
   if (!/^https:\/\/[^\s"'<>\\]{3,}$/.test(stylesheet.value.trim())) {
-    return 'Give the address of its style sheet, beginning with https://.';
+    return say.giveAddressStyleSheet;
   }
-  if (!parsed.value)
-    return 'Give its faces as weights, with “italic” behind one: 400, 400 italic, 700.';
-  return standIn.value
-    ? ''
-    : 'There is no family here to stand in for it. Allow the foundry, or take a family in.';
+  if (!parsed.value) return say.giveFacesAsWeights;
+  return standIn.value ? '' : say.thereNoFamilyHere;
 });
 
 async function take(): Promise<void> {
@@ -165,30 +168,30 @@ async function take(): Promise<void> {
 </script>
 
 <template>
-  <form class="reference" aria-label="A family served elsewhere" @submit.prevent="take">
+  <form class="reference" :aria-label="say.familyServedElsewhere" @submit.prevent="take">
     <p class="small quiet">
-      For a family whose licence forbids hosting it. Lettera never fetches it: a look-alike stands
-      in on the proof, and its real name and address are delivered.
+      {{ say.forFamilyWhoseLicence }}
     </p>
     <div class="fields">
-      <label>Exact family name <TextField v-model="name" fluid maxlength="300" /></label>
+      <label>{{ say.exactFamilyName }} <TextField v-model="name" fluid maxlength="300" /></label>
       <label
-        >Address of its style sheet
-        <TextField v-model="stylesheet" fluid placeholder="https://" maxlength="2000"
+        >{{ say.addressStyleSheet }}
+        <TextField v-model="stylesheet" fluid :placeholder="say.https" maxlength="2000"
       /></label>
-      <label>Faces <TextField v-model="faces" fluid maxlength="300" /></label>
+      <label>{{ say.faces }} <TextField v-model="faces" fluid maxlength="300" /></label>
       <label
-        >Class <PickOne v-model="faceClass" :choices="classes" fluid label="Class of the family"
+        >{{ say.class }}
+        <PickOne v-model="faceClass" :choices="classes" fluid :label="say.classFamily"
       /></label>
     </div>
     <div class="line wrap">
-      <span>Stands in:</span>
+      <span>{{ say.stands }}</span>
       <PickOne
         :model-value="standIn?.row.key ?? null"
         :choices="
           candidates.map(({ row, why }) => ({ value: row.key, label: `${row.name}: ${why}` }))
         "
-        label="Look-alike that stands in"
+        :label="say.lookAlikeStands"
         @update:model-value="chosen = $event"
       />
       <span v-if="standIn" class="sample"
@@ -196,30 +199,23 @@ async function take(): Promise<void> {
       /></span>
     </div>
     <p class="small">
-      <template v-if="measured"
-        >Chosen by what was measured on your file of {{ measured.name
-        }}{{
-          Math.abs(measured.weight - REGULAR_WEIGHT) > 100
-            ? `, a ${measured.weight} looked for among regulars: its regular finds a nearer one`
-            : ''
-        }}.
-      </template>
-      <template v-else>With a file of it at hand, the look-alike is chosen by measure. </template>
-      <DoButton @click="file?.click()">Measure a file</DoButton>
-      <span class="quiet"> It is measured and not kept.</span>
+      <template v-if="measured">{{ say.chosenByWhatWas(measured.name, amongRegulars) }} </template>
+      <template v-else>{{ say.withFileAtHand }} </template>
+      <DoButton @click="file?.click()">{{ say.measureFile }}</DoButton>
+      <span class="quiet"> {{ say.itMeasuredNotKept }}</span>
       <input
         ref="file"
         type="file"
         accept=".ttf,.otf,.woff,.woff2"
         class="visually-hidden"
         tabindex="-1"
-        aria-label="Font file to measure"
+        :aria-label="say.fontFileMeasure"
         @change="measureFile"
       />
     </p>
     <div class="line">
-      <DoButton type="submit" label="Add by reference" :loading="sending" first />
-      <DoButton @click="emit('done')">Leave</DoButton>
+      <DoButton type="submit" :label="say.addByReference" :loading="sending" first />
+      <DoButton @click="emit('done')">{{ say.leave }}</DoButton>
     </div>
     <p v-if="refused" class="mark-text" role="alert">{{ refused }}</p>
   </form>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { takeIn as say } from './words';
 import { computed, ref } from 'vue';
 import { libraryFaces, type LibraryFamily } from '@lettera/core/document';
 import DoButton from '../../control/DoButton.vue';
@@ -37,7 +38,7 @@ function startingPicks(): { faces: string[]; scripts: string[] } {
   const first = upright.includes(400) ? 400 : upright[0];
   const faces = [first, upright.includes(700) ? 700 : undefined]
     .filter((weight) => weight !== undefined)
-    .map((weight) => `normal ${weight}`);
+    .map((weight) => say.normal(weight));
   return { faces, scripts: props.family.scripts.filter((script) => script === 'latin') };
 }
 
@@ -62,7 +63,7 @@ async function take(): Promise<void> {
     const wanted = { scripts: scripts.value, faces: picks.value };
     await library.take(props.family.id, wanted, abort.signal);
   } catch (error) {
-    refused.value = abort.signal.aborted ? 'Stopped. Nothing was added.' : (error as Error).message;
+    refused.value = abort.signal.aborted ? say.stoppedNothingWasAdded : (error as Error).message;
   }
   taking.value = null;
 }
@@ -73,9 +74,9 @@ const scriptChoices = computed(() =>
 </script>
 
 <template>
-  <section class="take" :aria-label="`Add ${family.name}`">
+  <section class="take" :aria-label="say.add(family.name)">
     <fieldset v-for="style in styles" :key="style">
-      <legend class="quiet">{{ style === 'normal' ? 'Upright' : 'Italic' }}</legend>
+      <legend class="quiet">{{ style === 'normal' ? say.upright : say.italic }}</legend>
       <OnOff
         v-for="weight in weightsIn(style)"
         :key="weight"
@@ -87,34 +88,30 @@ const scriptChoices = computed(() =>
       />
     </fieldset>
     <fieldset>
-      <legend class="quiet">Scripts</legend>
-      <OnOffSet v-model="scripts" label="Scripts" :choices="scriptChoices" />
+      <legend class="quiet">{{ say.scripts }}</legend>
+      <OnOffSet v-model="scripts" :label="say.scripts" :choices="scriptChoices" />
     </fieldset>
     <p v-if="family.variable" class="small quiet">
-      One file a style carries every weight; it is cut to the range from the lightest to the
-      heaviest picked.
+      {{ say.oneFileStyleCarries }}
     </p>
     <div class="line wrap">
       <DoButton
-        :label="caseKey ? 'Add what is picked' : 'Add to the case'"
+        :label="caseKey ? say.addWhatPicked : say.addCase"
         :loading="taking !== null"
         @click="take"
         first
       />
       <template v-if="taking">
         <span role="status">{{
-          progress ? `${progress.done} of ${count(progress.of, 'file')}` : 'Asking the foundry …'
+          progress ? say.countOf(progress.done, count(progress.of, 'file')) : say.askingFoundry
         }}</span>
-        <DoButton @click="taking?.abort()">Stop</DoButton>
+        <DoButton @click="taking?.abort()">{{ say.stop }}</DoButton>
       </template>
       <span v-else
-        >{{ count(cost.files, 'file') }}, {{ family.variable ? 'at most ' : ''
+        >{{ count(cost.files, 'file') }}, {{ family.variable ? say.atMost : ''
         }}{{ kilobytes(cost.bytes) }}</span
       >
-      <span class="quiet small"
-        >{{ family.licence }}. Stored here and delivered as WOFF2, which every browser in use
-        reads.</span
-      >
+      <span class="quiet small">{{ say.storedHereDeliveredAs(family.licence) }}</span>
     </div>
     <p v-if="refused" role="alert" class="mark-text">{{ refused }}</p>
   </section>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { trueAndFaked as say } from './words';
 import { boldFace, type FamilySheet } from '@lettera/core/measure';
 import { computed } from 'vue';
 import { inNoOther } from '../../proof/caseFonts';
@@ -41,36 +42,36 @@ const boldWeight = computed(() =>
 );
 const about = computed(() => {
   const kind = props.sheet.measures.italic;
-  if (kind === null) return 'There is no italic: this is what a browser makes of the upright.';
-  if (kind === 'sloped') return 'The italic is the upright, leaned and adjusted by its maker.';
-  return `Drawn as an italic: ${[...telling.value].join(', ')} differ most.`;
+  if (kind === null) return say.thereNoItalicWhat;
+  if (kind === 'sloped') return say.italicUprightLeanedAdjusted;
+  return say.drawnAsItalicDiffer([...telling.value].join(', '));
 });
 </script>
 
 <template>
   <section>
-    <h3>True and faked</h3>
+    <h3>{{ say.trueFaked }}</h3>
     <p class="small quiet">{{ about }}</p>
     <dl>
       <template v-if="sheet.measures.italic">
-        <dt>True italic</dt>
+        <dt>{{ say.trueItalic }}</dt>
         <dd :style="{ fontFamily: own, fontStyle: 'italic' }">
           <span v-for="({ letter, marked }, i) in letters" :key="i" :class="{ marked }">{{
             letter
           }}</span>
         </dd>
       </template>
-      <dt>Faked italic</dt>
+      <dt>{{ say.fakedItalic }}</dt>
       <dd :style="{ fontFamily: faked, fontStyle: 'italic' }">
         <span v-for="({ letter, marked }, i) in letters" :key="i" :class="{ marked }">{{
           letter
         }}</span>
       </dd>
       <template v-if="bold">
-        <dt>True bold, {{ boldWeight }}</dt>
+        <dt>{{ say.trueBold(boldWeight) }}</dt>
         <dd :style="{ fontFamily: own, fontWeight: boldWeight }">{{ words }}</dd>
       </template>
-      <dt>Faked bold</dt>
+      <dt>{{ say.fakedBold }}</dt>
       <dd :style="{ fontFamily: faked, fontWeight: 700 }">{{ words }}</dd>
     </dl>
   </section>

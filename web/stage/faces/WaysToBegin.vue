@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { waysToBegin as say } from './words';
 import { ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import DoButton from '../../control/DoButton.vue';
@@ -17,36 +18,41 @@ const to = (name: 'stock' | 'pair', query = {}): unknown =>
 </script>
 
 <template>
-  <section class="ways" aria-label="Ways to begin">
-    <h2>How do you want to begin?</h2>
+  <section class="ways" :aria-label="say.waysBegin">
+    <h2>{{ say.howDoYouWant }}</h2>
     <ul>
       <li>
-        <h3>With families</h3>
-        <p>The foundry’s open-licensed families, set in your own words, measured and sorted.</p>
-        <DoButton label="Look at families" first :aria-expanded="asking" @click="asking = true" />
+        <h3>{{ say.withFamilies }}</h3>
+        <p>{{ say.foundrysOpenLicensedFamilies }}</p>
+        <DoButton
+          :label="say.lookAtFamilies"
+          first
+          :aria-expanded="asking"
+          @click="asking = true"
+        />
       </li>
       <li>
-        <h3>With a ready pair</h3>
-        <p>Twelve pairs that work, each with what it is good for, to be changed as you go.</p>
-        <DoButton label="See starting points" @click="to('pair', { view: 'points' })" />
+        <h3>{{ say.withReadyPair }}</h3>
+        <p>{{ say.twelvePairsWorkEach }}</p>
+        <DoButton :label="say.seeStartingPoints" @click="to('pair', { view: 'points' })" />
       </li>
       <li>
-        <h3>With font files of your own</h3>
-        <p>TTF, OTF, WOFF and WOFF2. Drop them anywhere, or choose them.</p>
-        <DoButton label="Choose font files" @click="$emit('bring')" />
+        <h3>{{ say.withFontFilesYour }}</h3>
+        <p>{{ say.ttfOtfWoffWoff }}</p>
+        <DoButton :label="say.chooseFontFiles" @click="$emit('bring')" />
       </li>
       <li>
-        <h3>With a site that exists</h3>
+        <h3>{{ say.withSiteExists }}</h3>
         <p>
-          Its pages, saved or by address: what sets their type, and what it would be as a scale.
+          {{ say.pagesSavedOrBy }}
         </p>
-        <DoButton label="Take stock of a site" @click="to('stock')" />
+        <DoButton :label="say.takeStockSite" @click="to('stock')" />
       </li>
     </ul>
     <FoundryAsk v-if="asking" />
     <p class="small quiet">
-      A family whose licence keeps it elsewhere can be referred to.
-      <DoButton label="Refer to a family" @click="$emit('refer')" />
+      {{ say.familyWhoseLicenceKeeps }}
+      <DoButton :label="say.referFamily" @click="$emit('refer')" />
     </p>
   </section>
 </template>

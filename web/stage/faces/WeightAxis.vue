@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { weightAxis as say } from './words';
 import { computed } from 'vue';
 import { arrowStep } from '../../control/arrowStep';
 import { axisPlace } from '../../control/axisPlace';
@@ -57,7 +58,7 @@ function step(event: KeyboardEvent): void {
 }
 
 const spoken = computed(() =>
-  props.variable ? `${least.value} to ${most.value}` : props.weights.join(', '),
+  props.variable ? say.weightRange(least.value, most.value) : props.weights.join(', '),
 );
 </script>
 
@@ -66,11 +67,11 @@ const spoken = computed(() =>
     class="axis"
     role="slider"
     tabindex="0"
-    :aria-label="`Weight of ${name}, of ${spoken}`"
+    :aria-label="say.weight(name, spoken)"
     :aria-valuemin="least"
     :aria-valuemax="most"
     :aria-valuenow="tried ?? nearest(400)"
-    :title="variable ? `Any weight from ${spoken}` : `Weights ${spoken}`"
+    :title="variable ? say.anyWeightFrom(spoken) : say.weights(spoken)"
     @pointermove="point"
     @pointerleave="tried = null"
     @keydown="step"

@@ -1,3 +1,4 @@
+import { filterParts as say } from './words';
 import type { FilterPart } from '../../store/rows/filter';
 
 /** A part of the filter, or that a measure is to be chosen first. */
@@ -5,14 +6,14 @@ export type FilterPartAsked = FilterPart | 'measure';
 
 /** What families can be filtered by, as the menu lists it. */
 export const FILTER_PARTS: readonly { part: FilterPartAsked; label: string }[] = [
-  { part: 'classes', label: 'Class' },
-  { part: 'weights', label: 'Weights' },
-  { part: 'italic', label: 'Italic' },
-  { part: 'languages', label: 'Languages' },
-  { part: 'scripts', label: 'Scripts' },
-  { part: 'figures', label: 'Figures' },
-  { part: 'fit', label: 'Fit for' },
-  { part: 'mostBytes', label: 'Bytes' },
-  { part: 'measure', label: 'A measure' },
-  { part: 'from', label: 'Where from' },
+  { part: 'classes', label: say.class },
+  { part: 'weights', label: say.weights },
+  { part: 'italic', label: say.italic },
+  { part: 'languages', label: say.languages },
+  { part: 'scripts', label: say.scripts },
+  { part: 'figures', label: say.figures },
+  { part: 'fit', label: say.fit },
+  { part: 'mostBytes', label: say.bytes },
+  { part: 'measure', label: say.measure },
+  { part: 'from', label: say.whereFrom },
 ];

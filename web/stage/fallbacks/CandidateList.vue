@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { candidateList as say } from './words';
 import type { ProjectDocument } from '@lettera/core/document';
 import { localsOf, MEASURES } from '@lettera/core/fallback';
 import { voiceRequests } from '@lettera/core/style';
@@ -46,10 +47,10 @@ const signed = (apart: number): string =>
   <table class="figures-table">
     <thead>
       <tr>
-        <th>Local fonts, in order of fit × reach</th>
-        <th class="figure">Reach</th>
-        <th class="figure">Words ±</th>
-        <th class="figure" :title="`Lines more or fewer at ${MEASURES.join(', ')} px`">Lines</th>
+        <th>{{ say.localFontsOrderFit }}</th>
+        <th class="figure">{{ say.reach }}</th>
+        <th class="figure">{{ say.words }}</th>
+        <th class="figure" :title="say.linesMoreOrFewer(MEASURES.join(', '))">{{ say.lines }}</th>
         <th />
       </tr>
     </thead>
@@ -66,7 +67,7 @@ const signed = (apart: number): string =>
           <td>
             <b>{{ name }}</b>
             <span class="small quiet">
-              {{ platforms }}{{ candidate?.source === 'measured' ? ', measured here' : '' }}</span
+              {{ platforms }}{{ candidate?.source === 'measured' ? say.measuredHere : '' }}</span
             >
           </td>
           <td class="figure">{{ percent(reach, 0) }}</td>
@@ -75,12 +76,12 @@ const signed = (apart: number): string =>
             {{ candidate ? linesApart(candidate).map(signed).join(' ') : '' }}
           </td>
           <td class="figure">
-            <span v-if="taken" class="small quiet">in the stack</span>
+            <span v-if="taken" class="small quiet">{{ say.inStack }}</span>
             <DoButton
               v-else
               class="on-point"
-              :aria-label="`Add ${name}`"
-              label="Add"
+              :aria-label="say.add(name)"
+              :label="say.addShort"
               @click="put(local)"
             />
           </td>
@@ -103,17 +104,17 @@ const signed = (apart: number): string =>
     </tbody>
   </table>
   <p class="small quiet about">
-    Blue is the web face, amber what stands in for it; where letters lie over one another both
-    colours are gone. Words were measured on text that nothing was fitted to, from the kind that
-    goes best to the one that goes worst:
-    {{ known[0]?.candidate ? measuredOn(known[0].candidate) : '' }}. Lines are those of its running
-    text at {{ MEASURES.join(', ') }} px.
+    {{
+      say.blueWebFaceAmber(
+        known[0]?.candidate ? measuredOn(known[0].candidate) : '',
+        MEASURES.join(', '),
+      )
+    }}
   </p>
   <template v-if="unknown.length">
-    <h3>Widths not known here</h3>
+    <h3>{{ say.widthsNotKnownHere }}</h3>
     <p class="small quiet about">
-      No open font has the widths of these, and none are guessed. Measured on a machine that has
-      them, they are fitted like the others; only widths are kept.
+      {{ say.noOpenFontWidths }}
     </p>
     <MeasureLocals :rows="unknown" @put="put" />
   </template>

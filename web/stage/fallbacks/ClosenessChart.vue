@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { closenessChart as say } from './words';
 import type { TunedFace } from '@lettera/core/fallback';
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
@@ -45,13 +46,7 @@ const isPresent = (evenness: number) => Math.abs(evenness - props.present) < 1e-
 </script>
 
 <template>
-  <svg
-    ref="root"
-    class="chart"
-    :height="HEIGHT"
-    role="group"
-    aria-label="How far words are off, by how uneven letters may be"
-  >
+  <svg ref="root" class="chart" :height="HEIGHT" role="group" :aria-label="say.howFarWordsOff">
     <g class="axis">
       <template v-for="tick in y.ticks(3)" :key="tick">
         <line :x1="MARGIN.left" :x2="width - MARGIN.right" :y1="y(tick)" :y2="y(tick)" />
@@ -85,7 +80,7 @@ const isPresent = (evenness: number) => Math.abs(evenness - props.present) < 1e-
       tabindex="0"
       role="button"
       :aria-pressed="isPresent(evenness)"
-      :aria-label="`Letters within ±${percent(evenness, 0)}: words ±${percent(face.fit.mean, 2)}`"
+      :aria-label="say.lettersWithinWords(percent(evenness, 0), percent(face.fit.mean, 2))"
       @click="emit('choose', evenness)"
       @keydown.enter="emit('choose', evenness)"
       @keydown.space.prevent="emit('choose', evenness)"

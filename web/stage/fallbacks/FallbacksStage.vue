@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { fallbacksStage as say } from './words';
 import { triedFor } from '@lettera/core/fallback';
 import { voiceUses } from '@lettera/core/style';
 import { computed, ref } from 'vue';
@@ -25,11 +26,11 @@ const fallbacks = useFallbacks();
 const route = useRoute();
 
 const VIEWS = [
-  { value: 'stack', label: 'Stack' },
-  { value: 'tuning', label: 'Tuning' },
-  { value: 'overlay', label: 'Overlay' },
-  { value: 'rehearsal', label: 'Rehearsal' },
-  { value: 'visitors', label: 'Visitors' },
+  { value: 'stack', label: say.stack },
+  { value: 'tuning', label: say.tuning },
+  { value: 'overlay', label: say.overlay },
+  { value: 'rehearsal', label: say.rehearsal },
+  { value: 'visitors', label: say.visitors },
 ] as const;
 const view = ref<(typeof VIEWS)[number]['value']>('stack');
 
@@ -63,18 +64,17 @@ const fitting = computed(() => {
 </script>
 
 <template>
-  <StageHeader title="Fallbacks">
+  <StageHeader :title="say.fallbacks">
     <template #views>
-      <ViewTabs v-model="view" label="Views" :views="VIEWS" />
+      <ViewTabs v-model="view" :label="say.views" :views="VIEWS" />
     </template>
-    What visitors see until a web face arrives, and where it never does: fonts of their own
-    platform, fitted to it in width and height, so that the page does not move.
+    {{ say.whatVisitorsSeeUntil }}
   </StageHeader>
   <div v-if="shown && voices.length" class="bench">
     <div class="line">
       <ChoiceSet
         v-if="voices.length > 1 && view !== 'rehearsal'"
-        label="Voice"
+        :label="say.voice"
         :choices="voices"
         :model-value="voice"
         @update:model-value="chosen = $event"
@@ -85,63 +85,67 @@ const fitting = computed(() => {
         :of="fitting.of"
         stoppable
         @stop="fallbacks.stop()"
-        >Fitting local fonts, {{ fitting.done }} of {{ fitting.of }}</ProgressLine
+        >{{ say.fittingLocalFonts(fitting.done, fitting.of) }}</ProgressLine
       >
-      <span v-else-if="fallbacks.state === 'loading'" class="small quiet" role="status"
-        >Fitting local fonts …</span
-      >
+      <span v-else-if="fallbacks.state === 'loading'" class="small quiet" role="status">{{
+        say.fittingNow
+      }}</span>
       <DoButton
         class="flip"
-        :label="
-          proof.fonts === 'web' ? 'Show the fallback on the page' : 'Show the web faces on the page'
-        "
-        title="f"
+        :label="proof.fonts === 'web' ? say.showFallbackOnPage : say.showWebFacesOn"
+        :title="say.f"
         @click="proof.fonts = proof.fonts === 'web' ? 'fallback' : 'web'"
       />
     </div>
     <p v-if="fallbacks.state === 'failed'" class="line wrap" role="alert">
-      The fallbacks could not be worked out. What was decided is kept.
-      <DoButton label="Try again" @click="fallbacks.load()" />
+      {{ say.fallbacksCouldNotBe }}
+      <DoButton :label="say.tryAgain" @click="fallbacks.load()" />
     </p>
     <p v-else-if="fallbacks.state === 'stopped'" class="line wrap" role="status">
-      Fitting was stopped. What was fitted before is shown.
-      <DoButton label="Go on fitting" @click="fallbacks.load()" />
+      {{ say.fittingWasStoppedWhat }}
+      <DoButton :label="say.goOnFitting" @click="fallbacks.load()" />
     </p>
     <p v-if="shown.case[shown.voices[voice]?.family ?? '']?.reference" class="small stands">
-      Fitted to {{ shown.case[shown.voices[voice]?.family ?? '']?.reference?.standIn }}, which
-      stands in for {{ shown.case[shown.voices[voice]?.family ?? '']?.name }}: of the face that
-      visitors get, the widths are not known here.
+      {{
+        say.fittedWhichStandsFace(
+          shown.case[shown.voices[voice]?.family ?? '']?.reference?.standIn ?? '',
+          shown.case[shown.voices[voice]?.family ?? '']?.name ?? '',
+        )
+      }}
     </p>
-    <section v-if="view === 'stack'" aria-label="Stack">
+    <section v-if="view === 'stack'" :aria-label="say.stack">
       <StackColumn :document="shown" :voice="voice" />
-      <StageMarks stage="fallbacks" on="the fallbacks" />
+      <StageMarks stage="fallbacks" :on="say.theFallbacks" />
       <CandidateList v-if="tried" :document="shown" :voice="voice" />
       <p v-else-if="fallbacks.state === 'ready' && !fitting" class="quiet">
-        No local font of this class has a word of the text in common with
-        {{ shown.case[shown.voices[voice]?.family ?? '']?.name }}, so none is fitted: visitors see
-        {{ shown.voices[voice]?.generic }} until it is there.
+        {{
+          say.noLocalFontClass(
+            shown.case[shown.voices[voice]?.family ?? '']?.name ?? '',
+            shown.voices[voice]?.generic ?? '',
+          )
+        }}
       </p>
     </section>
-    <section v-else-if="view === 'tuning'" aria-label="Tuning">
+    <section v-else-if="view === 'tuning'" :aria-label="say.tuning">
       <TuningView :document="shown" :voice="voice" />
     </section>
-    <section v-else-if="view === 'overlay'" aria-label="Overlay">
+    <section v-else-if="view === 'overlay'" :aria-label="say.overlay">
       <OverlayView :document="shown" :voice="voice" />
     </section>
-    <section v-else-if="view === 'rehearsal'" aria-label="Rehearsal">
+    <section v-else-if="view === 'rehearsal'" :aria-label="say.rehearsal">
       <RehearsalView :document="shown" :voice="voice" />
     </section>
-    <section v-else aria-label="Visitors">
+    <section v-else :aria-label="say.visitors">
       <VisitorsView :document="shown" :voice="voice" />
     </section>
   </div>
   <div v-else-if="shown" class="bench">
     <p>
-      No text of the site is set in a web face yet, so visitors see their own fonts from the start.
+      {{ say.noTextSiteSet }}
     </p>
-    <RouterLink class="go" :to="{ name: 'pair', params: { project: route.params['project'] } }"
-      >Choose a family in Pair</RouterLink
-    >
+    <RouterLink class="go" :to="{ name: 'pair', params: { project: route.params['project'] } }">{{
+      say.chooseFamilyPair
+    }}</RouterLink>
   </div>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { measureLocals as say } from './words';
 import { computed, ref } from 'vue';
 import DoButton from '../../control/DoButton.vue';
 import ProgressLine from '../../control/ProgressLine.vue';
@@ -24,20 +25,18 @@ function choose(event: Event): void {
 <template>
   <div class="line wrap">
     <DoButton
-      label="Measure those on this machine"
-      :why="
-        measuring.canAsk ? undefined : 'This browser gives no access to local fonts; give a file'
-      "
+      :label="say.measureThoseOnMachine"
+      :why="measuring.canAsk ? undefined : say.thisBrowserGivesNo"
       @click="measuring.fromMachine(keys)"
     />
-    <DoButton label="From a file" @click="input?.click()" />
+    <DoButton :label="say.fromFile" @click="input?.click()" />
     <input
       ref="input"
       type="file"
       multiple
       hidden
       accept=".ttf,.otf,.woff,.woff2"
-      aria-label="Files of local fonts"
+      :aria-label="say.filesLocalFonts"
       @change="choose"
     />
     <ProgressLine
@@ -46,7 +45,7 @@ function choose(event: Event): void {
       :of="measuring.progress.of"
       stoppable
       @stop="measuring.stop()"
-      >Measuring {{ measuring.progress.done }} of {{ measuring.progress.of }}</ProgressLine
+      >{{ say.measuring(measuring.progress.done, measuring.progress.of) }}</ProgressLine
     >
   </div>
   <p v-if="measuring.said" class="small said" role="status">{{ measuring.said }}</p>
@@ -56,11 +55,11 @@ function choose(event: Event): void {
         ><b>{{ name }}</b> <span class="small quiet">{{ platforms }}</span></span
       >
       <span class="figure">{{ percent(reach, 0) }}</span>
-      <span v-if="taken" class="small quiet">in the stack, as it is</span>
+      <span v-if="taken" class="small quiet">{{ say.inStackAs }}</span>
       <DoButton
         v-else
-        label="Put in as it is"
-        :aria-label="`Put in as it is: ${name}`"
+        :label="say.putAs"
+        :aria-label="say.putAsName(name)"
         @click="$emit('put', local)"
       />
     </li>

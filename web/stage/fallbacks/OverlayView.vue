@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { overlayView as say } from './words';
 import type { ProjectDocument } from '@lettera/core/document';
 import { localName, voiceFallback } from '@lettera/core/fallback';
 import TextArea from '../../control/TextArea.vue';
@@ -64,14 +65,14 @@ useSampleFaces(() =>
     <div class="line wrap">
       <ChoiceSet
         v-if="locals.length > 1"
-        label="Local font"
+        :label="say.localFont"
         :choices="locals"
         :model-value="chosen.local"
         @update:model-value="local = $event"
       />
       <ChoiceSet
         v-if="faces.length > 1"
-        label="Weight"
+        :label="say.weight"
         :choices="faces"
         :model-value="`${face.weight} ${face.slant}`"
         @update:model-value="faceKey = $event"
@@ -79,25 +80,24 @@ useSampleFaces(() =>
     </div>
     <div class="line wrap">
       <label class="line"
-        >Size <SliderField v-model="size" label="Size" :min="12" :max="64" :says="`${size} px`"
+        >{{ say.size }}
+        <SliderField v-model="size" :label="say.size" :min="12" :max="64" :says="`${size} px`"
       /></label>
       <label class="line"
-        >Measure
+        >{{ say.measure }}
         <SliderField
           v-model="measure"
-          label="Measure"
+          :label="say.measure"
           :min="200"
           :max="760"
           :says="`${measure} px`"
       /></label>
-      <OnOff v-model="ends" label="Line ends" />
-      <OnOff v-model="words" label="Word by word" />
+      <OnOff v-model="ends" :label="say.lineEnds" />
+      <OnOff v-model="words" :label="say.wordByWord" />
     </div>
     <p class="small key">
-      <span class="web"
-        >{{ voice?.family && document.case[voice.family]?.name }}, the web face</span
-      >
-      <span class="local">{{ localName(chosen.local) }}, tuned</span>
+      <span class="web">{{ say.webFace(document.case[voice?.family ?? '']?.name ?? '') }}</span>
+      <span class="local">{{ say.tuned(localName(chosen.local)) }}</span>
     </p>
     <div class="sheet">
       <OverlayText
@@ -113,12 +113,12 @@ useSampleFaces(() =>
       />
     </div>
     <label class="stack">
-      <span class="small quiet">Text</span>
-      <TextArea v-model="text" rows="4" maxlength="4000" aria-label="Text of the overlay" />
+      <span class="small quiet">{{ say.text }}</span>
+      <TextArea v-model="text" rows="4" maxlength="4000" :aria-label="say.textOverlay" />
     </label>
   </template>
   <p v-else class="quiet">
-    No local font of the stack has known widths, so there is nothing to lay over the web face.
+    {{ say.noLocalFontStack }}
   </p>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { rehearsalView as say } from './words';
 import { FONT_DISPLAYS, type FontDisplay, type ProjectDocument } from '@lettera/core/document';
 import { FALLBACK_WAYS, type FallbackWay } from '@lettera/core/fallback';
 import { fontBytesFirst, loadTimes, STATED_CONNECTION, stylesheet } from '@lettera/core/deliver';
@@ -63,10 +64,10 @@ onBeforeUnmount(() => {
 });
 
 const WAYS: Record<FallbackWay, string> = {
-  none: 'Without fallback faces',
-  one: 'With one ratio',
-  tuned: 'As tuned now',
-  bare: 'As tuned, overrides left out',
+  none: say.withoutFallbackFaces,
+  one: say.withOneRatio,
+  tuned: say.asTunedNow,
+  bare: say.asTunedOverridesLeft,
 };
 const VIEWPORTS = [
   { name: 'Phone', width: 360 },
@@ -133,23 +134,21 @@ const displayOf = (key: string): FontDisplay =>
 
 <template>
   <div class="line wrap">
-    <DoButton first label="Rehearse the swap" @click="rehearse" />
-    <OnOff v-model="slowly" label="Slowly" />
-    <OnOff v-model="proof.moves" label="Outline what moves" />
-    <span class="small quiet" role="status">{{
-      rehearsing ? 'The fallback shows; the web faces come …' : ''
-    }}</span>
+    <DoButton first :label="say.rehearseSwap" @click="rehearse" />
+    <OnOff v-model="slowly" :label="say.slowly" />
+    <OnOff v-model="proof.moves" :label="say.outlineWhatMoves" />
+    <span class="small quiet" role="status">{{ rehearsing ? say.fallbackShowsWebFaces : '' }}</span>
   </div>
-  <h3>Layout shift of the swap on “{{ title }}”</h3>
-  <ProgressLine v-if="progress" :done="progress.done" :of="progress.of" stoppable @stop="stop"
-    >Laid out {{ progress.done }} of {{ progress.of }} times</ProgressLine
-  >
+  <h3>{{ say.layoutShiftSwapOn(title) }}</h3>
+  <ProgressLine v-if="progress" :done="progress.done" :of="progress.of" stoppable @stop="stop">{{
+    say.laidOutTimes(progress.done, progress.of)
+  }}</ProgressLine>
   <table class="figures-table shifts">
     <thead>
       <tr>
         <th />
         <th v-for="{ name, width } in VIEWPORTS" :key="width" class="figure">
-          {{ name }}, {{ width }} px
+          {{ say.nameAtWidth(name, width) }}
         </th>
       </tr>
     </thead>
@@ -163,15 +162,14 @@ const displayOf = (key: string): FontDisplay =>
     </tbody>
   </table>
   <p class="small quiet">
-    Impact fraction × distance fraction (Layout Instability), from the top of the page. Safari
-    leaves metric overrides out. Up to 0.1 counts as good in the field.
+    {{ say.impactFractionDistanceFraction }}
   </p>
-  <h3>The wait and the swap on {{ STATED_CONNECTION.name }}</h3>
+  <h3>{{ say.waitSwapOn(STATED_CONNECTION.name) }}</h3>
   <div v-for="[key, family] in families" :key="key" class="wait">
     <div class="line wrap">
       <b>{{ family.name }}</b>
       <ChoiceSet
-        :label="`font-display of ${family.name}`"
+        :label="say.fontDisplay(family.name)"
         :choices="DISPLAYS"
         :model-value="displayOf(key)"
         @update:model-value="

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { stackColumn as say } from './words';
 import { candidateError, localsOf } from '@lettera/core/fallback';
 import { GENERICS, type ProjectDocument } from '@lettera/core/document';
 import TextField from '../../control/TextField.vue';
@@ -68,7 +69,7 @@ function takePlain(): void {
 </script>
 
 <template>
-  <ol class="entries" :aria-label="`Stack of ${voice?.name ?? ''}`">
+  <ol class="entries" :aria-label="say.stack(voice?.name ?? '')">
     <li
       v-for="({ entry, kind, platforms, share, tuned, remark }, i) in rows"
       :key="`${entry.kind} ${entry.name}`"
@@ -86,7 +87,7 @@ function takePlain(): void {
         <span v-if="remark" class="small remark">{{ remark }}</span>
       </span>
       <span class="figure small">{{
-        tuned ? `words ±${percent(candidateError(tuned), 2)}` : ''
+        tuned ? say.words(percent(candidateError(tuned), 2)) : ''
       }}</span>
       <span class="figure">
         <template v-if="entry.kind !== 'web'">{{ percent(share, 0) }}</template>
@@ -95,21 +96,21 @@ function takePlain(): void {
       <span class="moves on-point">
         <template v-if="entry.kind === 'fallback'">
           <DoButton
-            :aria-label="`${entry.name}: earlier`"
-            :why="placeOf(entry.local) === 0 ? 'It is the first' : undefined"
+            :aria-label="say.earlier(entry.name)"
+            :why="placeOf(entry.local) === 0 ? say.itFirst : undefined"
             @click="move(entry.local, -1)"
             >↑</DoButton
           >
           <DoButton
-            :aria-label="`${entry.name}: later`"
-            :why="placeOf(entry.local) === locals.length - 1 ? 'It is the last' : undefined"
+            :aria-label="say.later(entry.name)"
+            :why="placeOf(entry.local) === locals.length - 1 ? say.itLast : undefined"
             @click="move(entry.local, 1)"
             >↓</DoButton
           >
           <DoButton
-            :aria-label="`Remove ${entry.name}`"
+            :aria-label="say.remove(entry.name)"
             @click="take(locals.filter((one) => one !== entry.local))"
-            >Remove</DoButton
+            >{{ say.removeShort }}</DoButton
           >
         </template>
       </span>
@@ -117,28 +118,28 @@ function takePlain(): void {
   </ol>
   <div class="line wrap below">
     <label class="line grow">
-      <span class="small">Plain names</span>
+      <span class="small">{{ say.plainNames }}</span>
       <TextField
         v-model="typed"
         class="names"
-        aria-label="Plain names"
+        :aria-label="say.plainNames"
         @change="takePlain"
         @keydown.enter="takePlain"
       />
     </label>
     <label class="line">
-      <span class="small">then</span>
+      <span class="small">{{ say.then }}</span>
       <PickOne
         :model-value="voice?.generic"
         :choices="generics"
-        label="Generic family"
+        :label="say.genericFamily"
         @update:model-value="
           project.change([{ op: 'replace', path: `/voices/${props.voice}/generic`, value: $event }])
         "
       />
     </label>
-    <DoButton v-if="!proposed" label="Use what Lettera proposes" @click="take(null)" />
-    <span v-else class="small quiet">As Lettera proposes</span>
+    <DoButton v-if="!proposed" :label="say.useWhatLetteraProposes" @click="take(null)" />
+    <span v-else class="small quiet">{{ say.asLetteraProposes }}</span>
   </div>
   <ul v-if="notes.length" class="small notes" role="status">
     <li v-for="note in notes" :key="note">{{ note }}</li>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tuningView as say } from './words';
 import { inNoOther } from '../../proof/caseFonts';
 import type { ProjectDocument, VoiceFitting } from '@lettera/core/document';
 import { cssPercent, fallbackBytes } from '@lettera/core/deliver';
@@ -41,9 +42,9 @@ const set = (change: Partial<VoiceFitting>) =>
   project.change(fittingPatch(props.document, props.voice, change));
 
 const METHODS = [
-  { value: 'one', label: 'One ratio' },
-  { value: 'space', label: 'And a space of its own' },
-  { value: 'groups', label: 'In groups of letters' },
+  { value: 'one', label: say.oneRatio },
+  { value: 'space', label: say.andSpaceOwn },
+  { value: 'groups', label: say.inGroupsLetters },
 ] as const;
 const method = computed(() =>
   fitting.value.groups > 1 ? 'groups' : fitting.value.space ? 'space' : 'one',
@@ -137,7 +138,7 @@ const sizes = computed(() => {
 });
 const aside = (face: TunedFace): string =>
   face.baselineAside === null
-    ? 'not known'
+    ? say.notKnown
     : sizes.value
         .map((size) => pixels(face.baselineAside === null ? 0 : face.baselineAside * size))
         .join(' to ')
@@ -148,7 +149,7 @@ const aside = (face: TunedFace): string =>
   <template v-if="chosen">
     <div class="line wrap">
       <ChoiceSet
-        label="Method"
+        :label="say.method"
         :choices="METHODS"
         :model-value="method"
         @update:model-value="setMethod"
@@ -156,7 +157,7 @@ const aside = (face: TunedFace): string =>
     </div>
     <div v-if="method === 'groups'" class="line wrap">
       <NumberField
-        label="Words within"
+        :label="say.wordsWithin"
         :model-value="Number((fitting.target * 100).toFixed(2))"
         :min="0"
         :max="20"
@@ -167,7 +168,7 @@ const aside = (face: TunedFace): string =>
         @reset="set({ target: undefined })"
       />
       <NumberField
-        label="No letter more off the rest than"
+        :label="say.noLetterMoreOff"
         :model-value="Number((fitting.evenness * 100).toFixed(1))"
         :min="0"
         :max="50"
@@ -178,7 +179,7 @@ const aside = (face: TunedFace): string =>
         @reset="set({ evenness: undefined })"
       />
       <NumberField
-        label="Groups at most"
+        :label="say.groupsAtMost"
         :model-value="fitting.groups"
         :min="1"
         :max="MOST_GROUPS"
@@ -191,24 +192,27 @@ const aside = (face: TunedFace): string =>
     <div class="line wrap spread">
       <ChoiceSet
         v-if="locals.length > 1"
-        label="Local font"
+        :label="say.localFont"
         :choices="locals"
         :model-value="chosen.local"
         @update:model-value="local = $event"
       />
-      <span class="small quiet"
-        >{{ count(plan.faces.length, 'fallback face') }} add {{ kilobytes(bytes) }} to the style
-        sheet{{ zipped === null ? '' : `, ${kilobytes(zipped)} compressed` }}</span
-      >
+      <span class="small quiet">{{
+        say.addStyleSheet(
+          count(plan.faces.length, 'fallback face'),
+          kilobytes(bytes),
+          zipped === null ? '' : say.compressed(kilobytes(zipped)),
+        )
+      }}</span>
     </div>
 
     <template v-if="method === 'groups'">
-      <h3>Even letters against close lines, over {{ localName(chosen.local) }}</h3>
+      <h3>{{ say.evenLettersAgainstClose(localName(chosen.local)) }}</h3>
       <p v-if="curveState === 'loading'" class="small quiet" role="status">
-        Fitting at {{ EVENNESS_POINTS.length }} limits …
+        {{ say.fittingAtLimits(EVENNESS_POINTS.length) }}
       </p>
       <p v-else-if="curveState === 'failed'" class="small" role="alert">
-        The curve could not be worked out. What is decided is kept.
+        {{ say.curveCouldNotBe }}
       </p>
       <ClosenessChart
         v-if="points.length"
@@ -235,29 +239,30 @@ const aside = (face: TunedFace): string =>
         </li>
       </ol>
       <p v-if="chosen.faces[0]" class="small quiet">
-        What each group buys at ±{{ percent(fitting.evenness, 0) }}:
-        {{ chosen.faces[0].steps.map((step, i) => `${i + 1}: ${percent(step, 2)}`).join(', ') }}. A
-        ratio for every letter would be {{ percent(chosen.faces[0].each, 2) }}; what is left there
-        is the limit, and kerning.
         {{
-          candidateError(chosen) > fitting.target
-            ? `Words within ${percent(fitting.target, 1)} cannot be had over ${localName(chosen.local)} under this limit.`
-            : ''
+          say.whatEachGroupBuys(
+            percent(fitting.evenness, 0),
+            chosen.faces[0].steps.map((step, i) => `${i + 1}: ${percent(step, 2)}`).join(', '),
+            percent(chosen.faces[0].each, 2),
+            candidateError(chosen) > fitting.target
+              ? say.wordsWithinCannotBe(percent(fitting.target, 1), localName(chosen.local))
+              : '',
+          )
         }}
       </p>
     </template>
 
-    <h3>{{ localName(chosen.local) }} for each weight and style</h3>
+    <h3>{{ say.forEachWeightStyle(localName(chosen.local)) }}</h3>
     <table class="figures-table tuning">
       <thead>
         <tr>
-          <th>Weight</th>
-          <th>Over</th>
-          <th class="figure">Words ±</th>
-          <th class="figure">19 in 20</th>
-          <th class="figure">Lines ±</th>
-          <th class="figure">As it is</th>
-          <th class="figure">One ratio</th>
+          <th>{{ say.weight }}</th>
+          <th>{{ say.over }}</th>
+          <th class="figure">{{ say.words }}</th>
+          <th class="figure">{{ say.nineteenInTwenty }}</th>
+          <th class="figure">{{ say.lines }}</th>
+          <th class="figure">{{ say.asItIs }}</th>
+          <th class="figure">{{ say.oneRatio }}</th>
         </tr>
       </thead>
       <tbody>
@@ -265,7 +270,7 @@ const aside = (face: TunedFace): string =>
           <tr>
             <td>{{ face.weight }}{{ face.slant === 'italic' ? ' italic' : '' }}</td>
             <td class="small">
-              {{ face.variant === 'boldItalic' ? 'bold italic' : face.variant }}
+              {{ face.variant === 'boldItalic' ? say.boldItalic : face.variant }}
             </td>
             <td class="figure">{{ percent(face.fit.mean, 2) }}</td>
             <td class="figure">{{ percent(face.fit.p95, 1) }}</td>
@@ -275,24 +280,24 @@ const aside = (face: TunedFace): string =>
           </tr>
           <tr class="parts">
             <td colspan="7" class="small quiet">
-              size-adjust
-              {{ face.parts.map(({ ratio }) => cssPercent(ratio).replace('%', ' %')).join(', ') }};
-              letters within ±{{ percent(face.unevenness, 1) }}; baseline without overrides
-              {{ aside(face) }}
+              {{
+                say.sizeAdjustLettersWithin(
+                  face.parts.map(({ ratio }) => cssPercent(ratio).replace('%', ' %')).join(', '),
+                  percent(face.unevenness, 1),
+                  aside(face),
+                )
+              }}
             </td>
           </tr>
         </template>
       </tbody>
     </table>
     <p class="small quiet">
-      Fitted on text of the project’s languages and every other sentence of its pages, measured on
-      other text of several kinds, which count alike here: {{ measuredOn(chosen) }}. Safari leaves
-      metric overrides out: line boxes keep, as every text element has a line height; how far the
-      baseline stands from its place there is given for the voice’s smallest and largest size.
+      {{ say.fittedOnTextProjects(measuredOn(chosen)) }}
     </p>
   </template>
   <p v-else class="quiet">
-    No local font of the stack has known widths, so nothing is tuned. Put one in from the stack.
+    {{ say.noLocalFontStack }}
   </p>
 </template>
 

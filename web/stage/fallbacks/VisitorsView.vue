@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { visitorsView as say } from './words';
 import type { Patch, ProjectDocument } from '@lettera/core/document';
 import {
   DEFAULT_AUDIENCE,
@@ -53,7 +54,7 @@ function nameAt(of: readonly StackEntry[], platform: LocalPlatform): string {
   const entry = landing ? of[landing.entry] : undefined;
   if (!entry) return '';
   if (entry.kind === 'fallback') return localName(entry.local);
-  return entry.kind === 'local' ? `${entry.name}, as it is` : `the platform’s own ${entry.name}`;
+  return entry.kind === 'local' ? say.nameAsItIs(entry.name) : say.platformsOwn(entry.name);
 }
 
 const bars = (of: readonly StackEntry[]) => {
@@ -68,8 +69,8 @@ const bars = (of: readonly StackEntry[]) => {
   });
 };
 const charts = computed(() => [
-  { title: 'This stack', entries: stack.value },
-  ...(compared.value ? [{ title: 'Set aside', entries: compared.value }] : []),
+  { title: say.thisStack, entries: stack.value },
+  ...(compared.value ? [{ title: say.setAside, entries: compared.value }] : []),
 ]);
 
 const audiencePatch = (value: Record<string, number>): Patch => [
@@ -89,11 +90,11 @@ async function read(event: Event): Promise<void> {
   try {
     const { audience, notes } = readAudience(await file.text());
     if (project.change(audiencePatch(audience as Record<string, number>))) {
-      said.value = [`Taken from ${file.name}.`, ...notes];
+      said.value = [say.takenFrom(file.name), ...notes];
     }
   } catch (error) {
     if (!(error instanceof RangeError)) throw error;
-    said.value = [`${file.name} was not taken. ${error.message} The mix is as it was.`];
+    said.value = [say.wasNotTakenMix(file.name, error.message)];
   }
 }
 </script>
@@ -102,10 +103,10 @@ async function read(event: Event): Promise<void> {
   <table class="figures-table">
     <thead>
       <tr>
-        <th>Platform</th>
-        <th class="figure">Share</th>
-        <th>Gets</th>
-        <th v-if="compared">In the stack set aside</th>
+        <th>{{ say.platform }}</th>
+        <th class="figure">{{ say.share }}</th>
+        <th>{{ say.gets }}</th>
+        <th v-if="compared">{{ say.inStackSetAside }}</th>
       </tr>
     </thead>
     <tbody>
@@ -113,7 +114,7 @@ async function read(event: Event): Promise<void> {
         <td>{{ row.name }}</td>
         <td class="figure">
           <NumberField
-            :label="`Share of ${row.name}`"
+            :label="say.shareName(row.name)"
             hide-label
             :model-value="row.share"
             :min="0"
@@ -130,30 +131,31 @@ async function read(event: Event): Promise<void> {
     </tbody>
   </table>
   <div class="line wrap">
-    <DoButton label="Read a mix from CSV" @click="input?.click()" />
+    <DoButton :label="say.readMixFromCsv" @click="input?.click()" />
     <input
       ref="input"
       type="file"
       hidden
       accept=".csv,text/csv,text/plain"
-      aria-label="A mix of platforms"
+      :aria-label="say.mixPlatforms"
       @change="read"
     />
-    <DoButton v-if="document.audience" label="Back to Lettera’s mix" @click="reset" />
+    <DoButton v-if="document.audience" :label="say.backLetterasMix" @click="reset" />
     <DoButton
       v-if="!compared"
-      label="Set this stack aside to compare"
+      :label="say.setStackAsideCompare"
       @click="aside = { voice, stack }"
     />
-    <DoButton v-else label="Forget the stack set aside" @click="aside = null" />
+    <DoButton v-else :label="say.forgetStackSetAside" @click="aside = null" />
   </div>
   <ul v-if="said.length" class="small" role="status">
     <li v-for="line in said" :key="line">{{ line }}</li>
   </ul>
   <figure v-for="{ title, entries } in charts" :key="title">
     <figcaption class="small">
-      <b>{{ title }}</b>: {{ percent(tunedShare(entries, document.audience), 1) }} of the visits get
-      a tuned face
+      <b>{{ title }}</b>{{
+        say.ofVisitsGetTuned(percent(tunedShare(entries, document.audience), 1))
+      }}
     </figcaption>
     <svg class="landing" viewBox="0 0 1000 34" preserveAspectRatio="none" aria-hidden="true">
       <defs>
@@ -180,8 +182,10 @@ async function read(event: Event): Promise<void> {
   <p class="small quiet">
     {{
       document.audience
-        ? `The mix is the project’s own. Its shares add up to ${Number(total.toFixed(2))} % and count in proportion.`
-        : `Lettera’s mix is a round estimate and no measurement: ${PLATFORMS.map((key) => `${PLATFORM_NAMES[key]} ${DEFAULT_AUDIENCE[key]} %`).join(', ')}. The site’s own figures take its place, from CSV with a platform and its share a line.`
+        ? say.mixProjectsOwnShares(Number(total.toFixed(2)))
+        : say.letterasMixRoundEstimate(
+            PLATFORMS.map((key) => `${PLATFORM_NAMES[key]} ${DEFAULT_AUDIENCE[key]} %`).join(', '),
+          )
     }}
   </p>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { waitLine as say } from './words';
 import type { FontDisplay } from '@lettera/core/document';
 import { computed } from 'vue';
 import { waitOf, type LoadTimes } from './wait';
@@ -20,7 +21,7 @@ const wait = computed(() => (props.times ? waitOf(props.display, props.times) : 
     </div>
     <p class="small">{{ wait.says }}</p>
   </template>
-  <p v-else class="small quiet">It is shown once the files have been packed.</p>
+  <p v-else class="small quiet">{{ say.itShownOnceFiles }}</p>
 </template>
 
 <style scoped>

@@ -1,3 +1,4 @@
+import { fallbackView as say } from './words';
 import type { Patch, ProjectDocument, VoiceFitting } from '@lettera/core/document';
 import {
   candidateSpread,
@@ -25,18 +26,18 @@ import { languageOf } from '@lettera/core/measure';
 import { count, percent } from '../../control/figures';
 
 const KINDS: Record<StackEntry['kind'], string> = {
-  web: 'web face',
-  fallback: 'fallback face',
-  local: 'as it is',
-  generic: 'generic family',
+  web: say.webFace,
+  fallback: say.fallbackFace,
+  local: say.asItIs,
+  generic: say.genericFamily,
 };
 
 /** What each kind of text that a fallback was measured on is called. */
 const KIND_WORDS: Record<TextKind, string> = {
-  copy: 'the site’s own copy',
+  copy: say.sitesOwnCopy,
   declaration: 'a declaration',
   names: 'names',
-  amounts: 'dates and amounts',
+  amounts: say.datesAmounts,
 };
 
 /** How far words lie off, from the kind of text that goes best to the one that goes worst: `0.7–1.3 %`. */
@@ -52,7 +53,7 @@ export function measuredOn({ faces }: TunedCandidate): string {
       const named =
         language === null
           ? KIND_WORDS[kind]
-          : `${KIND_WORDS[kind]} in ${languageOf(language)?.name ?? language}`;
+          : say.kindInLanguage(KIND_WORDS[kind], languageOf(language)?.name ?? language);
       return `${named} ±${percent(mean, 2)} (${count(words, 'word')})`;
     })
     .join(', ');
@@ -74,12 +75,12 @@ export interface EntryRow {
 function remarkOf(stack: readonly StackEntry[], at: number): string {
   const remark = orderRemarks(stack).find(({ entry }) => entry === at);
   if (!remark) return '';
-  if (remark.shadows.length === 0) return 'No platform of the list carries it: nobody lands here.';
+  if (remark.shadows.length === 0) return say.noPlatformListCarries;
   const takes = remark.shadows.map(
     ({ entry, platforms }) =>
       `${platformNames(platforms)} ${platforms.length === 1 ? 'takes' : 'take'} ${stack[entry]?.name ?? ''}`,
   );
-  return `${takes.join('; ')}, before it.${remark.unreached ? ' Nobody lands here.' : ''}`;
+  return say.before(takes.join('; '), remark.unreached ? say.nobodyLandsHere : '');
 }
 
 /** The stack of a voice as a column, from first to last. */
@@ -116,7 +117,7 @@ export interface CandidateRow {
 function lacksOf(candidate: TunedCandidate): string {
   const letters = lacking(candidate).join(' ');
   const own = candidate.source === 'measured' || localSet(candidate.local)?.linesAsTwin;
-  return letters && `${own ? 'Lacks' : 'Widths not known of'} ${letters}`;
+  return letters && `${own ? say.lacks : say.widthsNotKnown} ${letters}`;
 }
 
 /** All local fonts of a voice's class: those with known widths in order of fit × reach, then the others by name. */

@@ -1,3 +1,4 @@
+import { plainNames as say } from './words';
 import type { Patch, ProjectDocument } from '@lettera/core/document';
 import { readNames } from '@lettera/core/fallback';
 
@@ -17,6 +18,6 @@ export function plainPatch(
     return { patch: [{ op: 'add', path, value: names }], notes };
   } catch (error) {
     if (!(error instanceof RangeError)) throw error;
-    return { patch: null, notes: [`${error.message} Nothing was changed.`] };
+    return { patch: null, notes: [say.nothingWasChanged(error.message)] };
   }
 }

@@ -1,3 +1,4 @@
+import { wait as say } from './words';
 import type { FontDisplay } from '@lettera/core/document';
 
 /** When text can first show, and when the web face is there, milliseconds from the request of the page. */
@@ -42,13 +43,13 @@ export function waitOf(
   ];
   const first =
     late <= block
-      ? `Text shows after ${seconds(shows)}, in the web face at once`
-      : `Text shows after ${seconds(shows)} in the fallback`;
+      ? say.textShowsAfterWeb(seconds(shows))
+      : say.textShowsAfterFallback(seconds(shows));
   const then =
     late <= block
       ? '.'
       : taken
-        ? `; the web face shows after ${seconds(swap)}.`
-        : `; the web face comes after ${seconds(swap)}, too late for this page, and is there for the next.`;
+        ? say.webFaceShowsAfter(seconds(swap))
+        : say.webFaceComesAfter(seconds(swap));
   return { parts, says: `${first}${then}` };
 }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { contenderFacts as say } from './words';
 import DoButton from '../../control/DoButton.vue';
 import { count, kilobytes } from '../../control/figures';
 import { useContenders, type ContenderState } from '../../store/contenders';
@@ -11,14 +12,15 @@ const pairing = usePairing();
 </script>
 
 <template>
-  <span class="small quiet"
-    >{{ kilobytes(state.bytes) }}, {{ count(state.marks, 'mark') }}, shift
-    {{
-      state.shift === null ? 'measured once it is in the case and shown' : state.shift.toFixed(3)
-    }}</span
-  >
+  <span class="small quiet">{{
+    say.shift(
+      kilobytes(state.bytes),
+      count(state.marks, 'mark'),
+      state.shift === null ? say.measuredOnceCaseShown : state.shift.toFixed(3),
+    )
+  }}</span>
   <span class="line">
-    <DoButton label="Use" @click="pairing.take(state.pair)" />
-    <DoButton label="Dismiss" @click="contenders.dismiss(state.pair)" />
+    <DoButton :label="say.use" @click="pairing.take(state.pair)" />
+    <DoButton :label="say.dismiss" @click="contenders.dismiss(state.pair)" />
   </span>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { contenderStrip as say } from './words';
 import DoButton from '../../control/DoButton.vue';
 import FoldAway from '../../control/FoldAway.vue';
 import { kilobytes } from '../../control/figures';
@@ -17,13 +18,13 @@ const HEADING = 640;
 </script>
 
 <template>
-  <ul v-if="contenders.states.length" class="contenders" aria-label="Contenders">
+  <ul v-if="contenders.states.length" class="contenders" :aria-label="say.contenders">
     <li v-for="(state, i) in contenders.states" :key="keyOf(state)">
       <button
         type="button"
         class="plain flip"
         :aria-pressed="isShown(state)"
-        :title="`Show on the page, or give back (${i + 1})`"
+        :title="say.showOnPageOr(i + 1)"
         @click="contenders.flip(i)"
       >
         <b class="place">{{ i + 1 }}</b>
@@ -44,8 +45,8 @@ const HEADING = 640;
     </li>
   </ul>
   <p v-for="pair in contenders.lost" :key="pair.heading + pair.text" class="message small quiet">
-    A contender names a family that is not here now: it was removed, or the foundry is not allowed.
-    <DoButton label="Dismiss it" @click="contenders.dismiss(pair)" />
+    {{ say.contenderNamesFamilyNot }}
+    <DoButton :label="say.dismiss" @click="contenders.dismiss(pair)" />
   </p>
   <p v-if="contenders.message" class="message mark-text" role="alert">{{ contenders.message }}</p>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { heldVoice as say } from './words';
 import PickOne from '../../control/PickOne.vue';
 import { rowFont, useSpecimenFont } from '../../proof/specimenFonts';
 import type { LineUpRow } from '../../store/rows/rows';
@@ -24,8 +25,8 @@ const { state } = useSpecimenFont(() => ({
     :model-value="row?.key ?? null"
     :choices="choices"
     filter
-    placeholder="Choose a family"
-    :label="`Family that is held as ${name}`"
+    :placeholder="say.chooseFamily"
+    :label="say.familyHeldAs(name)"
     :style="row && state === 'shown' ? { fontFamily: rowFont(row) } : undefined"
     class="family"
     @update:model-value="$emit('hold', $event)"

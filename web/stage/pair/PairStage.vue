@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { pairStage as say } from './words';
 import { MOST_CONTENDERS } from '@lettera/core/document';
 import { drawPlace, ROLES, type Role } from '@lettera/core/pairing';
 import { computed, onBeforeUnmount, reactive, ref, watch } from 'vue';
@@ -46,35 +47,35 @@ const filter = reactive<PartnerFilter>(structuredClone(NO_PARTNER_FILTER));
 const clearFilter = (): unknown => Object.assign(filter, structuredClone(NO_PARTNER_FILTER));
 
 const VIEWS = computed((): { value: View; label: string }[] => [
-  { value: 'order', label: 'Partners' },
-  { value: 'points', label: 'Starting points' },
-  ...(contenders.states.length > 1 ? [{ value: 'beside' as const, label: 'Side by side' }] : []),
-  { value: 'voices', label: 'Voices' },
+  { value: 'order', label: say.partners },
+  { value: 'points', label: say.startingPoints },
+  ...(contenders.states.length > 1 ? [{ value: 'beside' as const, label: say.sideBySide }] : []),
+  { value: 'voices', label: say.voices },
 ]);
 const ROLE_NAMES: Record<Role, string> = {
   heading: 'heading',
   subheading: 'subheading',
-  text: 'text',
+  text: say.text,
 };
 const SOUGHT_NAMES: Record<Role, string> = {
   heading: 'a heading',
   subheading: 'a subheading',
-  text: 'a text face',
+  text: say.textFace,
 };
 const soughtChoices = computed(() =>
   pairing.roles.map((role) => ({ value: role, label: SOUGHT_NAMES[role] })),
 );
 const heldRoles = computed(() => pairing.roles.filter((role) => role !== pairing.sought));
 const CLASSES = [
-  { value: 'any', label: 'any class' },
-  { value: 'other', label: 'another class' },
-  { value: 'same', label: 'the same class' },
+  { value: 'any', label: say.anyClass },
+  { value: 'other', label: say.anotherClass },
+  { value: 'same', label: say.sameClass },
 ] as const;
 const WANTED = [
-  { value: 'fit', label: 'fit without a caveat' },
-  { value: 'italic', label: 'a true italic' },
-  { value: 'superfamily', label: 'the same superfamily' },
-  { value: 'case', label: 'in the case' },
+  { value: 'fit', label: say.fitWithoutCaveat },
+  { value: 'italic', label: say.trueItalic },
+  { value: 'superfamily', label: say.sameSuperfamily },
+  { value: 'case', label: say.inCase },
 ] as const;
 
 const SCRIPTS = ['greek', 'cyrillic', 'vietnamese'].map((value) => ({ value, label: value }));
@@ -184,17 +185,17 @@ function step(by: 1 | -1): void {
   const next = (at === -1 && by === -1 ? all : at) + by;
   if (all > 0 && next !== at) contenders.flip((next + all) % all);
 }
-useKeys('In Pair', [
+useKeys(say.inPair, [
   ...Array.from({ length: MOST_CONTENDERS }, (_, i) => ({
     keys: String(i + 1),
-    does: `contender ${i + 1} on the proof, or off it`,
+    does: say.contenderOnProofOr(i + 1),
     run: () => contenders.flip(i),
   })),
-  { keys: '[', does: 'the contender before', run: () => step(-1) },
-  { keys: ']', does: 'the contender after', run: () => step(1) },
+  { keys: '[', does: say.contenderBefore, run: () => step(-1) },
+  { keys: ']', does: say.contenderAfter, run: () => step(1) },
   {
     keys: 'Escape',
-    does: 'give back what was drawn',
+    does: say.giveBackWhatWas,
     when: () => pairing.resting !== null || draws.value.length > 0,
     run: leaveDraw,
   },
@@ -203,40 +204,43 @@ onBeforeUnmount(leaveDraw);
 </script>
 
 <template>
-  <StageHeader title="Pair">
-    Hold one voice and look for a partner for the other, or for a set of three. Pointing shows a
-    pair on the page, Use puts it into the project, and leaving gives back what was there.
-    <template #views><ViewTabs v-model="view" label="Views" :views="VIEWS" /></template>
+  <StageHeader :title="say.pair">
+    {{ say.holdOneVoiceLook }}
+    <template #views><ViewTabs v-model="view" :label="say.views" :views="VIEWS" /></template>
     <template #actions>
-      <FoldAway v-if="view === 'order' && pairing.heldRows.length" v-slot="{ close }" label="More">
-        <OnOff v-model="pairing.three" label="a set of three: heading, subheading and text" />
+      <FoldAway
+        v-if="view === 'order' && pairing.heldRows.length"
+        v-slot="{ close }"
+        :label="say.more"
+      >
+        <OnOff v-model="pairing.three" :label="say.setThreeHeadingSubheading" />
         <div>
           <DoButton
-            label="Draw one at random"
-            title="From the whole list, the upper part of the order more often"
+            :label="say.drawOneAtRandom"
+            :title="say.fromWholeListUpper"
             @click="(close(), draw())"
           />
         </div>
         <div v-if="one">
           <DoButton
-            :title="`${pairing.heldRows[0]?.name} in every voice, told apart by weight and size`"
+            :title="say.inEveryVoiceTold(pairing.heldRows[0]?.name ?? '')"
             @mouseenter="pairing.look(one)"
             @mouseleave="pairing.look(null)"
             @focus="pairing.look(one)"
             @blur="pairing.look(null)"
             @click="(close(), pairing.take(one))"
-            >Use {{ pairing.heldRows[0]?.name }} for everything</DoButton
+            >{{ say.useEverything(pairing.heldRows[0]?.name ?? '') }}</DoButton
           >
         </div>
         <template v-if="setAside.length">
-          <h3>Families shortlisted in Faces</h3>
+          <h3>{{ say.familiesShortlistedFaces }}</h3>
           <div v-for="row in setAside" :key="row.key" class="line">
             <bdi class="aside">{{ row.name }}</bdi>
             <DoButton
-              :label="`Hold as ${ROLE_NAMES[firstHeld]}`"
+              :label="say.holdAs(ROLE_NAMES[firstHeld])"
               @click="(close(), pairing.hold(firstHeld, row.key))"
             />
-            <DoButton label="Show in Faces" @click="(close(), showInFaces(row.key))" />
+            <DoButton :label="say.showFaces" @click="(close(), showInFaces(row.key))" />
           </div>
         </template>
       </FoldAway>
@@ -247,15 +251,15 @@ onBeforeUnmount(leaveDraw);
   <SideBySide v-else-if="view === 'beside'" />
   <VoiceSeats v-else-if="view === 'voices'" />
   <p v-else-if="!pairing.seats" class="empty">
-    A pair needs two voices, and the project has one.
-    <DoButton label="Add a voice" first @click="view = 'voices'" />
+    {{ say.pairNeedsTwoVoices }}
+    <DoButton :label="say.addVoice" first @click="view = 'voices'" />
   </p>
   <template v-else>
     <ToolRow v-if="families.rows.length">
-      <span class="quiet">Find</span>
-      <ChoiceSet v-model="pairing.sought" label="What is looked for" :choices="soughtChoices" />
+      <span class="quiet">{{ say.find }}</span>
+      <ChoiceSet v-model="pairing.sought" :label="say.whatLooked" :choices="soughtChoices" />
       <template v-for="(role, i) in heldRoles" :key="role">
-        <span class="quiet">{{ i === 0 ? 'to go with' : 'and' }}</span>
+        <span class="quiet">{{ i === 0 ? say.toGo : 'and' }}</span>
         <HeldVoice
           :name="ROLE_NAMES[role]"
           :row="pairing.held[role]"
@@ -266,56 +270,57 @@ onBeforeUnmount(leaveDraw);
       <template v-if="pairing.heldRows.length" #end>
         <span class="quiet" role="status">{{
           partners.state === 'ordering'
-            ? 'Working out the order …'
-            : `${count(shown.length, 'family')}${narrowed ? ` of ${partners.order.length}` : ''}`
+            ? say.workingOutOrder
+            : `${count(shown.length, 'family')}${narrowed ? say.countOf(partners.order.length) : ''}`
         }}</span>
-        <FoldAway label="Filter" :changed="filtersSet">
-          <ChoiceSet v-model="filter.class" label="Class" :choices="CLASSES" />
-          <OnOffSet v-model="filter.wanted" label="Wanted" :choices="WANTED" />
-          <OnOff v-model="filter.languages" label="every letter of the site’s languages" />
-          <OnOffSet v-model="filter.scripts" label="Scripts" :choices="SCRIPTS" />
+        <FoldAway :label="say.filter" :changed="filtersSet">
+          <ChoiceSet v-model="filter.class" :label="say.class" :choices="CLASSES" />
+          <OnOffSet v-model="filter.wanted" :label="say.wanted" :choices="WANTED" />
+          <OnOff v-model="filter.languages" :label="say.everyLetterSitesLanguages" />
+          <OnOffSet v-model="filter.scripts" :label="say.scripts" :choices="SCRIPTS" />
           <NumberField
-            label="At most, KB a face"
+            :label="say.atMostKbFace"
             :model-value="filter.mostBytes === null ? null : filter.mostBytes / 1000"
             :min="1"
             :max="5000"
             :step="5"
             @update:model-value="filter.mostBytes = $event * 1000"
           />
-          <div v-if="narrowed"><DoButton label="Clear the filter" @click="clearFilter" /></div>
+          <div v-if="narrowed"><DoButton :label="say.clearFilter" @click="clearFilter" /></div>
         </FoldAway>
       </template>
     </ToolRow>
     <div v-if="drawn" class="line drawn">
       <b>{{ pairName(drawn) }}</b>
-      <DoButton label="Use" first @click="pairing.take(drawn)" />
-      <DoButton label="Shortlist" @click="keep(drawn)" />
-      <DoButton label="Draw again" @click="draw" />
-      <DoButton v-if="drawAt > 0" label="Back" @click="showDraw(drawAt - 1)" />
-      <DoButton v-if="drawAt < draws.length - 1" label="Forward" @click="showDraw(drawAt + 1)" />
-      <DoButton label="Close" @click="leaveDraw" />
+      <DoButton :label="say.use" first @click="pairing.take(drawn)" />
+      <DoButton :label="say.shortlist" @click="keep(drawn)" />
+      <DoButton :label="say.drawAgain" @click="draw" />
+      <DoButton v-if="drawAt > 0" :label="say.back" @click="showDraw(drawAt - 1)" />
+      <DoButton
+        v-if="drawAt < draws.length - 1"
+        :label="say.forward"
+        @click="showDraw(drawAt + 1)"
+      />
+      <DoButton :label="say.close" @click="leaveDraw" />
     </div>
     <div v-if="pairing.heldRows.length === 0" class="empty">
       <p>
-        Partners are found for a family that is held, and the {{ ROLE_NAMES[firstHeld] }} voice has
-        none yet.
+        {{ say.partnersFoundFamilyHeld(ROLE_NAMES[firstHeld]) }}
       </p>
       <p class="line">
-        <DoButton label="See starting points" first @click="view = 'points'" />
+        <DoButton :label="say.seeStartingPoints" first @click="view = 'points'" />
         <RouterLink
           class="go"
           :to="{ name: 'faces', params: { project: route.params['project'] } }"
           >{{
-            project.stored?.foundry
-              ? 'Look for a family in Faces'
-              : 'Allow the foundry in Faces first'
+            project.stored?.foundry ? say.lookFamilyFaces : say.allowFoundryFacesFirst
           }}</RouterLink
         >
       </p>
     </div>
     <p v-else-if="partners.state === 'ready' && shown.length === 0" class="empty">
-      No family passes as a partner.
-      <DoButton v-if="narrowed" label="Clear the filter" first @click="clearFilter" />
+      {{ say.noFamilyPassesAs }}
+      <DoButton v-if="narrowed" :label="say.clearFilter" first @click="clearFilter" />
     </p>
     <PartnerList
       v-if="shown.length"

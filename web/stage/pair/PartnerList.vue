@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { partnerList as say } from './words';
 import type { RankedPartner, Role } from '@lettera/core/pairing';
 import { computed, useTemplateRef, type CSSProperties } from 'vue';
 import NearRows from '../../control/NearRows.vue';
@@ -71,7 +72,7 @@ const take = (key: string): void => {
     :estimate="() => ROW_HEIGHT"
     :beyond="BEYOND"
     ordered
-    label="Partners in order"
+    :label="say.partnersOrder"
   >
     <PartnerRow
       :row="partner.row"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { partnerRow as say } from './words';
 import { ROLES, type RankedPartner, type Role, type TellingReason } from '@lettera/core/pairing';
 import { computed, ref, type CSSProperties } from 'vue';
 import DoButton from '../../control/DoButton.vue';
@@ -33,7 +34,7 @@ const ON_A_LINE = 32;
 const whole = ref(false);
 
 const says = ({ text, beside }: TellingReason): string =>
-  beside ? `beside ${beside}: ${text}` : text;
+  beside ? say.beside(beside, text) : text;
 const telling = (sign: 1 | -1, most: number): TellingReason[] =>
   props.ranked.reasons
     .filter(({ weight, telling: tells }) => weight * sign > 0 && tells * sign >= TELLS)
@@ -89,10 +90,10 @@ const heldRows = computed(() => Object.values(props.held));
         <button type="button" class="plain name" :aria-pressed="seated" @click="$emit('take')">
           <bdi>{{ row.name }}</bdi>
         </button>
-        <span v-if="seated"> · now</span>
+        <span v-if="seated"> {{ say.now }}</span>
         <span class="bytes">{{ kilobytes(row.bytes) }}</span>
       </p>
-      <p class="good">{{ ranked.goodFor }}{{ row.standIn ? `, shown in ${row.standIn}` : '' }}</p>
+      <p class="good">{{ ranked.goodFor }}{{ row.standIn ? say.shown(row.standIn) : '' }}</p>
       <ul class="reasons">
         <li
           v-for="reason in reasons"
@@ -106,23 +107,23 @@ const heldRows = computed(() => Object.values(props.held));
         <!-- Its place stays when it has been used, so that another is not under the pointer in its stead. -->
         <DoButton
           first
-          label="Use"
+          :label="say.use"
           :class="{ kept: seated }"
           :aria-hidden="seated"
           :tabindex="seated ? -1 : 0"
-          :aria-label="`Use ${row.name}`"
+          :aria-label="say.useName(row.name)"
           @click="$emit('take')"
         />
         <DoButton
-          label="Shortlist"
-          title="Keep this pair as a contender"
-          :aria-label="`Shortlist ${row.name}`"
+          :label="say.shortlist"
+          :title="say.keepPairAsContender"
+          :aria-label="say.shortlistName(row.name)"
           @click="$emit('keep')"
         />
         <DoButton
-          label="Compare"
-          title="Compare measures, and every reason"
-          :aria-label="`Compare measures of ${row.name}`"
+          :label="say.compare"
+          :title="say.compareMeasuresEveryReason"
+          :aria-label="say.compareMeasures(row.name)"
           :aria-expanded="whole"
           @click="whole = !whole"
         />
@@ -141,7 +142,7 @@ const heldRows = computed(() => Object.values(props.held));
       <table class="figures-table">
         <thead>
           <tr>
-            <th>Measure</th>
+            <th>{{ say.measure }}</th>
             <th v-for="one in heldRows" :key="one.key" class="figure">{{ one.name }}</th>
             <th class="figure">{{ row.name }}</th>
           </tr>

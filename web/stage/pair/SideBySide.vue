@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { sideBySide as say } from './words';
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef } from 'vue';
 import type { PagePlace } from '../../proof/pagePlace';
 import ProofChoices from '../../proof/ProofChoices.vue';
@@ -44,7 +45,7 @@ const nameOf = ({ rows }: ContenderState): string => rows.map(contenders.nameOf)
   <div class="beside">
     <div class="line wrap">
       <ProofChoices />
-      <span class="small quiet">Each {{ room.width }} px wide, at 100 %. They move together.</span>
+      <span class="small quiet">{{ say.eachPxWideAt(room.width) }}</span>
     </div>
     <div ref="root" class="frames">
       <figure v-for="(state, i) in contenders.states" :key="nameOf(state)">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { startingPoints as say } from './words';
 import { STARTING_POINTS } from '@lettera/core/pairing';
 import { computed } from 'vue';
 import { useContenders } from '../../store/contenders';
@@ -36,16 +37,16 @@ const points = computed(() =>
 
 <template>
   <div v-if="!project.stored?.foundry" class="ask">
-    <p>The starting points are pairs of the foundry’s families.</p>
+    <p>{{ say.startingPointsPairsFoundrys }}</p>
     <FoundryAsk />
   </div>
   <p v-else-if="library.state === 'failed'" class="ask" role="alert">
-    {{ library.message }} <DoButton label="Try again" first @click="library.load()" />
+    {{ library.message }} <DoButton :label="say.tryAgain" first @click="library.load()" />
   </p>
   <p v-else-if="points.length === 0" class="ask quiet" role="status">
-    Fetching the foundry’s list …
+    {{ say.fetchingFoundrysList }}
   </p>
-  <ul v-else class="points" aria-label="Starting points">
+  <ul v-else class="points" :aria-label="say.startingPoints">
     <li
       v-for="{ pair, heading, text, goodFor } in points"
       :key="pair.heading + pair.text"
@@ -56,18 +57,18 @@ const points = computed(() =>
     >
       <p class="heading"><RowInFace :row="heading" :words="copy.short" :weight="HEADING" /></p>
       <p class="text"><RowInFace :row="text" :words="copy.paragraph" /></p>
-      <p class="names">{{ heading.name }} over {{ text.name }}</p>
+      <p class="names">{{ say.over(heading.name, text.name) }}</p>
       <p class="small quiet">{{ goodFor }}</p>
       <p class="acts">
         <DoButton
           first
-          label="Use"
-          :aria-label="`Use ${heading.name} over ${text.name}`"
+          :label="say.use"
+          :aria-label="say.useOver(heading.name, text.name)"
           @click="pairing.take(pair)"
         />
         <DoButton
-          label="Shortlist"
-          :aria-label="`Shortlist ${heading.name} over ${text.name}`"
+          :label="say.shortlist"
+          :aria-label="say.shortlistOver(heading.name, text.name)"
           @click="contenders.keep(pair)"
         />
       </p>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { takenNotice as say } from './words';
 import { ownVoices } from '@lettera/core/style';
 import { computed } from 'vue';
 import DoButton from '../../control/DoButton.vue';
@@ -17,12 +18,12 @@ const outside = computed(() => {
   if (!document) return [];
   return ownVoices(document).map(({ style, voice, family, reaches }) => {
     const name = document.styles[style]?.name ?? style;
-    const others = reaches.length > 1 ? ` and ${reaches.length - 1} more` : '';
-    const where = document.case[family ?? '']?.name ?? 'its fallback';
+    const others = reaches.length > 1 ? say.andMore(reaches.length - 1) : '';
+    const where = document.case[family ?? '']?.name ?? say.fallback;
     return {
       style,
       name,
-      says: `${name}${others} stays in ${where}, the voice ${document.voices[voice]?.name ?? voice}.`,
+      says: say.staysVoice(name, others, where, document.voices[voice]?.name ?? voice),
       patch: [{ op: 'remove' as const, path: `/styles/${style}/set/voice` }],
     };
   });
@@ -38,32 +39,32 @@ const outside = computed(() => {
       :of="project.progress.taking?.of ?? 1"
       stoppable
       @stop="pairing.taking?.abort()"
-      >Adding the pair …</ProgressLine
+      >{{ say.addingPair }}</ProgressLine
     >
     <p v-if="pairing.message" class="notice mark-text" role="alert">{{ pairing.message }}</p>
     <div v-if="pairing.taken" class="notice" role="status">
       <p>
-        Now in use: {{ pairing.taken.names || 'nothing new' }}.
+        {{ say.nowUse(pairing.taken.names || say.nothingNew) }}
         <template v-if="pairing.taken.changes.length"
-          >Weights that it does not have became the nearest:
+          >{{ say.weightsDoesNotBecame }}
           <template v-for="(change, i) in pairing.taken.changes" :key="change.style"
             >{{ i > 0 ? ', ' : '' }}{{ project.document?.styles[change.style]?.name }}
             {{ change.from }} → {{ change.to }}</template
           >.</template
         >
-        <DoButton @click="pairing.taken = null">Close</DoButton>
+        <DoButton @click="pairing.taken = null">{{ say.close }}</DoButton>
       </p>
       <p v-for="one in outside" :key="one.style">
         {{ one.says }}
         <DoButton
-          label="Let it follow"
-          :aria-label="`Let it follow: ${one.name}`"
+          :label="say.letFollow"
+          :aria-label="say.letFollowName(one.name)"
           @click="project.change(one.patch)"
         />
       </p>
       <p v-if="outside.length > 1">
         <DoButton
-          label="Let all follow"
+          :label="say.letAllFollow"
           @click="project.change(outside.flatMap(({ patch }) => patch))"
         />
       </p>

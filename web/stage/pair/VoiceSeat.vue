@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { voiceSeat as say } from './words';
 import { totalBytes } from '@lettera/core/deliver';
 import { GENERICS, siteName, type Slant } from '@lettera/core/document';
 import { matchFace, voiceUses, weightChanges, weightPatch } from '@lettera/core/style';
@@ -28,7 +29,7 @@ const choices = computed(() => [
     value: key,
     label: siteName(one),
   })),
-  { value: NONE, label: 'No web face' },
+  { value: NONE, label: say.noWebFace },
 ]);
 
 function sit(key: string): void {
@@ -54,7 +55,7 @@ const duties = computed(() => {
         names: styles.map((key) => document?.styles[key]?.name ?? key).join(', '),
         choices: [...new Set([...offered, weight])]
           .sort((a, b) => a - b)
-          .map((value) => ({ value, label: slant === 'italic' ? `${value} italic` : `${value}` })),
+          .map((value) => ({ value, label: slant === 'italic' ? say.italic(value) : `${value}` })),
         trouble: match ? troubleOf(match, weight, slant) : '',
         bytes: totalBytes(
           (match?.face.files ?? []).map(({ sha256, bytes }) => ({
@@ -71,9 +72,9 @@ function troubleOf(
   weight: number,
   slant: Slant,
 ): string {
-  if (match.fakedItalic && slant === 'italic') return 'no true italic: slanted by the browser';
-  if (match.fakedBold) return 'no bold: thickened by the browser';
-  return match.weight === weight ? '' : `shows as ${match.weight}`;
+  if (match.fakedItalic && slant === 'italic') return say.noTrueItalicSlanted;
+  if (match.fakedBold) return say.noBoldThickenedBy;
+  return match.weight === weight ? '' : say.showsAs(match.weight);
 }
 
 function setWeight(styles: readonly string[], from: number, to: number): void {
@@ -103,9 +104,9 @@ const wearers = computed(() =>
     .map(({ name }) => name),
 );
 const staysBecause = computed(() => {
-  if (wearers.value.length > 0) return `It sets ${wearers.value.join(', ')}`;
+  if (wearers.value.length > 0) return say.itSets(wearers.value.join(', '));
   const only = Object.keys(project.document?.voices ?? {}).length < 2;
-  return only ? 'A project keeps one voice' : undefined;
+  return only ? say.projectKeepsOneVoice : undefined;
 });
 
 /** Takes the voice away; where it plays a part in Pair, the project's own choice of voices goes with it. */
@@ -134,30 +135,30 @@ function rename(event: Event): void {
       <TextField
         :model-value="seat.name"
         maxlength="60"
-        :aria-label="`Name of the voice ${seat.name}`"
+        :aria-label="say.nameVoice(seat.name)"
         class="voice-name"
         :style="{ width: `${Math.min(44, Math.max(12, seat.name.length + 3))}ch` }"
         @change="rename"
       />
       <span class="sitter" :style="{ fontFamily: caseFont(seat.family, seat.generic) }">{{
-        family ? siteName(family) : 'No web face'
+        family ? siteName(family) : say.noWebFace
       }}</span>
-      <span v-if="family?.reference" class="small stands"
-        >shown in {{ family.reference.standIn }}</span
-      >
+      <span v-if="family?.reference" class="small stands">{{
+        say.shown(family.reference.standIn)
+      }}</span>
       <span class="line choose">
         <PickOne
           :model-value="seat.family ?? NONE"
           :choices="choices"
-          :label="`Family of the case in ${seat.name}`"
+          :label="say.familyCase(seat.name)"
           @update:model-value="sit($event)"
         />
         <label class="line small quiet">
-          ends in
+          {{ say.ends }}
           <PickOne
             :model-value="seat.generic"
             :choices="generics"
-            :label="`Generic family that ends the stack of ${seat.name}`"
+            :label="say.genericFamilyEndsStack(seat.name)"
             @update:model-value="
               project.change([{ op: 'replace', path: `/voices/${voice}/generic`, value: $event }])
             "
@@ -170,7 +171,7 @@ function rename(event: Event): void {
         <PickOne
           :model-value="duty.weight"
           :choices="duty.choices"
-          :label="`Weight of ${duty.names}`"
+          :label="say.weight(duty.names)"
           @update:model-value="setWeight(duty.styles, duty.weight, $event)"
         />
         <span class="quiet">{{ kilobytes(duty.bytes) }}</span>
@@ -178,11 +179,11 @@ function rename(event: Event): void {
       </li>
     </ul>
     <p class="small">
-      <span v-if="!used" class="quiet">No style uses this voice yet. </span>
+      <span v-if="!used" class="quiet">{{ say.noStyleUsesVoice }} </span>
       <DoButton v-if="unsettled" @click="settle">
-        Give each style the nearest weight there is
+        {{ say.giveEachStyleNearest }}
       </DoButton>
-      <DoButton class="on-point" label="Remove the voice" :why="staysBecause" @click="remove" />
+      <DoButton class="on-point" :label="say.removeVoice" :why="staysBecause" @click="remove" />
     </p>
   </section>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { voiceSeats as say } from './words';
 import { slug } from '@lettera/core/deliver';
 import { freeKey } from '@lettera/core/document';
 import type { Role } from '@lettera/core/pairing';
@@ -57,29 +58,29 @@ function addVoice(): void {
 <template>
   <div class="seats">
     <div v-if="pairing.seats" class="line wrap paired">
-      <span>Pair works with</span>
+      <span>{{ say.pairWorks }}</span>
       <label v-for="role in pairing.roles" :key="role" class="line">
         <span class="quiet">{{ role }}</span>
         <PickOne
           :model-value="pairing.seats[role]"
           :choices="named"
-          placeholder="none yet"
-          :label="`Voice that is paired as ${role}`"
+          :placeholder="say.noneYet"
+          :label="say.voicePairedAs(role)"
           @update:model-value="pairAs(role, $event)"
         />
       </label>
-      <OnOff v-model="pairing.three" label="Three voices" />
+      <OnOff v-model="pairing.three" :label="say.threeVoices" />
     </div>
     <VoiceSeat v-for="voice in voices" :key="voice" :voice="voice" />
     <form class="line small" @submit.prevent="addVoice">
       <TextField
         v-model="voiceName"
         maxlength="60"
-        placeholder="Another voice: data, quotation, code"
-        aria-label="Name of another voice"
+        :placeholder="say.anotherVoiceDataQuotation"
+        :aria-label="say.nameAnotherVoice"
         class="new-voice"
       />
-      <DoButton type="submit" label="Add a voice" />
+      <DoButton type="submit" :label="say.addVoice" />
     </form>
   </div>
 </template>

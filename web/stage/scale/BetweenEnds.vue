@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { betweenEnds as say } from './words';
 import { type Between, type Scale } from '@lettera/core/document';
 import { changeWidth, stepByNumber, stepCss } from '@lettera/core/scale';
 import TextField from '../../control/TextField.vue';
@@ -15,18 +16,18 @@ const draft = useScaleDraft();
 const WAYS: { value: Between; label: string; says: string }[] = [
   {
     value: 'viewport',
-    label: 'with the viewport',
-    says: 'Each size runs in a line between the ends as the window widens, and stays beyond them.',
+    label: say.withViewport,
+    says: say.eachSizeRunsLine,
   },
   {
     value: 'container',
-    label: 'with a container',
-    says: 'Each size follows the width of the nearest container around the text, so that a heading in a narrow column is set as on a phone. Where no container is around, it follows the window.',
+    label: say.withContainer,
+    says: say.eachSizeFollowsWidth,
   },
   {
     value: 'media',
-    label: 'at one width',
-    says: 'Plain sizes: those of the small end, and from one width of the window on those of the large end. For sites that cannot take sizes that run.',
+    label: say.atOneWidth,
+    says: say.plainSizesThoseSmall,
   },
 ];
 const way = computed(() => WAYS.find(({ value }) => value === (props.scale.between ?? 'viewport')));
@@ -54,7 +55,7 @@ const css = computed(() => {
 
 <template>
   <ChoiceSet
-    label="Between the ends"
+    :label="say.betweenEnds"
     :choices="WAYS"
     :model-value="scale.between ?? 'viewport'"
     @update:model-value="change('between', $event)"
@@ -62,7 +63,7 @@ const css = computed(() => {
   <p>{{ way?.says }}</p>
   <ScaleNumber
     v-if="scale.between === 'media'"
-    label="Changes at"
+    :label="say.changesAt"
     path="changeAt"
     :value="changeWidth(scale)"
     :bounds="[scale.small.width + 1, scale.large.width]"
@@ -74,17 +75,16 @@ const css = computed(() => {
     "
   />
   <label v-if="scale.between === 'container'" class="line wrap">
-    Containers, as CSS selectors
+    {{ say.containersAsCssSelectors }}
     <TextField
       class="selectors"
       :model-value="(scale.containers ?? []).join(', ')"
-      placeholder="such as article, aside, .notice"
+      :placeholder="say.suchAsArticleAside"
       @change="setContainers"
     />
   </label>
   <p v-if="scale.between === 'container'" class="small quiet">
-    Each becomes <code>container-type: inline-size</code>. Its width then no longer depends on what
-    is in it, so leave out what shrinks to fit its text.
+    {{ say.eachBecomes }} <code>container-type: inline-size</code>{{ say.widthThenNoLonger }}
   </p>
   <pre class="small"><code>{{ css }}</code></pre>
 </template>

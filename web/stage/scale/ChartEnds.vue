@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { chartEnds as say } from './words';
 import { SCALE_BOUNDS, type Patch, type Scale } from '@lettera/core/document';
 import {
   ENDS,
@@ -69,8 +70,8 @@ const held = ref<Place | null>(null);
 const pointed = ref<Place | null>(null);
 
 const howOf = ({ number, setByHand }: Step, end: End): string => {
-  if (setByHand[end]) return 'by hand';
-  if (!Number.isInteger(number)) return 'between two';
+  if (setByHand[end]) return say.byHand;
+  if (!Number.isInteger(number)) return say.betweenTwo;
   return `× ${Number(seriesAt(props.scale, number, end).ratio.toFixed(3))}`;
 };
 
@@ -79,14 +80,17 @@ const told = computed(() => {
   const step = place && steps.value.find(({ number }) => number === place.number);
   if (!place || !step) return null;
   const { width } = props.scale[place.end];
-  const text = `${step.name} at ${width} px: ${lengths.show(step[place.end])}, ${howOf(step, place.end)}`;
+  const text = say.atPx(step.name, width, lengths.show(step[place.end]), howOf(step, place.end));
   return { text, x: x.value(width), y: y.value(step[place.end]), left: place.end === 'large' };
 });
 
 const spoken = (step: Step, end: End): string =>
-  `${step.name} at ${props.scale[end].width} px: ${lengths.show(step[end])}${
-    step.setByHand[end] ? ', set by hand' : ''
-  }`;
+  say.atPxName(
+    step.name,
+    props.scale[end].width,
+    lengths.show(step[end]),
+    step.setByHand[end] ? say.setByHand : '',
+  );
 
 /** The scale that a drag began with, from which each of its moves is reckoned. */
 let began: Scale | null = null;
@@ -169,7 +173,7 @@ function onKey(event: KeyboardEvent, step: Step, end: End): void {
       aria-orientation="vertical"
       :data-end="key"
       :tabindex="active.number === step.number && active.end === end ? 0 : -1"
-      :aria-label="`Size of ${step.name} at the ${END_NAMES[end]}`"
+      :aria-label="say.sizeAt(step.name, END_NAMES[end])"
       :aria-valuemin="SCALE_BOUNDS.size[0]"
       :aria-valuemax="SCALE_BOUNDS.size[1]"
       :aria-valuenow="Number(step[end].toFixed(2))"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { chartWidths as say } from './words';
 import { SCALE_BOUNDS, type Patch, type Scale } from '@lettera/core/document';
 import { changeWidth, ENDS, type End } from '@lettera/core/scale';
 import { computed } from 'vue';
@@ -78,7 +79,7 @@ function proofKey(event: KeyboardEvent): void {
     class="width"
     role="slider"
     tabindex="0"
-    :aria-label="`Viewport width of the ${END_NAMES[end]}`"
+    :aria-label="say.viewportWidth(END_NAMES[end])"
     :aria-valuemin="SCALE_BOUNDS.width[0]"
     :aria-valuemax="SCALE_BOUNDS.width[1]"
     :aria-valuenow="scale[end].width"
@@ -108,7 +109,7 @@ function proofKey(event: KeyboardEvent): void {
     class="here"
     role="slider"
     tabindex="0"
-    aria-label="Width of the proof, on the chart"
+    :aria-label="say.widthProofOnChart"
     :aria-valuemin="NARROWEST"
     :aria-valuemax="WIDEST"
     :aria-valuenow="proof.width"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { draftBar as say } from './words';
 import { onBeforeUnmount } from 'vue';
 import DoButton from '../../control/DoButton.vue';
 import { useKeys } from '../../control/keys';
@@ -7,36 +8,32 @@ import { useScaleDraft } from '../../store/scaleDraft';
 /** Trying a scale on the proof: kept as one change, or left without a trace. */
 const draft = useScaleDraft();
 
-useKeys('In Scale', [
+useKeys(say.inScale, [
   {
     keys: 'Enter',
-    does: 'use what is being tried',
+    does: say.useWhatBeingTried,
     when: () => draft.trying,
     run: () => draft.take(),
   },
   {
     keys: 'Escape',
-    does: 'leave what is being tried',
+    does: say.leaveWhatBeingTried,
     when: () => draft.trying,
     run: () => draft.leave(),
   },
-  { keys: 'Delete', does: 'give an end of a curve back to the ratio' },
+  { keys: 'Delete', does: say.giveEndCurveBack },
 ]);
 onBeforeUnmount(() => draft.leave());
 </script>
 
 <template>
   <span v-if="draft.trying" class="trying line" role="status">
-    {{ draft.hasTried ? 'On the proof only' : 'Trying: nothing is kept' }}
-    <DoButton v-if="draft.hasTried" label="Use it" @click="draft.take()" first />
-    <DoButton @click="draft.leave()">Leave it as it was</DoButton>
+    {{ draft.hasTried ? say.onProofOnly : say.tryingNothingKept }}
+    <DoButton v-if="draft.hasTried" :label="say.use" @click="draft.take()" first />
+    <DoButton @click="draft.leave()">{{ say.leaveAsWas }}</DoButton>
   </span>
-  <DoButton
-    v-else
-    title="Changes show on the proof, and are kept only when you take them"
-    @click="draft.start()"
-  >
-    Try without keeping
+  <DoButton v-else :title="say.changesShowOnProof" @click="draft.start()">
+    {{ say.tryWithoutKeeping }}
   </DoButton>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { fromSizes as say } from './words';
 import type { ProjectDocument } from '@lettera/core/document';
 import {
   ENDS,
@@ -78,29 +79,33 @@ function ratioText(end: End): string {
   if (!fit) return '';
   const interval = intervalOf(fit.ratio);
   const name = interval ? `, a ${interval.name}` : '';
-  return `${lengths.show(fit.base)} × ${plainNumber(fit.ratio)}${name}, at ${props.document.scale[end].width} px`;
+  return say.atPx(
+    lengths.show(fit.base),
+    plainNumber(fit.ratio),
+    name,
+    props.document.scale[end].width,
+  );
 }
 const ROUNDED = {
-  none: 'sizes as they fall',
-  half: 'on half pixels',
-  whole: 'on whole pixels',
-  even: 'on even pixels',
+  none: say.sizesAsTheyFall,
+  half: say.onHalfPixels,
+  whole: say.onWholePixels,
+  even: say.onEvenPixels,
 };
 </script>
 
 <template>
   <p>
-    Give the sizes that a site has, as a list or as its CSS. Lettera finds the scale that comes
-    closest.
+    {{ say.giveSizesSiteAs }}
   </p>
   <div class="given">
     <label v-for="end in ['large', 'small'] as const" :key="end">
-      Sizes at the {{ END_NAMES[end] }}{{ end === 'small' ? ', if they differ' : '' }}
+      {{ say.sizesAt(END_NAMES[end], end === 'small' ? say.ifTheyDiffer : '') }}
       <TextArea
         v-model="search.texts[end]"
         rows="3"
         spellcheck="false"
-        :placeholder="end === 'large' ? '14px 18px 1.5rem 32px, or h1 { font-size: 48px } …' : ''"
+        :placeholder="end === 'large' ? say.pxPxRemPx : ''"
       />
     </label>
   </div>
@@ -111,7 +116,7 @@ const ROUNDED = {
       class="small"
       :open="search.result.refused.length < 4"
     >
-      <summary>{{ search.result.refused.length }} not used</summary>
+      <summary>{{ say.notUsed(search.result.refused.length) }}</summary>
       <ul>
         <li v-for="piece in search.result.refused" :key="piece.text">
           “{{ piece.text }}” {{ piece.why }}.
@@ -122,19 +127,18 @@ const ROUNDED = {
   <template v-if="found">
     <p class="result">
       <b v-for="end in ends" :key="end">{{ ratioText(end) }}; </b>
-      <b>{{ ROUNDED[found.rounding] }}.</b> Sizes move by {{ lengths.show(found.meanOff) }} on
-      average.
-      <span v-if="ends.length === 1"
-        >The {{ END_NAMES[ends[0] === 'large' ? 'small' : 'large'] }} stays as it is.</span
-      >
+      <b>{{ ROUNDED[found.rounding] }}.</b> {{ say.sizesMoveByOn(lengths.show(found.meanOff)) }}
+      <span v-if="ends.length === 1">{{
+        say.staysAs(END_NAMES[ends[0] === 'large' ? 'small' : 'large'])
+      }}</span>
     </p>
     <p class="line wrap">
-      The base is
-      <ChoiceSet v-model="base" label="Base" :choices="bases" />
+      {{ say.base }}
+      <ChoiceSet v-model="base" :label="say.baseHead" :choices="bases" />
     </p>
     <p class="line wrap">
       <DoButton
-        label="Use this scale"
+        :label="say.useScale"
         @mouseenter="draft.look(patch)"
         @mouseleave="draft.look(null)"
         @focus="draft.look(patch)"
@@ -143,20 +147,20 @@ const ROUNDED = {
         first
       />
       <DoButton v-if="odd.length" @click="search.keep = odd">
-        Keep {{ odd.length === 1 ? 'the odd one' : `all ${odd.length} odd ones` }} as given
+        {{ say.keepAsGiven(odd.length === 1 ? say.oddOne : say.allOddOnes(odd.length)) }}
       </DoButton>
-      <DoButton v-if="search.keep.length" @click="search.keep = []"> Keep none </DoButton>
+      <DoButton v-if="search.keep.length" @click="search.keep = []"> {{ say.keepNone }} </DoButton>
     </p>
     <table class="figures-table">
       <thead>
         <tr>
-          <th>Step</th>
+          <th>{{ say.step }}</th>
           <template v-for="end in ends" :key="end">
-            <th class="figure">Given at {{ document.scale[end].width }}</th>
-            <th class="figure">Would be</th>
-            <th class="figure">Moves by</th>
+            <th class="figure">{{ say.givenAt(document.scale[end].width) }}</th>
+            <th class="figure">{{ say.wouldBe }}</th>
+            <th class="figure">{{ say.movesBy }}</th>
           </template>
-          <th>Keep as given</th>
+          <th>{{ say.keepShort }}</th>
         </tr>
       </thead>
       <tbody>
@@ -172,9 +176,9 @@ const ROUNDED = {
           <td>
             <OnOff
               v-if="moves(step)"
-              label="keep"
+              :label="say.keep"
               :model-value="search.keep.includes(step.number)"
-              :aria-label="`Keep ${stepName(document.scale, step.number)} as given`"
+              :aria-label="say.keepAsGivenStepName(stepName(document.scale, step.number))"
               @update:model-value="toggle(step.number)"
             />
           </td>
@@ -182,7 +186,7 @@ const ROUNDED = {
       </tbody>
     </table>
   </template>
-  <p v-else-if="search.searching" class="quiet" role="status">Looking for a scale …</p>
+  <p v-else-if="search.searching" class="quiet" role="status">{{ say.lookingScale }}</p>
 </template>
 
 <style scoped>

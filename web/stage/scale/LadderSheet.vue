@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ladderSheet as say } from './words';
 import type { ProjectDocument } from '@lettera/core/document';
 import { sizeAt, stepsOf } from '@lettera/core/scale';
 import { computed } from 'vue';
@@ -21,8 +22,8 @@ const farEnd = computed(() => {
   return Math.abs(proof.width - small.width) < Math.abs(proof.width - large.width) ? large : small;
 });
 const ladders = computed(() => [
-  { title: `At the proof’s width, ${proof.width} px`, width: proof.width },
-  { title: `At ${farEnd.value.width} px`, width: farEnd.value.width },
+  { title: say.atProofsWidthPx(proof.width), width: proof.width },
+  { title: say.atPx(farEnd.value.width), width: farEnd.value.width },
 ]);
 const rungs = (width: number) =>
   steps.value.map((step) => {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { linesSheet as say } from './words';
 import { SCALE_BOUNDS, type Patch, type ProjectDocument } from '@lettera/core/document';
 import { stepSizeAt } from '@lettera/core/scale';
 import {
@@ -35,10 +36,8 @@ const lengths = useLengthUnit();
 /** Why there are no measures, where there are none. */
 const unmeasured = computed(() => {
   if (marks.evidence.page) return '';
-  if (proof.folded) return 'Show the proof, and the lines of its page are measured.';
-  return proof.fonts === 'fallback'
-    ? 'The proof shows fallback faces. Lines are measured in the web faces.'
-    : 'The page on the proof is being measured …';
+  if (proof.folded) return say.showProofLinesPage;
+  return proof.fonts === 'fallback' ? say.proofShowsFallbackFaces : say.pageOnProofBeing;
 });
 
 /** A line height this near to what is suggested is left alone. */
@@ -108,13 +107,13 @@ function toggleGrid(on: boolean): void {
   <p v-if="unmeasured" class="quiet" role="status">{{ unmeasured }}</p>
   <div class="line wrap actions">
     <OnOff
-      label="Lines on a baseline grid"
+      :label="say.linesOnBaselineGrid"
       :model-value="document.scale.grid !== undefined"
       @update:model-value="toggleGrid"
     />
     <ScaleNumber
       v-if="document.scale.grid !== undefined"
-      label="of"
+      :label="say.ofWidth"
       path="grid"
       :value="document.scale.grid"
       :bounds="SCALE_BOUNDS.grid"
@@ -125,7 +124,7 @@ function toggleGrid(on: boolean): void {
     <span class="takes">
       <DoButton
         v-if="open.length"
-        :label="`Use the ${open.length} for styles that set none`"
+        :label="say.useStylesSetNone(open.length)"
         @mouseenter="draft.look(open.flatMap(suggestion))"
         @mouseleave="draft.look(null)"
         @click="draft.change(open.flatMap(suggestion))"
@@ -133,7 +132,7 @@ function toggleGrid(on: boolean): void {
       />
       <DoButton
         v-if="all.length"
-        :label="`Use all ${all.length} suggestions`"
+        :label="say.useAllSuggestions(all.length)"
         @mouseenter="draft.look(all.flatMap(suggestion))"
         @mouseleave="draft.look(null)"
         @click="draft.change(all.flatMap(suggestion))"
@@ -143,11 +142,11 @@ function toggleGrid(on: boolean): void {
   <table class="figures-table">
     <thead>
       <tr>
-        <th>Style, on two lines</th>
-        <th class="figure">Measure</th>
-        <th class="figure">Line height</th>
-        <th class="figure">A line</th>
-        <th class="figure">Suggested</th>
+        <th>{{ say.styleOnTwoLines }}</th>
+        <th class="figure">{{ say.measure }}</th>
+        <th class="figure">{{ say.lineHeight }}</th>
+        <th class="figure">{{ say.line }}</th>
+        <th class="figure">{{ say.suggested }}</th>
       </tr>
     </thead>
     <tbody>
@@ -166,14 +165,14 @@ function toggleGrid(on: boolean): void {
         </td>
         <td class="figure" :class="{ unfit: row.unfit }">
           <template v-if="row.measure !== null"
-            >{{ Math.round(row.measure) }} characters<br /><span class="small quiet"
-              >in {{ Math.round(row.column ?? 0) }} px</span
-            ></template
-          ><span v-else class="small quiet">not on this page</span>
+            >{{ say.characters(Math.round(row.measure)) }}<br /><span class="small quiet">{{
+              say.inPx(Math.round(row.column ?? 0))
+            }}</span></template
+          ><span v-else class="small quiet">{{ say.notOnPage }}</span>
         </td>
         <td class="figure">
           <NumberField
-            :label="`Line height of ${row.name}`"
+            :label="say.lineHeightName(row.name)"
             hide-label
             :class="{ hand: row.isSet }"
             :model-value="row.lineHeight"
@@ -190,31 +189,38 @@ function toggleGrid(on: boolean): void {
           <template v-if="row.suggested">
             <DoButton
               v-if="row.offered"
-              :title="`x-height ${plainNumber(row.suggested.xHeight)} em, ${lengths.show(row.suggested.sizes[0])} to ${lengths.show(row.suggested.sizes[1])}${row.suggested.measure ? `, ${Math.round(row.suggested.measure)} characters a line` : ''}`"
+              :title="
+                say.xHeightEm(
+                  plainNumber(row.suggested.xHeight),
+                  lengths.show(row.suggested.sizes[0]),
+                  lengths.show(row.suggested.sizes[1]),
+                  row.suggested.measure
+                    ? say.charactersLine(Math.round(row.suggested.measure))
+                    : '',
+                )
+              "
               @mouseenter="draft.look(suggestion(row))"
               @mouseleave="draft.look(null)"
               @focus="draft.look(suggestion(row))"
               @blur="draft.look(null)"
               @click="draft.change(suggestion(row))"
             >
-              Use {{ row.suggested.value.toFixed(2) }}
+              {{ say.use(row.suggested.value.toFixed(2)) }}
             </DoButton>
-            <span v-else class="quiet">as it is</span>
+            <span v-else class="quiet">{{ say.asItIs }}</span>
           </template>
-          <span v-else class="small quiet">no face measured</span>
+          <span v-else class="small quiet">{{ say.noFaceMeasured }}</span>
         </td>
       </tr>
     </tbody>
   </table>
   <p class="small quiet">
-    <template v-if="marks.evidence.page"
-      >Measures are those of “{{ marks.evidence.page.title }}” at {{ proof.width }} px, by the mean
-      advance of each face.</template
-    >
-    Samples over 22 px are shown at 22. Suggestions go by x-height, size and measure, from 1 to 1.8.
+    <template v-if="marks.evidence.page">{{
+      say.measuresThoseAtPx(marks.evidence.page.title, proof.width)
+    }}</template>
+    {{ say.samplesOverPxShown }}
     <template v-if="document.scale.grid"
-      >Lines are rounded to the grid by the browser; its height is delivered as <code>--grid</code>,
-      for the site’s own margins.</template
+      >{{ say.linesRoundedGridBy }} <code>--grid</code>{{ say.forSitesOwnMargins }}</template
     >
   </p>
 </template>

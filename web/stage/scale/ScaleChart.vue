@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { scaleChart as say } from './words';
 import type { Scale } from '@lettera/core/document';
 import { computed, ref } from 'vue';
 import ChoiceSet from '../../control/ChoiceSet.vue';
@@ -17,8 +18,8 @@ const WIDTHS = [320, 820] as const;
 const LONGEST_LABEL = 14;
 
 const MOVES = [
-  { value: 'series', label: 'its whole series' },
-  { value: 'alone', label: 'that step alone' },
+  { value: 'series', label: say.wholeSeries },
+  { value: 'alone', label: say.thatStepAlone },
 ] as const;
 const moves = ref<'series' | 'alone'>('series');
 
@@ -39,7 +40,7 @@ const labelText = (name: string): string =>
       :width="width"
       :height="height"
       role="group"
-      aria-label="Size of each step against width. The table of steps holds the figures."
+      :aria-label="say.sizeOfEachStep"
     >
       <ChartAxes :scale="scale" :drawing="drawing" />
       <path
@@ -65,16 +66,16 @@ const labelText = (name: string): string =>
       </text>
     </svg>
     <figcaption class="line wrap small quiet">
-      <span>Dragging an end moves</span>
-      <ChoiceSet v-model="moves" label="Dragging an end moves" :choices="MOVES" />
+      <span>{{ say.draggingEndMoves }}</span>
+      <ChoiceSet v-model="moves" :label="say.draggingEndMoves" :choices="MOVES" />
       <span class="legend"
         ><svg width="22" height="8" aria-hidden="true"><path d="M0 4H22" class="curve idle" /></svg
-        >no style uses it</span
+        >{{ say.noStyleUses }}</span
       >
       <span class="legend"
         ><svg width="9" height="9" aria-hidden="true">
           <rect class="by-hand" width="8" height="8" /></svg
-        >set by hand</span
+        >{{ say.setByHand }}</span
       >
     </figcaption>
   </figure>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { scaleEnds as say } from './words';
 import { SCALE_BOUNDS, type Patch, type Scale } from '@lettera/core/document';
 import { ENDS, type End } from '@lettera/core/scale';
 import { computed } from 'vue';
@@ -11,9 +12,11 @@ const props = defineProps<{ scale: Scale }>();
 
 const draft = useScaleDraft();
 /** What the widths are of. */
-const widthWord = computed(() => (props.scale.between === 'container' ? 'Container' : 'Viewport'));
+const widthWord = computed(() =>
+  props.scale.between === 'container' ? say.container : say.viewport,
+);
 
-const NAMES: Record<End, string> = { small: 'Small end', large: 'Large end' };
+const NAMES: Record<End, string> = { small: say.smallEnd, large: say.largeEnd };
 
 const toRatio = (end: End, value: number): Patch => [
   { op: 'replace', path: `/scale/${end}/ratio`, value },
@@ -29,8 +32,9 @@ const widths = (end: End): [number, number] =>
 <template>
   <p class="heads small quiet" aria-hidden="true">
     <span /><span>{{ widthWord }}</span
-    ><span>Base</span><span>Ratio</span>
-    <span>Ticks: ratios with a name</span>
+    ><span>{{ say.base }}</span
+    ><span>{{ say.ratio }}</span>
+    <span>{{ say.ticksRatiosName }}</span>
   </p>
   <div class="ends">
     <fieldset v-for="end in ENDS" :key="end">
@@ -47,7 +51,7 @@ const widths = (end: End): [number, number] =>
         width="56px"
       />
       <ScaleNumber
-        label="Base"
+        :label="say.base"
         :path="`${end}/base`"
         :value="scale[end].base"
         :bounds="SCALE_BOUNDS.base"
@@ -56,7 +60,7 @@ const widths = (end: End): [number, number] =>
         hide-label
       />
       <ScaleNumber
-        label="Ratio"
+        :label="say.ratio"
         :path="`${end}/ratio`"
         :value="scale[end].ratio"
         :bounds="SCALE_BOUNDS.ratio"
@@ -64,7 +68,7 @@ const widths = (end: End): [number, number] =>
         hide-label
       />
       <RatioAxis
-        :label="`Ratio at the ${NAMES[end].toLowerCase()}`"
+        :label="say.ratioAt(NAMES[end].toLowerCase())"
         :model-value="scale[end].ratio"
         @look="draft.look($event === null ? null : toRatio(end, $event))"
         @update:model-value="draft.change(toRatio(end, $event))"

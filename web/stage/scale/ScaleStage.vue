@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { scaleStage as say } from './words';
 import type { Mark } from '@lettera/core/check';
 import { usersByStep } from '@lettera/core/style';
 import { computed, ref } from 'vue';
@@ -27,12 +28,12 @@ const project = useProject();
 const lengths = useLengthUnit();
 
 const VIEWS = [
-  { value: 'steps', label: 'Steps' },
-  { value: 'ladder', label: 'Ladder' },
-  { value: 'lines', label: 'Lines' },
-  { value: 'between', label: 'Between the ends' },
-  { value: 'sizes', label: 'From sizes' },
-  { value: 'kinds', label: 'Kinds of site' },
+  { value: 'steps', label: say.steps },
+  { value: 'ladder', label: say.ladder },
+  { value: 'lines', label: say.lines },
+  { value: 'between', label: say.betweenEnds },
+  { value: 'sizes', label: say.fromSizes },
+  { value: 'kinds', label: say.kindsSite },
 ] as const;
 const view = ref<(typeof VIEWS)[number]['value']>('steps');
 const units = LENGTH_UNITS.map((value) => ({ value, label: value }));
@@ -57,15 +58,14 @@ const used = computed(() => new Set(project.shown ? usersByStep(project.shown).k
 </script>
 
 <template>
-  <StageHeader title="Scale">
+  <StageHeader :title="say.scale">
     <template #actions>
       <span class="line">
         <DraftBar />
-        <ChoiceSet v-model="lengths.unit" label="Sizes shown in" :choices="units" />
+        <ChoiceSet v-model="lengths.unit" :label="say.sizesShown" :choices="units" />
       </span>
     </template>
-    A base and a ratio at each end of a range of widths. Between the ends sizes run; beyond them
-    they stay.
+    {{ say.baseRatioAtEach }}
   </StageHeader>
   <template v-if="scale && project.shown">
     <SizeOffers />
@@ -73,11 +73,11 @@ const used = computed(() => new Set(project.shown ? usersByStep(project.shown).k
       <div>
         <ScaleEnds :scale="scale" />
         <ScaleChart :scale="scale" :used="used" />
-        <StageMarks class="marks" stage="scale" on="the scale" :take="putRight" />
+        <StageMarks class="marks" stage="scale" :on="say.theScale" :take="putRight" />
       </div>
       <div class="beside">
         <div class="views">
-          <ViewTabs v-model="view" label="Views" :views="VIEWS" />
+          <ViewTabs v-model="view" :label="say.views" :views="VIEWS" />
         </div>
         <div
           v-if="late"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { siteKinds as say } from './words';
 import { SITE_KINDS, siteKindPatch, type SiteKind } from '@lettera/core/scale';
 import type { Scale } from '@lettera/core/document';
 import DoButton from '../../control/DoButton.vue';
@@ -20,10 +21,10 @@ const holds = ({ small, large, rounding }: SiteKind): boolean =>
     return base === wanted.base && ratio === wanted.ratio;
   }) && props.scale.rounding === rounding;
 const ROUNDED = {
-  none: 'as it falls',
-  half: 'on half px',
-  whole: 'on whole px',
-  even: 'on even px',
+  none: say.asFalls,
+  half: say.onHalfPx,
+  whole: say.onWholePx,
+  even: say.onEvenPx,
 };
 </script>
 
@@ -39,16 +40,22 @@ const ROUNDED = {
         <h3>{{ kind.name }}</h3>
         <p>{{ kind.reason }}</p>
         <p class="small quiet">
-          {{ lengths.show(kind.small.base) }} × {{ plainNumber(kind.small.ratio) }} to
-          {{ lengths.show(kind.large.base) }} × {{ plainNumber(kind.large.ratio) }},
-          {{ ROUNDED[kind.rounding] }}
+          {{
+            say.endToEnd(
+              lengths.show(kind.small.base),
+              plainNumber(kind.small.ratio),
+              lengths.show(kind.large.base),
+              plainNumber(kind.large.ratio),
+              ROUNDED[kind.rounding],
+            )
+          }}
         </p>
       </div>
-      <span v-if="holds(kind)" class="quiet">In use</span>
+      <span v-if="holds(kind)" class="quiet">{{ say.inUse }}</span>
       <DoButton
         v-else
-        label="Use"
-        :aria-label="`Use the scale for ${kind.name.toLowerCase()}`"
+        :label="say.use"
+        :aria-label="say.useScale(kind.name.toLowerCase())"
         @focus="draft.look(patch(kind))"
         @blur="draft.look(null)"
         @click="draft.change(patch(kind))"
@@ -56,8 +63,7 @@ const ROUNDED = {
     </li>
   </ul>
   <p class="small quiet">
-    Taking one keeps the viewport widths, the number of steps and their names; steps set by hand go
-    back to the ratio.
+    {{ say.takingOneKeepsViewport }}
   </p>
 </template>
 

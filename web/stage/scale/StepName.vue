@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { stepName as say } from './words';
 import type { Scale } from '@lettera/core/document';
 import { stepNameFault, type Step } from '@lettera/core/scale';
 import TextField from '../../control/TextField.vue';
@@ -32,7 +33,7 @@ function take(): void {
   <TextField
     v-model="typed"
     :placeholder="step.name"
-    :aria-label="`Own name of ${step.name}`"
+    :aria-label="say.ownName(step.name)"
     :aria-invalid="Boolean(refused)"
     @change="take"
   />

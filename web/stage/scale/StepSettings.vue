@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { stepSettings as say } from './words';
 import {
   MOST_STEPS,
   SCALE_BOUNDS,
@@ -21,13 +22,13 @@ const props = defineProps<{ scale: Scale }>();
 const draft = useScaleDraft();
 
 const namings: { value: Naming; label: string }[] = [
-  { value: 'numbers', label: 'numbers' },
-  { value: 'sizes', label: 'small to large' },
-  { value: 'own', label: 'own' },
+  { value: 'numbers', label: say.numbers },
+  { value: 'sizes', label: say.smallLarge },
+  { value: 'own', label: say.own },
 ];
 const COUNTS = [
-  { which: 'down', label: 'below the base' },
-  { which: 'up', label: 'above the base' },
+  { which: 'down', label: say.belowBase },
+  { which: 'up', label: say.aboveBase },
 ] as const;
 const NO_SERIES = 0;
 
@@ -50,7 +51,7 @@ const setNaming = (scheme: Naming): boolean =>
   draft.change(set('names', { scheme, own: props.scale.names?.own ?? {} }));
 
 const seriesFrom = steady(() => [
-  { value: NO_SERIES, label: 'no step' },
+  { value: NO_SERIES, label: say.noStep },
   ...stepsOf(props.scale)
     .filter(({ number }) => number > 0 && Number.isInteger(number))
     .map(({ number, name }) => ({ value: number, label: name })),
@@ -75,7 +76,7 @@ function setSeries(from: number): void {
 
 <template>
   <div class="settings">
-    <span class="quiet">Steps</span>
+    <span class="quiet">{{ say.steps }}</span>
     <span class="line wrap">
       <NumberField
         v-for="{ which, label } in COUNTS"
@@ -89,33 +90,33 @@ function setSeries(from: number): void {
         @update:model-value="setCount(which, Math.round($event))"
       />
     </span>
-    <span class="quiet">Ends rounded</span>
+    <span class="quiet">{{ say.endsRounded }}</span>
     <ChoiceSet
-      label="Rounding"
+      :label="say.rounding"
       :choices="ROUNDING_CHOICES"
       :model-value="scale.rounding"
       @update:model-value="draft.change(set('rounding', $event))"
     />
-    <span class="quiet">Named by</span>
+    <span class="quiet">{{ say.namedBy }}</span>
     <ChoiceSet
-      label="Names of steps"
+      :label="say.namesSteps"
       :choices="namings"
       :model-value="scale.names?.scheme ?? 'numbers'"
       @update:model-value="setNaming($event)"
     />
-    <span class="quiet">Second series from</span>
+    <span class="quiet">{{ say.secondSeriesFrom }}</span>
     <ChoiceSet
-      label="A second series begins at"
+      :label="say.secondSeriesBeginsAt"
       :choices="seriesFrom"
       :model-value="scale.display?.from ?? NO_SERIES"
       @update:model-value="setSeries($event)"
     />
     <template v-if="scale.display">
       <template v-for="end in ENDS" :key="end">
-        <span class="quiet">Its {{ END_NAMES[end] }}</span>
+        <span class="quiet">{{ say.its(END_NAMES[end]) }}</span>
         <span class="line wrap">
           <ScaleNumber
-            label="base"
+            :label="say.base"
             :path="`display/${end}/base`"
             :value="scale.display[end].base"
             :bounds="SCALE_BOUNDS.displayBase"
@@ -123,7 +124,7 @@ function setSeries(from: number): void {
             unit="size"
           />
           <ScaleNumber
-            label="ratio"
+            :label="say.ratio"
             :path="`display/${end}/ratio`"
             :value="scale.display[end].ratio"
             :bounds="SCALE_BOUNDS.ratio"

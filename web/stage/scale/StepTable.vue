@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { stepTable as say } from './words';
 import { SCALE_BOUNDS, type Patch, type ProjectDocument, type Scale } from '@lettera/core/document';
 import {
   ENDS,
@@ -31,7 +32,7 @@ const scale = computed<Scale>(() => props.document.scale);
 const steps = computed(() => stepsOf(scale.value).toReversed());
 const users = computed(() => stepUsers(props.document));
 const isOwn = computed(() => scale.value.names?.scheme === 'own');
-const widthWord = computed(() => (scale.value.between === 'container' ? 'In' : 'At'));
+const widthWord = computed(() => (scale.value.between === 'container' ? say.inUnit : say.atWidth));
 
 function setSize(number: number, end: End, size: number): void {
   draft.change(setByHandPatch(scale.value, number, end, size));
@@ -61,7 +62,7 @@ function takeOut(number: number): void {
 
 const cssOf = (step: Step): string => {
   const { value, from } = stepCss(scale.value, step);
-  return from ? `${value}, then ${from}` : value;
+  return from ? say.then(value, from) : value;
 };
 </script>
 
@@ -70,13 +71,15 @@ const cssOf = (step: Step): string => {
   <table class="figures-table">
     <thead>
       <tr>
-        <th>Step</th>
+        <th>{{ say.step }}</th>
         <th v-for="end in ENDS" :key="end" class="figure">
           {{ widthWord }} {{ scale[end].width }}
         </th>
-        <th class="figure">Proof, {{ proof.width }}</th>
-        <th>Used by</th>
-        <th><span class="visually-hidden">Add or remove</span></th>
+        <th class="figure">{{ say.proof(proof.width) }}</th>
+        <th>{{ say.usedBy }}</th>
+        <th>
+          <span class="visually-hidden">{{ say.addOrRemove }}</span>
+        </th>
       </tr>
     </thead>
     <tbody>
@@ -87,14 +90,10 @@ const cssOf = (step: Step): string => {
         </td>
         <td v-for="end in ENDS" :key="end" class="figure">
           <NumberField
-            :label="`${step.name} at the ${END_NAMES[end]}`"
+            :label="say.stepAtEnd(step.name, END_NAMES[end])"
             hide-label
             :class="{ hand: step.setByHand[end] }"
-            :title="
-              step.setByHand[end]
-                ? 'Set by hand; double-click gives it back to the ratio'
-                : 'From base and ratio'
-            "
+            :title="step.setByHand[end] ? say.setByHandDouble : say.fromBaseRatio"
             :model-value="Number(step[end].toFixed(2))"
             :min="SCALE_BOUNDS.size[0]"
             :max="SCALE_BOUNDS.size[1]"
@@ -107,22 +106,22 @@ const cssOf = (step: Step): string => {
         </td>
         <td class="figure">{{ lengths.show(sizeAt(scale, step, proof.width)) }}</td>
         <td class="small quiet users" :title="users.get(step.number)?.join(', ')">
-          {{ users.get(step.number)?.join(', ') ?? 'no style' }}
+          {{ users.get(step.number)?.join(', ') ?? say.noStyle }}
         </td>
         <td class="figure">
           <DoButton
             v-if="!Number.isInteger(step.number)"
             class="on-point"
-            label="Remove"
-            :aria-label="`Remove ${step.name}`"
+            :label="say.remove"
+            :aria-label="say.removeName(step.name)"
             @click="takeOut(step.number)"
           />
           <DoButton
             v-else-if="between(step) !== null"
             class="on-point"
-            label="Add above"
-            :aria-label="`Add above ${step.name}`"
-            :title="`Add a step between ${step.name} and the next larger`"
+            :label="say.addAbove"
+            :aria-label="say.addAboveName(step.name)"
+            :title="say.addStepBetweenNext(step.name)"
             @click="add(between(step) ?? 0)"
           />
         </td>
@@ -130,7 +129,7 @@ const cssOf = (step: Step): string => {
     </tbody>
   </table>
   <p class="small quiet">
-    Delivered in rem: {{ steps.find(({ number }) => number === 0)?.name }} is
+    {{ say.deliveredRem(steps.find(({ number }) => number === 0)?.name ?? '') }}
     <code>{{ cssOf(steps.find(({ number }) => number === 0) ?? steps[0]!) }}</code>.
   </p>
 </template>

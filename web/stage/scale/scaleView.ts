@@ -1,3 +1,4 @@
+import { scaleView as say } from './words';
 import { BODY_STYLE, type ProjectDocument } from '@lettera/core/document';
 import type { End, Step } from '@lettera/core/scale';
 import { resolveInUse, usersByStep, spacingHere } from '@lettera/core/style';
@@ -5,7 +6,7 @@ import type { CSSProperties } from 'vue';
 import { caseFont } from '../../proof/caseFonts';
 
 /** What each end is called. */
-export const END_NAMES: Record<End, string> = { small: 'small end', large: 'large end' };
+export const END_NAMES: Record<End, string> = { small: say.smallEnd, large: say.largeEnd };
 
 /** Names of the styles that use each step, by the step's number. */
 export function stepUsers(document: ProjectDocument): Map<number, string[]> {

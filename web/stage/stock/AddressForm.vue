@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { addressForm as say } from './words';
 import TextField from '../../control/TextField.vue';
 import { computed, ref } from 'vue';
 import DoButton from '../../control/DoButton.vue';
@@ -7,6 +8,7 @@ import { useStock } from '../../store/stock';
 /** An address that is typed, to have the page fetched on that word. */
 const site = useStock();
 const address = ref('');
+const why = computed(() => (address.value.trim() ? undefined : say.typeAddress));
 const isFetching = computed(() => site.bringing === 'address');
 
 async function fetchIt(): Promise<void> {
@@ -22,18 +24,14 @@ const stop = (): void => site.stop();
     <TextField
       v-model="address"
       class="address"
-      aria-label="Address of a page"
-      placeholder="https://"
+      :aria-label="say.addressPage"
+      :placeholder="say.https"
       spellcheck="false"
     />
-    <DoButton
-      label="Fetch it"
-      type="submit"
-      :why="address.trim() ? undefined : 'Type an address'"
-    />
+    <DoButton :label="say.fetch" type="submit" :why="why" />
     <template v-if="isFetching">
-      <span role="status">Fetching the page …</span>
-      <DoButton label="Stop" @click="stop" />
+      <span role="status">{{ say.fetchingPage }}</span>
+      <DoButton :label="say.stop" @click="stop" />
     </template>
   </form>
 </template>

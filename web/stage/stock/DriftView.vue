@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { driftView as say } from './words';
 import { driftOf, type Stock, type SiteView } from '@lettera/core/stock';
 import { computed } from 'vue';
 import DoButton from '../../control/DoButton.vue';
@@ -20,15 +21,21 @@ const nameOf = (element: string): string => project.document?.elements[element]?
 <template>
   <section v-if="drift" class="drift">
     <p role="status">
-      <b>{{ drift.following.length }}</b> of {{ count(stock.texts.length, 'text') }}
-      {{ drift.following.length === 1 ? 'follows' : 'follow' }} the project, as the site was read.
+      <b>{{ drift.following.length }}</b>
+      {{
+        say.ofProjectAsSite(
+          count(stock.texts.length, 'text'),
+          drift.following.length === 1 ? 'follows' : 'follow',
+        )
+      }}
       <template v-if="drift.unclaimed.length">
-        {{ drift.unclaimed.length }} {{ drift.unclaimed.length === 1 ? 'is' : 'are' }} claimed by no
-        text element.
+        {{
+          say.claimedByNoText(drift.unclaimed.length, drift.unclaimed.length === 1 ? 'is' : 'are')
+        }}
         <DoButton
           class="on-point"
-          label="Show on the page"
-          :aria-label="`Show on the page: ${count(drift.unclaimed.length, 'text')} that no element claims`"
+          :label="say.showOnPage"
+          :aria-label="say.showOnPageNo(count(drift.unclaimed.length, 'text'))"
           @click="point(drift.unclaimed)"
         />
       </template>
@@ -36,13 +43,15 @@ const nameOf = (element: string): string => project.document?.elements[element]?
     <table v-if="drift.drifted.length" class="figures-table">
       <thead>
         <tr>
-          <th scope="col">Text element</th>
-          <th scope="col">Property</th>
-          <th scope="col">The project</th>
-          <th scope="col">The site</th>
-          <th scope="col" class="figure">At</th>
-          <th scope="col" class="figure">Texts</th>
-          <th scope="col"><span class="visually-hidden">Where</span></th>
+          <th scope="col">{{ say.textElement }}</th>
+          <th scope="col">{{ say.property }}</th>
+          <th scope="col">{{ say.project }}</th>
+          <th scope="col">{{ say.site }}</th>
+          <th scope="col" class="figure">{{ say.at }}</th>
+          <th scope="col" class="figure">{{ say.texts }}</th>
+          <th scope="col">
+            <span class="visually-hidden">{{ say.where }}</span>
+          </th>
         </tr>
       </thead>
       <tbody>
@@ -50,14 +59,21 @@ const nameOf = (element: string): string => project.document?.elements[element]?
           <th scope="row">{{ nameOf(one.element) }}</th>
           <td>{{ one.property }}</td>
           <td>{{ one.expected }}</td>
-          <td>{{ one.property === 'unicode-range' ? `no file for ${one.found}` : one.found }}</td>
-          <td class="figure">{{ one.width }} px</td>
+          <td>{{ one.property === 'unicode-range' ? say.noFile(one.found) : one.found }}</td>
+          <td class="figure">{{ say.widthIn(one.width) }}</td>
           <td class="figure">{{ one.texts.length }}</td>
           <td>
             <DoButton
               class="on-point"
-              label="Show on the page"
-              :aria-label="`Show on the page: ${count(one.texts.length, 'text')}: ${nameOf(one.element)}, ${one.property} ${one.found}`"
+              :label="say.showOnPage"
+              :aria-label="
+                say.showOnPageTexts(
+                  count(one.texts.length, 'text'),
+                  nameOf(one.element),
+                  one.property,
+                  one.found,
+                )
+              "
               @click="point(one.texts)"
             />
           </td>

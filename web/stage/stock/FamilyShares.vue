@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { familyShares as say } from './words';
 import { knownFont, platformNames } from '@lettera/core/fallback';
 import { familiesOf, type Stock, type StockFamily } from '@lettera/core/stock';
 import { computed, ref } from 'vue';
@@ -8,7 +9,7 @@ import { useProject } from '../../store/project';
 import { usePlaces } from './places';
 import ShareBar from './ShareBar.vue';
 import TakeOver from './TakeOver.vue';
-import { lackInWords } from './words';
+import { lackInWords } from './inWords';
 
 /** The families of a site by how much text asks for each, and what became of that. */
 const props = defineProps<{ stock: Stock }>();
@@ -32,33 +33,31 @@ const unread = computed(() => props.stock.pages.some((page) => (page.unread ?? [
 
 const instead = ({ instead: other }: StockFamily): string =>
   other === null || other === undefined
-    ? 'Another font, which the browser looks for,'
+    ? say.anotherFontWhichBrowser
     : other.charAt(0).toUpperCase() + other.slice(1);
 
 function says(family: StockFamily): string {
   switch (family.state) {
     case 'shown':
-      return `${count(family.faces.length, 'face')} declared and shown.`;
+      return say.declaredShown(count(family.faces.length, 'face'));
     case 'local':
-      return 'Declared by no page. It shows here since this machine has it; visitors without it see what stands behind it.';
+      return say.declaredByNoPage;
     case 'missing':
-      return `Declared, and not here: its files were not brought along or did not load. ${instead(family)} shows instead.`;
+      return say.declaredNotHereFiles(instead(family));
     case 'carried': {
       const platforms = knownFont(family.name)?.font.platforms ?? [];
-      return `Declared by no page. Visitors on ${platformNames(platforms)} have it; this machine has not. ${instead(family)} shows here.`;
+      return say.declaredByNoPageVisitors(platformNames(platforms), instead(family));
     }
     case 'unanswered':
-      return `Declared by no page, and nothing answers to the name. ${instead(family)} shows instead.`;
+      return say.declaredByNoPageNothing(instead(family));
     case 'unset':
-      return unread.value
-        ? 'No family is asked for by the style sheets that are here; others are not.'
-        : 'No family is asked for: browsers take their own.';
+      return unread.value ? say.noFamilyAskedBy : say.noFamilyAskedBrowsers;
     case 'generic':
-      return 'Whatever the visitor’s browser takes for it.';
+      return say.whateverVisitorsBrowserTakes;
     case 'fetched':
-      return 'Fetched, and no text shows it.';
+      return say.fetchedNoTextShows;
     case 'unused':
-      return 'Declared, and no text asks for it.';
+      return say.declaredNoTextAsks;
   }
 }
 
@@ -70,23 +69,27 @@ const lacks = ({ lacking }: StockFamily): string =>
   <table class="shares figures-table">
     <thead>
       <tr>
-        <th scope="col">Asked for</th>
-        <th scope="col" class="figure">Of the text</th>
-        <th scope="col"><span class="visually-hidden">As a bar</span></th>
-        <th scope="col">What shows</th>
-        <th scope="col"><span class="visually-hidden">Where</span></th>
+        <th scope="col">{{ say.asked }}</th>
+        <th scope="col" class="figure">{{ say.ofText }}</th>
+        <th scope="col">
+          <span class="visually-hidden">{{ say.asBar }}</span>
+        </th>
+        <th scope="col">{{ say.whatShows }}</th>
+        <th scope="col">
+          <span class="visually-hidden">{{ say.where }}</span>
+        </th>
       </tr>
     </thead>
     <tbody>
       <template v-for="family in families" :key="family.name">
         <tr :class="family.state">
-          <th scope="row">{{ family.name || 'None' }}</th>
+          <th scope="row">{{ family.name || say.none }}</th>
           <td class="figure">{{ family.characters ? percent(family.share) : '' }}</td>
           <td class="bar"><ShareBar :share="family.share" /></td>
           <td>
             {{ says(family) }} {{ lacks(family) }}
             <template v-if="family.nearest">
-              Was <b>{{ family.nearest }}</b> meant?</template
+              {{ say.was }} <b>{{ family.nearest }}</b> {{ say.meant }}</template
             >
           </td>
           <td>
@@ -94,16 +97,21 @@ const lacks = ({ lacking }: StockFamily): string =>
               <DoButton
                 v-if="family.texts.length"
                 class="on-point"
-                label="Show on the page"
-                :aria-label="`Show on the page: ${count(family.texts.length, 'text')} in ${family.name || 'no family'}`"
+                :label="say.showOnPage"
+                :aria-label="
+                  say.showOnPageTexts(
+                    count(family.texts.length, 'text'),
+                    family.name || say.noFamily,
+                  )
+                "
                 @click="point(family.texts)"
               />
-              <span v-if="isInCase(family)" class="small quiet">in the case</span>
+              <span v-if="isInCase(family)" class="small quiet">{{ say.inCase }}</span>
               <DoButton
                 v-else-if="canBeTaken(family)"
                 class="on-point"
-                label="Use in this project"
-                :aria-label="`Use in this project: ${family.name}`"
+                :label="say.useProject"
+                :aria-label="say.useProjectName(family.name)"
                 :aria-expanded="taking === family.name"
                 @click="taking = taking === family.name ? null : family.name"
               />
@@ -119,8 +127,7 @@ const lacks = ({ lacking }: StockFamily): string =>
     </tbody>
   </table>
   <p v-if="elsewhere.length" class="small note">
-    Served by others, and not asked for here: {{ elsewhere.join(', ') }}. Their faces are not on
-    these pages as they are shown.
+    {{ say.servedByOthersNot(elsewhere.join(', ')) }}
   </p>
 </template>
 

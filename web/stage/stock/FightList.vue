@@ -1,10 +1,11 @@
 <script setup lang="ts">
+import { fightList as say } from './words';
 import { fightsOf, type Stock } from '@lettera/core/stock';
 import { computed, ref } from 'vue';
 import DoButton from '../../control/DoButton.vue';
 import { count } from '../../control/figures';
 import { usePlaces } from './places';
-import { sourceInWords } from './words';
+import { sourceInWords } from './inWords';
 
 /** Where a site fights itself or its readers, each with its places and the declarations at fault. */
 const props = defineProps<{ stock: Stock }>();
@@ -18,16 +19,16 @@ const MOST_NAMED = 40;
 
 <template>
   <p v-if="fights.length === 0" class="none">
-    Nothing: no rule stands in another’s way, and all text can be read.
+    {{ say.nothingNoRuleStands }}
   </p>
-  <ul v-else class="fights" aria-label="Where the site fights itself">
+  <ul v-else class="fights" :aria-label="say.whereSiteFightsItself">
     <li v-for="(fight, i) in fights" :key="`${fight.kind} ${fight.message}`">
       <p>{{ fight.message }}</p>
       <div class="line wrap">
         <DoButton
           class="on-point"
-          label="Show on the page"
-          :aria-label="`Show on the page: ${count(fight.texts.length, 'text')}: ${fight.message}`"
+          :label="say.showOnPage"
+          :aria-label="say.showOnPageTexts(count(fight.texts.length, 'text'), fight.message)"
           @click="point(fight.texts)"
         />
         <DoButton
@@ -42,7 +43,7 @@ const MOST_NAMED = 40;
           {{ sourceInWords(source) }}
         </li>
         <li v-if="fight.sources.length > MOST_NAMED">
-          and {{ fight.sources.length - MOST_NAMED }} more
+          {{ say.andMore(fight.sources.length - MOST_NAMED) }}
         </li>
       </ol>
     </li>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { foldScale as say } from './words';
 import { SCALE_BOUNDS, type Rounding } from '@lettera/core/document';
 import type { GivenSeries, Proposal } from '@lettera/core/stock';
 import { computed } from 'vue';
@@ -43,13 +44,13 @@ const steps = computed(() => {
       .map(({ small, large }) =>
         Math.abs(small - large) < 0.05
           ? toHundredth(large)
-          : `${toHundredth(small)} to ${toHundredth(large)}`,
+          : say.fromTo(toHundredth(small), toHundredth(large)),
       );
     const more = sizes.length - told.length;
     return {
       ...step,
       isOdd: odd.has(step.number),
-      sizes: told.join(', ') + (more > 0 ? ` and ${more} more` : ''),
+      sizes: told.join(', ') + (more > 0 ? say.andMore(more) : ''),
       moves: Math.max(0, ...sizes.map((size) => size.moves)),
       share: sizes.reduce((sum, size) => sum + size.characters, 0) / Math.max(1, props.characters),
     };
@@ -61,11 +62,11 @@ const odd = computed(() => steps.value.filter(({ isOdd }) => isOdd).length);
 <template>
   <div class="ends">
     <template v-for="end in ENDS" :key="end">
-      <span class="quiet">At {{ scale.scale[end].width }} px</span>
+      <span class="quiet">{{ say.atPx(scale.scale[end].width) }}</span>
       <span class="line">
         <NumberField
           :model-value="scale.scale[end].base"
-          :label="`Base at ${scale.scale[end].width} px`"
+          :label="say.baseAtPx(scale.scale[end].width)"
           hide-label
           :min="SCALE_BOUNDS.base[0]"
           :max="SCALE_BOUNDS.base[1]"
@@ -77,7 +78,7 @@ const odd = computed(() => steps.value.filter(({ isOdd }) => isOdd).length);
         <span aria-hidden="true">×</span>
         <NumberField
           :model-value="scale.scale[end].ratio"
-          :label="`Ratio at ${scale.scale[end].width} px`"
+          :label="say.ratioAtPx(scale.scale[end].width)"
           hide-label
           :min="SCALE_BOUNDS.ratio[0]"
           :max="SCALE_BOUNDS.ratio[1]"
@@ -87,9 +88,9 @@ const odd = computed(() => steps.value.filter(({ isOdd }) => isOdd).length);
         />
       </span>
     </template>
-    <span class="quiet">Ends rounded</span>
+    <span class="quiet">{{ say.endsRounded }}</span>
     <ChoiceSet
-      label="Rounding"
+      :label="say.rounding"
       :choices="ROUNDING_CHOICES"
       :model-value="scale.scale.rounding"
       @update:model-value="setRounding($event)"
@@ -98,21 +99,19 @@ const odd = computed(() => steps.value.filter(({ isOdd }) => isOdd).length);
   <p class="small line wrap">
     <span>
       {{ count(steps.length, 'step')
-      }}<template v-if="odd"
-        >, {{ count(odd, 'of them has', 'of them have') }} a size of its own</template
-      >
+      }}<template v-if="odd">{{ say.sizeOwn(count(odd, 'of them has', 'of them have')) }}</template>
     </span>
-    <DoButton v-if="series" label="The scale as found" @click="emit('series', null)" />
+    <DoButton v-if="series" :label="say.scaleAsFound" @click="emit('series', null)" />
   </p>
   <table class="figures-table">
     <thead>
       <tr>
-        <th scope="col">Step</th>
-        <th scope="col" class="figure">at {{ scale.scale.small.width }} px</th>
-        <th scope="col" class="figure">at {{ scale.scale.large.width }} px</th>
-        <th scope="col">Sizes that become it</th>
-        <th scope="col" class="figure">Move by</th>
-        <th scope="col" class="figure">Text</th>
+        <th scope="col">{{ say.step }}</th>
+        <th scope="col" class="figure">{{ say.atPxWidth(scale.scale.small.width) }}</th>
+        <th scope="col" class="figure">{{ say.atPxWidth(scale.scale.large.width) }}</th>
+        <th scope="col">{{ say.sizesBecome }}</th>
+        <th scope="col" class="figure">{{ say.moveBy }}</th>
+        <th scope="col" class="figure">{{ say.text }}</th>
       </tr>
     </thead>
     <tbody>
@@ -122,7 +121,7 @@ const odd = computed(() => steps.value.filter(({ isOdd }) => isOdd).length);
         <td class="figure">{{ pixels(step.large) }}</td>
         <td>
           {{ step.sizes || 'none' }}
-          <span v-if="step.isOdd" class="quiet">a size of its own</span>
+          <span v-if="step.isOdd" class="quiet">{{ say.ofItsOwn }}</span>
         </td>
         <td class="figure">
           {{ step.sizes ? (step.moves < 0.05 ? 'nothing' : pixels(step.moves)) : '' }}

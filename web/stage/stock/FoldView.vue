@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { foldView as say } from './words';
 import type { ProjectDocument } from '@lettera/core/document';
 import { patchBetween } from '@lettera/core/change';
 import {
@@ -78,26 +79,24 @@ const shown = computed({
 watch(fold, (now) => {
   if (site.folded !== null) site.folded = now?.patch ?? null;
 });
-useKeys('In Take stock', [
+useKeys(say.inTakeStock, [
   {
     keys: 'b',
-    does: 'the site as it is on the proof, or folded',
+    does: say.siteAsOnProof,
     run: () => (shown.value = shown.value === 'is' ? 'folded' : 'is'),
   },
 ]);
 
 function moveInWords(move: Moves): string {
-  if (move.texts === 0) return 'nothing moves';
+  if (move.texts === 0) return say.nothingMoves;
   const by = [
-    move.most >= 0.1 ? `up to ${pixels(move.most)}` : null,
-    move.weight >= 10 ? `${Math.round(move.weight)} in weight` : null,
+    move.most >= 0.1 ? say.upTo(pixels(move.most)) : null,
+    move.weight >= 10 ? say.inWeight(Math.round(move.weight)) : null,
   ].filter(Boolean);
   return [
-    `${move.texts} of ${count(move.of, 'text')} ${move.texts === 1 ? 'moves' : 'move'}`,
-    by.length > 0 ? ` by ${by.join(' and ')}` : '',
-    move.turned > 0
-      ? `, ${move.turned} upright or slanted that ${move.turned === 1 ? 'was' : 'were'} not`
-      : '',
+    say.movesOf(move.texts, count(move.of, 'text'), move.texts === 1 ? 'moves' : 'move'),
+    by.length > 0 ? say.byHowMuch(by.join(' and ')) : '',
+    move.turned > 0 ? say.uprightOrSlantedNot(move.turned, move.turned === 1 ? 'was' : 'were') : '',
   ].join('');
 }
 
@@ -144,9 +143,9 @@ function take(): void {
 }
 /** Why nothing can be taken; undefined where it can. */
 const whyNot = computed(() => {
-  if (!voices.value && !scale.value && !styles.value) return 'Nothing is on';
-  if (state.value !== 'ready') return 'It has not been folded yet';
-  return fold.value?.isPossible ? undefined : 'The project cannot be made so';
+  if (!voices.value && !scale.value && !styles.value) return say.nothingOn;
+  if (state.value !== 'ready') return say.itNotBeenFolded;
+  return fold.value?.isPossible ? undefined : say.projectCannotBeMade;
 });
 
 const selectorsOf = (style: string): string =>
@@ -158,50 +157,49 @@ const selectorsOf = (style: string): string =>
 
 <template>
   <p v-if="fault" role="alert" class="notice mark-text">
-    {{ fault }} Nothing was changed. <DoButton label="Try again" @click="again" />
+    {{ say.nothingWasChanged(fault) }} <DoButton :label="say.tryAgain" @click="again" />
   </p>
   <p v-else-if="state === 'stopped'" role="status" class="notice">
-    Folding was stopped. <DoButton label="Fold after all" first @click="again" />
+    {{ say.foldingWasStopped }} <DoButton :label="say.foldAfterAll" first @click="again" />
   </p>
   <p v-else-if="state === 'folding' && !fold" role="status" class="notice line">
-    Folding {{ count(stock.texts.length, 'text') }} … <DoButton label="Stop" @click="stop" />
+    {{ say.folding(count(stock.texts.length, 'text')) }}
+    <DoButton :label="say.stop" @click="stop" />
   </p>
   <UnseenPage v-if="source" ref="unseen" :source="source" @load="onLoad" />
   <section v-if="fold" class="fold" :aria-busy="state === 'folding'">
     <div class="line wrap take">
-      <DoButton label="Apply what is ticked" first :why="whyNot" @click="take" />
+      <DoButton :label="say.applyWhatTicked" first :why="whyNot" @click="take" />
       <ChoiceSet
         v-model="shown"
-        label="On the page"
+        :label="say.onPage"
         :choices="[
-          { value: 'is', label: 'The site as it is' },
-          { value: 'folded', label: 'Folded (b)' },
+          { value: 'is', label: say.siteAs },
+          { value: 'folded', label: say.foldedB },
         ]"
       />
       <span v-if="state === 'folding'" class="line late" role="status">
-        Folding anew … <DoButton label="Stop" @click="stop" />
+        {{ say.foldingAnew }} <DoButton :label="say.stop" @click="stop" />
       </span>
       <span v-else-if="styles" role="status" class="moves"
         >{{ moveInWords(allMoves)
-        }}<template v-if="allMoves.texts">, {{ pixels(allMoves.mean) }} in the mean</template
+        }}<template v-if="allMoves.texts">{{ say.inMean(pixels(allMoves.mean)) }}</template
         >{{
-          moved
-            ? `, as laid out on ${count(stock.pages.length, 'page')}`
-            : ', estimated from the styles alone'
+          moved ? say.asLaidOutOn(count(stock.pages.length, 'page')) : say.estimatedFromStylesAlone
         }}</span
       >
       <span v-if="measuring" class="line late">
-        Laying out {{ measuring.title }} … <DoButton label="Stop" @click="stopMeasuring" />
+        {{ say.layingOut(measuring.title) }} <DoButton :label="say.stop" @click="stopMeasuring" />
       </span>
       <span v-else-if="unmeasured" role="alert" class="mark-text">{{ unmeasured }}</span>
     </div>
     <p v-if="isTaken" role="status">
-      Taken, as one change: Undo gives the project back as it was. The pages are proof pages now.
+      {{ say.takenAsOneChange }}
     </p>
     <p v-if="project.refusal" role="alert" class="mark-text">{{ project.refusal.message }}</p>
 
     <div class="part">
-      <OnOff v-model="voices" label="Families to voices" />
+      <OnOff v-model="voices" :label="say.familiesVoices" />
       <FoldVoices
         v-if="voices"
         :voices="fold.voices"
@@ -214,11 +212,11 @@ const selectorsOf = (style: string): string =>
 
     <div class="part">
       <div class="line wrap">
-        <OnOff v-model="scale" label="Sizes to a scale" />
+        <OnOff v-model="scale" :label="say.sizesScale" />
         <NumberField
           v-if="scale"
           v-model="within"
-          label="Sizes may move by"
+          :label="say.sizesMayMoveBy"
           :min="0.1"
           :max="8"
           :step="0.5"
@@ -235,13 +233,13 @@ const selectorsOf = (style: string): string =>
     </div>
 
     <div class="part">
-      <OnOff v-model="styles" label="Texts to styles" />
+      <OnOff v-model="styles" :label="say.textsStyles" />
       <table v-if="styles" class="figures-table styles">
         <thead>
           <tr>
-            <th scope="col">Style</th>
-            <th scope="col">Where</th>
-            <th scope="col">What moves</th>
+            <th scope="col">{{ say.style }}</th>
+            <th scope="col">{{ say.where }}</th>
+            <th scope="col">{{ say.whatMoves }}</th>
             <th scope="col"></th>
           </tr>
         </thead>
@@ -249,7 +247,7 @@ const selectorsOf = (style: string): string =>
           <tr v-for="{ key, style, texts, characters, moves } in fold.styles" :key="key">
             <th scope="row">
               <NameField
-                :label="`Name of the style ${style.name}`"
+                :label="say.nameStyle(style.name)"
                 :proposed="style.name"
                 :given="styleNames[key]"
                 @name="styleNames = { ...styleNames, [key]: $event }"
@@ -265,15 +263,15 @@ const selectorsOf = (style: string): string =>
                 <DoButton
                   v-if="texts.length"
                   class="on-point"
-                  label="Show on the page"
-                  :aria-label="`Show on the page: ${style.name}`"
+                  :label="say.showOnPage"
+                  :aria-label="say.showOnPageName(style.name)"
                   @click="point(texts)"
                 />
                 <OnOff
                   v-if="key !== 'body'"
                   :model-value="!left.includes(key)"
-                  label="Fold"
-                  :aria-label="`Fold ${style.name}`"
+                  :label="say.fold"
+                  :aria-label="say.foldName(style.name)"
                   @update:model-value="leave(key, $event)"
                 />
               </span>
@@ -284,22 +282,23 @@ const selectorsOf = (style: string): string =>
     </div>
 
     <div v-if="styles && fold.unfolded.length" class="part">
-      <h2>What could not be folded</h2>
+      <h2>{{ say.whatCouldNotBe }}</h2>
       <ul>
         <li v-for="(one, i) in fold.unfolded" :key="i">
           {{ one.what }}, {{ count(one.texts.length, 'text') }}: {{ one.why }}.
           <DoButton
             class="on-point"
-            label="Show on the page"
-            :aria-label="`Show on the page: what was not folded: ${one.what}`"
+            :label="say.showOnPage"
+            :aria-label="say.showOnPageWhat(one.what)"
             @click="point(one.texts)"
           />
         </li>
       </ul>
     </div>
     <p class="quiet small">
-      {{ percent(FOLD_LIMITS.share, 0) }} of the text stays within {{ plainNumber(within) }} px, in
-      at most {{ FOLD_LIMITS.steps }} steps.
+      {{
+        say.ofTextStaysWithin(percent(FOLD_LIMITS.share, 0), plainNumber(within), FOLD_LIMITS.steps)
+      }}
     </p>
   </section>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { foldVoices as say } from './words';
 import { siteName } from '@lettera/core/document';
 import type { FoldedVoice } from '@lettera/core/stock';
 import PickOne from '../../control/PickOne.vue';
@@ -23,7 +24,7 @@ const NONE = '-';
 const familyFor = ({ key, family }: FoldedVoice): string =>
   (Object.hasOwn(props.families, key) ? props.families[key] : family) ?? NONE;
 const cases = computed(() => [
-  { value: NONE, label: 'None yet' },
+  { value: NONE, label: say.noneYet },
   ...Object.entries(project.document?.case ?? {}).map(([value, family]) => ({
     value,
     label: siteName(family),
@@ -35,17 +36,17 @@ const cases = computed(() => [
   <table class="figures-table">
     <thead>
       <tr>
-        <th scope="col">Voice</th>
-        <th scope="col">Its texts ask for</th>
-        <th scope="col">Family of the case</th>
-        <th scope="col" class="figure">Texts</th>
+        <th scope="col">{{ say.voice }}</th>
+        <th scope="col">{{ say.textsAsk }}</th>
+        <th scope="col">{{ say.familyCase }}</th>
+        <th scope="col" class="figure">{{ say.texts }}</th>
       </tr>
     </thead>
     <tbody>
       <tr v-for="voice in voices" :key="voice.key">
         <th scope="row">
           <NameField
-            :label="`Name of the voice for ${voice.asks}`"
+            :label="say.nameVoice(voice.asks)"
             :proposed="voice.name"
             :given="names[voice.key]"
             @name="$emit('name', voice.key, $event)"
@@ -56,7 +57,7 @@ const cases = computed(() => [
           <PickOne
             :model-value="familyFor(voice)"
             :choices="cases"
-            :label="`Family for ${names[voice.key] ?? voice.name}`"
+            :label="say.family(names[voice.key] ?? voice.name)"
             @update:model-value="$emit('family', voice.key, $event === NONE ? null : $event)"
           />
         </td>

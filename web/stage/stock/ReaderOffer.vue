@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { readerOffer as say } from './words';
 import { computed, onMounted, ref } from 'vue';
 import DoButton from '../../control/DoButton.vue';
 
@@ -25,28 +26,30 @@ const bookmark = computed(() => `javascript:${encodeURIComponent(code.value)}`);
 async function copy(): Promise<void> {
   try {
     await navigator.clipboard.writeText(code.value);
-    said.value = 'Copied: paste it into the console of your browser, on the page.';
+    said.value = say.copiedPasteIntoConsole;
   } catch {
-    said.value = 'This browser does not let it be copied: select it below.';
+    said.value = say.thisBrowserDoesNot;
     shown.value = true;
   }
 }
 function explain(): void {
-  said.value = 'Drag it to the bookmarks of your browser, then choose it there on the page.';
+  said.value = say.dragBookmarksYourBrowser;
 }
 </script>
 
 <template>
   <p v-if="failed" role="alert" class="line wrap">
-    The reader did not come. <DoButton label="Try again" @click="load" />
+    {{ say.readerDidNotCome }} <DoButton :label="say.tryAgain" @click="load" />
   </p>
   <template v-else-if="code">
     <div class="line wrap">
-      <DoButton label="Copy the reader" @click="copy" />
+      <DoButton :label="say.copyReader" @click="copy" />
       <!-- Nothing here may run it: it is for the bookmarks. -->
-      <a class="go" :href="bookmark" draggable="true" @click.prevent="explain">Read its type</a>
+      <a class="go" :href="bookmark" draggable="true" @click.prevent="explain">{{
+        say.readType
+      }}</a>
       <DoButton
-        :label="shown ? 'Fold it away' : 'Show all of it'"
+        :label="shown ? say.foldAway : say.showAll"
         :aria-expanded="shown"
         @click="shown = !shown"
       />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { readingLine as say } from './words';
 import ProgressLine from '../../control/ProgressLine.vue';
 
 /** How far the reading of a site is. It moves with each frame, and nothing around it does. */
@@ -17,6 +18,6 @@ defineEmits<{ stop: [] }>();
     stoppable
     @stop="$emit('stop')"
   >
-    Reading {{ progress.title }}, {{ progress.done + 1 }} of {{ progress.of }}
+    {{ say.reading(progress.title, progress.done + 1, progress.of) }}
   </ProgressLine>
 </template>

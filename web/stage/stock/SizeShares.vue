@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { sizeShares as say } from './words';
 import {
   gatherNear,
   lookOf,
@@ -26,7 +27,7 @@ const end = ref<StockEnd>('wide');
 const ends = computed(() =>
   STOCK_ENDS.map((value) => ({
     value,
-    label: `at ${props.stock.pages[0]?.[value] ?? 0} px`,
+    label: say.atPx(props.stock.pages[0]?.[value] ?? 0),
   })),
 );
 
@@ -40,7 +41,7 @@ const gathered = computed(() => gatherNear(shares.value, nearSize));
 function inWords({ values }: Gathered): string {
   const sizes = values.map(({ value }) => plainNumber(value));
   const last = sizes.pop() ?? '';
-  return `${sizes.length > 0 ? `${sizes.join(', ')} and ` : ''}${last} px`;
+  return `${sizes.length > 0 ? say.and(sizes.join(', ')) : ''}${last} px`;
 }
 
 const HEIGHT = 132;
@@ -70,11 +71,10 @@ const named = computed(() => {
 
 <template>
   <div class="head line spread">
-    <span
-      >{{ count(shares.length, 'size') }}, of which {{ count(gathered.length, 'can', 'can') }} be
-      told from one another</span
-    >
-    <ChoiceSet v-model="end" label="Read" :choices="ends" />
+    <span>{{
+      say.ofWhichBeTold(count(shares.length, 'size'), count(gathered.length, 'can', 'can'))
+    }}</span>
+    <ChoiceSet v-model="end" :label="say.read" :choices="ends" />
   </div>
   <div ref="box" class="chart">
     <svg :width="Math.max(200, width)" :height="HEIGHT" aria-hidden="true">
@@ -86,7 +86,7 @@ const named = computed(() => {
         class="axis"
       />
       <g v-for="one in gathered" :key="one.value" @click="point(one.texts)">
-        <title>{{ inWords(one) }}: {{ percent(one.share) }} of the text</title>
+        <title>{{ say.ofText(inWords(one), percent(one.share)) }}</title>
         <rect
           v-for="value in one.values"
           :key="value.value"
@@ -113,11 +113,15 @@ const named = computed(() => {
   <table class="shares figures-table">
     <thead>
       <tr>
-        <th scope="col">Size</th>
-        <th scope="col" class="figure">Of the text</th>
-        <th scope="col"><span class="visually-hidden">As a bar</span></th>
-        <th scope="col" class="figure">Texts</th>
-        <th scope="col"><span class="visually-hidden">Where</span></th>
+        <th scope="col">{{ say.size }}</th>
+        <th scope="col" class="figure">{{ say.ofTheText }}</th>
+        <th scope="col">
+          <span class="visually-hidden">{{ say.asBar }}</span>
+        </th>
+        <th scope="col" class="figure">{{ say.texts }}</th>
+        <th scope="col">
+          <span class="visually-hidden">{{ say.where }}</span>
+        </th>
       </tr>
     </thead>
     <tbody>
@@ -129,8 +133,8 @@ const named = computed(() => {
         <td>
           <DoButton
             class="on-point"
-            label="Show on the page"
-            :aria-label="`Show on the page: ${count(one.texts.length, 'text')} of ${inWords(one)}`"
+            :label="say.showOnPage"
+            :aria-label="say.showOnPageTexts(count(one.texts.length, 'text'), inWords(one))"
             @click="point(one.texts)"
           />
         </td>

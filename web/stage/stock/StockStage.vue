@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { stockStage as say } from './words';
 import { hostsIn, sheetsMissing } from '@lettera/core/page';
 import { StockBook } from '@lettera/core/stock';
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
@@ -32,12 +33,12 @@ const site = useStock();
 const { source, onLoad, setWidth, progress, failed, each, stop } = useUnseenPages();
 
 const VIEWS = [
-  { value: 'families', label: 'Families' },
-  { value: 'sizes', label: 'Sizes' },
-  { value: 'values', label: 'Other values' },
-  { value: 'fights', label: 'Conflicts' },
-  { value: 'fold', label: 'Fold' },
-  { value: 'drift', label: 'Follows' },
+  { value: 'families', label: say.families },
+  { value: 'sizes', label: say.sizes },
+  { value: 'values', label: say.otherValues },
+  { value: 'fights', label: say.conflicts },
+  { value: 'fold', label: say.fold },
+  { value: 'drift', label: say.follows },
 ] as const;
 type View = (typeof VIEWS)[number]['value'];
 const view = ref<View>('families');
@@ -80,7 +81,7 @@ async function read(): Promise<void> {
     asTheyAre.value,
     async (page, title, slug) => {
       const own = site.pages[slug];
-      if (!own) throw new Error('The page is no longer looked at.');
+      if (!own) throw new Error(say.pageNoLongerLooked);
       const account = await api.pageAccount(project.id, slug, own);
       share.value = 0;
       await readPageInto(
@@ -99,7 +100,7 @@ async function read(): Promise<void> {
         if (!(error instanceof Stopped)) throw error;
       });
     },
-    'Nothing was changed.',
+    say.nothingWasChanged,
   );
   if (!done || mine !== run) return;
   const pages = await Promise.all(
@@ -107,7 +108,7 @@ async function read(): Promise<void> {
   );
   const there = pages.filter((page) => page !== null);
   if (there.length < pages.length) {
-    failed.value = 'A page did not come. Nothing was changed.';
+    failed.value = say.pageDidNotCome;
     return;
   }
   const stock = book.close(new Date().toISOString());
@@ -129,8 +130,15 @@ const summary = computed(() => {
   const [page] = pages;
   const day = (at: string) =>
     new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'long' });
-  const before = site.keptAt ? `, as the site was brought on ${day(site.keptAt)}` : '';
-  return `${count(pages.length, 'page')}, ${count(texts.length, 'text')}, read at ${page?.narrow} and ${page?.wide} px on ${day(made)}${before}`;
+  const before = site.keptAt ? say.asSiteWasBrought(day(site.keptAt)) : '';
+  return say.readAtPxOn(
+    count(pages.length, 'page'),
+    count(texts.length, 'text'),
+    page?.narrow ?? '',
+    page?.wide ?? '',
+    day(made),
+    before,
+  );
 });
 /** Style sheets that are named in a line. */
 const MOST_NAMED = 4;
@@ -141,60 +149,65 @@ const hasSite = computed(() => site.titles.length > 0);
 </script>
 
 <template>
-  <StageHeader title="Take stock">
+  <StageHeader :title="say.takeStock">
     <template #views>
-      <ViewTabs v-if="stock && !isEmpty && !bringing" v-model="view" label="Views" :views="VIEWS" />
+      <ViewTabs
+        v-if="stock && !isEmpty && !bringing"
+        v-model="view"
+        :label="say.views"
+        :views="VIEWS"
+      />
     </template>
     <template #actions>
       <template v-if="stock || hasSite">
         <DoButton
-          :label="bringing ? 'Back to what was read' : 'More pages'"
+          :label="bringing ? say.backWhatWasRead : say.morePages"
           :aria-expanded="bringing"
           @click="bringing = !bringing"
         />
-        <DoButton v-if="!progress" label="Read again" @click="read" />
+        <DoButton v-if="!progress" :label="say.readAgain" @click="read" />
         <DoButton
           v-if="site.fetched.length && !progress"
-          label="Fetch again"
-          :why="site.bringing ? 'It is on its way' : undefined"
+          :label="say.fetchAgain"
+          :why="site.bringing ? say.itOnWay : undefined"
           @click="site.fetchAgain()"
         />
-        <DoButton label="Leave this site" @click="site.leaveSite()" />
+        <DoButton :label="say.leaveSite" @click="site.leaveSite()" />
       </template>
     </template>
-    What really sets the type of a site that exists, what is wrong with it, and what it would be as
-    voices, a scale and styles. The project stays as it is until you take something.
+    {{ say.whatReallySetsType }}
   </StageHeader>
   <div class="notices">
     <ReadingLine v-if="progress" :progress="progress" :share="shareNow" @stop="stopReading" />
     <p v-if="site.bringing && !bringing && hasSite" role="status" class="line wrap">
-      Fetching the site as it is now … <DoButton label="Stop" @click="site.stop()" />
+      {{ say.fetchingSiteAsNow }} <DoButton :label="say.stop" @click="site.stop()" />
     </p>
     <BringOutcome v-if="!bringing && hasSite" />
     <p v-if="site.keepFault" role="alert" class="mark-text">{{ site.keepFault }}</p>
     <p v-if="failed" role="alert" class="line wrap mark-text">
-      {{ failed }} <DoButton label="Try again" @click="read" />
+      {{ failed }} <DoButton :label="say.tryAgain" @click="read" />
     </p>
     <p v-else-if="wasStopped && !progress" role="status" class="line wrap">
-      Reading was stopped. <DoButton label="Read it after all" first @click="read" />
+      {{ say.readingWasStopped }} <DoButton :label="say.readAfterAll" first @click="read" />
     </p>
   </div>
   <BringSite v-if="bringing || (!hasSite && !stock)" />
   <template v-else-if="stock && site.read">
     <p v-if="isEmpty" class="notices" role="status">
-      There is no text on
-      {{ stock.pages.length === 1 ? 'this page' : 'these pages' }} that anybody sees: nothing sets
-      its type. What scripts add is not there in a saved page; the reader sees it.
+      {{ say.thereNoTextOn(stock.pages.length === 1 ? say.thisPage : say.thesePages) }}
     </p>
     <template v-else>
       <p class="notices small quiet">{{ summary }}</p>
       <p v-if="unread.length" class="notices mark-text" role="status">
-        {{ count(unread.length, 'style sheet') }} of this site
-        {{ unread.length === 1 ? 'is' : 'are' }} not here:
-        {{ unread.slice(0, MOST_NAMED).join(', ')
-        }}{{ unread.length > MOST_NAMED ? ' and others' : '' }}. Not all that sets its text is
-        known: add {{ unread.length === 1 ? 'it' : 'them' }} with the page, or use the reader on the
-        live site.
+        {{
+          say.ofSiteNotHere(
+            count(unread.length, 'style sheet'),
+            unread.length === 1 ? 'is' : 'are',
+            unread.slice(0, MOST_NAMED).join(', '),
+            unread.length > MOST_NAMED ? say.andOthers : '',
+            unread.length === 1 ? 'it' : 'them',
+          )
+        }}
       </p>
       <TextHere :stock="stock" :slugs="site.read.slugs" />
       <FamilyShares v-if="view === 'families'" :stock="stock" />

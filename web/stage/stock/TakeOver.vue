@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { takeOver as say } from './words';
 import { REGULAR_WEIGHT, classDrawn, type FaceMeasures } from '@lettera/core/measure';
 import { embeddingRights } from '@lettera/core/font';
 import { knownFont } from '@lettera/core/fallback';
@@ -52,7 +53,7 @@ function nameOf(address: string): string {
 }
 async function fileAt(address: string): Promise<File> {
   const response = await fetch(address);
-  if (!response.ok) throw new Error('A font file did not come. The case is as it was.');
+  if (!response.ok) throw new Error(say.fontFileDidNot);
   return new File([await response.blob()], nameOf(address));
 }
 
@@ -68,10 +69,8 @@ onMounted(async () => {
 
 const rights = computed(() => measured.value && embeddingRights(measured.value.fsType));
 const whyNotHosted = computed(() => {
-  if (upload.state === 'reading') return 'Files are on their way in';
-  return rights.value?.forbidsWeb
-    ? `The file says of itself “${rights.value.says}”: refer to it, or use what looks like it`
-    : undefined;
+  if (upload.state === 'reading') return say.filesOnTheirWay;
+  return rights.value?.forbidsWeb ? say.fileSaysItselfRefer(rights.value.says) : undefined;
 });
 
 /** Takes the files that the page brought into the case, under the name that the site knows the family by. */
@@ -134,37 +133,35 @@ const given = computed(() => {
 </script>
 
 <template>
-  <div class="over" :aria-label="`Use ${family.name} in this project`" role="group">
+  <div class="over" :aria-label="say.useProject(family.name)" role="group">
     <section v-if="addresses.length">
-      <h3>Its own files</h3>
+      <h3>{{ say.ownFiles }}</h3>
       <p class="line wrap">
         <DoButton
-          :label="`Add ${count(addresses.length, 'file')}`"
+          :label="say.add(count(addresses.length, 'file'))"
           :why="whyNotHosted"
           :first="!referring && !chosen"
           @click="takeFiles"
         />
         <span class="small quiet">
-          They came with the page{{ rights ? `, and say of themselves “${rights.says}”` : '' }}.
-          What a licence says goes before that.
+          {{ say.theyCamePageWhat(rights ? say.andSayThemselves(rights.says) : '') }}
         </span>
       </p>
       <div v-if="outcome" class="small" role="status">
-        <p v-if="outcome.brought">{{ count(outcome.brought, 'face') }} added to the case.</p>
+        <p v-if="outcome.brought">{{ say.addedCase(count(outcome.brought, 'face')) }}</p>
         <p v-for="line in outcome.troubled" :key="line" class="mark-text">{{ line }}</p>
       </div>
     </section>
     <section v-if="itself?.library">
-      <h3>The foundry’s {{ itself.name }}</h3>
+      <h3>{{ say.foundrys(itself.name) }}</h3>
       <TakeIn :family="itself.library" :case-key="itself.caseKey" />
     </section>
     <section>
-      <h3>By reference</h3>
+      <h3>{{ say.byReference }}</h3>
       <p v-if="!referring" class="line wrap">
-        <DoButton label="Refer to it" @click="referring = true" />
+        <DoButton :label="say.refer" @click="referring = true" />
         <span class="small quiet">
-          It stays where it is served from{{ elsewhere.length ? `, such as ${elsewhere[0]}` : '' }};
-          a look-alike stands in on the proof.
+          {{ say.itStaysWhereServed(elsewhere.length ? say.suchAs(elsewhere[0] ?? '') : '') }}
         </span>
       </p>
       <ReferenceForm v-else :rows="families.rows" :given="given" @done="referring = false" />
@@ -177,8 +174,7 @@ const given = computed(() => {
       @show="chosen = $event"
     />
     <p v-else class="small quiet">
-      What looks like it can be told from a file of it, or from the foundry’s own.
-      {{ library.families.length === 0 ? 'Faces asks whether the foundry may be looked at.' : '' }}
+      {{ say.whatLooksLikeCan(library.families.length === 0 ? say.facesAsksWhetherFoundry : '') }}
     </p>
     <section v-if="chosen">
       <h3>{{ chosen.name }}</h3>
@@ -188,10 +184,12 @@ const given = computed(() => {
         :family="chosen.library"
         :case-key="chosen.caseKey"
       />
-      <p v-else class="small quiet">It is in the case.</p>
+      <p v-else class="small quiet">{{ say.itCase }}</p>
     </section>
     <p v-if="failed" role="alert" class="small mark-text">{{ failed }}</p>
-    <p class="line"><DoButton :label="outcome ? 'Done' : 'Only look'" @click="emit('done')" /></p>
+    <p class="line">
+      <DoButton :label="outcome ? say.done : say.onlyLook" @click="emit('done')" />
+    </p>
   </div>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { textHere as say } from './words';
 import {
   charactersOfStock,
   lookOf,
@@ -16,7 +17,7 @@ import { overriddenOf } from '../../reader/stockReader';
 import { useOwnPages } from '../../store/ownPages';
 import { useProof } from '../../store/proof';
 import { usePlaces } from './places';
-import { sourceInWords } from './words';
+import { sourceInWords } from './inWords';
 
 /** The text that was clicked on the page: how it is set, where each property comes from, and how much is like it. */
 const props = defineProps<{ stock: Stock; slugs: readonly string[] }>();
@@ -28,7 +29,7 @@ const own = useOwnPages();
 const MOST_LOSING = 4;
 /** A text of a site has a family where a style has a voice. */
 const labelOf = (property: StockProperty): string =>
-  property === 'font-family' ? 'Family' : stockDescriptor(property).label;
+  property === 'font-family' ? say.family : stockDescriptor(property).label;
 
 const text = computed(() =>
   clicked.value === null ? null : (props.stock.texts[clicked.value] ?? null),
@@ -38,15 +39,15 @@ const narrow = computed(() => text.value && lookOf(props.stock, text.value, 'nar
 /** How it is known which face draws it. */
 const known = computed(() =>
   props.stock.pages[text.value?.page ?? -1]?.live
-    ? 'by the widths of its letters where the page is live'
-    : 'by the widths of its letters, as they are drawn here',
+    ? say.byWidthsLettersWhere
+    : say.byWidthsLettersAs,
 );
 const face = computed(() => {
   if (!look.value) return '';
   const { face: shown, stack } = look.value;
   const [asked = ''] = stack;
-  if (shown === null) return `asks for ${asked}; a font that the browser looks for shows`;
-  return shown.toLowerCase() === asked.toLowerCase() ? shown : `asks for ${asked}; ${shown} shows`;
+  if (shown === null) return say.asksFontBrowserLooks(asked);
+  return shown.toLowerCase() === asked.toLowerCase() ? shown : say.asksShows(asked, shown);
 });
 /** Texts that look the same at both ends. */
 const alike = computed(() => {
@@ -67,7 +68,7 @@ const share = computed(() => {
 function valueOf(property: StockProperty): string {
   const [wide, small] = [look.value, narrow.value];
   if (!wide || !small) return '';
-  const both = (a: string, b: string) => (a === b ? a : `${b} to ${a}`);
+  const both = (a: string, b: string) => (a === b ? a : say.fromTo(b, a));
   switch (property) {
     case 'font-family':
       return wide.stack.join(', ');
@@ -84,11 +85,11 @@ function valueOf(property: StockProperty): string {
     case 'letter-spacing':
       return wide.letterSpacing === 0 ? 'none' : pixels(wide.letterSpacing);
     case 'text-transform':
-      return wide.letterCase === 'none' ? 'as typed' : wide.letterCase;
+      return wide.letterCase === 'none' ? say.asTyped : wide.letterCase;
     case 'color':
       return wide.ground === null
         ? hexOf(wide.colour)
-        : `${hexOf(wide.colour)} on ${hexOf(wide.ground)}`;
+        : say.colourOn(hexOf(wide.colour), hexOf(wide.ground));
   }
 }
 /** What loses on the page that is shown, once its rules have come. */
@@ -106,7 +107,7 @@ const rows = computed(() => {
     return {
       property,
       value: valueOf(property),
-      by: from === null ? by : `from ${from} around it: ${by}`,
+      by: from === null ? by : say.fromAround(from, by),
       over: (losing[property] ?? []).slice(0, MOST_LOSING).map(sourceInWords),
     };
   });
@@ -114,10 +115,10 @@ const rows = computed(() => {
 </script>
 
 <template>
-  <section v-if="text" class="here" aria-label="The text that was clicked">
+  <section v-if="text" class="here" :aria-label="say.textWasClicked">
     <p class="line wrap">
       <b class="words">“{{ text.words }}”</b> <span>{{ face }}</span>
-      <span class="small quiet">known {{ known }}</span>
+      <span class="small quiet">{{ say.known(known) }}</span>
     </p>
     <table class="figures-table">
       <tbody>
@@ -126,18 +127,18 @@ const rows = computed(() => {
           <td>{{ row.value }}</td>
           <td class="quiet">
             {{ row.by }}
-            <span v-for="(one, i) in row.over" :key="i" class="over">over {{ one }}</span>
+            <span v-for="(one, i) in row.over" :key="i" class="over">{{ say.over(one) }}</span>
           </td>
         </tr>
       </tbody>
     </table>
     <p class="line wrap">
-      {{ percent(share) }} of the site’s text is set so.
-      <DoButton :label="`Show on the page: ${count(alike.length, 'text')}`" @click="point(alike)" />
+      {{ say.ofSitesTextSet(percent(share)) }}
+      <DoButton :label="say.showOnPage(count(alike.length, 'text'))" @click="point(alike)" />
     </p>
   </section>
   <p v-else class="small quiet none">
-    Click any text of the page for its face, where that comes from, and how much is like it.
+    {{ say.clickAnyTextPage }}
   </p>
 </template>
 

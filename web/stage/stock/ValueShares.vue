@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { valueShares as say } from './words';
 import {
   gatherNear,
   lookOf,
@@ -45,7 +46,7 @@ const nearSpace = (a: number, b: number): boolean => Math.abs(a - b) <= 0.005 + 
 
 const parts = computed((): { title: string; rows: Row[] }[] => [
   {
-    title: 'Weights',
+    title: say.weights,
     rows: rowsOf(
       gatherNear(
         numbers((text) => look(text).weight),
@@ -55,7 +56,7 @@ const parts = computed((): { title: string; rows: Row[] }[] => [
     ),
   },
   {
-    title: 'Line heights',
+    title: say.lineHeights,
     rows: [
       ...rowsOf(
         gatherNear(
@@ -65,15 +66,15 @@ const parts = computed((): { title: string; rows: Row[] }[] => [
           }),
           nearLine,
         ),
-        (values) => `${values} of the size`,
+        (values) => say.ofSize(values),
       ),
       ...sharesOf(props.stock, (text) => (look(text).lineHeight === null ? 'normal' : null)).map(
-        ({ share, texts }) => ({ words: 'normal, which is the face’s own', share, texts }),
+        ({ share, texts }) => ({ words: say.normalWhichFacesOwn, share, texts }),
       ),
     ],
   },
   {
-    title: 'Letter spacings',
+    title: say.letterSpacings,
     rows: rowsOf(
       gatherNear(
         numbers((text) => {
@@ -86,7 +87,7 @@ const parts = computed((): { title: string; rows: Row[] }[] => [
     ),
   },
   {
-    title: 'Colours',
+    title: say.colours,
     rows: sharesOf(props.stock, (text) => hexOf(look(text).colour)).map(
       ({ value, share, texts }): Row => ({ words: value, share, texts, colour: value }),
     ),
@@ -104,10 +105,10 @@ const parts = computed((): { title: string; rows: Row[] }[] => [
       </caption>
       <thead class="visually-hidden">
         <tr>
-          <th scope="col">Value</th>
-          <th scope="col">Of the text</th>
-          <th scope="col">As a bar</th>
-          <th scope="col">Where</th>
+          <th scope="col">{{ say.value }}</th>
+          <th scope="col">{{ say.ofText }}</th>
+          <th scope="col">{{ say.asBar }}</th>
+          <th scope="col">{{ say.where }}</th>
         </tr>
       </thead>
       <tbody>
@@ -126,8 +127,10 @@ const parts = computed((): { title: string; rows: Row[] }[] => [
           <td class="where">
             <DoButton
               class="on-point"
-              label="Show on the page"
-              :aria-label="`Show on the page: ${count(row.texts.length, 'text')}: ${part.title}, ${row.words}`"
+              :label="say.showOnPage"
+              :aria-label="
+                say.showOnPageTexts(count(row.texts.length, 'text'), part.title, row.words)
+              "
               @click="point(row.texts)"
             />
           </td>

@@ -1,3 +1,4 @@
+import { measuredMoves as say } from './words';
 import { previewOf } from '@lettera/core/change';
 import type { Patch, ProjectDocument } from '@lettera/core/document';
 import type { MovedText, Stock } from '@lettera/core/stock';
@@ -69,7 +70,7 @@ export function useMeasuredMoves(
           throw error;
         });
       },
-      'What moves is estimated only.',
+      say.whatMovesEstimatedOnly,
     );
     if (!found || mine !== run) return;
     const moved = stock.texts.flatMap((text, number): [number, MovedText][] => {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { addStyle as say } from './words';
 import { slug } from '@lettera/core/deliver';
 import { BODY_STYLE, freeKey } from '@lettera/core/document';
 import { computed, ref } from 'vue';
@@ -33,17 +34,17 @@ function add(close: () => void): void {
 </script>
 
 <template>
-  <FoldAway v-slot="{ close }" label="Add a style">
+  <FoldAway v-slot="{ close }" :label="say.addStyle">
     <form class="form" @submit.prevent="add(close)">
-      <label for="style-name">Name</label>
-      <TextField id="style-name" v-model="name" aria-label="Name of a new style" maxlength="60" />
-      <span>Follows</span>
-      <PickOne v-model="follows" :choices="choices" label="Style that the new one follows" />
+      <label for="style-name">{{ say.name }}</label>
+      <TextField id="style-name" v-model="name" :aria-label="say.nameNewStyle" maxlength="60" />
+      <span>{{ say.follows }}</span>
+      <PickOne v-model="follows" :choices="choices" :label="say.styleNewOneFollows" />
       <DoButton
         type="submit"
-        label="Add it"
+        :label="say.add"
         first
-        :why="name.trim() ? undefined : 'It has no name yet'"
+        :why="name.trim() ? undefined : say.itNoNameYet"
       />
     </form>
   </FoldAway>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { colourSheet as say } from './words';
 import { hexOf, withAlphaOf } from '@lettera/core/css';
 import { slug } from '@lettera/core/deliver';
 import { freeKey, GROUND, INK, type Patch } from '@lettera/core/document';
@@ -64,8 +65,8 @@ const rows = computed(() => {
           ? proposedInks(colour[side], needsOn(side))
           : { softer: null, stronger: null };
       return [
-        { label: 'Softer', ink: softer },
-        { label: 'Stronger', ink: stronger },
+        { label: say.softer, ink: softer },
+        { label: say.stronger, ink: stronger },
       ].flatMap(({ label, ink }) => (ink ? [{ label, ...ink }] : []));
     };
     const users = usersOfColour(document, key);
@@ -130,18 +131,18 @@ function add(): void {
 </script>
 
 <template>
-  <section aria-label="Colours">
+  <section :aria-label="say.colours">
     <table class="figures-table">
       <thead>
         <tr>
-          <th scope="col">Colour</th>
-          <th scope="col">On light</th>
-          <th scope="col">On dark</th>
-          <th scope="col">As text, on</th>
-          <th scope="col" class="figure">Light</th>
-          <th scope="col" class="figure">Dark</th>
-          <th scope="col" class="figure">Needed</th>
-          <th scope="col">Used by</th>
+          <th scope="col">{{ say.colour }}</th>
+          <th scope="col">{{ say.onLight }}</th>
+          <th scope="col">{{ say.onDark }}</th>
+          <th scope="col">{{ say.asTextOn }}</th>
+          <th scope="col" class="figure">{{ say.light }}</th>
+          <th scope="col" class="figure">{{ say.dark }}</th>
+          <th scope="col" class="figure">{{ say.needed }}</th>
+          <th scope="col">{{ say.usedBy }}</th>
         </tr>
       </thead>
       <tbody v-for="row in rows" :key="row.key" :data-colour="row.key">
@@ -152,7 +153,7 @@ function add(): void {
                 :model-value="row.colour.name"
                 fluid
                 maxlength="60"
-                :aria-label="`Name of ${row.colour.name}`"
+                :aria-label="say.name(row.colour.name)"
                 @change="rename(row.key, $event)"
               />
             </td>
@@ -162,14 +163,14 @@ function add(): void {
                   type="color"
                   class="swatch"
                   :value="hexOf(row.colour[side])"
-                  :aria-label="`Pick ${row.colour.name} by eye, on the ${side} ground`"
+                  :aria-label="say.pickByEyeOn(row.colour.name, side)"
                   @input="layer.show(picked(row.key, side, $event))"
                   @change="layer.take(picked(row.key, side, $event))"
                 />
                 <TextField
                   :model-value="row.colour[side]"
                   spellcheck="false"
-                  :aria-label="`${row.colour.name} on the ${side} ground`"
+                  :aria-label="say.onGround(row.colour.name, side)"
                   @change="type(row.key, side, $event)"
                 />
               </span>
@@ -177,8 +178,8 @@ function add(): void {
                 <DoButton
                   v-for="one in row.proposed[side]"
                   :key="one.label"
-                  :title="`${one.colour}: ${one.ratio.toFixed(2)} to 1 where it is hardest to read, ${one.least} needed`"
-                  :aria-label="`${one.label} ${row.colour.name} on the ${side} ground: ${one.colour}`"
+                  :title="say.toWhereHardestRead(one.colour, one.ratio.toFixed(2), one.least)"
+                  :aria-label="say.onGroundLabel(one.label, row.colour.name, side, one.colour)"
                   @mouseenter="layer.show(setTo(row.key, side, one.colour))"
                   @mouseleave="layer.show(null)"
                   @focus="layer.show(setTo(row.key, side, one.colour))"
@@ -197,25 +198,25 @@ function add(): void {
             class="figure"
             :class="{ 'mark-text': on && on.ratio[side] < on.least }"
           >
-            {{ on ? `${on.ratio[side].toFixed(2)} to 1` : '' }}
+            {{ on ? say.ratioToOne(on.ratio[side].toFixed(2)) : '' }}
           </td>
           <td class="figure quiet">{{ on ? on.least : '' }}</td>
           <td v-if="on" class="quiet" :title="on.styles.join(', ')">
             {{ on.styles.slice(0, 2).join(', ')
-            }}{{ on.styles.length > 2 ? ` and ${on.styles.length - 2} more` : '' }}
+            }}{{ on.styles.length > 2 ? say.andMore(on.styles.length - 2) : '' }}
           </td>
           <td v-else class="quiet">
             {{
               row.key === GROUND
-                ? 'every page'
+                ? say.everyPage
                 : row.users.length
-                  ? `${count(row.users.length, 'style')}, not as text`
+                  ? say.notAsText(count(row.users.length, 'style'))
                   : 'nothing'
             }}
             <DoButton
               v-if="row.isFree"
-              label="Remove"
-              :aria-label="`Remove ${row.colour.name}`"
+              :label="say.remove"
+              :aria-label="say.removeName(row.colour.name)"
               @click="project.change([{ op: 'remove', path: `/colours/${row.key}` }])"
             />
           </td>
@@ -225,15 +226,11 @@ function add(): void {
     <form class="line" @submit.prevent="add">
       <TextField
         v-model="name"
-        placeholder="new colour"
-        aria-label="Name of a new colour"
+        :placeholder="say.newColour"
+        :aria-label="say.nameNewColour"
         maxlength="60"
       />
-      <DoButton
-        type="submit"
-        label="Add it"
-        :why="name.trim() ? undefined : 'It has no name yet'"
-      />
+      <DoButton type="submit" :label="say.add" :why="name.trim() ? undefined : say.itNoNameYet" />
     </form>
   </section>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { elementSheet as say } from './words';
 import { selectorTexts } from '@lettera/core/css';
 import { slug } from '@lettera/core/deliver';
 import { BODY_STYLE, freeKey } from '@lettera/core/document';
@@ -50,7 +51,7 @@ const styles = computed(() =>
   })),
 );
 const parentsFor = (key: string) => [
-  { value: null, label: 'the body' },
+  { value: null, label: say.body },
   ...elements.value
     .filter(([other]) => other !== key)
     .map(([value, { name }]) => ({ value, label: name })),
@@ -111,18 +112,23 @@ onBeforeUnmount(() => (proof.pointedOut = []));
 
 <template>
   <ToolRow>
-    <TextField v-model="sought" placeholder="Find" aria-label="Filter text elements" />
+    <TextField v-model="sought" :placeholder="say.find" :aria-label="say.filterTextElements" />
     <template #end>
       <form class="line add" @submit.prevent="add">
         <TextField
           v-model="name"
-          placeholder="new text element"
-          aria-label="Name of a new text element"
+          :placeholder="say.newTextElement"
+          :aria-label="say.nameNewTextElement"
           maxlength="60"
           required
         />
-        <TextField v-model="selector" placeholder=".selector" aria-label="Its selectors" required />
-        <DoButton type="submit" label="Add it" />
+        <TextField
+          v-model="selector"
+          placeholder=".selector"
+          :aria-label="say.selectors"
+          required
+        />
+        <DoButton type="submit" :label="say.add" />
       </form>
     </template>
   </ToolRow>
@@ -130,12 +136,14 @@ onBeforeUnmount(() => (proof.pointedOut = []));
     <table class="figures-table">
       <thead>
         <tr>
-          <th scope="col">Text element</th>
-          <th scope="col">Selectors</th>
-          <th scope="col">Uses</th>
-          <th scope="col">Stands in</th>
-          <th scope="col" class="figure">On this page</th>
-          <th scope="col"><span class="visually-hidden">Remove</span></th>
+          <th scope="col">{{ say.textElement }}</th>
+          <th scope="col">{{ say.selectorsExample }}</th>
+          <th scope="col">{{ say.uses }}</th>
+          <th scope="col">{{ say.stands }}</th>
+          <th scope="col" class="figure">{{ say.onPage }}</th>
+          <th scope="col">
+            <span class="visually-hidden">{{ say.remove }}</span>
+          </th>
         </tr>
       </thead>
       <tbody>
@@ -145,7 +153,7 @@ onBeforeUnmount(() => (proof.pointedOut = []));
               :model-value="row.element.name"
               fluid
               maxlength="60"
-              :aria-label="`Name of ${row.element.name}`"
+              :aria-label="say.name(row.element.name)"
               @change="rename(row.key, $event)"
             />
           </td>
@@ -154,7 +162,7 @@ onBeforeUnmount(() => (proof.pointedOut = []));
               :model-value="row.element.selectors.join(', ')"
               fluid
               spellcheck="false"
-              :aria-label="`Selectors of ${row.element.name}`"
+              :aria-label="say.selectorsName(row.element.name)"
               @change="setSelectors(row.key, $event)"
             />
           </td>
@@ -163,13 +171,13 @@ onBeforeUnmount(() => (proof.pointedOut = []));
               <PickOne
                 :model-value="row.element.style"
                 :choices="styles"
-                :label="`Style of ${row.element.name}`"
+                :label="say.style(row.element.name)"
                 @update:model-value="set(row.key, 'style', $event)"
               />
               <DoButton
                 class="on-point"
-                label="Open"
-                :aria-label="`Open the style of ${row.element.name}`"
+                :label="say.open"
+                :aria-label="say.openStyle(row.element.name)"
                 @click="show(row.element.style)"
               />
             </span>
@@ -178,8 +186,8 @@ onBeforeUnmount(() => (proof.pointedOut = []));
             <PickOne
               :model-value="row.element.parent"
               :choices="parentsFor(row.key)"
-              placeholder="the body"
-              :label="`What ${row.element.name} stands in`"
+              :placeholder="say.body"
+              :label="say.whatStands(row.element.name)"
               @update:model-value="set(row.key, 'parent', $event)"
             />
           </td>
@@ -187,23 +195,23 @@ onBeforeUnmount(() => (proof.pointedOut = []));
             <DoButton
               v-if="row.places?.own.length"
               :label="String(row.places.own.length)"
-              :aria-label="`Show on the page: ${count(row.places.own.length, 'place')} of ${row.element.name}`"
+              :aria-label="say.showOnPage(count(row.places.own.length, 'place'), row.element.name)"
               @click="point(row.places.own)"
             />
             <template v-else>{{ row.places ? 'none' : '' }}</template>
             <span
               v-if="row.places?.elsewhere"
               class="small quiet"
-              title="A text element further down has selectors that meet these too, and the later one wins"
+              :title="say.textElementFurtherDown"
             >
-              and {{ row.places.elsewhere }} of another</span
+              {{ say.andAnother(row.places.elsewhere) }}</span
             >
           </td>
           <td>
             <DoButton
               class="on-point"
-              label="Remove"
-              :aria-label="`Remove ${row.element.name}`"
+              :label="say.remove"
+              :aria-label="say.removeName(row.element.name)"
               @click="project.change([{ op: 'remove', path: `/elements/${row.key}` }])"
             />
           </td>

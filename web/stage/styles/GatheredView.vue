@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { gatheredView as say } from './words';
 import { PROPERTIES, type Patch } from '@lettera/core/document';
 import {
   mergeAllPatch,
@@ -50,7 +51,7 @@ function followAgain({ style, property }: StyleProperty): Found {
     key: `${style} ${property}`,
     style,
     says: `${PROPERTIES[property].label}: ${document ? valueText(document, property, value) : ''}`,
-    does: 'Let it follow',
+    does: say.letFollow,
     patch: [{ op: 'remove', path: `/styles/${style}/set/${property}` }],
   };
 }
@@ -60,43 +61,42 @@ const lists = computed<List[]>(() => {
   if (!document) return [];
   return [
     {
-      title: 'Strays',
-      about: 'Set where all others of the group follow: a change to the group misses them.',
-      none: 'Everything that could follow its group does.',
-      all: 'Let all follow',
+      title: say.strays,
+      about: say.setWhereAllOthers,
+      none: say.everythingCouldFollowGroup,
+      all: say.letAllFollow,
       found: strays(document).map(followAgain),
     },
     {
-      title: 'Set for nothing',
-      about: 'Set to what they would follow anyway.',
-      none: 'Nothing is set to what it would follow anyway.',
-      all: 'Drop all',
-      found: redundant(document).map((one) => ({ ...followAgain(one), does: 'Drop it' })),
+      title: say.setNothing,
+      about: say.setWhatTheyWould,
+      none: say.nothingSetWhatWould,
+      all: say.dropAll,
+      found: redundant(document).map((one) => ({ ...followAgain(one), does: say.drop })),
     },
     {
-      title: 'Outside the pair',
-      about:
-        'Set in a voice of their own: another family for headings or text does not reach them.',
-      none: 'Another pair of families reaches every style.',
-      all: 'Let all follow',
+      title: say.outsidePair,
+      about: say.setVoiceTheirOwn,
+      none: say.anotherPairFamiliesReaches,
+      all: say.letAllFollow,
       found: ownVoices(document).map(({ style, voice, family, reaches }) => ({
         key: style,
         style,
         says: [
           `${document.voices[voice]?.name ?? voice}${family ? `, ${document.case[family]?.name ?? family}` : ''}`,
-          reaches.length > 1 ? `for ${reaches.length} styles` : '',
+          reaches.length > 1 ? say.forStyles(reaches.length) : '',
         ]
           .filter(Boolean)
           .join(' '),
-        does: 'Let it follow',
+        does: say.letFollow,
         patch: [{ op: 'remove', path: `/styles/${style}/set/voice` }],
       })),
     },
     {
-      title: 'Styles that say the same',
-      about: 'They agree in everything but for rounding.',
-      none: 'No two styles are the same.',
-      all: 'Make one of each',
+      title: say.stylesSaySame,
+      about: say.theyAgreeEverythingBut,
+      none: say.noTwoStylesSame,
+      all: say.makeOneEach,
       together: mergeAllPatch(document, sameStyles(document)),
       found: sameStyles(document).map((group) => {
         const kept = standsForAll(document, group);
@@ -104,22 +104,22 @@ const lists = computed<List[]>(() => {
         return {
           key: group.join(' '),
           style: kept,
-          says: `and ${others.map(nameOf).join(', ')}`,
-          does: `Keep ${nameOf(kept)}`,
+          says: say.and(others.map(nameOf).join(', ')),
+          does: say.keep(nameOf(kept)),
           patch: mergePatch(document, kept, others),
         };
       }),
     },
     {
-      title: 'Styles that nothing uses',
-      about: 'No text element has them, and no style follows them.',
-      none: 'Every style shows somewhere.',
-      all: 'Remove all',
+      title: say.stylesNothingUses,
+      about: say.noTextElementThem,
+      none: say.everyStyleShowsSomewhere,
+      all: say.removeAll,
       found: unwornStyles(document).map((style) => ({
         key: style,
         style,
-        says: 'shows nowhere',
-        does: 'Remove it',
+        says: say.showsNowhere,
+        does: say.remove,
         patch: [{ op: 'remove', path: `/styles/${style}` }],
       })),
     },
@@ -134,7 +134,7 @@ function open(style: string): void {
 
 <template>
   <div class="gathered">
-    <StageMarks stage="styles" on="the styles" />
+    <StageMarks stage="styles" :on="say.styles" />
     <SiteCheck class="whole" />
     <section v-for="list in lists" :key="list.title" :aria-label="list.title">
       <h2 class="line spread">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { propertyCell as say } from './words';
 import {
   BODY_STYLE,
   descriptorOf,
@@ -78,7 +79,7 @@ const isLeft = computed(
   () => props.resolved.origin === 'browser' && descriptorOf(props.property).whenOpen === 'leave',
 );
 const text = computed(() => {
-  if (isLeft.value) return 'the page’s own';
+  if (isLeft.value) return say.pagesOwn;
   const { shown } = project;
   if (!shown) return '';
   // A length is inherited as it was computed where it was set, whatever the size is here.
@@ -96,7 +97,7 @@ const trace = computed(() => {
   const { shown } = project;
   if (!shown) return '';
   return props.resolved.origin === 'set' && !isSet.value
-    ? `${PROPERTIES[props.property].label} is what is set for every width.`
+    ? say.isWhatSetEvery(PROPERTIES[props.property].label)
     : traceText(shown, props.property, props.resolved);
 });
 const swatch = computed(() => {
@@ -112,7 +113,7 @@ const unseated = (document: ProjectDocument) => {
   const seated = Object.values(document.voices).map(({ family }) => family);
   return Object.entries(document.case)
     .filter(([key]) => !seated.includes(key))
-    .map(([key, { name }]) => ({ value: OWN + key, label: `${name}, in a voice of its own` }));
+    .map(([key, { name }]) => ({ value: OWN + key, label: say.inVoiceOwn(name) }));
 };
 
 const choices = computed<{ value: string | number; label: string }[]>(() => {
@@ -147,9 +148,9 @@ const weights = computed(() => {
   return WEIGHTS.map((weight) => {
     const match = faces && matchFace(faces, { weight, slant: props.slant ?? 'normal' });
     const shown = match?.fakedBold
-      ? `, ${match.weight} thickened`
+      ? say.thickened(match.weight)
       : match && match.weight !== weight
-        ? `, shows as ${match.weight}`
+        ? say.showsAs(match.weight)
         : '';
     return { value: weight, label: `${weight}${shown}` };
   });
@@ -165,7 +166,7 @@ const lacking = computed(() => {
   return {
     family: props.family,
     wanted: { weight, style: props.slant ?? 'normal' },
-    shows: match.fakedBold ? `shows ${match.weight}, thickened` : `shows ${match.weight}`,
+    shows: match.fakedBold ? say.showsThickened(match.weight) : say.shows(match.weight),
   };
 });
 
@@ -184,9 +185,9 @@ function type(event: Event): void {
   const value = typedValue(document, props.property, field.value);
   if (value === null) {
     const { value: takes } = values;
-    const typed = takes.kind === 'length' && takes.edges ? '1px below' : '1.5 em';
-    const example = takes.kind === 'settings' ? 'ss01, cv05 2' : typed;
-    refused.value = `“${field.value}” is no value here. Such as ${example}.`;
+    const typed = takes.kind === 'length' && takes.edges ? say.pxBelow : '1.5 em';
+    const example = takes.kind === 'settings' ? say.ssCv : typed;
+    refused.value = say.isNoValueHere(field.value, example);
     return;
   }
   project.change(setTo(value));
@@ -248,11 +249,7 @@ function look(value: string | number): void {
 
 /** The body follows nothing: what it does not set is the browser’s. */
 const isBody = computed(() => props.styleKey === BODY_STYLE && !props.narrow);
-const released = computed(() =>
-  isBody.value
-    ? 'The body follows nothing: what it does not set is left to the visitor’s browser'
-    : 'Let it follow again',
-);
+const released = computed(() => (isBody.value ? say.bodyFollowsNothingWhat : say.letFollowAgain));
 
 function follow(): void {
   if (isSet.value) project.change(setTo(null));
@@ -292,7 +289,7 @@ function follow(): void {
           v-if="choices.length"
           :model-value="isLeft ? null : resolved.value"
           :choices="choices"
-          :label="number ? 'Weights that are loaded' : PROPERTIES[property].label"
+          :label="number ? say.weightsLoaded : PROPERTIES[property].label"
           :placeholder="number ? 'pick' : text"
           @update:model-value="choose"
           @hide="layer.show(null)"
@@ -302,21 +299,21 @@ function follow(): void {
           </template>
         </PickOne>
         <DoButton v-if="isSet" bare class="follow" :title="released" @click="follow">{{
-          isBody ? 'unset' : 'let it follow'
+          isBody ? 'unset' : say.letFollow
         }}</DoButton>
-        <DoButton bare label="×" aria-label="Close the cell" @click="emit('close')" />
+        <DoButton bare label="×" :aria-label="say.closeCell" @click="emit('close')" />
       </span>
       <OnOffSet
         v-if="features.length"
-        label="What the face offers"
+        :label="say.whatFaceOffers"
         class="offered"
         :choices="features"
         :model-value="on"
         @update:model-value="setFeatures"
       />
-      <span v-for="axis in axes" :key="axis.tag" class="note"
-        >{{ axis.tag }} {{ plainNumber(axis.min) }} to {{ plainNumber(axis.max) }}</span
-      >
+      <span v-for="axis in axes" :key="axis.tag" class="note">{{
+        say.axisRange(axis.tag, plainNumber(axis.min), plainNumber(axis.max))
+      }}</span>
       <span v-if="refused" role="alert" class="note mark-text">{{ refused }}</span>
       <FaceToTakeIn v-if="lacking" :family="lacking.family" :wanted="lacking.wanted" />
       <span class="note">{{ trace }}</span>

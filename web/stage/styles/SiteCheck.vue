@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { siteCheck as say } from './words';
 import type { SetPage, SiteMark } from '@lettera/core/check';
 import type { ProjectDocument } from '@lettera/core/document';
 import { computed, shallowRef } from 'vue';
@@ -60,7 +61,7 @@ async function look(page: Document, title: string, document: ProjectDocument): P
   return looked;
 }
 
-const NOTHING = 'Nothing was found out.';
+const NOTHING = say.nothingWasFoundOut;
 async function check(): Promise<void> {
   const { document, pages } = project;
   if (!document) return;
@@ -79,34 +80,34 @@ async function check(): Promise<void> {
 const whereInWords = ({ seen }: SiteMark): string => {
   const { pages = 0 } = found.value ?? {};
   const widths = [...new Set(seen.flatMap((one) => one.widths))];
-  const at = widths.length === 1 ? ` at ${widths[0]} px` : '';
+  const at = widths.length === 1 ? say.atPx(widths[0] ?? '') : '';
   return seen.length === pages && pages > 1
-    ? `On every page${at}`
-    : `On ${seen.map(({ title }) => title).join(', ')}${at}`;
+    ? say.onEveryPage(at)
+    : say.onPages(seen.map(({ title }) => title).join(', '), at);
 };
 </script>
 
 <template>
-  <section aria-label="The whole site">
+  <section :aria-label="say.wholeSite">
     <h2 class="line spread">
-      The whole site
+      {{ say.wholeSite }}
       <DoButton
         v-if="!progress"
-        :label="found ? 'Check it again' : `Check ${count(project.pages.length, 'page')}`"
+        :label="found ? say.checkAgain : say.check(count(project.pages.length, 'page'))"
         @click="check"
       />
     </h2>
     <ProgressLine v-if="progress" :done="progress.done" :of="progress.of" stoppable @stop="stop">
-      {{ progress.title }}, {{ progress.done + 1 }} of {{ progress.of }}
+      {{ say.madeOf(progress.title, progress.done + 1, progress.of) }}
     </ProgressLine>
     <p v-else-if="failed" role="alert" class="small mark-text">{{ failed }}</p>
     <p v-else-if="!found" class="small quiet">
-      Every page is laid out at both ends of the scale, and marked on both grounds.
+      {{ say.everyPageLaidOut }}
     </p>
     <template v-else>
-      <p v-if="isStale" class="small quiet">The project has changed since this was found.</p>
+      <p v-if="isStale" class="small quiet">{{ say.projectChangedSinceWas }}</p>
       <p v-if="found.marks.length === 0" role="status" class="small quiet">
-        Nothing is marked on {{ count(found.pages, 'page') }}.
+        {{ say.nothingMarkedOn(count(found.pages, 'page')) }}
       </p>
       <ul v-else>
         <MarkLine

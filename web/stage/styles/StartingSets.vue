@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { startingSets as say } from './words';
 import { STARTING_SETS, startingSetPatch, type StartingSet } from '@lettera/core/style';
 import DoButton from '../../control/DoButton.vue';
 import FoldAway from '../../control/FoldAway.vue';
@@ -20,10 +21,9 @@ function take(set: StartingSet, close: () => void): void {
 </script>
 
 <template>
-  <FoldAway v-slot="{ close }" label="Starting sets">
+  <FoldAway v-slot="{ close }" :label="say.startingSets">
     <p class="small quiet">
-      Styles for a kind of site, in the present voices and scale. They take the place of styles of
-      the same name; the rest stays.
+      {{ say.stylesKindSitePresent }}
     </p>
     <ul>
       <li v-for="set in STARTING_SETS" :key="set.key">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { styleDeeds as say } from './words';
 import { BODY_STYLE, freeKey } from '@lettera/core/document';
 import { takeOutStylePatch } from '@lettera/core/style';
 import { computed, nextTick, useTemplateRef } from 'vue';
@@ -34,8 +35,8 @@ const removing = computed(() => {
   const next = document?.styles[key]?.follows ?? BODY_STYLE;
   const name = document?.styles[next]?.name ?? '';
   return [
-    elements.length ? `${count(elements.length, 'text element')} will be set as ${name}` : '',
-    followers ? `${count(followers, 'style')} will follow what it follows` : '',
+    elements.length ? say.willBeSetAs(count(elements.length, 'text element'), name) : '',
+    followers ? say.willFollowWhatFollows(count(followers, 'style')) : '',
   ]
     .filter(Boolean)
     .join('; ');
@@ -72,19 +73,19 @@ function giveClass(): void {
       :model-value="row.style.name"
       class="name"
       maxlength="60"
-      :aria-label="`Name of ${row.style.name}`"
+      :aria-label="say.name(row.style.name)"
       @change="rename($event)"
     />
-    <DoButton v-if="row.elements.length === 0" label="Give it a class" @click.stop="giveClass" />
+    <DoButton v-if="row.elements.length === 0" :label="say.giveClass" @click.stop="giveClass" />
     <DoButton
       v-if="row.key !== BODY_STYLE"
-      label="Remove"
-      :aria-label="`Remove ${row.style.name}`"
+      :label="say.remove"
+      :aria-label="say.removeName(row.style.name)"
       :title="removing"
       @click.stop="remove"
     />
     <span class="small quiet">{{ row.selectors.join(', ') }}</span>
-    <DoButton class="end" label="Done" @click.stop="$emit('done')" />
+    <DoButton class="end" :label="say.done" @click.stop="$emit('done')" />
   </span>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { styleRowHead as say } from './words';
 import { count } from '../../control/figures';
 import { computed } from 'vue';
 import InFace from '../../proof/InFace.vue';
@@ -11,8 +12,8 @@ defineEmits<{ toggle: [] }>();
 const used = computed(() => {
   const { selectors, followers } = props.row;
   const [first, ...more] = selectors;
-  if (first) return more.length > 0 ? `${first} and ${more.length} more` : first;
-  return followers ? `followed by ${count(followers, 'style')}` : 'used by nothing';
+  if (first) return more.length > 0 ? say.andMore(first, more.length) : first;
+  return followers ? say.followedBy(count(followers, 'style')) : say.usedByNothing;
 });
 </script>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { styleSheet as say } from './words';
 import {
   BODY_STYLE,
   narrowBelowOf,
@@ -34,10 +35,10 @@ const proof = useProof();
 const sheet = ref<HTMLElement | null>(null);
 
 const PARTS: { value: PropertyPart; label: string }[] = [
-  { value: 'type', label: 'Type' },
-  { value: 'detail', label: 'Figures and features' },
-  { value: 'setting', label: 'Setting' },
-  { value: 'around', label: 'Around it' },
+  { value: 'type', label: say.type },
+  { value: 'detail', label: say.figuresFeatures },
+  { value: 'setting', label: say.setting },
+  { value: 'around', label: say.around },
 ];
 const part = ref<PropertyPart>('type');
 const properties = computed<PropertyName[]>(() =>
@@ -48,8 +49,8 @@ const properties = computed<PropertyName[]>(() =>
 const at = ref<StyleValues>('set');
 const below = computed(() => (project.document ? narrowBelowOf(project.document) : 0));
 const WIDTHS = computed(() => [
-  { value: 'set' as const, label: 'every width' },
-  { value: 'narrow' as const, label: `below ${below.value} px` },
+  { value: 'set' as const, label: say.everyWidth },
+  { value: 'narrow' as const, label: say.belowPx(below.value) },
 ]);
 /** The width that the proof had before narrow screens were looked at; a number, or null for its room. */
 let before: { asked: number | null } | null = null;
@@ -69,7 +70,7 @@ const voice = ref<string | null>(null);
 /** Whether only styles are shown that set something of what is shown. */
 const onlySet = ref(false);
 const voices = computed(() => [
-  { value: null, label: 'All voices' },
+  { value: null, label: say.allVoices },
   ...Object.entries(project.document?.voices ?? {}).map(([value, { name }]) => ({
     value,
     label: name,
@@ -200,7 +201,12 @@ function paste(event: ClipboardEvent): void {
   if (!project.change(patch)) return;
   const [first] = refused;
   told.value = first
-    ? `${count(refused.length, 'cell')} could not hold what was pasted: “${first.text.slice(0, 40)}” is no ${PROPERTIES[first.property].label.toLowerCase()} for ${document.styles[first.style]?.name ?? ''}. The rest was pasted.`
+    ? say.couldNotHoldWhat(
+        count(refused.length, 'cell'),
+        first.text.slice(0, 40),
+        PROPERTIES[first.property].label.toLowerCase(),
+        document.styles[first.style]?.name ?? '',
+      )
     : '';
 }
 
@@ -232,20 +238,20 @@ const drawn = computed(() => {
   return { left: line.left, top, height: bottom - top, up: line.from < line.to };
 });
 
-useKeys('In Styles', [
-  { keys: '[', does: 'the style before', run: () => step(-1) },
-  { keys: ']', does: 'the style after', run: () => step(1) },
+useKeys(say.inStyles, [
+  { keys: '[', does: say.styleBefore, run: () => step(-1) },
+  { keys: ']', does: say.styleAfter, run: () => step(1) },
 ]);
 </script>
 
 <template>
   <ToolRow>
-    <ChoiceSet v-model="part" label="Part of the sheet" :choices="PARTS" />
-    <span class="quiet">at</span>
-    <ChoiceSet v-model="at" label="At which widths" :choices="WIDTHS" />
+    <ChoiceSet v-model="part" :label="say.partSheet" :choices="PARTS" />
+    <span class="quiet">{{ say.at }}</span>
+    <ChoiceSet v-model="at" :label="say.atWhichWidths" :choices="WIDTHS" />
     <NumberField
       v-if="at === 'narrow'"
-      label="Narrow below"
+      :label="say.narrowBelow"
       hide-label
       :model-value="below"
       :min="240"
@@ -261,24 +267,29 @@ useKeys('In Styles', [
       "
     />
     <template #least>
-      <OnOff v-model="onlySet" label="set here only" />
-      <PickOne v-model="voice" :choices="voices" label="Filter by voice" placeholder="All voices" />
+      <OnOff v-model="onlySet" :label="say.setHereOnly" />
+      <PickOne
+        v-model="voice"
+        :choices="voices"
+        :label="say.filterByVoice"
+        :placeholder="say.allVoices"
+      />
     </template>
     <template #end>
       <TextField
         v-model="sought"
         class="find"
-        placeholder="Find"
-        aria-label="Filter by style or element"
+        :placeholder="say.find"
+        :aria-label="say.filterByStyleOr"
       />
     </template>
   </ToolRow>
   <p v-if="told" role="alert" class="told mark-text">
-    {{ told }} <DoButton label="Close" @click="told = ''" />
+    {{ told }} <DoButton :label="say.close" @click="told = ''" />
   </p>
   <p v-if="rows.length === 0" class="none">
-    No style is like that.
-    <DoButton label="Show all" @click="((sought = ''), (voice = null), (onlySet = false))" />
+    {{ say.noStyleLike }}
+    <DoButton :label="say.showAll" @click="((sought = ''), (voice = null), (onlySet = false))" />
   </p>
   <div v-else ref="sheet" class="sheet">
     <table
@@ -298,8 +309,8 @@ useKeys('In Styles', [
       </colgroup>
       <thead>
         <tr>
-          <th scope="col">Style</th>
-          <th scope="col">Follows</th>
+          <th scope="col">{{ say.style }}</th>
+          <th scope="col">{{ say.follows }}</th>
           <th v-for="property in properties" :key="property" scope="col">
             {{ PROPERTIES[property].label }}
           </th>
@@ -326,8 +337,8 @@ useKeys('In Styles', [
                 :model-value="row.style.follows"
                 :choices="followChoices.filter(({ value }) => value !== row.key)"
                 fluid
-                label="Style that it follows"
-                placeholder="the text around it"
+                :label="say.styleFollows"
+                :placeholder="say.textAround"
                 @update:model-value="follow(row.key, $event)"
               />
               <template v-else>{{
@@ -335,7 +346,7 @@ useKeys('In Styles', [
                   ? project.shown?.styles[row.style.follows]?.name
                   : row.key === BODY_STYLE
                     ? '–'
-                    : 'the text around it'
+                    : say.textAround
               }}</template>
             </td>
             <PropertyCell

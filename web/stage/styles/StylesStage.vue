@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { stylesStage as say } from './words';
 import { ref } from 'vue';
 import ViewTabs from '../../control/ViewTabs.vue';
 import StageHeader from '../StageHeader.vue';
@@ -12,24 +13,25 @@ import StyleSheet from './StyleSheet.vue';
 /** Assigning type to the whole site: text styles, the text elements that use them, and their colours. */
 type View = 'sheet' | 'elements' | 'colours' | 'gathered';
 const VIEWS: { value: View; label: string }[] = [
-  { value: 'sheet', label: 'Styles' },
-  { value: 'elements', label: 'Elements' },
-  { value: 'colours', label: 'Colours' },
-  { value: 'gathered', label: 'Clean-up' },
+  { value: 'sheet', label: say.styles },
+  { value: 'elements', label: say.elements },
+  { value: 'colours', label: say.colours },
+  { value: 'gathered', label: say.cleanUp },
 ];
 const view = ref<View>('sheet');
 </script>
 
 <template>
   <div class="styles">
-    <StageHeader title="Styles">
-      <template #views><ViewTabs v-model="view" label="Views of Styles" :views="VIEWS" /></template>
+    <StageHeader :title="say.styles">
+      <template #views
+        ><ViewTabs v-model="view" :label="say.viewsStyles" :views="VIEWS"
+      /></template>
       <template #actions>
         <StartingSets />
         <AddStyle v-if="view === 'sheet'" />
       </template>
-      Every kind of text on the site uses a text style. A property is set in a style, or follows:
-      what is followed changes with its source, everywhere at once.
+      {{ say.everyKindTextOn }}
     </StageHeader>
     <StyleSheet v-if="view === 'sheet'" />
     <ElementSheet v-else-if="view === 'elements'" @style="view = 'sheet'" />

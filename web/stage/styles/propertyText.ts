@@ -1,3 +1,4 @@
+import { propertyText as say } from './words';
 import {
   descriptorOf,
   PROPERTIES,
@@ -37,21 +38,21 @@ export function traceText(
   property: PropertyName,
   { origin, trace }: ResolvedProperty,
 ): string {
-  if (origin === 'set') return `${PROPERTIES[property].label} is set here.`;
+  if (origin === 'set') return say.isSetHere(PROPERTIES[property].label);
   const steps = trace.map((step, i) => {
     const last = i === trace.length - 1;
-    const found = last ? ', where it is set' : ', which leaves it open';
+    const found = last ? say.whereSet : say.whichLeavesOpen;
     switch (step.origin) {
       case 'set':
         return `${styleName(document, step.style)}${found}`;
       case 'style':
-        return `the style it follows, ${styleName(document, step.style)}${found}`;
+        return say.styleFollows(styleName(document, step.style), found);
       case 'parent':
-        return `the text around it, ${document.elements[step.element ?? '']?.name ?? ''}${found}`;
+        return say.textAround(document.elements[step.element ?? '']?.name ?? '', found);
       case 'body':
-        return `the body${found}`;
+        return say.body(found);
       default:
-        return 'the browser’s own default';
+        return say.browsersOwnDefault;
     }
   });
   return `${PROPERTIES[property].label}: ${steps.join('; ')}.`;

@@ -1,3 +1,4 @@
+import { styleRow as say } from './words';
 import type { ProjectDocument, TextStyle } from '@lettera/core/document';
 import { resolveInUse, type ResolvedStyle } from '@lettera/core/style';
 import { caseFont } from '../../proof/caseFonts';
@@ -42,7 +43,7 @@ export function styleRows(document: ProjectDocument, resolvedIn: ProjectDocument
 export const followable = (
   document: ProjectDocument | null | undefined,
 ): { value: string | null; label: string }[] => [
-  { value: null, label: 'the text around it' },
+  { value: null, label: say.textAround },
   ...Object.entries(document?.styles ?? {}).map(([value, { name }]) => ({ value, label: name })),
 ];
 

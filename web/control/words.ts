@@ -1,0 +1,36 @@
+/** The controls: every word that is read there, by the component that says it. */
+
+/** What is said in the midst of words. */
+type Said = string | number;
+
+export const foldAway = {
+  ofTheseSettingsNot: (changed: Said) => `${changed} of these settings not as they are at rest`,
+};
+
+export const numberField = {
+  inUnit: (shownUnit: Said) => `in ${shownUnit}`,
+  from: (min: Said, max: Said) => `from ${min} to ${max}`,
+  isNoNumberGive: (typed: Said, range: Said) => `“${typed}” is no number. Give one ${range}.`,
+  isOutBoundsGive: (typed: Said, range: Said) => `${typed} is out of bounds. Give one ${range}.`,
+};
+
+export const progressLine = {
+  stop: 'Stop',
+};
+
+export const sayDialog = {
+  close: 'Close',
+};
+
+export const toolRow = {
+  more: 'More',
+};
+
+export const drag = {
+  whileDragging: 'While dragging',
+  breakDragOff: 'break the drag off',
+};
+
+export const keys = {
+  inEveryStage: 'In every stage',
+};
