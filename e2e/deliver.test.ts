@@ -199,6 +199,7 @@ test('the bundle is tried in a page of its own before it is offered, and what co
 });
 
 test('names that a site reads are set to tokens, and those that cannot be are told', async () => {
+  await press(page, 'Style sheet');
   await press(page, 'Other names for tokens');
   const add = async (name: string, token: string) => {
     await page.locator('[aria-label="Name that the site reads"]').fill(name);
@@ -225,7 +226,7 @@ test('tokens are read in: looked at first, told what cannot be used, taken as on
     await input.uploadFile(path);
   };
   const own = await fileOf('tokens.json');
-  await press(page, 'Read tokens in');
+  await press(page, 'Read a token file');
   await choosing(
     'theirs.json',
     JSON.stringify({

@@ -209,16 +209,16 @@ describe('colours and the name', () => {
   test('are changed in place; what is no colour is refused, and the colour stays', async () => {
     await open(page, 'styles');
     await press(page, 'Colours', '[aria-label="Views of Styles"]');
-    await fill(page, 'Ink on the light ground', 'rgb(34 34 34)');
+    await fill(page, 'Ink on the light background', 'rgb(34 34 34)');
     const colour = async () => (await computed(await proofFrame(page), 'body', ['color']))['color'];
     await eventually(colour, (value) => value === 'rgb(34, 34, 34)');
-    await fill(page, 'Ink on the light ground', 'red; } body {');
+    await fill(page, 'Ink on the light background', 'red; } body {');
     const refusal = await page.waitForSelector('.refusal[role="alert"]');
     expect(await refusal?.evaluate((node) => node.textContent)).toMatch(
       /Ink: light ground must be a CSS colour.*Nothing was changed/,
     );
     // It stands beside what was tried, which shows what holds again.
-    const field = await page.waitForSelector('[aria-label="Ink on the light ground"]');
+    const field = await page.waitForSelector('[aria-label="Ink on the light background"]');
     const [told, tried] = [await refusal?.boundingBox(), await field?.boundingBox()];
     const apart = Math.min(
       Math.abs((told?.y ?? 0) - ((tried?.y ?? 0) + (tried?.height ?? 0))),

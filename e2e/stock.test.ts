@@ -125,7 +125,7 @@ test('a saved page is told by what sets its text, pointed at, and leaves the pro
   expect(said).toContain('figcaption in type/read.css, line 8, font-size: 0.85rem');
   expect(said).toContain('from body around it: body in type/read.css, line 6, font:');
 
-  await press(page, 'Other values');
+  await press(page, 'Values');
   await page.waitForSelector('.swatch');
   await press(page, 'Conflicts');
   await page.waitForSelector('.fights');
@@ -165,8 +165,9 @@ test('a saved page is told by what sets its text, pointed at, and leaves the pro
   // And when the project is opened again, with when it was.
   await page.reload();
   await read();
-  expect(await summary()).toMatch(/as the site was brought on \d+ \w+/);
-  await press(page, 'Leave this site');
+  expect(await summary()).toMatch(/, brought on \d+ \w+/);
+  await unfold(page, 'This site');
+  await press(page, 'Leave this site', '.l-fold');
   await page.waitForSelector('section.ways');
   await page.reload();
   await page.waitForSelector('section.ways');
@@ -384,7 +385,8 @@ test('what is no page, or has no text, is said, and nothing is lost', async () =
   await bring({ 'index.html': '<!doctype html><title>Empty</title><body><img src="a.png">' });
   await page.waitForSelector('::-p-text(There is no text on this page that anybody sees)');
   expect(await summary()).not.toContain('NaN');
-  await press(page, 'Leave this site');
+  await unfold(page, 'This site');
+  await press(page, 'Leave this site', '.l-fold');
   await bring(site('in px'));
   await read();
   expect(await summary()).toContain('read at 360 and 1280 px');
@@ -488,7 +490,8 @@ test('the reader is offered in full, and its file is read as the page', async ()
     () => rows('table.shares'),
     (all) => all[0]?.[0] === '17 px',
   );
-  await press(page, 'Leave this site');
+  await unfold(page, 'This site');
+  await press(page, 'Leave this site', '.l-fold');
   writeFileSync(path, '{"format": "lettera-reading", "version": 2}');
   const again = (await page.waitForSelector(
     'input[aria-label="Files of pages"]',
@@ -512,18 +515,21 @@ test('an address is fetched on a word, and one that leads inside is refused', as
 
   // It is fetched again as it is then, also when the project is opened another time.
   served += '<p>Ebb</p>';
-  await press(page, 'Fetch again');
+  await unfold(page, 'This site');
+  await press(page, 'Fetch again', '.l-fold');
   await eventually(summary, (text) => text.includes('1 page, 2 texts, read at'));
   served += '<p>Flood</p>';
   await page.reload();
   await read();
   expect(await summary()).toContain('1 page, 2 texts, read at');
-  await press(page, 'Fetch again');
+  await unfold(page, 'This site');
+  await press(page, 'Fetch again', '.l-fold');
   await eventually(summary, (text) => text.includes('1 page, 3 texts, read at'));
   // One that does not come leaves what is there.
   live.closeAllConnections();
   live.close();
-  await press(page, 'Fetch again');
+  await unfold(page, 'This site');
+  await press(page, 'Fetch again', '.l-fold');
   await page.waitForSelector('::-p-text(does not answer)');
   expect(await summary()).toContain('1 page, 3 texts, read at');
 }, 90_000);

@@ -399,7 +399,7 @@ describe('colours', () => {
 
   test('are typed in any form of CSS, picked by eye, named, and refused where they are none', async () => {
     await view('Colours');
-    const field = `${row('accent')} [aria-label="Lantern red on the light ground"]`;
+    const field = `${row('accent')} [aria-label="Lantern red on the light background"]`;
     const type = async (text: string) => {
       await page.locator(field).fill(text);
       await page.keyboard.press('Tab');

@@ -18,7 +18,7 @@ const PLAINER: readonly (readonly [pattern: RegExp, plain: string])[] = [
   [/\bnarrow(ed)? (by|further)\b|^narrowed$/i, 'filter'],
   [/\bke(ep|pt) aside\b/i, 'shortlist'],
   [/^looking$/i, 'view'],
-  [/^ground$/i, 'background'],
+  [/\bgrounds?\b(?!-)/i, 'background'],
   [/\bwhole room\b|\bfold the proof\b/i, 'full width; hide the page'],
   [/\breckon/i, 'work out'],
   [/\bagainst itself\b/i, 'conflicts'],

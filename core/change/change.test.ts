@@ -209,7 +209,7 @@ describe('a change', () => {
       [
         'Style Lead: weight following → 620',
         'Element Table: style Table → Caption',
-        `Colour Ink: light ground ${before.colours['ink']?.light ?? ''} → #000`,
+        `Colour Ink: light background ${before.colours['ink']?.light ?? ''} → #000`,
         `Scale: large end: ratio ${before.scale.large.ratio} → 1.3`,
         'Style New added',
         'Element Code in a block removed',

@@ -10,8 +10,8 @@ import { writtenValue } from '../style/typedValue';
 const WORDS: Record<string, string> = {
   small: 'small end',
   large: 'large end',
-  light: 'light ground',
-  dark: 'dark ground',
+  light: 'light background',
+  dark: 'dark background',
   weightMin: 'lightest weight',
   weightMax: 'heaviest weight',
   down: 'steps down',

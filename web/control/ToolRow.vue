@@ -72,6 +72,12 @@ onBeforeUnmount(() => observer.disconnect());
 .tool-row > :deep(*) {
   flex: none;
 }
+/* A sentence gives way to what stands beside it. */
+.tool-row > :deep(.says) {
+  flex: 0 1 auto;
+  min-width: 0;
+  white-space: normal;
+}
 .end {
   display: flex;
   gap: 10px;

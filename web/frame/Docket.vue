@@ -151,7 +151,8 @@ const decisions = computed<Record<StageKey, Decision[]>>(() => {
             class="mark-text small"
             :title="`${count(marksIn(stage.key), 'mark')}`"
           >
-            {{ marksIn(stage.key) }}<span class="visually-hidden"> {{ say.marks }}</span>
+            {{ marksIn(stage.key)
+            }}<span class="visually-hidden">{{ say.marks(marksIn(stage.key)) }}</span>
           </span>
         </span>
         <span

@@ -13,6 +13,7 @@ import { computed, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 
 import DoButton from '../control/DoButton.vue';
+import FiguresTable from '../control/FiguresTable.vue';
 import { useMarks } from '../store/marks';
 import { usePlans } from '../store/plans';
 import { useProject } from '../store/project';
@@ -75,14 +76,14 @@ function goTo({ stage, style }: Mark): void {
     <div v-if="open && figures" class="detail">
       <template v-if="open === 'files'">
         <h2>{{ say.whatVisitorMayLoad }}</h2>
-        <table>
+        <FiguresTable>
           <tbody>
             <tr v-for="font in figures.fonts" :key="font.path">
               <td>{{ font.path.replace('fonts/', '') }}</td>
               <td class="figure">{{ kilobytes(font.bytes) }}</td>
             </tr>
           </tbody>
-        </table>
+        </FiguresTable>
         <p v-for="reason in plans.failed" :key="reason" class="mark-text" role="alert">
           {{ reason }}
         </p>

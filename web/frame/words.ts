@@ -15,7 +15,7 @@ export const docket = {
   docket: 'Docket',
   projects: '‹ Projects',
   stages: 'Stages',
-  marks: 'marks',
+  marks: (of: number) => (of === 1 ? ' mark' : ' marks'),
   noWebFaceStand: 'No web face to stand in for',
   beingFitted: 'being fitted …',
   nothingFitted: 'Nothing is fitted',

@@ -79,7 +79,7 @@ export const proofPane = {
 
 export const standIns = {
   isServedElsewhereShown: (standIn: Said) =>
-    `is served elsewhere and shown here in ${standIn}, which stands in for it.`,
+    `is served elsewhere and shown here in ${standIn}, which stands in for it. `,
 };
 
 export const unseenPage = {

@@ -21,9 +21,14 @@ export const useCaseReadings = defineStore('caseReadings', () => {
       .join(';'),
   );
 
+  /** What was asked for last: the project, and what its case held. */
+  let asked = '';
+
   async function load(): Promise<void> {
     const { id } = project;
-    if (!id) return;
+    const wanted = `${id} ${contents.value}`;
+    if (!id || wanted === asked) return;
+    asked = wanted;
     try {
       const [list, measured] = await Promise.all([api.readings(id), api.caseMeasures(id)]);
       if (id !== project.id) return;
@@ -31,6 +36,7 @@ export const useCaseReadings = defineStore('caseReadings', () => {
       measures.value = measured;
     } catch {
       // The line-up shows the families without figures; the next change of the case asks again.
+      asked = '';
     }
   }
 

@@ -46,8 +46,10 @@ export const useLibrary = defineStore('library', () => {
   async function measure(): Promise<void> {
     if (!project.stored) return;
     try {
-      const { state: at } = await api.libraryMeasures(project.stored.id, 0);
-      if (at !== 'stopped' && at !== 'done') await api.startMeasuring(project.stored.id);
+      await takeOver();
+      const at = measuring.value?.state;
+      if (at === 'stopped' || at === 'done') return;
+      await api.startMeasuring(project.stored.id);
       await takeOver();
     } catch (error) {
       message.value = (error as Error).message;

@@ -84,9 +84,14 @@ export const usePlans = defineStore('plans', () => {
   /** The pages that the copy was read from. */
   const pages = computed(() => Object.keys(project.stored?.document.pages ?? {}).join());
 
+  let asking = false;
+  let askAgain = false;
+
   async function load(): Promise<void> {
     const { id } = project;
     if (!id) return;
+    asking = true;
+    askAgain = false;
     try {
       const known = await api.deliveryEvidence(id);
       if (id !== project.id) return;
@@ -96,7 +101,10 @@ export const usePlans = defineStore('plans', () => {
       failed.value = [...new Set(Object.values(known.failed))];
     } catch {
       // Bytes are left out until the next file has been made.
+    } finally {
+      asking = false;
     }
+    if (askAgain) await load();
   }
 
   watch(
@@ -109,7 +117,12 @@ export const usePlans = defineStore('plans', () => {
     },
   );
   watch([() => project.id, pages], () => void load(), { immediate: true });
-  watch([missing, () => project.progress.packing?.done], ([wanted]) => wanted && void load());
+  watch([missing, () => project.progress.packing?.done], ([wanted, done], [, before]) => {
+    if (!wanted) return;
+    // The answer that is on its way may be older than what has been made since, and than nothing else.
+    if (asking) askAgain ||= done !== before;
+    else void load();
+  });
 
   return { fallbackOf, deliveryOf, charactersOf, settledDelivery, caseBytes, failed };
 });

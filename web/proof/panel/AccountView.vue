@@ -8,6 +8,7 @@ import PickOne from '../../control/PickOne.vue';
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
 import { debounce } from '../../control/debounce';
 import DoButton from '../../control/DoButton.vue';
+import FiguresTable from '../../control/FiguresTable.vue';
 import { count } from '../../control/figures';
 import { useOwnPages } from '../../store/ownPages';
 import { useProject } from '../../store/project';
@@ -199,7 +200,7 @@ function claim(kind: UnclaimedKind<Element> & { style: string }): void {
       }}<template v-if="account.left">{{ say.leftPagesOwnStyle(account.left) }}</template
       >.
     </p>
-    <table v-if="account.overruling.length" class="figures-table">
+    <FiguresTable v-if="account.overruling.length">
       <caption class="visually-hidden">
         {{
           say.whatOverrulesLetteraOn
@@ -253,7 +254,7 @@ function claim(kind: UnclaimedKind<Element> & { style: string }): void {
           </tr>
         </template>
       </tbody>
-    </table>
+    </FiguresTable>
     <p v-else class="small quiet">{{ say.nothingPagesOwnOverrules }}</p>
     <template v-if="account.overruling.length">
       <h3>{{ say.leastWouldWin }}</h3>

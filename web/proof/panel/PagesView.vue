@@ -4,6 +4,7 @@ import type { RemovedKind } from '@lettera/core/page';
 import { computed } from 'vue';
 import TextField from '../../control/TextField.vue';
 import DoButton from '../../control/DoButton.vue';
+import FiguresTable from '../../control/FiguresTable.vue';
 import { count } from '../../control/figures';
 import { useOwnPages } from '../../store/ownPages';
 import { useProject } from '../../store/project';
@@ -100,7 +101,7 @@ const removed = computed(() => own.account?.removed ?? []);
   <template v-if="own.account">
     <h3>{{ say.whatWasRemovedFrom }}</h3>
     <p v-for="note in own.account.notes" :key="note" class="small">{{ note }}</p>
-    <table v-if="removed.length" class="figures-table">
+    <FiguresTable v-if="removed.length">
       <thead>
         <tr>
           <th scope="col">{{ say.kind }}</th>
@@ -115,7 +116,7 @@ const removed = computed(() => own.account?.removed ?? []);
           <td class="figure">{{ one.times }}</td>
         </tr>
       </tbody>
-    </table>
+    </FiguresTable>
     <p v-else class="small quiet">{{ say.nothingRanNothingAsked }}</p>
   </template>
   <p v-else-if="own.accountFailed" role="alert" class="line wrap">

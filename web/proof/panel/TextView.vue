@@ -6,6 +6,7 @@ import { debounce } from '../../control/debounce';
 import { count } from '../../control/figures';
 import TextArea from '../../control/TextArea.vue';
 import DoButton from '../../control/DoButton.vue';
+import FiguresTable from '../../control/FiguresTable.vue';
 import { useOwnPages } from '../../store/ownPages';
 import { usePlans } from '../../store/plans';
 import { useProject } from '../../store/project';
@@ -171,7 +172,7 @@ async function onlyHere(): Promise<void> {
         <template v-else>{{ say.unknown(facts.contrast.unknown) }}</template>
       </dd>
     </dl>
-    <table class="figures-table">
+    <FiguresTable>
       <thead>
         <tr>
           <th scope="col">{{ say.property }}</th>
@@ -188,7 +189,7 @@ async function onlyHere(): Promise<void> {
           </td>
         </tr>
       </tbody>
-    </table>
+    </FiguresTable>
     <form v-if="run !== null" class="typed" @submit.prevent="type">
       <label>
         <span>{{ say.wordsOnPage }}</span>

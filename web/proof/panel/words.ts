@@ -111,7 +111,7 @@ export const textView = {
   usedByOnPage: (name: Said, places: Said) => `, used by ${name}, ${places} on this page`,
   onPages: (places: Said, pages: Said) => `, ${places} on ${pages}`,
   size: 'Size',
-  herePxWidth: (ends: Said) => `here; ${ends} px of width`,
+  herePxWidth: (ends: Said) => ` here; ${ends} px of width`,
   line: 'Line',
   high: (lineHeight: Said) => `${lineHeight} high`,
   aboutCharacters: (measure: Said) => `, about ${measure} characters`,
@@ -136,14 +136,14 @@ export const textView = {
 };
 
 export const waysList = {
-  rules: (says: Said) => `Rules ${says}:`,
+  rules: (says: Said) => ` Rules ${says}:`,
   theyStayAsYour: (following: Said, texts: Said) =>
     `they stay as your style sheets have them, and ${following} of ${texts} on the page follow.`,
   followOnPage: (about: Said, following: Said, texts: Said) =>
     `${about} follow, ${following} of ${texts} on the page.`,
   ofFollow: (texts: Said) => `of ${texts} follow.`,
   andOthers: ' and others',
-  stillOverruledBy: (overruling: Said, also: Said) => `Still overruled by ${overruling}${also}.`,
+  stillOverruledBy: (overruling: Said, also: Said) => ` Still overruled by ${overruling}${also}.`,
   deliverThemSo: 'Deliver them so',
   deliverRules: (says: Said) => `Deliver the rules ${says}`,
   tryingMoreWaysOn: 'Trying more ways on the page …',

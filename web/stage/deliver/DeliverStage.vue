@@ -5,6 +5,7 @@ import { bundleFault } from '@lettera/core/deliver';
 import type { ProjectDocument } from '@lettera/core/document';
 import type { DeliveryFile } from '@lettera/core/wire';
 import DoButton from '../../control/DoButton.vue';
+import FiguresTable from '../../control/FiguresTable.vue';
 import ViewTabs from '../../control/ViewTabs.vue';
 import { api, ApiError, urls } from '../../api/client';
 import { count, kilobytes } from '../../control/figures';
@@ -14,7 +15,6 @@ import { useMadeDeliveries } from '../../store/madeDeliveries';
 import { useProject } from '../../store/project';
 import StageHeader from '../StageHeader.vue';
 import CodeView from './CodeView.vue';
-import OtherNames from './OtherNames.vue';
 import MakingLine from './MakingLine.vue';
 import FontsView from './FontsView.vue';
 import PagesTried from './PagesTried.vue';
@@ -89,14 +89,7 @@ const sheet = computed(() => {
   <StageHeader :title="say.deliver">
     <template #views><ViewTabs v-model="view" :label="say.views" :views="VIEWS" /></template>
     <template #actions>
-      <OtherNames v-if="project.document?.delivery.form !== 'rules'" />
       <TokensFile />
-      <DoButton
-        as="a"
-        :href="urls.projectFile(project.id)"
-        :label="say.saveProject"
-        :title="say.projectOneFileFaces"
-      />
     </template>
     {{ say.filesSiteCanUse }}
   </StageHeader>
@@ -128,6 +121,13 @@ const sheet = computed(() => {
         >{{ count(files.length, 'file') }}, <b>{{ kilobytes(total) }}</b>
         {{ say.beforeTextPacked }}</span
       >
+      <DoButton
+        as="a"
+        class="project-file"
+        :href="urls.projectFile(project.id)"
+        :label="say.saveProject"
+        :title="say.projectOneFileFaces"
+      />
     </div>
     <MakingLine v-if="isBehind" class="notice small">
       {{ say.workingFilesOutAnew }}
@@ -151,7 +151,7 @@ const sheet = computed(() => {
     <p v-for="mark in forbidden" :key="mark.message" class="notice mark-text">
       {{ mark.message }} {{ mark.remedy }}
     </p>
-    <table class="figures-table">
+    <FiguresTable>
       <thead>
         <tr>
           <th>{{ say.file }}</th>
@@ -182,7 +182,7 @@ const sheet = computed(() => {
           </tr>
         </template>
       </tbody>
-    </table>
+    </FiguresTable>
   </template>
 </template>
 
@@ -200,6 +200,9 @@ const sheet = computed(() => {
 }
 .take {
   gap: 14px;
+}
+.project-file {
+  margin-left: auto;
 }
 .refused {
   color: var(--mark);

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { loadTimes as say } from './words';
+import FiguresTable from '../../control/FiguresTable.vue';
 import {
   CONNECTIONS,
   fontBytesFirst,
@@ -30,7 +31,7 @@ const seconds = (milliseconds: number): string => `${(milliseconds / 1000).toFix
 </script>
 
 <template>
-  <table v-if="rows" class="figures-table">
+  <FiguresTable v-if="rows">
     <thead>
       <tr>
         <th scope="col">{{ say.forPageFirstLanguage }}</th>
@@ -50,7 +51,7 @@ const seconds = (milliseconds: number): string => `${(milliseconds / 1000).toFix
         <td class="figure">{{ seconds(swap) }}</td>
       </tr>
     </tbody>
-  </table>
+  </FiguresTable>
 </template>
 
 <style scoped>

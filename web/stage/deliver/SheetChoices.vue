@@ -9,6 +9,7 @@ import NumberField from '../../control/NumberField.vue';
 import OnOff from '../../control/OnOff.vue';
 import { useProject } from '../../store/project';
 import BesideSite from './BesideSite.vue';
+import OtherNames from './OtherNames.vue';
 import { useDeliverySettings } from './deliverySettings';
 import { DISPLAYS } from './deliverView';
 
@@ -118,6 +119,7 @@ function setPrefix(event: Event): void {
         @change="setPrefix"
       />
     </label>
+    <div v-if="delivery.form !== 'rules'"><OtherNames /></div>
     <label class="field">
       <span class="quiet">{{ say.whileFontsLoad }}</span>
       <PickOne

@@ -6,6 +6,7 @@ import PickOne from '../../control/PickOne.vue';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { api, urls } from '../../api/client';
 import DoButton from '../../control/DoButton.vue';
+import FiguresTable from '../../control/FiguresTable.vue';
 import { count } from '../../control/figures';
 import { timeOf } from '../../store/history';
 import { useProject } from '../../store/project';
@@ -81,7 +82,7 @@ const KINDS = { new: 'new', gone: 'removed', changed: 'changed' } as const;
       <ul v-if="words.length" :aria-label="say.whatDiffers">
         <li v-for="line in words" :key="line" class="small">{{ line }}</li>
       </ul>
-      <table class="figures-table" :aria-label="count(changes.length, 'file')">
+      <FiguresTable :aria-label="count(changes.length, 'file')">
         <tbody>
           <template v-for="change in changes" :key="change.path">
             <tr>
@@ -110,7 +111,7 @@ const KINDS = { new: 'new', gone: 'removed', changed: 'changed' } as const;
             </tr>
           </template>
         </tbody>
-      </table>
+      </FiguresTable>
     </template>
   </section>
 </template>

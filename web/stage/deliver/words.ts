@@ -62,7 +62,7 @@ export const deliverStage = {
 
 export const fetchedFirst = {
   fetchedAtOnce: 'Fetched at once',
-  fetchedAtOnceAre: 'Fetched at once:',
+  fetchedAtOnceAre: ' Fetched at once: ',
   whichSetWhatPages: (elements: Said) => `, which set what the pages show first: ${elements}.`,
   whichSetBodyFirst: ', which set the body and the first heading.',
   madeOf: (title: Said, done: Said, all: Said) => `${title}, ${done} of ${all}`,
@@ -105,7 +105,7 @@ export const makingLine = {
   localFontsBeingFitted: (word: Said, done: Said, all: Said) =>
     `${word}Local fonts are being fitted to the site’s text, ${done} of ${all}.`,
   ofPackedLargeOne: (word: Said, done: Said, fontFiles: Said) =>
-    `${word}${done} of ${fontFiles} packed. A large one takes a minute or so; its faces can be used meanwhile.`,
+    `${word}${done} of ${fontFiles} packed. A large one takes a minute or so; its faces can be used meanwhile. `,
 };
 
 export const otherNames = {
@@ -163,7 +163,7 @@ export const sheetChoices = {
   itDiffersFromOne: 'It differs from one width to another there, so sizes are delivered in px.',
   prefixTokens: 'Prefix of tokens',
   whileFontsLoad: 'While fonts load',
-  darkColoursVisitorsWho: 'Dark colours for visitors who prefer a dark ground',
+  darkColoursVisitorsWho: 'Dark colours for visitors who prefer a dark background',
   everything: 'Everything',
   facesTokens: 'Faces and tokens',
   elementRules: 'Element rules',
@@ -192,7 +192,7 @@ export const sinceDelivered = {
 };
 
 export const tokensFile = {
-  readTokens: 'Read tokens in',
+  readTokens: 'Read a token file',
   fileWCDesign:
     'A file of W3C design tokens. One of Lettera’s own takes the place of voices, scale, colours, styles and elements; another’s is added beside them, as far as it goes.',
   chooseFile: 'Choose a file',

@@ -8,6 +8,7 @@ import TextField from '../../control/TextField.vue';
 import PickOne from '../../control/PickOne.vue';
 import { computed, ref } from 'vue';
 import DoButton from '../../control/DoButton.vue';
+import FiguresTable from '../../control/FiguresTable.vue';
 import { kilobytes } from '../../control/figures';
 import NumberField from '../../control/NumberField.vue';
 import { useCaseReadings } from '../../store/caseReadings';
@@ -76,7 +77,7 @@ function drop(index: number): void {
 </script>
 
 <template>
-  <table v-if="family" class="figures-table">
+  <FiguresTable v-if="family">
     <thead>
       <tr>
         <th>{{ say.faceAsFileSays }}</th>
@@ -171,7 +172,7 @@ function drop(index: number): void {
         </td>
       </tr>
     </tbody>
-  </table>
+  </FiguresTable>
   <p v-if="shown.length < faces.length">
     <DoButton @click="whole = true"> {{ say.showAllFaces(faces.length) }} </DoButton>
   </p>

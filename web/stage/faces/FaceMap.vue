@@ -7,6 +7,7 @@ import { select } from 'd3-selection';
 import PickOne from '../../control/PickOne.vue';
 import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import DoButton from '../../control/DoButton.vue';
+import FiguresTable from '../../control/FiguresTable.vue';
 import { useLineUp } from '../../store/lineUp';
 import { filterRows, withoutPart } from '../../store/rows/filter';
 import type { LineUpRow } from '../../store/rows/rows';
@@ -255,7 +256,7 @@ const sayPoint = ({ row, values }: Point): string =>
       <template v-if="unplaced">{{ say.ofNotOnMap(unplaced, within.length) }}</template>
       <template v-if="dots"> {{ say.areDotsDrawRegion(dots) }}</template>
     </p>
-    <table v-if="asTable" class="figures-table">
+    <FiguresTable v-if="asTable">
       <thead>
         <tr>
           <th>{{ say.family }}</th>
@@ -274,7 +275,7 @@ const sayPoint = ({ row, values }: Point): string =>
           </td>
         </tr>
       </tbody>
-    </table>
+    </FiguresTable>
     <div v-else ref="root" class="plane" :style="{ height: `${height}px` }" @keydown="onKey">
       <svg
         ref="chart"

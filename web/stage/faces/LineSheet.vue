@@ -10,6 +10,7 @@ import {
 import { pinPatch } from '@lettera/core/fallback';
 import { computed } from 'vue';
 import DoButton from '../../control/DoButton.vue';
+import FiguresTable from '../../control/FiguresTable.vue';
 import { useCaseReadings } from '../../store/caseReadings';
 import { useProject } from '../../store/project';
 import type { LineUpRow } from '../../store/rows/rows';
@@ -55,7 +56,7 @@ function letFloat(): void {
 <template>
   <section>
     <h3>{{ say.lineOnEachPlatform }}</h3>
-    <table class="figures-table">
+    <FiguresTable>
       <thead>
         <tr>
           <th>{{ say.platform }}</th>
@@ -74,7 +75,7 @@ function letFloat(): void {
           <td class="figure">{{ em(whole(line)) }}</td>
         </tr>
       </tbody>
-    </table>
+    </FiguresTable>
     <p v-if="pinned" class="line wrap">
       {{ say.pinnedEveryPlatformGives }}
       <DoButton :label="say.letFloat" @click="letFloat" />

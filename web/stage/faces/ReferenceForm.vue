@@ -225,7 +225,7 @@ async function take(): Promise<void> {
 .reference {
   display: grid;
   gap: 8px;
-  margin: 0 20px 12px;
+  margin: 0 var(--edge) 12px;
   padding: 12px;
   border: 1px solid var(--rule);
   border-left: 3px solid var(--verdigris);

@@ -22,8 +22,8 @@ export const faceCorrections = {
   style: 'Style',
   woff: 'WOFF2',
   remove: 'Remove',
-  claimsSamePlaceAs: (rivals: Said) => `claims the same place as ${rivals}: only the later shows`,
-  fileSays: (says: Said) => `its file says: ${says}`,
+  claimsSamePlaceAs: (rivals: Said) => ` claims the same place as ${rivals}: only the later shows `,
+  fileSays: (says: Said) => ` its file says: ${says}`,
   familyFullName: (fullName: Said) => `Family of ${fullName}`,
   weightFullName: (fullName: Said) => `Weight of ${fullName}`,
   widthPercent: (fullName: Said) => `Width of ${fullName}, percent`,
@@ -239,8 +239,8 @@ export const lineUpList = {
 
 export const lineUpRow = {
   drawn: (measuredClass: Said) => `, drawn ${measuredClass}`,
-  byReference: '· by reference',
-  inCase: '· in the case',
+  byReference: ' · by reference',
+  inCase: ' · in the case',
   onShortlist: (name: Said) => `${name} on the shortlist`,
   onShortlistK: 'On the shortlist (k)',
   putOnShortlistK: 'Put on the shortlist (k)',
@@ -287,9 +287,9 @@ export const referenceForm = {
     `, a ${weight} looked for among regulars: its regular finds a nearer one`,
   chosenByWhatWas: (name: Said, also: Said) =>
     `Chosen by what was measured on your file of ${name}${also}.`,
-  withFileAtHand: 'With a file of it at hand, the look-alike is chosen by measure.',
+  withFileAtHand: 'With a file of it at hand, the look-alike is chosen by measure. ',
   measureFile: 'Measure a file',
-  itMeasuredNotKept: 'It is measured and not kept.',
+  itMeasuredNotKept: ' It is measured and not kept.',
   fontFileMeasure: 'Font file to measure',
   addByReference: 'Add by reference',
   leave: 'Leave',

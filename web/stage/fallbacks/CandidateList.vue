@@ -5,6 +5,7 @@ import { localsOf, MEASURES } from '@lettera/core/fallback';
 import { voiceRequests } from '@lettera/core/style';
 import { computed } from 'vue';
 import DoButton from '../../control/DoButton.vue';
+import FiguresTable from '../../control/FiguresTable.vue';
 import { percent } from '../../control/figures';
 import { caseFont, inNoOther } from '../../proof/caseFonts';
 import { useCopy } from '../../store/copy';
@@ -44,7 +45,7 @@ const signed = (apart: number): string =>
 </script>
 
 <template>
-  <table class="figures-table">
+  <FiguresTable>
     <thead>
       <tr>
         <th>{{ say.localFontsOrderFit }}</th>
@@ -102,7 +103,7 @@ const signed = (apart: number): string =>
         </tr>
       </template>
     </tbody>
-  </table>
+  </FiguresTable>
   <p class="small quiet about">
     {{
       say.blueWebFaceAmber(

@@ -7,6 +7,7 @@ import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
 import { pageAddress } from '../../proof/pageAddress';
 import ChoiceSet from '../../control/ChoiceSet.vue';
 import DoButton from '../../control/DoButton.vue';
+import FiguresTable from '../../control/FiguresTable.vue';
 import OnOff from '../../control/OnOff.vue';
 import ProgressLine from '../../control/ProgressLine.vue';
 import { ProofSheet } from '../../proof/proofSheet';
@@ -143,7 +144,7 @@ const displayOf = (key: string): FontDisplay =>
   <ProgressLine v-if="progress" :done="progress.done" :of="progress.of" stoppable @stop="stop">{{
     say.laidOutTimes(progress.done, progress.of)
   }}</ProgressLine>
-  <table class="figures-table shifts">
+  <FiguresTable class="shifts">
     <thead>
       <tr>
         <th />
@@ -160,7 +161,7 @@ const displayOf = (key: string): FontDisplay =>
         </td>
       </tr>
     </tbody>
-  </table>
+  </FiguresTable>
   <p class="small quiet">
     {{ say.impactFractionDistanceFraction }}
   </p>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { tuningView as say } from './words';
+import FiguresTable from '../../control/FiguresTable.vue';
 import { inNoOther } from '../../proof/caseFonts';
 import type { ProjectDocument, VoiceFitting } from '@lettera/core/document';
 import { cssPercent, fallbackBytes } from '@lettera/core/deliver';
@@ -253,7 +254,7 @@ const aside = (face: TunedFace): string =>
     </template>
 
     <h3>{{ say.forEachWeightStyle(localName(chosen.local)) }}</h3>
-    <table class="figures-table tuning">
+    <FiguresTable class="tuning">
       <thead>
         <tr>
           <th>{{ say.weight }}</th>
@@ -291,7 +292,7 @@ const aside = (face: TunedFace): string =>
           </tr>
         </template>
       </tbody>
-    </table>
+    </FiguresTable>
     <p class="small quiet">
       {{ say.fittedOnTextProjects(measuredOn(chosen)) }}
     </p>

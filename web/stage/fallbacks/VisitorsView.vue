@@ -16,6 +16,7 @@ import {
 } from '@lettera/core/fallback';
 import { computed, ref, shallowRef } from 'vue';
 import DoButton from '../../control/DoButton.vue';
+import FiguresTable from '../../control/FiguresTable.vue';
 import NumberField from '../../control/NumberField.vue';
 import { percent } from '../../control/figures';
 import { usePlans } from '../../store/plans';
@@ -100,7 +101,7 @@ async function read(event: Event): Promise<void> {
 </script>
 
 <template>
-  <table class="figures-table">
+  <FiguresTable>
     <thead>
       <tr>
         <th>{{ say.platform }}</th>
@@ -129,7 +130,7 @@ async function read(event: Event): Promise<void> {
         <td v-if="compared">{{ row.landsAside }}</td>
       </tr>
     </tbody>
-  </table>
+  </FiguresTable>
   <div class="line wrap">
     <DoButton :label="say.readMixFromCsv" @click="input?.click()" />
     <input

@@ -3,6 +3,7 @@ import { partnerRow as say } from './words';
 import { ROLES, type RankedPartner, type Role, type TellingReason } from '@lettera/core/pairing';
 import { computed, ref, type CSSProperties } from 'vue';
 import DoButton from '../../control/DoButton.vue';
+import FiguresTable from '../../control/FiguresTable.vue';
 import { kilobytes } from '../../control/figures';
 import RowInFace from '../../proof/RowInFace.vue';
 import { MEASURES, withUnit } from '../../store/rows/measures';
@@ -139,7 +140,7 @@ const heldRows = computed(() => Object.values(props.held));
           {{ says(reason) }}
         </li>
       </ul>
-      <table class="figures-table">
+      <FiguresTable>
         <thead>
           <tr>
             <th>{{ say.measure }}</th>
@@ -155,7 +156,7 @@ const heldRows = computed(() => Object.values(props.held));
             </td>
           </tr>
         </tbody>
-      </table>
+      </FiguresTable>
     </div>
   </div>
 </template>
@@ -190,6 +191,8 @@ const heldRows = computed(() => Object.values(props.held));
   display: block;
 }
 .set {
+  /* On a wide screen, no longer a line than is read with ease. */
+  max-width: 36em;
   overflow: hidden;
   max-height: 3lh;
 }

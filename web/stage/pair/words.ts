@@ -88,7 +88,7 @@ export const partnerList = {
 };
 
 export const partnerRow = {
-  now: '· now',
+  now: ' · now',
   shown: (standIn: Said) => `, shown in ${standIn}`,
   use: 'Use',
   useName: (name: Said) => `Use ${name}`,
@@ -138,10 +138,10 @@ export const voiceSeat = {
   noWebFace: 'No web face',
   shown: (standIn: Said) => `shown in ${standIn}`,
   familyCase: (name: Said) => `Family of the case in ${name}`,
-  ends: 'ends in',
+  ends: ' ends in ',
   genericFamilyEndsStack: (name: Said) => `Generic family that ends the stack of ${name}`,
   weight: (names: Said) => `Weight of ${names}`,
-  noStyleUsesVoice: 'No style uses this voice yet.',
+  noStyleUsesVoice: 'No style uses this voice yet. ',
   giveEachStyleNearest: 'Give each style the nearest weight there is',
   removeVoice: 'Remove the voice',
   italic: (value: Said) => `${value} italic`,

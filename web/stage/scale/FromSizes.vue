@@ -12,6 +12,7 @@ import {
 } from '@lettera/core/scale';
 import { computed } from 'vue';
 import DoButton from '../../control/DoButton.vue';
+import FiguresTable from '../../control/FiguresTable.vue';
 import OnOff from '../../control/OnOff.vue';
 import TextArea from '../../control/TextArea.vue';
 import ChoiceSet from '../../control/ChoiceSet.vue';
@@ -151,7 +152,7 @@ const ROUNDED = {
       </DoButton>
       <DoButton v-if="search.keep.length" @click="search.keep = []"> {{ say.keepNone }} </DoButton>
     </p>
-    <table class="figures-table">
+    <FiguresTable>
       <thead>
         <tr>
           <th>{{ say.step }}</th>
@@ -184,7 +185,7 @@ const ROUNDED = {
           </td>
         </tr>
       </tbody>
-    </table>
+    </FiguresTable>
   </template>
   <p v-else-if="search.searching" class="quiet" role="status">{{ say.lookingScale }}</p>
 </template>

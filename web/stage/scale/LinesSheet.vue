@@ -15,6 +15,7 @@ import {
 } from '@lettera/core/style';
 import { computed } from 'vue';
 import DoButton from '../../control/DoButton.vue';
+import FiguresTable from '../../control/FiguresTable.vue';
 import OnOff from '../../control/OnOff.vue';
 import NumberField from '../../control/NumberField.vue';
 import { plainNumber } from '../../control/figures';
@@ -139,7 +140,7 @@ function toggleGrid(on: boolean): void {
       />
     </span>
   </div>
-  <table class="figures-table">
+  <FiguresTable>
     <thead>
       <tr>
         <th>{{ say.styleOnTwoLines }}</th>
@@ -213,7 +214,7 @@ function toggleGrid(on: boolean): void {
         </td>
       </tr>
     </tbody>
-  </table>
+  </FiguresTable>
   <p class="small quiet">
     <template v-if="marks.evidence.page">{{
       say.measuresThoseAtPx(marks.evidence.page.title, proof.width)

@@ -13,6 +13,7 @@ import {
 } from '@lettera/core/scale';
 import { computed } from 'vue';
 import DoButton from '../../control/DoButton.vue';
+import FiguresTable from '../../control/FiguresTable.vue';
 import NumberField from '../../control/NumberField.vue';
 import { useLengthUnit } from '../../control/lengthUnit';
 import { useProof } from '../../store/proof';
@@ -68,7 +69,7 @@ const cssOf = (step: Step): string => {
 
 <template>
   <StepSettings :scale="scale" />
-  <table class="figures-table">
+  <FiguresTable>
     <thead>
       <tr>
         <th>{{ say.step }}</th>
@@ -127,7 +128,7 @@ const cssOf = (step: Step): string => {
         </td>
       </tr>
     </tbody>
-  </table>
+  </FiguresTable>
   <p class="small quiet">
     {{ say.deliveredRem(steps.find(({ number }) => number === 0)?.name ?? '') }}
     <code>{{ cssOf(steps.find(({ number }) => number === 0) ?? steps[0]!) }}</code>.

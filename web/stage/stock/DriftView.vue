@@ -3,6 +3,7 @@ import { driftView as say } from './words';
 import { driftOf, type Stock, type SiteView } from '@lettera/core/stock';
 import { computed } from 'vue';
 import DoButton from '../../control/DoButton.vue';
+import FiguresTable from '../../control/FiguresTable.vue';
 import { count } from '../../control/figures';
 import { useProject } from '../../store/project';
 import { usePlaces } from './places';
@@ -40,7 +41,7 @@ const nameOf = (element: string): string => project.document?.elements[element]?
         />
       </template>
     </p>
-    <table v-if="drift.drifted.length" class="figures-table">
+    <FiguresTable v-if="drift.drifted.length">
       <thead>
         <tr>
           <th scope="col">{{ say.textElement }}</th>
@@ -79,7 +80,7 @@ const nameOf = (element: string): string => project.document?.elements[element]?
           </td>
         </tr>
       </tbody>
-    </table>
+    </FiguresTable>
   </section>
 </template>
 

@@ -4,6 +4,7 @@ import { knownFont, platformNames } from '@lettera/core/fallback';
 import { familiesOf, type Stock, type StockFamily } from '@lettera/core/stock';
 import { computed, ref } from 'vue';
 import DoButton from '../../control/DoButton.vue';
+import FiguresTable from '../../control/FiguresTable.vue';
 import { count, percent } from '../../control/figures';
 import { useProject } from '../../store/project';
 import { usePlaces } from './places';
@@ -66,7 +67,7 @@ const lacks = ({ lacking }: StockFamily): string =>
 </script>
 
 <template>
-  <table class="shares figures-table">
+  <FiguresTable class="shares">
     <thead>
       <tr>
         <th scope="col">{{ say.asked }}</th>
@@ -86,7 +87,7 @@ const lacks = ({ lacking }: StockFamily): string =>
           <th scope="row">{{ family.name || say.none }}</th>
           <td class="figure">{{ family.characters ? percent(family.share) : '' }}</td>
           <td class="bar"><ShareBar :share="family.share" /></td>
-          <td>
+          <td class="says">
             {{ says(family) }} {{ lacks(family) }}
             <template v-if="family.nearest">
               {{ say.was }} <b>{{ family.nearest }}</b> {{ say.meant }}</template
@@ -125,7 +126,7 @@ const lacks = ({ lacking }: StockFamily): string =>
         </tr>
       </template>
     </tbody>
-  </table>
+  </FiguresTable>
   <p v-if="elsewhere.length" class="small note">
     {{ say.servedByOthersNot(elsewhere.join(', ')) }}
   </p>
@@ -136,7 +137,10 @@ const lacks = ({ lacking }: StockFamily): string =>
   padding: 0 var(--edge) 16px;
 }
 .bar {
-  width: 90px;
+  min-width: 90px;
+}
+.says {
+  width: 58%;
 }
 .missing th,
 .unanswered th {
@@ -147,8 +151,8 @@ const lacks = ({ lacking }: StockFamily): string =>
 
 <style>
 .shares {
-  width: calc(100% - 40px);
-  margin: 0 20px 12px;
+  width: calc(100% - 2 * var(--edge));
+  margin: 0 var(--edge) 12px;
 }
 .shares th[scope='row'] {
   padding: 4px 12px 4px 0;

@@ -5,6 +5,7 @@ import type { GivenSeries, Proposal } from '@lettera/core/stock';
 import { computed } from 'vue';
 import ChoiceSet from '../../control/ChoiceSet.vue';
 import DoButton from '../../control/DoButton.vue';
+import FiguresTable from '../../control/FiguresTable.vue';
 import NumberField from '../../control/NumberField.vue';
 import { count, percent, pixels, plainNumber } from '../../control/figures';
 import { ROUNDING_CHOICES } from '../roundings';
@@ -103,7 +104,7 @@ const odd = computed(() => steps.value.filter(({ isOdd }) => isOdd).length);
     </span>
     <DoButton v-if="series" :label="say.scaleAsFound" @click="emit('series', null)" />
   </p>
-  <table class="figures-table">
+  <FiguresTable>
     <thead>
       <tr>
         <th scope="col">{{ say.step }}</th>
@@ -129,7 +130,7 @@ const odd = computed(() => steps.value.filter(({ isOdd }) => isOdd).length);
         <td class="figure">{{ step.sizes ? percent(step.share, 0) : '' }}</td>
       </tr>
     </tbody>
-  </table>
+  </FiguresTable>
 </template>
 
 <style scoped>

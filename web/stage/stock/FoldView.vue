@@ -16,6 +16,7 @@ import {
 import { computed, ref, shallowRef, watch } from 'vue';
 import ChoiceSet from '../../control/ChoiceSet.vue';
 import DoButton from '../../control/DoButton.vue';
+import FiguresTable from '../../control/FiguresTable.vue';
 import NumberField from '../../control/NumberField.vue';
 import OnOff from '../../control/OnOff.vue';
 import { count, percent, pixels, plainNumber } from '../../control/figures';
@@ -234,7 +235,7 @@ const selectorsOf = (style: string): string =>
 
     <div class="part">
       <OnOff v-model="styles" :label="say.textsStyles" />
-      <table v-if="styles" class="figures-table styles">
+      <FiguresTable v-if="styles" class="styles">
         <thead>
           <tr>
             <th scope="col">{{ say.style }}</th>
@@ -278,7 +279,7 @@ const selectorsOf = (style: string): string =>
             </td>
           </tr>
         </tbody>
-      </table>
+      </FiguresTable>
     </div>
 
     <div v-if="styles && fold.unfolded.length" class="part">

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { foldVoices as say } from './words';
+import FiguresTable from '../../control/FiguresTable.vue';
 import { siteName } from '@lettera/core/document';
 import type { FoldedVoice } from '@lettera/core/stock';
 import PickOne from '../../control/PickOne.vue';
@@ -33,7 +34,7 @@ const cases = computed(() => [
 </script>
 
 <template>
-  <table class="figures-table">
+  <FiguresTable>
     <thead>
       <tr>
         <th scope="col">{{ say.voice }}</th>
@@ -64,7 +65,7 @@ const cases = computed(() => [
         <td class="figure">{{ voice.texts.length }}</td>
       </tr>
     </tbody>
-  </table>
+  </FiguresTable>
 </template>
 
 <style scoped>

@@ -14,6 +14,7 @@ import { scaleLog } from 'd3-scale';
 import { computed, ref } from 'vue';
 import ChoiceSet from '../../control/ChoiceSet.vue';
 import DoButton from '../../control/DoButton.vue';
+import FiguresTable from '../../control/FiguresTable.vue';
 import { count, percent, plainNumber } from '../../control/figures';
 import { useWidth } from '../../control/useWidth';
 import { usePlaces } from './places';
@@ -110,7 +111,7 @@ const named = computed(() => {
       </g>
     </svg>
   </div>
-  <table class="shares figures-table">
+  <FiguresTable class="shares">
     <thead>
       <tr>
         <th scope="col">{{ say.size }}</th>
@@ -140,7 +141,7 @@ const named = computed(() => {
         </td>
       </tr>
     </tbody>
-  </table>
+  </FiguresTable>
 </template>
 
 <style scoped>
@@ -148,7 +149,7 @@ const named = computed(() => {
   padding: 0 var(--edge) 6px;
 }
 .chart {
-  margin: 0 20px 8px;
+  margin: 0 var(--edge) 8px;
   overflow: hidden;
 }
 .axis {

@@ -5,6 +5,8 @@ import { StockBook } from '@lettera/core/stock';
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import { api } from '../../api/client';
 import DoButton from '../../control/DoButton.vue';
+import FoldAway from '../../control/FoldAway.vue';
+import ToolRow from '../../control/ToolRow.vue';
 import ViewTabs from '../../control/ViewTabs.vue';
 import { count } from '../../control/figures';
 import { BESIDE_NOTHING, pageAddress } from '../../proof/pageAddress';
@@ -158,25 +160,27 @@ const hasSite = computed(() => site.titles.length > 0);
         :views="VIEWS"
       />
     </template>
-    <template #actions>
-      <template v-if="stock || hasSite">
-        <DoButton
-          :label="bringing ? say.backWhatWasRead : say.morePages"
-          :aria-expanded="bringing"
-          @click="bringing = !bringing"
-        />
-        <DoButton v-if="!progress" :label="say.readAgain" @click="read" />
-        <DoButton
-          v-if="site.fetched.length && !progress"
-          :label="say.fetchAgain"
-          :why="site.bringing ? say.itOnWay : undefined"
-          @click="site.fetchAgain()"
-        />
-        <DoButton :label="say.leaveSite" @click="site.leaveSite()" />
-      </template>
-    </template>
     {{ say.whatReallySetsType }}
   </StageHeader>
+  <ToolRow v-if="stock || hasSite">
+    <DoButton v-if="bringing" :label="say.backWhatWasRead" @click="bringing = false" />
+    <span v-else class="says small quiet">{{ summary }}</span>
+    <template #end>
+      <FoldAway v-slot="{ close }" :label="say.thisSite">
+        <div class="deeds">
+          <DoButton :label="say.morePages" @click="(close(), (bringing = true))" />
+          <DoButton v-if="!progress" :label="say.readAgain" @click="(close(), read())" />
+          <DoButton
+            v-if="site.fetched.length && !progress"
+            :label="say.fetchAgain"
+            :why="site.bringing ? say.itOnWay : undefined"
+            @click="(close(), site.fetchAgain())"
+          />
+          <DoButton :label="say.leaveSite" @click="(close(), site.leaveSite())" />
+        </div>
+      </FoldAway>
+    </template>
+  </ToolRow>
   <div class="notices">
     <ReadingLine v-if="progress" :progress="progress" :share="shareNow" @stop="stopReading" />
     <p v-if="site.bringing && !bringing && hasSite" role="status" class="line wrap">
@@ -197,7 +201,6 @@ const hasSite = computed(() => site.titles.length > 0);
       {{ say.thereNoTextOn(stock.pages.length === 1 ? say.thisPage : say.thesePages) }}
     </p>
     <template v-else>
-      <p class="notices small quiet">{{ summary }}</p>
       <p v-if="unread.length" class="notices mark-text" role="status">
         {{
           say.ofSiteNotHere(
@@ -222,6 +225,11 @@ const hasSite = computed(() => site.titles.length > 0);
 </template>
 
 <style scoped>
+.deeds {
+  display: grid;
+  gap: 6px;
+  justify-items: start;
+}
 .notices {
   padding: 0 var(--edge);
 }

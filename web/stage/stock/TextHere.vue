@@ -12,6 +12,7 @@ import {
 import { hexOf } from '@lettera/core/css';
 import { computed } from 'vue';
 import DoButton from '../../control/DoButton.vue';
+import FiguresTable from '../../control/FiguresTable.vue';
 import { count, percent, pixels } from '../../control/figures';
 import { overriddenOf } from '../../reader/stockReader';
 import { useOwnPages } from '../../store/ownPages';
@@ -120,7 +121,7 @@ const rows = computed(() => {
       <b class="words">“{{ text.words }}”</b> <span>{{ face }}</span>
       <span class="small quiet">{{ say.known(known) }}</span>
     </p>
-    <table class="figures-table">
+    <FiguresTable>
       <tbody>
         <tr v-for="row in rows" :key="row.property">
           <th scope="row">{{ labelOf(row.property) }}</th>
@@ -131,7 +132,7 @@ const rows = computed(() => {
           </td>
         </tr>
       </tbody>
-    </table>
+    </FiguresTable>
     <p class="line wrap">
       {{ say.ofSitesTextSet(percent(share)) }}
       <DoButton :label="say.showOnPage(count(alike.length, 'text'))" @click="point(alike)" />
@@ -148,7 +149,7 @@ const rows = computed(() => {
   margin: 0 0 8px;
 }
 .here {
-  margin: 0 20px 12px;
+  margin: 0 var(--edge) 12px;
   padding: 8px 0;
   border-top: 1px solid var(--rule);
   border-bottom: 1px solid var(--rule);

@@ -14,6 +14,7 @@ import {
 import { hexOf } from '@lettera/core/css';
 import { computed } from 'vue';
 import DoButton from '../../control/DoButton.vue';
+import FiguresTable from '../../control/FiguresTable.vue';
 import { count, percent, plainNumber } from '../../control/figures';
 import { usePlaces } from './places';
 import ShareBar from './ShareBar.vue';
@@ -97,7 +98,7 @@ const parts = computed((): { title: string; rows: Row[] }[] => [
 
 <template>
   <section v-for="part in parts" :key="part.title">
-    <table class="shares figures-table">
+    <FiguresTable class="shares">
       <caption>
         {{
           part.title
@@ -136,7 +137,7 @@ const parts = computed((): { title: string; rows: Row[] }[] => [
           </td>
         </tr>
       </tbody>
-    </table>
+    </FiguresTable>
   </section>
 </template>
 

@@ -58,7 +58,7 @@ export const familyShares = {
   whatShows: 'What shows',
   where: 'Where',
   none: 'None',
-  was: 'Was',
+  was: ' Was ',
   meant: 'meant?',
   showOnPage: 'Show on the page',
   noFamily: 'no family',
@@ -205,6 +205,7 @@ export const stockStage = {
   takeStock: 'Take stock',
   views: 'Views',
   backWhatWasRead: 'Back to what was read',
+  thisSite: 'This site',
   morePages: 'More pages',
   readAgain: 'Read again',
   fetchAgain: 'Fetch again',
@@ -226,16 +227,16 @@ export const stockStage = {
     `${styleSheets} of this site ${also} not here: ${unread}${also2}. Not all that sets its text is known: add ${also3} with the page, or use the reader on the live site.`,
   families: 'Families',
   sizes: 'Sizes',
-  otherValues: 'Other values',
+  otherValues: 'Values',
   conflicts: 'Conflicts',
   fold: 'Fold',
   follows: 'Follows',
   pageNoLongerLooked: 'The page is no longer looked at.',
   nothingWasChanged: 'Nothing was changed.',
   pageDidNotCome: 'A page did not come. Nothing was changed.',
-  asSiteWasBrought: (day: Said) => `, as the site was brought on ${day}`,
+  asSiteWasBrought: (day: Said) => `, brought on ${day}`,
   readAtPxOn: (pages: Said, texts: Said, narrow: Said, wide: Said, day: Said, before: Said) =>
-    `${pages}, ${texts}, read at ${narrow} and ${wide} px on ${day}${before}`,
+    `${pages}, ${texts}, read at ${narrow} and ${wide} px, ${day}${before}`,
 };
 
 export const takeOver = {
@@ -244,14 +245,14 @@ export const takeOver = {
   add: (files: Said) => `Add ${files}`,
   andSayThemselves: (says: Said) => `, and say of themselves “${says}”`,
   theyCamePageWhat: (also: Said) =>
-    `They came with the page${also}. What a licence says goes before that.`,
+    ` They came with the page${also}. What a licence says goes before that. `,
   addedCase: (faces: Said) => `${faces} added to the case.`,
   foundrys: (name: Said) => `The foundry’s ${name}`,
   byReference: 'By reference',
   refer: 'Refer to it',
   suchAs: (elsewhere: Said) => `, such as ${elsewhere}`,
   itStaysWhereServed: (also: Said) =>
-    `It stays where it is served from${also}; a look-alike stands in on the proof.`,
+    ` It stays where it is served from${also}; a look-alike stands in on the proof. `,
   facesAsksWhetherFoundry: 'Faces asks whether the foundry may be looked at.',
   whatLooksLikeCan: (also: Said) =>
     `What looks like it can be told from a file of it, or from the foundry’s own. ${also}`,

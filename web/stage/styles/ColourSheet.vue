@@ -14,6 +14,7 @@ import {
 import TextField from '../../control/TextField.vue';
 import { computed, ref } from 'vue';
 import DoButton from '../../control/DoButton.vue';
+import FiguresTable from '../../control/FiguresTable.vue';
 import { count } from '../../control/figures';
 import { useLayer } from '../../store/layer';
 import { useProject } from '../../store/project';
@@ -132,7 +133,7 @@ function add(): void {
 
 <template>
   <section :aria-label="say.colours">
-    <table class="figures-table">
+    <FiguresTable>
       <thead>
         <tr>
           <th scope="col">{{ say.colour }}</th>
@@ -222,7 +223,7 @@ function add(): void {
           </td>
         </tr>
       </tbody>
-    </table>
+    </FiguresTable>
     <form class="line" @submit.prevent="add">
       <TextField
         v-model="name"

@@ -8,6 +8,7 @@ import TextField from '../../control/TextField.vue';
 import PickOne from '../../control/PickOne.vue';
 import { computed, onBeforeUnmount, ref } from 'vue';
 import DoButton from '../../control/DoButton.vue';
+import FiguresTable from '../../control/FiguresTable.vue';
 import ToolRow from '../../control/ToolRow.vue';
 import { count } from '../../control/figures';
 import { useProject } from '../../store/project';
@@ -133,7 +134,7 @@ onBeforeUnmount(() => (proof.pointedOut = []));
     </template>
   </ToolRow>
   <div class="scroll">
-    <table class="figures-table">
+    <FiguresTable>
       <thead>
         <tr>
           <th scope="col">{{ say.textElement }}</th>
@@ -217,7 +218,7 @@ onBeforeUnmount(() => (proof.pointedOut = []));
           </td>
         </tr>
       </tbody>
-    </table>
+    </FiguresTable>
   </div>
 </template>
 

@@ -24,12 +24,12 @@ export const colourSheet = {
   needed: 'Needed',
   usedBy: 'Used by',
   name: (name: Said) => `Name of ${name}`,
-  pickByEyeOn: (name: Said, side: Said) => `Pick ${name} by eye, on the ${side} ground`,
-  onGround: (name: Said, side: Said) => `${name} on the ${side} ground`,
+  pickByEyeOn: (name: Said, side: Said) => `Pick ${name} by eye, on the ${side} background`,
+  onGround: (name: Said, side: Said) => `${name} on the ${side} background`,
   toWhereHardestRead: (colour: Said, ratio: Said, least: Said) =>
     `${colour}: ${ratio} to 1 where it is hardest to read, ${least} needed`,
   onGroundLabel: (label: Said, name: Said, side: Said, colour: Said) =>
-    `${label} ${name} on the ${side} ground: ${colour}`,
+    `${label} ${name} on the ${side} background: ${colour}`,
   ratioToOne: (ratio: Said) => `${ratio} to 1`,
   andMore: (styles: Said) => ` and ${styles} more`,
   everyPage: 'every page',
@@ -67,7 +67,7 @@ export const elementSheet = {
   showOnPage: (places: Said, name: Said) => `Show on the page: ${places} of ${name}`,
   textElementFurtherDown:
     'A text element further down has selectors that meet these too, and the later one wins',
-  andAnother: (elsewhere: Said) => `and ${elsewhere} of another`,
+  andAnother: (elsewhere: Said) => ` and ${elsewhere} of another`,
   removeName: (name: Said) => `Remove ${name}`,
 };
 
@@ -128,7 +128,8 @@ export const siteCheck = {
   checkAgain: 'Check it again',
   check: (pages: Said) => `Check ${pages}`,
   madeOf: (title: Said, done: Said, all: Said) => `${title}, ${done} of ${all}`,
-  everyPageLaidOut: 'Every page is laid out at both ends of the scale, and marked on both grounds.',
+  everyPageLaidOut:
+    'Every page is laid out at both ends of the scale, and marked on both backgrounds.',
   projectChangedSinceWas: 'The project has changed since this was found.',
   nothingMarkedOn: (pages: Said) => `Nothing is marked on ${pages}.`,
   nothingWasFoundOut: 'Nothing was found out.',
