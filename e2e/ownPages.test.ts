@@ -138,7 +138,7 @@ describe('a page of the site’s own', () => {
     await press(page, 'Paste a page');
     await page.locator('form.paste textarea').fill('<h1>Pasted here</h1>');
     await (await page.$$('form.paste textarea'))[1]?.type('h1 { text-transform: uppercase }');
-    await press(page, 'Bring it in');
+    await press(page, 'Add the page');
     const frame = await frameOf('pasted-page');
     expect(await frame.$eval('h1', (node) => getComputedStyle(node).textTransform)).toBe(
       'uppercase',

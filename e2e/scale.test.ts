@@ -115,7 +115,7 @@ describe('the table of steps', () => {
       'up-2 would be smaller than up-1 at 360 px, 18 px against 20.4 px.',
     );
     expect((await at.scaleNow()).overrides).toEqual({});
-    await press(at.page, 'Let them cross all the same');
+    await press(at.page, 'Let them cross anyway');
     await eventually(at.scaleNow, ({ overrides }) => overrides['2']?.small === 18);
     await eventually(at.marksText, (texts) =>
       texts.some((text) => text?.includes('up-2 is smaller than up-1 at 360 px')),

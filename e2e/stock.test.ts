@@ -9,6 +9,7 @@ import { zipSync } from 'fflate';
 import type { Browser, ElementHandle, Page } from 'puppeteer-core';
 import { violationsOn } from './axe';
 import {
+  aboutPage,
   clickInProof,
   eventually,
   fill,
@@ -16,7 +17,7 @@ import {
   newPage,
   press,
   proofFrame,
-  aboutPage,
+  unfold,
 } from './browser';
 import { startLettera, type RunningLettera } from './lettera';
 import { ask } from './project';

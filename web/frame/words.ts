@@ -20,13 +20,13 @@ export const docket = {
   beingFitted: 'being fitted …',
   nothingFitted: 'Nothing is fitted',
   wordsWithin: (error: Said) => `words within ${error}`,
-  firstAll: (firsts: Said) => `First of all: ${firsts}`,
+  firstAll: (firsts: Said) => `First in each stack: ${firsts}`,
   read: (pages: Said, texts: Said) => `${pages}, ${texts} read`,
   notReadYet: (pages: Said) => `${pages} not read yet`,
   noSiteRead: 'No site read',
   caseEmpty: 'The case is empty',
   stands: (siteName: Said, standIn: Said) => `${siteName}: ${standIn} stands in`,
-  everyVoiceFree: 'Every voice is free',
+  everyVoiceFree: 'No voice has a family yet',
   endToEnd: (size: Said, ratio: Said, size2: Said, ratio2: Said) =>
     `${size} × ${ratio} to ${size2} × ${ratio2}`,
   atPxAtPx: (width: Said, width2: Said) => `At ${width} px and at ${width2} px`,
@@ -35,8 +35,7 @@ export const docket = {
 export const dropFiles = {
   takeStockThem: 'take stock of them',
   seeThemProof: 'see them in the proof',
-  dropFontFilesTake: (also: Said) =>
-    `Drop font files to take them into the case, or pages to ${also}`,
+  dropFontFilesTake: (also: Said) => `Drop font files to add them to the case, or pages to ${also}`,
   readingDone: (files: Said, done: Said) => `Reading ${files}, ${done} done`,
   close: 'Close',
   addedAs: (faces: Said) => `${faces} added, as`,
@@ -78,7 +77,7 @@ export const ledger = {
   itBeingMeasuredOn: 'It is being measured on the proof.',
   upCountsAsGood:
     'Up to 0.1 counts as good in the field. Other pages and widths shift differently.',
-  nothingCheckedWrong: 'Nothing that is checked is wrong.',
+  nothingCheckedWrong: 'No marks: nothing that is checked is wrong.',
   setAside: (aside: Said) => `${aside} set aside`,
   bringBack: 'Bring back',
   bringBackMessage: (message: Said) => `Bring back: ${message}`,
@@ -143,9 +142,9 @@ export const projectsView = {
 };
 
 export const refusalNotice = {
-  letThemCrossAll: 'Let them cross all the same',
+  letThemCrossAll: 'Let them cross anyway',
   leave: 'Leave it',
-  closeWhatSaidChange: 'close what is said of a change that was not taken',
+  closeWhatSaidChange: 'close the notice of a refused change',
 };
 
 export const saveLine = {
@@ -160,7 +159,7 @@ export const saveLine = {
   saving: 'Saving …',
   notSavedYet: 'Not saved yet',
   changedElsewhere: 'Changed elsewhere',
-  giveBackWhatBeing: 'Give back what is being tried',
+  giveBackWhatBeing: 'Leave what is being tried',
   undoUndo: (undo: Said) => `Undo: ${undo}`,
   thereNothingUndo: 'There is nothing to undo',
 };

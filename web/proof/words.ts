@@ -13,7 +13,7 @@ export const bringPages = {
   folderPages: 'A folder of pages',
   html: 'HTML',
   css: 'CSS',
-  bring: 'Bring it in',
+  bring: 'Add the page',
   pastedPage: 'Pasted page',
 };
 
@@ -34,7 +34,7 @@ export const markLine = {
   whyRightAs: 'why it is right as it is',
   whySetAside: 'Why it is set aside',
   setItAside: 'Set it aside',
-  itWantsReason: 'It wants a reason',
+  itWantsReason: 'Give a reason first',
 };
 
 export const marksMargin = {
@@ -62,7 +62,7 @@ export const proofFrame = {
 
 export const proofPane = {
   proof: 'Proof',
-  giveRoomBack: 'Give the room back',
+  giveRoomBack: 'Back beside the workbench',
   fullWidth: 'Full width',
   asWas: (says: Said) => `As it was: ${says}`,
   showAsNow: 'Show it as it is now',
@@ -128,8 +128,8 @@ export const widthRuler = {
   widthNamed: (width: Said, label: Said) => `${width} px, ${label}`,
   widthPagePx: 'Width of the page, px',
   room: 'room',
-  giveWidthFromPx: (nARROWEST: Said, wIDEST: Said) =>
-    `Give a width from ${nARROWEST} to ${wIDEST} px.`,
+  giveWidthFromPx: (narrowest: Said, widest: Said) =>
+    `Give a width from ${narrowest} to ${widest} px.`,
 };
 
 export const styleInWords = {

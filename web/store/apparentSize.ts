@@ -1,4 +1,3 @@
-import { apparentSize as say } from './words';
 import { siteName, type Patch, type ProjectDocument } from '@lettera/core/document';
 import { apparentSizePatch } from '@lettera/core/style';
 import { defineStore } from 'pinia';
@@ -117,7 +116,7 @@ export const useApparentSize = defineStore('apparentSize', () => {
     before.value = rest;
   }
 
-  const layer = useLayer(say.apparentSizePointedAt);
+  const layer = useLayer('apparent size: pointed at');
 
   /** Shows an offer on the proof; null goes back. */
   const look = (offer: SizeOffer | null): void => layer.show(offer?.patch ?? null);

@@ -1,4 +1,3 @@
-import { marks as say } from './words';
 import type * as Check from '@lettera/core/check';
 import type { AsideMark, Evidence, Mark } from '@lettera/core/check';
 import { defineStore } from 'pinia';
@@ -13,7 +12,7 @@ import { useProject } from './project';
 export const useMarks = defineStore('marks', () => {
   const project = useProject();
   const { evidenceOf } = useEvidence();
-  const pointed = useLayer(say.marksRemedyPointedAt);
+  const pointed = useLayer('marks: remedy pointed at');
 
   const shown = afterRest(() => project.shown);
 

@@ -22,7 +22,7 @@ export const pageFile = (file: File): PageFile => ({
 /** A page that was pasted, with its style sheet, as the files that it would be. */
 export function pastedFiles(name: string, html: string, css: string): PageFile[] {
   const title = /<title/i.test(html) ? '' : `<title>${name.replaceAll('<', '&lt;')}</title>`;
-  const link = css.trim() ? say.linkRelStylesheetHref : '';
+  const link = css.trim() ? '<link rel="stylesheet" href="pasted.css">' : '';
   return [
     { path: 'pasted.html', content: new Blob([`${title}${link}${html}`], { type: 'text/html' }) },
     ...(css.trim() ? [{ path: 'pasted.css', content: new Blob([css], { type: 'text/css' }) }] : []),

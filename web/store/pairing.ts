@@ -41,7 +41,7 @@ export const usePairing = defineStore('pairing', () => {
   const project = useProject();
   const families = useFamilies();
   const library = useLibrary();
-  const layer = useLayer(say.pairOnProof);
+  const layer = useLayer('pair: on the proof');
 
   const sought = ref<Role>('text');
   /** Families held in place of those that are seated. */

@@ -1,4 +1,3 @@
-import { scaleDraft as say } from './words';
 import { applyChange, patchBetween } from '@lettera/core/change';
 import type { Patch } from '@lettera/core/document';
 import { defineStore } from 'pinia';
@@ -12,8 +11,8 @@ import { useProject } from './project';
  */
 export const useScaleDraft = defineStore('scaleDraft', () => {
   const project = useProject();
-  const tried = useLayer(say.scaleTried, 'tried');
-  const pointed = useLayer(say.scalePointedAt);
+  const tried = useLayer('scale: tried', 'tried');
+  const pointed = useLayer('scale: pointed at');
   const trying = ref(false);
 
   const scale = computed(() => project.tried?.scale ?? null);

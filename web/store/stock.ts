@@ -16,7 +16,7 @@ const placeOf = ({ site, path }: Pick<SitePage, 'site' | 'path'>): string => `${
 /** Ways in which a site is brought from outside. */
 type Way = 'files' | 'address';
 
-const PAGES = say.pagesSiteLookedAt;
+const PAGES = 'pages of the site that is looked at';
 const FOLD = say.siteFolded;
 
 /**

@@ -3,13 +3,9 @@
 /** What is said in the midst of words. */
 type Said = string | number;
 
-export const apparentSize = {
-  apparentSizePointedAt: 'apparent size: pointed at',
-};
-
 export const contenders = {
-  pairsKeptAlreadyDismiss: (mOSTCONTENDERS: Said) =>
-    `${mOSTCONTENDERS} pairs are kept already. Dismiss one to keep another.`,
+  pairsKeptAlreadyDismiss: (mostContenders: Said) =>
+    `${mostContenders} pairs are shortlisted already. Dismiss one to shortlist another.`,
 };
 
 export const foldProposal = {
@@ -33,21 +29,15 @@ export const localMeasuring = {
     `${others}: the name is of none of these local fonts. Name the file as the font is called, such as “Verdana Bold.ttf”.`,
 };
 
-export const marks = {
-  marksRemedyPointedAt: 'marks: remedy pointed at',
-};
-
 export const missingFaces = {
   caseAsWas: (message: Said) => `${message} The case is as it was.`,
 };
 
 export const ownPages = {
-  linkRelStylesheetHref: '<link rel="stylesheet" href="pasted.css">',
   stoppedNothingWasAdded: 'Stopped. Nothing was added.',
 };
 
 export const pairing = {
-  pairOnProof: 'pair: on the proof',
   pairAsWas: 'The pair is as it was.',
   stoppedPairAsWas: 'Stopped. The pair is as it was.',
   pairAsWasMessage: (message: Said) => `${message} The pair is as it was.`,
@@ -68,17 +58,11 @@ export const samples = {
   hardLetters: 'hard letters',
 };
 
-export const scaleDraft = {
-  scaleTried: 'scale: tried',
-  scalePointedAt: 'scale: pointed at',
-};
-
 export const sizeSearch = {
   sizesCouldNotBe: (message: Said) => `The sizes could not be read: ${message}`,
 };
 
 export const stock = {
-  pagesSiteLookedAt: 'pages of the site that is looked at',
   siteFolded: 'the site folded',
   whatWasReadShown: (message: Said) => `${message} What was read is shown here, and not kept.`,
   stoppedNothingWasRead: 'Stopped. Nothing was read.',

@@ -49,7 +49,7 @@ export const deliverStage = {
     'Working the files out anew: those that stand here are from before the last change.',
   facesTokensAloneSet: 'Faces and tokens alone set no text, so no page tries them.',
   elementRulesAloneWant:
-    'Element rules alone want their tokens from elsewhere, so no page tries them.',
+    'Element rules alone need their tokens from elsewhere, so no page tries them.',
   file: 'File',
   what: 'What it is',
   bytes: 'Bytes',
@@ -173,7 +173,7 @@ export const sheetChoices = {
   yourOwnSheetsWin: (siteLayer: Said, layer: Said) =>
     `Your own sheets win all the same: their layer “${siteLayer}” comes after “${layer}”. Remove the layer of the rules, or link them after yours.`,
   theyStandLayerSo: (layer: Said) =>
-    ` They stand in the layer “${layer}”, so that rules outside any layer win all the same: take the layer away for rules that are to win.`,
+    ` They stand in the layer “${layer}”, so that rules outside any layer win all the same: remove the layer for rules that are to win.`,
   rulesSitesOwnWeigh: (inLayer: Said) =>
     `Rules of the site’s own that weigh less lose, and among Lettera’s own the heavier wins, not the later.${inLayer}`,
   sitesOwnRulesUp: (inLayer: Said) =>
@@ -203,10 +203,10 @@ export const tokensFile = {
   whatWasNotUsed: 'What was not used, or otherwise',
   apply: 'Apply',
   leave: 'Leave it',
-  hasMbFileTokens: (name: Said, percent: Said, mOSTBYTES: Said) =>
-    `${name} has ${percent} MB; a file of tokens has at most ${mOSTBYTES}. Nothing was read.`,
+  hasMbFileTokens: (name: Said, percent: Said, mostMegabytes: Said) =>
+    `${name} has ${percent} MB; a file of tokens has at most ${mostMegabytes}. Nothing was read.`,
   nothingWasChanged: (message: Said) => `${message} Nothing was changed.`,
-  wasReadUndoTakes: (name: Said, used: Said) => `${name} was read in: ${used}. Undo takes it back.`,
+  wasReadUndoTakes: (name: Said, used: Said) => `Read from ${name}: ${used}. Undo takes it back.`,
 };
 
 export const verifiedLine = {

@@ -48,7 +48,7 @@ export const faceMap = {
   up: 'Up',
   measureUpward: 'Measure upward',
   clearRegion: 'Clear the region',
-  drawRegionNarrowLine: 'Draw a region to narrow the line-up to it.',
+  drawRegionNarrowLine: 'Draw a region to filter the line-up by it.',
   asMap: 'As a map',
   asTable: 'As a table',
   ofNotOnMap: (unplaced: Said, within: Said) =>
@@ -105,12 +105,12 @@ export const facesStage = {
   find: 'Find',
   findFamilyByName: 'Find a family by name',
   filter: 'Filter',
-  lookedAtLately: 'Looked at lately',
+  lookedAtLately: 'Looked at recently',
   tryAgain: 'Try again',
   sortBy: 'Sort by',
   fetchingFoundrysList: 'Fetching the foundry’s list …',
   caseEmptyFoundryListed: 'The case is empty, and the foundry listed nothing.',
-  noFamilyLike: 'No family is like that.',
+  noFamilyLike: 'No family passes the filter.',
   clearFilter: 'Clear the filter',
   family: 'Family',
   byName: 'By name',
@@ -301,7 +301,7 @@ export const referenceForm = {
   giveAddressStyleSheet: 'Give the address of its style sheet, beginning with https://.',
   giveFacesAsWeights: 'Give its faces as weights, with “italic” behind one: 400, 400 italic, 700.',
   thereNoFamilyHere:
-    'There is no family here to stand in for it. Allow the foundry, or take a family in.',
+    'There is no family here to stand in for it. Allow the foundry, or add a family.',
 };
 
 export const takeIn = {

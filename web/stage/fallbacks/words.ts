@@ -62,8 +62,8 @@ export const measureLocals = {
   filesLocalFonts: 'Files of local fonts',
   measuring: (done: Said, all: Said) => `Measuring ${done} of ${all}`,
   inStackAs: 'in the stack, as it is',
-  putAs: 'Put in as it is',
-  putAsName: (name: Said) => `Put in as it is: ${name}`,
+  putAs: 'Add as it is',
+  putAsName: (name: Said) => `Add as it is: ${name}`,
 };
 
 export const overlayView = {
@@ -126,7 +126,7 @@ export const tuningView = {
     `${fallbackFaces} add ${bytes} to the style sheet${also}`,
   evenLettersAgainstClose: (localName: Said) =>
     `Even letters against close lines, over ${localName}`,
-  fittingAtLimits: (eVENNESSPOINTS: Said) => `Fitting at ${eVENNESSPOINTS} limits …`,
+  fittingAtLimits: (limits: Said) => `Fitting at ${limits} limits …`,
   curveCouldNotBe: 'The curve could not be worked out. What is decided is kept.',
   wordsWithinCannotBe: (target: Said, localName: Said) =>
     `Words within ${target} cannot be had over ${localName} under this limit.`,
@@ -146,7 +146,7 @@ export const tuningView = {
   fittedOnTextProjects: (measuredOn: Said) =>
     `Fitted on text of the project’s languages and every other sentence of its pages, measured on other text of several kinds, which count alike here: ${measuredOn}. Safari leaves metric overrides out: line boxes keep, as every text element has a line height; how far the baseline stands from its place there is given for the voice’s smallest and largest size.`,
   noLocalFontStack:
-    'No local font of the stack has known widths, so nothing is tuned. Put one in from the stack.',
+    'No local font of the stack has known widths, so nothing is tuned. Add one from the stack.',
   andSpaceOwn: 'And a space of its own',
   inGroupsLetters: 'In groups of letters',
   notKnown: 'not known',
@@ -166,15 +166,15 @@ export const visitorsView = {
   ofVisitsGetTuned: (tunedShare: Said) => `: ${tunedShare} of the visits get a tuned face`,
   mixProjectsOwnShares: (total: Said) =>
     `The mix is the project’s own. Its shares add up to ${total} % and count in proportion.`,
-  letterasMixRoundEstimate: (pLATFORMS: Said) =>
-    `Lettera’s mix is a round estimate and no measurement: ${pLATFORMS}. The site’s own figures take its place, from CSV with a platform and its share a line.`,
+  letterasMixRoundEstimate: (platforms: Said) =>
+    `Lettera’s mix is a round estimate and no measurement: ${platforms}. The site’s own figures take its place, from CSV with a platform and its share a line.`,
   nameAsItIs: (name: Said) => `${name}, as it is`,
   platformsOwn: (name: Said) => `the platform’s own ${name}`,
   thisStack: 'This stack',
   setAside: 'Set aside',
-  takenFrom: (name: Said) => `Taken from ${name}.`,
+  takenFrom: (name: Said) => `Read from ${name}.`,
   wasNotTakenMix: (name: Said, message: Said) =>
-    `${name} was not taken. ${message} The mix is as it was.`,
+    `${name} was not used. ${message} The mix is as it was.`,
 };
 
 export const waitLine = {
@@ -189,8 +189,8 @@ export const fallbackView = {
   sitesOwnCopy: 'the site’s own copy',
   datesAmounts: 'dates and amounts',
   kindInLanguage: (kindWord: Said, name: Said) => `${kindWord} in ${name}`,
-  noPlatformListCarries: 'No platform of the list carries it: nobody lands here.',
-  nobodyLandsHere: ' Nobody lands here.',
+  noPlatformListCarries: 'No platform of the list carries it: nobody gets it.',
+  nobodyLandsHere: ' Nobody gets it.',
   before: (takes: Said, also: Said) => `${takes}, before it.${also}`,
   lacks: 'Lacks',
   widthsNotKnown: 'Widths not known of',

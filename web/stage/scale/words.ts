@@ -43,7 +43,7 @@ export const draftBar = {
   tryingNothingKept: 'Trying: nothing is kept',
   use: 'Use it',
   leaveAsWas: 'Leave it as it was',
-  changesShowOnProof: 'Changes show on the proof, and are kept only when you take them',
+  changesShowOnProof: 'Changes show on the proof, and are kept only when you use them',
   tryWithoutKeeping: 'Try without keeping',
   inScale: 'In Scale',
   useWhatBeingTried: 'use what is being tried',
@@ -161,7 +161,7 @@ export const siteKinds = {
   use: 'Use',
   useScale: (name: Said) => `Use the scale for ${name}`,
   takingOneKeepsViewport:
-    'Taking one keeps the viewport widths, the number of steps and their names; steps set by hand go back to the ratio.',
+    'Using one keeps the viewport widths, the number of steps and their names; steps set by hand go back to the ratio.',
   asFalls: 'as it falls',
   onHalfPx: 'on half px',
   onWholePx: 'on whole px',

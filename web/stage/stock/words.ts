@@ -24,7 +24,7 @@ export const bringSite = {
     'A small script that you run on the page in your own browser, signed in or built by scripts as it may be. It sends nothing, and gives one file to bring here; run again at another width, it adds to it. It shows what the page has become; not font files, nor style sheets of other hosts that keep theirs closed. Form fields and hidden text stay out.',
   address: 'An address',
   letteraFetchesPageStyle:
-    'Lettera fetches the page, its style sheets and its fonts, once and on this word alone. It shows what the server sends to anybody; not what scripts add or signing in brings, and no page on this machine or its neighbours.',
+    'Lettera fetches the page, its style sheets and its fonts, once, and only when you press Fetch. It shows what the server sends to anybody; not what scripts add or signing in brings, and no page on this machine or its neighbours.',
   pagesHere: 'Pages that are here',
   sitesOwnPagesProject:
     'The site’s own pages that the project is proofed on, without the project’s type.',
@@ -87,7 +87,7 @@ export const familyShares = {
 
 export const fightList = {
   nothingNoRuleStands: 'Nothing: no rule stands in another’s way, and all text can be read.',
-  whereSiteFightsItself: 'Where the site fights itself',
+  whereSiteFightsItself: 'Conflicts in the site’s own rules',
   showOnPage: 'Show on the page',
   showOnPageTexts: (texts: Said, message: Said) => `Show on the page: ${texts}: ${message}`,
   andMore: (sources: Said) => `and ${sources} more`,
@@ -99,7 +99,7 @@ export const foldScale = {
   ratioAtPx: (width: Said) => `Ratio at ${width} px`,
   endsRounded: 'Ends rounded',
   rounding: 'Rounding',
-  sizeOwn: (ofThemHass: Said) => `, ${ofThemHass} a size of its own`,
+  sizeOwn: (haveOwn: Said) => `, ${haveOwn} a size of its own`,
   scaleAsFound: 'The scale as found',
   step: 'Step',
   atPxWidth: (width: Said) => `at ${width} px`,
@@ -123,12 +123,12 @@ export const foldView = {
   siteAs: 'The site as it is',
   foldedB: 'Folded (b)',
   foldingAnew: 'Folding anew …',
-  inMean: (pixels: Said) => `, ${pixels} in the mean`,
+  inMean: (pixels: Said) => `, ${pixels} on average`,
   asLaidOutOn: (pages: Said) => `, as laid out on ${pages}`,
   estimatedFromStylesAlone: ', estimated from the styles alone',
   layingOut: (title: Said) => `Laying out ${title} …`,
   takenAsOneChange:
-    'Taken, as one change: Undo gives the project back as it was. The pages are proof pages now.',
+    'Applied as one change: Undo gives the project back as it was. The pages are proof pages now.',
   familiesVoices: 'Families to voices',
   sizesScale: 'Sizes to a scale',
   sizesMayMoveBy: 'Sizes may move by',
@@ -212,7 +212,7 @@ export const stockStage = {
   itOnWay: 'It is on its way',
   leaveSite: 'Leave this site',
   whatReallySetsType:
-    'What really sets the type of a site that exists, what is wrong with it, and what it would be as voices, a scale and styles. The project stays as it is until you take something.',
+    'What really sets the type of a site that exists, what is wrong with it, and what it would be as voices, a scale and styles. The project stays as it is until you apply something.',
   fetchingSiteAsNow: 'Fetching the site as it is now …',
   stop: 'Stop',
   tryAgain: 'Try again',

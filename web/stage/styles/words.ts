@@ -171,7 +171,7 @@ export const styleSheet = {
   find: 'Find',
   filterByStyleOr: 'Filter by style or element',
   close: 'Close',
-  noStyleLike: 'No style is like that.',
+  noStyleLike: 'No style passes the filter.',
   showAll: 'Show all',
   style: 'Style',
   follows: 'Follows',
