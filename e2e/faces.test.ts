@@ -147,6 +147,19 @@ describe('the line-up', () => {
     await eventually(names, ([first]) => first === 'Bricolage Grotesque');
   });
 
+  test('a part of a name finds what has it; where nothing has, that is said with the way back', async () => {
+    await find('mono');
+    const found = await eventually(names, (all) => all.every((name) => /mono/i.test(name)));
+    expect(found.length).toBeGreaterThanOrEqual(5);
+    await find('plex');
+    await page.waitForSelector('::-p-text(No name has “plex” in it. These come near:)');
+    expect(await names()).not.toContainEqual(expect.stringMatching(/plex/i));
+    await find('zzzz');
+    await page.waitForSelector('::-p-text(No family passes the filter.)');
+    await press(page, 'Clear the filter', '.empty');
+    await lead(`${FAMILIES} families`);
+  });
+
   test('sets a row in the weight that is pointed at, and gives back on leaving', async () => {
     await find('spectral');
     await eventually(names, ([first]) => first === 'Spectral');

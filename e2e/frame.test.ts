@@ -201,6 +201,24 @@ describe('the proof', () => {
   });
 });
 
+describe('zoomed to 200 % in a window of 1280 × 800', () => {
+  test.each(['faces', 'pair', 'scale', 'fallbacks', 'styles', 'deliver'])(
+    '%s has more than half of the window',
+    async (stage) => {
+      // Twice the size is half the window, in px of CSS.
+      await page.setViewport({ width: 640, height: 400 });
+      await page.goto(`${lettera.url}/p/${SAMPLE}/${stage}`);
+      await page.waitForSelector('.stage-head');
+      const { height, width } = await page.$eval('.workbench', (node) => {
+        const box = node.getBoundingClientRect();
+        return { height: box.height, width: box.width };
+      });
+      expect(height).toBeGreaterThan(200);
+      expect(width).toBe(640);
+    },
+  );
+});
+
 describe('on a narrow window', () => {
   test.each(['faces', 'pair', 'scale', 'fallbacks', 'styles', 'deliver'])(
     'workbench and proof take turns in %s',

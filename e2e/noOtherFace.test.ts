@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
-import type { Browser, HTTPRequest, Page } from 'puppeteer-core';
+import type { Browser, HTTPRequest, Page, ScreenshotClip } from 'puppeteer-core';
 import { eventually, launchBrowser, newPage } from './browser';
 import { startLettera, type RunningLettera } from './lettera';
 import { allowFoundry, changeProject } from './project';
@@ -106,5 +106,49 @@ test.each(PLACES)('%s, where files do not come', async (_where, path, selector) 
   );
   const others = (await drawnIn(page, selector)).filter((family) => !ALLOWED.includes(family));
   expect(others).toEqual([]);
+  await context.close();
+});
+
+/** Whether nothing is drawn in a part of the screen: every pixel of it is of one colour. */
+async function isBlank(page: Page, clip: ScreenshotClip): Promise<boolean> {
+  const image = await page.screenshot({ clip, encoding: 'base64' });
+  return page.evaluate(async (data) => {
+    const bitmap = await createImageBitmap(await (await fetch(data)).blob());
+    const canvas = new OffscreenCanvas(bitmap.width, bitmap.height);
+    const context = canvas.getContext('2d');
+    context?.drawImage(bitmap, 0, 0);
+    const pixels = context?.getImageData(0, 0, bitmap.width, bitmap.height).data ?? [];
+    return Array.from(pixels).every((value, i) => value === pixels[i % 4]);
+  }, `data:image/png;base64,${image}`);
+}
+
+test('the page is blank while files are kept back, and says that they are on their way', async () => {
+  const context = await browser.createBrowserContext();
+  const { page } = await newPage(context);
+  const held: HTTPRequest[] = [];
+  await page.setBypassCSP(true);
+  await page.setRequestInterception(true);
+  page.on('request', (request) => void (isFace(request) ? held.push(request) : request.continue()));
+  await page.goto(`${lettera.url}/p/${SLUG}/faces`);
+  await page.waitForSelector('section.proof footer');
+  const foot = () => page.$eval('section.proof footer', (node) => node.textContent ?? '');
+  await eventually(foot, (text) => text.includes('on their way'));
+  const frame = await (await page.$('section.proof iframe.ready'))?.contentFrame();
+  const box = await (await frame?.$('h1'))?.boundingBox();
+  if (!box) throw new Error('The page has no heading');
+  const clip = { ...box, height: Math.min(box.height, 200) };
+  expect(await isBlank(page, clip)).toBe(true);
+  for (const request of held.splice(0)) void request.continue();
+  await eventually(
+    async () => {
+      for (const request of held.splice(0)) void request.continue();
+      return foot();
+    },
+    (text) => text.includes('Point at text'),
+  );
+  await eventually(
+    () => isBlank(page, clip),
+    (blank) => !blank,
+  );
   await context.close();
 });

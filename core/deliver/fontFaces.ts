@@ -25,7 +25,7 @@ export function webFaceRule(
     file,
   }: Pick<DeliveredFont, 'family' | 'face'> & { file: Pick<DeliveredFont['file'], 'unicodeRange'> },
   source: string,
-  display: FontDisplay,
+  display: FontDisplay | 'block',
 ): string {
   const { weightMin, weightMax, pinned } = face;
   const [widthMin, widthMax] = widthRange(face);

@@ -25,6 +25,7 @@ import { outlineMoved } from './moved';
 import { ProofSheet, type ProofState } from './proofSheet';
 import { viewportHeight } from './shiftIn';
 import { setTextsOf, textsByStyle } from './setTexts';
+import { watchFaces } from './waitingFaces';
 
 /** How a page is shown otherwise than the proof is. */
 export interface Look {
@@ -279,7 +280,15 @@ function onLoad(): void {
   update();
   outline();
   ready.value = true;
-  if (!second.value) proof.shownPage = current;
+  if (!second.value) {
+    proof.shownPage = current;
+    const isWeb = (family: string): boolean =>
+      Object.values(shownDocument.value?.case ?? {}).some(({ name }) => name === family);
+    // A page that has gone tells nothing any more.
+    watchFaces(current, isWeb, (faces) => {
+      if (proof.shownPage === current) proof.faces = faces;
+    });
+  }
   measureSoon();
 }
 

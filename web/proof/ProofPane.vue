@@ -12,7 +12,7 @@ import {
 import DoButton from '../control/DoButton.vue';
 import { whenIdle } from '../control/whenIdle';
 import { useProject } from '../store/project';
-import { STOPS, useProof } from '../store/proof';
+import { STOPS, useProof, type FacesHere } from '../store/proof';
 import StandIns from './StandIns.vue';
 import ProofChoices from './ProofChoices.vue';
 import type { PagePlace } from './pagePlace';
@@ -29,6 +29,12 @@ const ProofPanel = defineAsyncComponent(() => import('./panel/ProofPanel.vue'));
 const project = useProject();
 const proof = useProof();
 const pointed = ref<string | null>(null);
+/** What the foot says while nothing is pointed at. */
+const FOOT: Record<FacesHere, string> = {
+  there: say.pointAtTextSee,
+  waiting: say.facesOnTheirWay,
+  failed: say.faceDidNotCome,
+};
 const view = ref<HTMLElement | null>(null);
 const room = ref({ width: 0, height: 0 });
 
@@ -156,7 +162,7 @@ onBeforeUnmount(() => observer.disconnect());
         <b>{{ say.asWas(proof.earlier?.says ?? '') }}</b>
         <DoButton :label="say.showAsNow" title="b" @click="proof.before = false" />
       </span>
-      <span v-else class="pointed" aria-live="polite">{{ pointed ?? say.pointAtTextSee }}</span>
+      <span v-else class="pointed" aria-live="polite">{{ pointed ?? FOOT[proof.faces] }}</span>
       <span class="figure">{{
         say.widthAndStop(
           proof.width,

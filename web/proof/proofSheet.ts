@@ -77,8 +77,10 @@ function faceRules({ fontUrl, document, fallback: plan, twins, delivery }: Proof
       ]
     : taken;
   // Files as they were taken in, of any format that browsers read: what is cut from one sets no letter otherwise.
+  // Until a face is there its text is blank, so that what is judged is never another face; the swap is rehearsed in
+  // Fallbacks.
   const web = shown.map(({ font, source }) =>
-    webFaceRule(font, `url(${cssString(fontUrl(source))})`, 'swap'),
+    webFaceRule(font, `url(${cssString(fontUrl(source))})`, 'block'),
   );
   const fallback = plan.faces.map((face) => fallbackRules(face, twins[face.local]));
   return [...web, ...fallback].join('\n');

@@ -4,6 +4,7 @@ import { onScopeDispose, ref, watch, type Ref } from 'vue';
 import { api, urls } from '../api/client';
 import { caseFont, inNoOther } from './caseFonts';
 import { useProject } from '../store/project';
+import { LATE } from './waitingFaces';
 import type { LineUpRow } from '../store/rows/rows';
 
 /** Whether a specimen shows in its own face yet. */
@@ -11,9 +12,6 @@ export type SpecimenState = 'loading' | 'shown' | 'failed';
 
 /** Rows that are scrolled past at speed ask for nothing, milliseconds. */
 const PAUSE = 70;
-
-/** Waiting for a file is said when it has lasted so long, milliseconds. */
-const LATE = 1000;
 
 /** What the Latin file of every family holds, as far as text is concerned. */
 const LATIN_FILE = /^[\u0020-\u00ff\u0131\u0152\u0153\u2000-\u206f\u20ac\u2122\u2212]*$/;

@@ -66,6 +66,8 @@ export const proofPane = {
   fullWidth: 'Full width',
   asWas: (says: Said) => `As it was: ${says}`,
   showAsNow: 'Show it as it is now',
+  facesOnTheirWay: 'The web faces of this page are on their way …',
+  faceDidNotCome: 'A web face did not come: its fallback is shown',
   pointAtTextSee: 'Point at text to see its style',
   scaledTo: (also: Said, percent: Said) => `${also} to ${percent} %`,
   widthAndStop: (width: Said, also: Said) => `${width} px · ${also}`,

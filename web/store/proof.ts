@@ -42,6 +42,9 @@ export type Eye = (typeof EYES)[number];
 /** The font files that set a page: all that was taken in, or no more of them than is delivered. */
 export type FilesShown = 'taken' | 'delivered';
 
+/** Whether the web faces of the page are there: all, not yet after a while, or one of them will not be. */
+export type FacesHere = 'there' | 'waiting' | 'failed';
+
 /** How the proof is shown: which page, how wide, on which ground, in which fonts. */
 export const useProof = defineStore('proof', () => {
   const page = ref('home');
@@ -84,6 +87,7 @@ export const useProof = defineStore('proof', () => {
   const panel = ref<ProofPanel | null>(null);
   /** The page as the frame holds it that shows it; null while none does. */
   const shownPage = shallowRef<Document | null>(null);
+  const faces = ref<FacesHere>('there');
   /** The element whose text was clicked; null where none was. */
   const node = shallowRef<Element | null>(null);
   /** Elements that are pointed out on the page, from a list beside it. */
@@ -114,6 +118,7 @@ export const useProof = defineStore('proof', () => {
   });
   watch(page, () => {
     shownPage.value = null;
+    faces.value = 'there';
     node.value = null;
     pointedOut.value = [];
   });
@@ -143,6 +148,7 @@ export const useProof = defineStore('proof', () => {
     language,
     panel,
     shownPage,
+    faces,
     node,
     pointedOut,
     moves,

@@ -17,7 +17,7 @@ import { useProject } from '../../store/project';
 import { SAMPLES, useSamples } from '../../store/samples';
 import { useUpload } from '../../store/upload';
 import StageHeader from '../StageHeader.vue';
-import { filterRows, phrasesOf } from '../../store/rows/filter';
+import { filterRows, isOnlyNear, phrasesOf } from '../../store/rows/filter';
 import FilterSentence from './FilterSentence.vue';
 import { FILTER_PARTS } from './filterParts';
 import FoundryAsk from './FoundryAsk.vue';
@@ -105,6 +105,7 @@ const shown = computed(() =>
     lineUp.settings.direction,
   ),
 );
+const onlyNear = computed(() => isOnlyNear(rows.value, lineUp.settings.filter));
 const recentRows = computed(() =>
   lineUp.recent.flatMap((key) => rows.value.find((row) => row.key === key) ?? []).slice(0, 6),
 );
@@ -334,6 +335,9 @@ watch(
       <p v-else-if="shown.length === 0" class="empty">
         {{ say.noFamilyLike }}
         <DoButton :label="say.clearFilter" first @click="lineUp.clearFilter()" />
+      </p>
+      <p v-else-if="onlyNear" class="empty quiet" role="status">
+        {{ say.noNameHas(lineUp.settings.filter.name.trim()) }}
       </p>
       <LineUpList ref="list" :rows="shown" :all="rows" :words="text" />
     </template>

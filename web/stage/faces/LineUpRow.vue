@@ -116,8 +116,8 @@ const fitWord = computed(() => (props.row.fitness ? fitnessWord(props.row.fitnes
   position: relative;
   border-bottom: 1px solid var(--rule);
 }
-.family:hover,
-.family.open {
+/* An opened row is its whole family, which is looked at on the sheet. */
+.family:not(.open):hover {
   --ink-3: var(--ink-2);
   background: var(--touched);
 }

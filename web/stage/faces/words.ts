@@ -110,6 +110,7 @@ export const facesStage = {
   sortBy: 'Sort by',
   fetchingFoundrysList: 'Fetching the foundry’s list …',
   caseEmptyFoundryListed: 'The case is empty, and the foundry listed nothing.',
+  noNameHas: (typed: Said) => `No name has “${typed}” in it. These come near:`,
   noFamilyLike: 'No family passes the filter.',
   clearFilter: 'Clear the filter',
   family: 'Family',

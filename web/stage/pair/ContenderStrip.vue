@@ -94,11 +94,11 @@ li :deep(.l-do) {
   display: grid;
   min-width: 0;
 }
+/* A long name wraps: none is cut off. */
 .name {
-  overflow: hidden;
   font-size: 15px;
   line-height: 20px;
-  white-space: nowrap;
+  text-align: left;
 }
 /* Four have room beside one another where they are set smaller. */
 .contenders:has(> :nth-child(4)) .name {

@@ -34,10 +34,13 @@ const used = computed(() => {
 </template>
 
 <style scoped>
+/* What has no room beside the name is left out whole. */
 .head {
   display: flex;
-  gap: 8px;
+  flex-wrap: wrap;
+  gap: 0 8px;
   align-items: baseline;
+  height: 24px;
   overflow: hidden;
   white-space: nowrap;
 }

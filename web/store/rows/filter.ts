@@ -68,12 +68,12 @@ function standsIn(row: LineUpRow, from: LineUpFilter['from'], places: Places): b
 function passes(
   row: LineUpRow,
   filter: LineUpFilter,
-  isNamed: (name: string) => boolean,
+  isNamed: (row: LineUpRow) => boolean,
   places: Places,
 ): boolean {
   const { measures } = row;
   return (
-    isNamed(row.plainName) &&
+    isNamed(row) &&
     standsIn(row, filter.from, places) &&
     (filter.classes.length === 0 || filter.classes.includes(row.class)) &&
     filter.weights.every((weight) => hasWeight(row, weight)) &&
@@ -92,6 +92,16 @@ function passes(
   );
 }
 
+/** Whether a row's name holds what was typed, as it stands. */
+function isNamedAs(name: string): (row: LineUpRow) => boolean {
+  const typed = plain(name);
+  return ({ plainName }) => plainName.includes(typed);
+}
+
+/** Whether no name holds what was typed, so that those are found that come near. */
+export const isOnlyNear = (rows: readonly LineUpRow[], { name }: LineUpFilter): boolean =>
+  !rows.some(isNamedAs(name));
+
 /** The rows that pass a filter. One that was not measured passes no filter on a measure. */
 export function filterRows(
   rows: readonly LineUpRow[],
@@ -100,10 +110,9 @@ export function filterRows(
 ): LineUpRow[] {
   const typed = plain(filter.name);
   // A slip is forgiven only where no name holds what was typed as it stands.
-  const asTyped = (name: string): boolean => name.includes(typed);
-  const isNamed = rows.some(({ plainName }) => asTyped(plainName))
-    ? asTyped
-    : (name: string) => namesMatch(typed, name);
+  const isNamed = isOnlyNear(rows, filter)
+    ? ({ plainName }: LineUpRow) => namesMatch(typed, plainName)
+    : isNamedAs(filter.name);
   return rows.filter((row) => passes(row, filter, isNamed, places));
 }
 

@@ -5,7 +5,14 @@ import { textUseOf } from '@lettera/core/style';
 import { measured, variable } from '../../../core/measure/testing/faces';
 import { family as familyOf, face } from '../../../core/testing/documents';
 import { namesMatch } from './carelessName';
-import { filterRows, NO_FILTER, phrasesOf, withoutPart, type LineUpFilter } from './filter';
+import {
+  filterRows,
+  isOnlyNear,
+  NO_FILTER,
+  phrasesOf,
+  withoutPart,
+  type LineUpFilter,
+} from './filter';
 import { plain, rowOfCase, rowOfLibrary, weightsOf, type LineUpRow } from './rows';
 import { figureOf, MEASURES, measureOf, withUnit } from './measures';
 import { pickableWeights, pickedBytes } from './picks';
@@ -140,6 +147,16 @@ describe('a filter', () => {
     const of = (from: LineUpFilter['from']) =>
       filterRows(rows, { ...NO_FILTER, from }, places).map(({ name }) => name);
     expect([of('shortlist'), of('recent')]).toEqual([['Literata'], ['Spectral']]);
+  });
+
+  test('a name is found as typed, else near it, and which of the two is known', () => {
+    const found = (name: string) => ({
+      names: filterRows(rows, { ...NO_FILTER, name }).map((row) => row.name),
+      near: isOnlyNear(rows, { ...NO_FILTER, name }),
+    });
+    expect(found('spec')).toEqual({ names: ['Spectral'], near: false });
+    expect(found('spek')).toEqual({ names: ['Spectral'], near: true });
+    expect(found('')).toEqual({ names: rows.map(({ name }) => name), near: false });
   });
 
   test('reads as a sentence, part for part, each of which can be let go', () => {
