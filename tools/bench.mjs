@@ -1,10 +1,19 @@
-// `npm run bench`: the benchmarks, as a table and as JSON.
+// `npm run bench`: the benchmarks, as a table and as JSON; with `--against COMMIT` in turn with an earlier state.
 import { ensureBuilt } from './build.mjs';
 import { ensureChromium, run, stop } from './install.mjs';
+import { flagValue } from './processes.mjs';
 
-await ensureBuilt();
+const args = process.argv.slice(2);
+const against = flagValue(args, '--against');
 const chromium = ensureChromium();
 if (!chromium) stop('There is no Chromium to measure in. Name one with LETTERA_CHROMIUM.');
-run(process.execPath, ['--import', 'tsx', 'bench/run.ts', ...process.argv.slice(2)], {
-  env: { LETTERA_CHROMIUM: chromium },
-});
+if (against) {
+  const { compareWith } = await import('./against.mjs');
+  const names = args.filter((arg, i) => !arg.startsWith('--') && !args[i - 1]?.startsWith('--'));
+  compareWith(against, names, Number(flagValue(args, '--turns') ?? 3));
+} else {
+  await ensureBuilt();
+  run(process.execPath, ['--import', 'tsx', 'bench/run.ts', ...args], {
+    env: { LETTERA_CHROMIUM: chromium },
+  });
+}
