@@ -1,7 +1,8 @@
 import { createHash } from 'node:crypto';
-import type { Patch } from '@lettera/core/document';
+import { isDeepStrictEqual } from 'node:util';
+import { valueAt, type Patch } from '@lettera/core/document';
 import { siteBase } from '@lettera/core/page/file';
-import type { Services } from '@lettera/server';
+import type { Project, Services } from '@lettera/server';
 import { SAMPLE_NAME, sampleSite } from '@lettera/sample';
 import { loadSample } from './loadSample';
 
@@ -43,33 +44,53 @@ type Needs = Pick<
   'projects' | 'fonts' | 'jobs' | 'waypoints' | 'sites' | 'stocks' | 'libraryMeasures'
 >;
 
+/** How much of the work has been done to the sample; null once somebody has made something else of it. */
+function workDone({ revision, document, foundry }: Project): number | null {
+  if (foundry && foundry.allowedBy !== SAMPLE_NAME) return null;
+  const done = revision - 1;
+  const last = WORK[done - 1]?.patch ?? [];
+  const isOurs = last.every(
+    (one) => 'value' in one && isDeepStrictEqual(valueAt(document, one.path), one.value),
+  );
+  return done <= WORK.length && isOurs ? done : null;
+}
+
+/** Brings the sample's site as it was before, and takes stock of it. */
+async function bringSite({ jobs, sites, stocks }: Needs, id: string): Promise<void> {
+  const files = await sampleSite();
+  const hash = createHash('sha256');
+  for (const { path, bytes } of files) hash.update(`${path}\0`).update(bytes);
+  const site = hash.digest('hex');
+  const read = await jobs.for(id).readPages({ files, base: siteBase(site) });
+  await sites.add(id, site, read);
+  await stocks.keep(
+    id,
+    new Date().toISOString(),
+    read.pages.map(({ title, path }) => ({ name: title, site, path })),
+  );
+}
+
 /**
  * Loads the sample as it is after some work, for whoever sees Lettera for the first time: with the foundry allowed,
  * which is a stand-in on this machine, and its families measured; with waypoints, contenders, a mark, and a site that
- * has been taken stock of. What somebody has made of the sample since stays as it is.
+ * has been taken stock of. Work that was broken off goes on. What somebody has made of the sample since stays as it
+ * is.
  */
 export async function settleSample(services: Needs): Promise<void> {
-  const { projects, waypoints, sites, stocks, jobs, libraryMeasures } = services;
+  const { projects, waypoints, libraryMeasures } = services;
   const project = await loadSample(services);
   const { id } = project;
-  if (project.revision === 1 && !project.foundry) {
-    await projects.allowFoundry(id, SAMPLE_NAME);
+  const done = workDone(project);
+  if (done !== null && done < WORK.length) {
+    if (!project.foundry) await projects.allowFoundry(id, SAMPLE_NAME);
+    // First of all, as all the rest tells by the project's revision how far it has come.
+    if (done === 0) await bringSite(services, id);
+    const named = new Set((await waypoints.list(id)).map(({ name }) => name));
     let now = project;
-    for (const { before, patch } of WORK) {
-      if (before) await waypoints.add(now, before);
+    for (const { before, patch } of WORK.slice(done)) {
+      if (before && !named.has(before)) await waypoints.add(now, before);
       now = await projects.change(id, null, patch);
     }
-    const files = await sampleSite();
-    const hash = createHash('sha256');
-    for (const { path, bytes } of files) hash.update(`${path}\0`).update(bytes);
-    const site = hash.digest('hex');
-    const read = await jobs.for(id).readPages({ files, base: siteBase(site) });
-    await sites.add(id, site, read);
-    await stocks.keep(
-      id,
-      new Date().toISOString(),
-      read.pages.map(({ title, path }) => ({ name: title, site, path })),
-    );
   }
-  if (project.foundry || project.revision === 1) await libraryMeasures.start();
+  if (project.foundry || done !== null) await libraryMeasures.start();
 }
