@@ -76,9 +76,6 @@ const lacks = ({ lacking }: StockFamily): string =>
           <span class="visually-hidden">{{ say.asBar }}</span>
         </th>
         <th scope="col">{{ say.whatShows }}</th>
-        <th scope="col">
-          <span class="visually-hidden">{{ say.where }}</span>
-        </th>
       </tr>
     </thead>
     <tbody>
@@ -92,9 +89,7 @@ const lacks = ({ lacking }: StockFamily): string =>
             <template v-if="family.nearest">
               {{ say.was }} <b>{{ family.nearest }}</b> {{ say.meant }}</template
             >
-          </td>
-          <td>
-            <span class="line wrap">
+            <span class="line deeds">
               <DoButton
                 v-if="family.texts.length"
                 class="on-point"
@@ -120,7 +115,7 @@ const lacks = ({ lacking }: StockFamily): string =>
           </td>
         </tr>
         <tr v-if="taking === family.name">
-          <td colspan="5">
+          <td colspan="4">
             <TakeOver :family="family" :elsewhere="elsewhere" @done="taking = null" />
           </td>
         </tr>
@@ -140,7 +135,11 @@ const lacks = ({ lacking }: StockFamily): string =>
   min-width: 90px;
 }
 .says {
-  width: 58%;
+  width: 100%;
+}
+/* Kept in each row, so that nothing moves when they come. */
+.deeds {
+  min-height: 28px;
 }
 .missing th,
 .unanswered th {

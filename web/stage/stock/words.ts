@@ -56,7 +56,6 @@ export const familyShares = {
   ofText: 'Of the text',
   asBar: 'As a bar',
   whatShows: 'What shows',
-  where: 'Where',
   none: 'None',
   was: ' Was ',
   meant: 'meant?',
