@@ -242,7 +242,7 @@ test.each([
     expect((await project()).revision).toBe(before.revision);
 
     await press(page, 'Apply what is ticked');
-    await page.waitForSelector('::-p-text(Taken, as one change)');
+    await page.waitForSelector('::-p-text(Applied as one change)');
     const after = await eventually(project, ({ revision }) => revision > before.revision);
     expect(after.revision).toBe(before.revision + 1);
     expect(Object.keys(after.document.pages ?? {})).toHaveLength(1);

@@ -284,7 +284,7 @@ describe('a pair', () => {
     contenders.keep({ heading: 'case/archivo', text: 'library/keeper' });
     expect(contenders.message).toBe('');
     contenders.keep({ heading: 'case/literata', text: 'library/keeper' });
-    expect(contenders.message).toContain('4 pairs are kept already');
+    expect(contenders.message).toContain('4 pairs are shortlisted already');
     await settle();
     expect(server.document.contenders?.map(({ text }) => text)).toEqual(keys);
     const [first] = contenders.states;
