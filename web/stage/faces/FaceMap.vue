@@ -344,8 +344,11 @@ svg :deep(.domain),
 svg :deep(.tick line) {
   stroke: var(--rule);
 }
-svg :deep(.tick text) {
+/* An axis is given a font of its own by what draws it. */
+svg g {
   font-family: inherit;
+}
+svg :deep(.tick text) {
   font-size: var(--size-beside);
   fill: var(--ink-2);
 }
