@@ -215,7 +215,7 @@ describe('colours and the name', () => {
     await fill(page, 'Ink on the light background', 'red; } body {');
     const refusal = await page.waitForSelector('.refusal[role="alert"]');
     expect(await refusal?.evaluate((node) => node.textContent)).toMatch(
-      /Ink: light ground must be a CSS colour.*Nothing was changed/,
+      /Ink: light background must be a CSS colour.*Nothing was changed/,
     );
     // It stands beside what was tried, which shows what holds again.
     const field = await page.waitForSelector('[aria-label="Ink on the light background"]');
