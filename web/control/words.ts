@@ -1,7 +1,6 @@
-/** The controls: every word that is read there, by the component that says it. */
+import type { Said } from './said';
 
-/** What is said in the midst of words. */
-type Said = string | number;
+/** The controls: every word that is read there, by the component that says it. */
 
 export const foldAway = {
   ofTheseSettingsNot: (changed: Said) => `${changed} of these settings not as they are at rest`,

@@ -1,7 +1,6 @@
-/** The docket, the ledger, the projects and what else stands round the stages: every word that is read there, by the component that says it. */
+import type { Said } from '../control/said';
 
-/** What is said in the midst of words. */
-type Said = string | number;
+/** The docket, the ledger, the projects and what else stands round the stages: every word that is read there, by the component that says it. */
 
 export const conflictDialog = {
   sameThingWasChanged: 'The same thing was changed in two places',

@@ -1,7 +1,6 @@
-/** The page and what is said of it: every word that is read there, by the component that says it. */
+import type { Said } from '../control/said';
 
-/** What is said in the midst of words. */
-type Said = string | number;
+/** The page and what is said of it: every word that is read there, by the component that says it. */
 
 export const bringPages = {
   bringFilesOrZip: 'Bring files or a zip',

@@ -1,7 +1,6 @@
-/** What several stages share: every word that is read there, by the component that says it. */
+import type { Said } from '../control/said';
 
-/** What is said in the midst of words. */
-type Said = string | number;
+/** What several stages share: every word that is read there, by the component that says it. */
 
 export const sizeOffers = {
   looksThanDidAt: (voiceName: Said, difference: Said, also: Said, to: Said, from: Said) =>

@@ -1,7 +1,6 @@
-/** What is said of changes, files, and of what failed: every word that is read there, by the component that says it. */
+import type { Said } from '../control/said';
 
-/** What is said in the midst of words. */
-type Said = string | number;
+/** What is said of changes, files, and of what failed: every word that is read there, by the component that says it. */
 
 export const contenders = {
   pairsKeptAlreadyDismiss: (mostContenders: Said) =>

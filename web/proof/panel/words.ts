@@ -1,7 +1,6 @@
-/** What is told about the page: every word that is read there, by the component that says it. */
+import type { Said } from '../../control/said';
 
-/** What is said in the midst of words. */
-type Said = string | number;
+/** What is told about the page: every word that is read there, by the component that says it. */
 
 export const accountView = {
   pagesStyleSheetsCould: 'The page’s style sheets could not be read.',

@@ -1,7 +1,6 @@
-/** Fallbacks: every word that is read there, by the component that says it. */
+import type { Said } from '../../control/said';
 
-/** What is said in the midst of words. */
-type Said = string | number;
+/** Fallbacks: every word that is read there, by the component that says it. */
 
 export const candidateList = {
   localFontsOrderFit: 'Local fonts, in order of fit × reach',

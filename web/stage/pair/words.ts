@@ -1,7 +1,6 @@
-/** Pair: every word that is read there, by the component that says it. */
+import type { Said } from '../../control/said';
 
-/** What is said in the midst of words. */
-type Said = string | number;
+/** Pair: every word that is read there, by the component that says it. */
 
 export const contenderFacts = {
   measuredOnceCaseShown: 'measured once it is in the case and shown',

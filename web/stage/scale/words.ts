@@ -1,7 +1,6 @@
-/** Scale: every word that is read there, by the component that says it. */
+import type { Said } from '../../control/said';
 
-/** What is said in the midst of words. */
-type Said = string | number;
+/** Scale: every word that is read there, by the component that says it. */
 
 export const betweenEnds = {
   betweenEnds: 'Between the ends',

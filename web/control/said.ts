@@ -1,0 +1,2 @@
+/** What stands in the midst of words: a name, a figure, other words. */
+export type Said = string | number;
