@@ -104,17 +104,24 @@ function sampleOf(all, size, random) {
 /** A run that is broken off leaves no file changed. */
 const SIGNALS = ['SIGINT', 'SIGTERM', 'SIGHUP'];
 
-/** What is waited for a mutant: one that has not ended then hangs, which is seen. Milliseconds. */
+/** What is waited for the tests of a mutant, milliseconds. */
 const PATIENCE = 300_000;
 
-/** Whether a unit test fails, of those that Jest is asked for. */
-function fails(patterns) {
+/** What came of tests: a change that makes them go on without end is told apart from one that they see. */
+const SEEN = 'seen';
+const UNSEEN = 'unseen';
+const NOT_ENDED = 'not ended';
+
+/** What the unit tests that Jest is asked for say. */
+function outcomeOf(patterns) {
   const child = spawn(
     process.execPath,
     [...jestOf('unit'), '--bail', '--passWithNoTests', ...patterns],
     { cwd: ROOT, stdio: 'ignore', timeout: PATIENCE },
   );
-  return new Promise((resolve) => child.on('close', (status) => resolve(status !== 0)));
+  return new Promise((resolve) =>
+    child.on('close', (status) => resolve(status === null ? NOT_ENDED : status ? SEEN : UNSEEN)),
+  );
 }
 
 /** Tests that stand beside a file: most of what can be seen is seen by them, and they are soon done. */
@@ -123,12 +130,13 @@ const testsBeside = (path) =>
     .filter((name) => name.endsWith('.test.ts'))
     .map((name) => join(dirname(path), name));
 
-/** Whether a unit test fails while the file stands changed: one beside it, or any of its workspace that reads it. */
-async function isSeen(path) {
+/** What comes of a file that stands changed: of the tests beside it first, then of all of its workspace that read it. */
+async function outcomeFor(path) {
   const beside = testsBeside(path);
-  if (beside.length > 0 && (await fails(['--runTestsByPath', ...beside]))) return true;
+  const first = beside.length > 0 ? await outcomeOf(['--runTestsByPath', ...beside]) : UNSEEN;
+  if (first !== UNSEEN) return first;
   const [workspace] = relative(ROOT, path).split(sep);
-  return fails(['--testPathPatterns', `${workspace}/`, '--findRelatedTests', path]);
+  return outcomeOf(['--testPathPatterns', `${workspace}/`, '--findRelatedTests', path]);
 }
 
 ensurePackages();
@@ -141,7 +149,7 @@ const files = (given.length > 0 ? given : ['core', 'server']).flatMap((path) =>
 );
 const chosen = sampleOf(files.flatMap(rewritesOf), size, seeded(seed));
 
-let survived = 0;
+const counts = { [SEEN]: 0, [UNSEEN]: 0, [NOT_ENDED]: 0 };
 for (const [at, { path, from, to, replacement }] of chosen.entries()) {
   process.stderr.write(`${at + 1} of ${chosen.length}: ${relative(ROOT, path)}\n`);
   const before = readFileSync(path, 'utf8');
@@ -153,12 +161,13 @@ for (const [at, { path, from, to, replacement }] of chosen.entries()) {
   for (const signal of SIGNALS) process.once(signal, leave);
   writeFileSync(path, before.slice(0, from) + replacement + before.slice(to));
   try {
-    if (!(await isSeen(path))) {
-      survived++;
+    const outcome = await outcomeFor(path);
+    counts[outcome]++;
+    if (outcome !== SEEN) {
       const line = before.slice(0, from).split('\n').length;
       const was = before.split('\n')[line - 1]?.trim();
       console.log(
-        `${relative(ROOT, path)}:${line} ${before.slice(from, to)} → ${replacement}   ${was}`,
+        `${outcome}: ${relative(ROOT, path)}:${line} ${before.slice(from, to)} → ${replacement}   ${was}`,
       );
     }
   } finally {
@@ -166,4 +175,6 @@ for (const [at, { path, from, to, replacement }] of chosen.entries()) {
     for (const signal of SIGNALS) process.removeListener(signal, leave);
   }
 }
-console.log(`\n${survived} of ${chosen.length} changes were seen by no test.`);
+console.log(
+  `\nOf ${chosen.length} changes ${counts[SEEN]} were seen by a test and ${counts[UNSEEN]} by none; with ${counts[NOT_ENDED]} the tests did not end.`,
+);
