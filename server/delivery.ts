@@ -152,7 +152,10 @@ export class Deliveries {
     return totalBytes(files) ?? 0;
   }
 
-  async #make(project: Pick<Project, 'id' | 'document'>, planOf: typeof casePlan): Promise<void> {
+  async #make(
+    project: Pick<Project, 'id' | 'document'>,
+    planOf: typeof casePlan | typeof deliveryPlan,
+  ): Promise<void> {
     const { wanted } = planOf(project.document, await this.evidence(project));
     await this.maker.make(
       project.id,

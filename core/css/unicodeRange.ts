@@ -1,6 +1,9 @@
+/** Code points from one to another, both among them. */
+type Range = readonly [from: number, to: number];
+
 const hex = (codePoint: number): string => codePoint.toString(16).toUpperCase().padStart(2, '0');
 
-const written = ([from, to]: readonly [number, number]): string =>
+const written = ([from, to]: Range): string =>
   from === to ? `U+${hex(from)}` : `U+${hex(from)}-${hex(to)}`;
 
 /** Writes code points as a CSS `unicode-range` value, neighbours joined: `U+20-7E, U+A0`. */
@@ -15,11 +18,24 @@ export function formatUnicodeRange(codePoints: Iterable<number>): string {
   return runs.map(written).join(', ');
 }
 
+/** Ranges read before: those of a few files are asked for one letter after another. */
+const known = new Map<string, readonly Range[]>();
+const MOST_KNOWN = 500;
+
 /**
  * Reads a CSS `unicode-range` value into inclusive ranges. CSS Fonts 4 §4.5; the wildcard form too.
  * @throws RangeError on anything else
  */
-export function parseUnicodeRange(value: string): [number, number][] {
+export function parseUnicodeRange(value: string): readonly Range[] {
+  const before = known.get(value);
+  if (before) return before;
+  const ranges = readRanges(value);
+  if (known.size >= MOST_KNOWN) known.clear();
+  known.set(value, ranges);
+  return ranges;
+}
+
+function readRanges(value: string): Range[] {
   return value.split(',').map((part) => {
     const match = /^\s*U\+([0-9A-F]{1,6})(\?{0,5})(?:-([0-9A-F]{1,6}))?\s*$/i.exec(part);
     if (!match) throw new RangeError(`“${part.trim()}” is not a unicode-range`);
@@ -40,7 +56,7 @@ export const EVERY_CHARACTER = 'U+0-10FFFF';
 
 /** What two ranges share, as a CSS `unicode-range`; empty where they share nothing. No range means every character. */
 export function sharedUnicodeRange(a: string | null, b: string | null): string {
-  const all = (range: string | null): [number, number][] =>
+  const all = (range: string | null): readonly Range[] =>
     range === null ? [[0, LAST_CODE_POINT]] : parseUnicodeRange(range);
   return all(a)
     .flatMap(([from, to]) =>

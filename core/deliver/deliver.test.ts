@@ -105,9 +105,9 @@ describe('lettera.css', () => {
   });
 
   test('delivers dark colours only when asked', () => {
-    const document = seatedDocument();
-    expect(stylesheet(document, plansOf(document))).not.toContain('prefers-color-scheme');
-    document.delivery.dark = true;
+    const light = seatedDocument();
+    expect(stylesheet(light, plansOf(light))).not.toContain('prefers-color-scheme');
+    const document = { ...light, delivery: { ...light.delivery, dark: true } };
     const css = stylesheet(document, plansOf(document));
     expect(css).toContain('@media (prefers-color-scheme: dark)');
     expect(css).toContain('background-color: var(--colour-ground);');

@@ -28,7 +28,10 @@ export function uniquePaths<F extends Omit<DeliveredFont, 'path'>>(
 }
 
 /** Every font file of some families of the case, in their order. */
-const fontsOf = (document: ProjectDocument, families: readonly string[]): DeliveredFont[] =>
+const fontsOf = (
+  document: Pick<ProjectDocument, 'case'>,
+  families: readonly string[],
+): DeliveredFont[] =>
   uniquePaths(
     families.flatMap((familyKey) => {
       const family = document.case[familyKey];
@@ -52,7 +55,7 @@ export const deliveredFonts = (document: ProjectDocument): DeliveredFont[] =>
   shownFonts(document).filter((font) => mayBeDelivered(font) && !font.family.localOnly);
 
 /** The font files that the site would load if all of the case were in use. */
-export const caseFonts = (document: ProjectDocument): DeliveredFont[] =>
+export const caseFonts = (document: Pick<ProjectDocument, 'case'>): DeliveredFont[] =>
   fontsOf(document, Object.keys(document.case)).filter(mayBeDelivered);
 
 /** The families in use that someone else's style sheet serves. */

@@ -1,3 +1,4 @@
+import { onceForParts } from '../document/onceForParts';
 import type { ProjectDocument, TextElement } from '../document/projectDocument';
 import { narrowBelowOf } from '../document/narrow';
 import { GROUND } from '../document/vocabulary';
@@ -89,7 +90,26 @@ export function narrowTokens(document: ProjectDocument): string {
   return onNarrow(document, properties.length > 0 ? cssRule(':root', properties) : '');
 }
 
-function elementDeclarations(document: ProjectDocument, element: RuledElement): Declaration[] {
+/** What elements are given, by whether sizes follow containers: it names tokens, and not what they are. */
+const declarationsBy = onceForParts(['styles', 'elements', 'delivery'], () => ({
+  plain: new WeakMap<RuledElement, Declaration[]>(),
+  inContainers: new WeakMap<RuledElement, Declaration[]>(),
+}));
+
+/** What an element is given in its rule, worked out once for the same styles. */
+function elementDeclarations(
+  document: ProjectDocument,
+  element: RuledElement,
+): readonly Declaration[] {
+  const known = declarationsBy(document)[followsContainer(document) ? 'inContainers' : 'plain'];
+  const before = known.get(element);
+  if (before) return before;
+  const declarations = declarationsOf(document, element);
+  known.set(element, declarations);
+  return declarations;
+}
+
+function declarationsOf(document: ProjectDocument, element: RuledElement): Declaration[] {
   const resolved = resolveStyle(document, element.style, element.parent);
   const own = (property: PropertyName) => carries(resolved[property]);
   const declarations: Declaration[] = [];

@@ -110,14 +110,69 @@ function marksOn(
   return marks.filter((mark) => (own !== null && drawn.has(mark)) || joined.has(mark));
 }
 
+/** Files that are planned, each the way that weighs least. */
+class PlannedFiles {
+  readonly files: Omit<PlannedFile, 'path'>[] = [];
+  readonly wanted = new Map<string, { source: string; cut: Cut }>();
+
+  constructor(private readonly evidence: DeliveryEvidence) {}
+
+  get plan(): Pick<DeliveryPlan, 'files' | 'wanted'> {
+    return { files: uniquePaths(this.files), wanted: [...this.wanted.values()] };
+  }
+
+  readingOf(source: string): Reading | undefined {
+    const { readings } = this.evidence;
+    return Object.hasOwn(readings, source) ? readings[source] : undefined;
+  }
+
+  /** Plans a file as it was taken in, but for weights that its face was not taken in for. */
+  addWhole(font: DeliveredFont): void {
+    const reading = this.readingOf(font.file.sha256);
+    if (!reading) return this.asItIs(font);
+    if (embeddingRights(reading.fsType).forbidsSubsetting) return this.packed(font, reading);
+    this.smallest(waysOf(font, reading, null, PACKED));
+  }
+
+  packed(font: DeliveredFont, { format }: Reading): void {
+    const cut = format === 'woff2' ? null : PACKED;
+    this.smallest([[{ ...font, source: font.file.sha256, cut }]]);
+  }
+
+  asItIs(font: DeliveredFont): void {
+    this.smallest([[{ ...font, source: font.file.sha256, cut: null }]]);
+  }
+
+  /** Takes the way of least bytes; the first until all of them are known, and of two as small. */
+  smallest(ways: readonly Way[]): void {
+    const known = ways.map((way) => ({ way, bytes: way.map((file) => this.#bytesOf(file)) }));
+    for (const { source, cut } of ways.flat()) {
+      if (cut) this.wanted.set(madeKey(source, cut), { source, cut });
+    }
+    const settled = known.every(({ bytes }) => !bytes.includes(null));
+    const best = settled
+      ? known.reduce((least, one) => (sum(one.bytes) < sum(least.bytes) ? one : least))
+      : known[0];
+    best?.way.forEach((file, i) => {
+      this.files.push({
+        ...file,
+        bytes: settled ? (best.bytes[i] ?? null) : null,
+        purpose: purposeOf(file),
+      });
+    });
+  }
+
+  #bytesOf({ source, cut, file }: Way[number]): number | null {
+    return cut ? (this.evidence.made[madeKey(source, cut)] ?? null) : file.bytes;
+  }
+}
+
 /** Makes the plan of a document, family by family of the case. */
 class Planner {
-  readonly files: Omit<PlannedFile, 'path'>[] = [];
+  readonly #files: PlannedFiles;
   readonly leftOut: LeftOutFile[] = [];
   readonly locals = new Map<Face, LocalFace & { names: string[] }>();
   readonly uncut = new Set<string>();
-  readonly wanted = new Map<string, { source: string; cut: Cut }>();
-  readonly #needed: ReadonlySet<number> | null;
   readonly #features: string[] | null;
   /** Files of a face, by their hashes, that its others have all of. */
   readonly #spare = new Map<Face, ReadonlySet<string>>();
@@ -126,17 +181,23 @@ class Planner {
     private readonly document: ProjectDocument,
     private readonly evidence: DeliveryEvidence,
   ) {
-    this.#needed = neededCharacters(document, evidence);
+    this.#files = new PlannedFiles(evidence);
     this.#features = document.delivery.features === 'used' ? featuresUsed(document) : null;
+  }
+
+  #known: { needed: ReadonlySet<number> | null } | null = null;
+  /** What the site needs of its fonts, worked out where a file is to be cut to it. */
+  get #needed(): ReadonlySet<number> | null {
+    this.#known ??= { needed: neededCharacters(this.document, this.evidence) };
+    return this.#known.needed;
   }
 
   get plan(): DeliveryPlan {
     return {
-      files: uniquePaths(this.files),
+      ...this.#files.plan,
       leftOut: this.leftOut,
       locals: [...this.locals.values()],
       uncut: [...this.uncut],
-      wanted: [...this.wanted.values()],
     };
   }
 
@@ -149,7 +210,7 @@ class Planner {
       this.leftOut.push({ ...font, why: 'unused-face' });
       return;
     }
-    const reading = this.#readingOf(file.sha256);
+    const reading = this.#files.readingOf(file.sha256);
     const needed = charactersOfCopy(this.document, familyKey) ?? this.#needed;
     const wanted = this.#wantedOf(font);
     if (needed && lettersIn(wanted).length === 0) {
@@ -160,14 +221,16 @@ class Planner {
       this.leftOut.push({ ...font, why: 'held-by-others' });
       return;
     }
-    if (!reading) return this.#asItIs(font);
+    if (!reading) return this.#files.asItIs(font);
     if (embeddingRights(reading.fsType).forbidsSubsetting) {
       this.uncut.add(family.name);
-      return this.#packed(font, reading);
+      return this.#files.packed(font, reading);
     }
     const limits = letters === 'needed' ? use : null;
     if (!needed) {
-      this.#smallest(waysOf(font, reading, limits, { characters: null, features: this.#features }));
+      this.#files.smallest(
+        waysOf(font, reading, limits, { characters: null, features: this.#features }),
+      );
       return;
     }
     const parts =
@@ -179,7 +242,7 @@ class Planner {
       const part = { ...font, file: { ...file, script: name, unicodeRange } };
       // Where it has no other, there is none to leave out.
       const characters = unicodeRange === reading.characters ? null : unicodeRange;
-      this.#smallest(waysOf(part, reading, limits, { characters, features: this.#features }));
+      this.#files.smallest(waysOf(part, reading, limits, { characters, features: this.#features }));
     }
   }
 
@@ -189,7 +252,7 @@ class Planner {
    */
   #wantedOf({ familyKey, file }: DeliveredFont): number[] {
     const needed = charactersOfCopy(this.document, familyKey) ?? this.#needed ?? [];
-    const own = this.#readingOf(file.sha256)?.characters ?? null;
+    const own = this.#files.readingOf(file.sha256)?.characters ?? null;
     const has = withinUnicodeRange(own, withinUnicodeRange(file.unicodeRange, needed));
     return file.unicodeRange === null || lettersIn(has).length === 0
       ? has
@@ -222,58 +285,13 @@ class Planner {
   /** Plans a face to show where visitors have it installed, if a text element asks for it. */
   addLocal({ family, face, file }: DeliveredFont): void {
     if (!faceUses(this.document).has(face)) return;
-    const { fullName, postScriptName } = this.#readingOf(file.sha256) ?? {};
+    const { fullName, postScriptName } = this.#files.readingOf(file.sha256) ?? {};
     const known = this.locals.get(face) ?? { family, face, names: [] };
     this.locals.set(face, known);
     const isRegular = face.style === 'normal' && face.weightMin <= 400 && face.weightMax >= 400;
     for (const name of [fullName, postScriptName, isRegular ? family.name : undefined]) {
       if (name && !known.names.includes(name)) known.names.push(name);
     }
-  }
-
-  /** Plans a file as it was taken in, but for weights that its face was not taken in for. */
-  addWhole(font: DeliveredFont): void {
-    const reading = this.#readingOf(font.file.sha256);
-    if (!reading) return this.#asItIs(font);
-    if (embeddingRights(reading.fsType).forbidsSubsetting) return this.#packed(font, reading);
-    this.#smallest(waysOf(font, reading, null, PACKED));
-  }
-
-  #readingOf(source: string): Reading | undefined {
-    const { readings } = this.evidence;
-    return Object.hasOwn(readings, source) ? readings[source] : undefined;
-  }
-
-  #packed(font: DeliveredFont, { format }: Reading): void {
-    const cut = format === 'woff2' ? null : PACKED;
-    this.#smallest([[{ ...font, source: font.file.sha256, cut }]]);
-  }
-
-  #asItIs(font: DeliveredFont): void {
-    this.#smallest([[{ ...font, source: font.file.sha256, cut: null }]]);
-  }
-
-  /** Takes the way of least bytes; the first until all of them are known, and of two as small. */
-  #smallest(ways: readonly Way[]): void {
-    const known = ways.map((way) => ({ way, bytes: way.map((file) => this.#bytesOf(file)) }));
-    for (const { source, cut } of ways.flat()) {
-      if (cut) this.wanted.set(madeKey(source, cut), { source, cut });
-    }
-    const settled = known.every(({ bytes }) => !bytes.includes(null));
-    const best = settled
-      ? known.reduce((least, one) => (sum(one.bytes) < sum(least.bytes) ? one : least))
-      : known[0];
-    best?.way.forEach((file, i) => {
-      this.files.push({
-        ...file,
-        bytes: settled ? (best.bytes[i] ?? null) : null,
-        purpose: purposeOf(file),
-      });
-    });
-  }
-
-  #bytesOf({ source, cut, file }: Way[number]): number | null {
-    return cut ? (this.evidence.made[madeKey(source, cut)] ?? null) : file.bytes;
   }
 }
 
@@ -292,10 +310,13 @@ export function deliveryPlan(document: ProjectDocument, evidence: DeliveryEviden
 }
 
 /** All of the case as it was taken in, in use or not: what each of its families would cost a site at most. */
-export function casePlan(document: ProjectDocument, evidence: DeliveryEvidence): DeliveryPlan {
-  const planner = new Planner(document, evidence);
-  for (const font of caseFonts(document)) planner.addWhole(font);
-  return planner.plan;
+export function casePlan(
+  project: Pick<ProjectDocument, 'case'>,
+  evidence: DeliveryEvidence,
+): Pick<DeliveryPlan, 'files' | 'wanted'> {
+  const planned = new PlannedFiles(evidence);
+  for (const font of caseFonts(project)) planned.addWhole(font);
+  return planned.plan;
 }
 
 /** Bytes of all files together; null while one has not been made. */

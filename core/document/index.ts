@@ -20,6 +20,7 @@ export {
 } from './libraryFamily';
 export { newDocument } from './newDocument';
 export { onceFor } from './once';
+export { onceForParts } from './onceForParts';
 export { touchedPaths, type Operation, type Patch } from './patch';
 export { pairSeatsOf, type PairSeats } from './pairVoices';
 export { inOrder, movePlace, ORDERED_PARTS, placePatch } from './places';
@@ -27,5 +28,6 @@ export * from './projectDocument';
 export * from './property';
 export * from './scale';
 export * from './scaleBounds';
+export { sharing } from './sharing';
 export * from './vocabulary';
 export { narrowBelowOf, STYLE_VALUES, valuesOf, type StyleValues } from './narrow';

@@ -1,4 +1,5 @@
 import { selectorTexts, subjectsOf } from '../css/selector';
+import { onceFor } from '../document/once';
 import { PROPERTIES, PROPERTY_NAMES, type PropertyName } from '../document/property';
 
 /** Controls, on which browsers set the whole of `font`, alignment and where lines break. HTML §15.5. */
@@ -23,17 +24,23 @@ export const BROWSER_SETS: Readonly<Record<string, string>> = {
   color: `a:any-link, mark, ${CONTROLS}, option, font[color]`,
 };
 
-/** Names of elements on which browsers set a property, whatever else is asked of them. */
-const namesSetOn = (property: PropertyName): string[] =>
-  (BROWSER_SETS[PROPERTIES[property].css] ?? '').split(', ').filter((name) => /^\w+$/.test(name));
-
-/** Properties that browsers' own style sheets set on what some selectors name, so that it does not inherit them. */
-export function setByBrowsers(selectors: readonly string[]): ReadonlySet<PropertyName> {
-  const subjects = selectors.flatMap(selectorTexts).map((one) => subjectsOf(one).at(-1)?.element);
-  return new Set(
-    PROPERTY_NAMES.filter((property) => {
-      const names = namesSetOn(property);
-      return subjects.some((element) => element && names.includes(element));
-    }),
-  );
+/** Properties that browsers set on elements of a name, whatever else is asked of them, by that name. */
+const SET_ON = new Map<string, PropertyName[]>();
+for (const property of PROPERTY_NAMES) {
+  for (const name of (BROWSER_SETS[PROPERTIES[property].css] ?? '').split(', ')) {
+    if (/^\w+$/.test(name)) SET_ON.set(name, [...(SET_ON.get(name) ?? []), property]);
+  }
 }
+
+/**
+ * Properties that browsers' own style sheets set on what some selectors name, so that it does not inherit them.
+ * Worked out once for a list of selectors.
+ */
+export const setByBrowsers = onceFor(
+  (selectors: readonly string[]): ReadonlySet<PropertyName> =>
+    new Set(
+      selectors
+        .flatMap(selectorTexts)
+        .flatMap((one) => SET_ON.get(subjectsOf(one).at(-1)?.element ?? '') ?? []),
+    ),
+);

@@ -4,7 +4,7 @@ import type { StockFace } from './stock';
 
 const plain = (family: string): string => family.toLowerCase();
 
-type Ranges = [number, number][] | null;
+type Ranges = ReturnType<typeof parseUnicodeRange> | null;
 
 function rangesOf(faces: readonly StockFace[]): Map<string, Ranges> {
   const known = new Map<string, Ranges>();

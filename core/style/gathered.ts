@@ -1,5 +1,4 @@
-import { onceFor } from '../document/once';
-import type { ProjectDocument } from '../document/projectDocument';
+import { onceForParts } from '../document/onceForParts';
 import { PROPERTIES, PROPERTY_NAMES, type PropertyName } from '../document/property';
 import { BODY_STYLE } from '../document/vocabulary';
 import { followsOneOf } from './mergeStyles';
@@ -28,7 +27,7 @@ const GOES_WITH_SIZE: ReadonlySet<PropertyName> = new Set(['lineHeight', 'letter
  * Properties that are set in a style where the rest of its group, the styles that follow the same one,
  * leave them open and take what that one says: a change that reaches the group misses it.
  */
-export const strays = onceFor((document: ProjectDocument): StyleProperty[] => {
+export const strays = onceForParts(['styles', 'elements'], (document): StyleProperty[] => {
   const { styles } = document;
   const groups = new Map<string, string[]>();
   for (const [key, { follows }] of Object.entries(styles)) {
@@ -51,7 +50,7 @@ export const strays = onceFor((document: ProjectDocument): StyleProperty[] => {
 });
 
 /** Properties that are set to what they would follow. */
-export const redundant = onceFor((document: ProjectDocument): StyleProperty[] => {
+export const redundant = onceForParts(['styles', 'elements'], (document): StyleProperty[] => {
   const parents = new Map<string, (string | null)[]>();
   for (const { style, parent } of Object.values(document.elements)) {
     parents.set(style, [...(parents.get(style) ?? []), parent]);
@@ -89,7 +88,7 @@ const inWords = (resolved: ResolvedStyle): string =>
  * Styles whose resolved values agree in all but rounding, two and more together. One that only stands behind
  * others, used by no element, does not say the same as what follows it.
  */
-export const sameStyles = onceFor((document: ProjectDocument): string[][] => {
+export const sameStyles = onceForParts(['styles', 'elements'], (document): string[][] => {
   const groups: string[][] = [];
   const byWords = new Map<string, string[][]>();
   const worn = new Set(Object.values(document.elements).map(({ style }) => style));
@@ -116,7 +115,7 @@ export const sameStyles = onceFor((document: ProjectDocument): string[][] => {
 });
 
 /** Styles that no text element wears and no style follows. */
-export const unwornStyles = onceFor(({ styles, elements }: ProjectDocument): string[] =>
+export const unwornStyles = onceForParts(['styles', 'elements'], ({ styles, elements }): string[] =>
   Object.keys(styles).filter(
     (key) =>
       key !== BODY_STYLE &&

@@ -1,4 +1,4 @@
-import { onceFor } from '../document/once';
+import { onceForParts } from '../document/onceForParts';
 import type { ProjectDocument } from '../document/projectDocument';
 import { BODY_STYLE } from '../document/vocabulary';
 
@@ -30,8 +30,9 @@ export type TextRole = 'heading' | 'text' | 'other';
 const HEADING = /^h[1-6]$/i;
 
 /** Text elements whose style carries a heading level, by level: 1 for `h1`. */
-export const headingLevels = onceFor(
-  (document: ProjectDocument): readonly { level: number; style: string }[] =>
+export const headingLevels = onceForParts(
+  ['elements'],
+  (document): readonly { level: number; style: string }[] =>
     Object.values(document.elements)
       .flatMap(({ selectors, style }) =>
         selectors
@@ -45,7 +46,7 @@ export const headingLevels = onceFor(
 const RUNNING = /^(p|li|dd|blockquote|\.lead)$/i;
 
 /** What each style is for, as far as its elements tell. */
-const roles = onceFor((document: ProjectDocument): ReadonlyMap<string, TextRole> => {
+const roles = onceForParts(['elements'], (document): ReadonlyMap<string, TextRole> => {
   const found = new Map<string, TextRole>([[BODY_STYLE, 'text']]);
   for (const { style, selectors } of Object.values(document.elements)) {
     if (selectors.some((one) => RUNNING.test(one))) found.set(style, 'text');
@@ -55,7 +56,7 @@ const roles = onceFor((document: ProjectDocument): ReadonlyMap<string, TextRole>
 });
 
 /** Whether a style sets headings, running text, or something else: labels, tables, captions. */
-export const roleOf = (document: ProjectDocument, style: string): TextRole =>
+export const roleOf = (document: Pick<ProjectDocument, 'elements'>, style: string): TextRole =>
   roles(document).get(style) ?? 'other';
 
 /** Viewports narrower than this are taken for phones, CSS px. */

@@ -4,7 +4,7 @@ import { BODY_STYLE } from '../document/vocabulary';
 
 /** Whether a style follows one of several, directly or through others. */
 export function followsOneOf(
-  { styles }: ProjectDocument,
+  { styles }: Pick<ProjectDocument, 'styles'>,
   key: string,
   others: readonly string[],
 ): boolean {

@@ -1,4 +1,4 @@
-import { onceFor } from '../document/once';
+import { onceForParts } from '../document/onceForParts';
 import type { ProjectDocument } from '../document/projectDocument';
 import {
   PROPERTIES,
@@ -29,10 +29,13 @@ export interface ResolvedProperty<P extends PropertyName = PropertyName> {
   trace: TraceStep[];
 }
 
+/** What the values of styles rest on. */
+export type StyledProject = Pick<ProjectDocument, 'styles' | 'elements'>;
+
 export type ResolvedStyle = { [P in PropertyName]: ResolvedProperty<P> };
 
 /** The style, and the styles it follows one after another. */
-function* following(document: ProjectDocument, styleKey: string): Generator<string> {
+function* following(document: StyledProject, styleKey: string): Generator<string> {
   for (let key: string | null = styleKey; key; key = document.styles[key]?.follows ?? null) {
     yield key;
   }
@@ -40,7 +43,7 @@ function* following(document: ProjectDocument, styleKey: string): Generator<stri
 
 /** The places that a property of a style in an element is looked for, in order. */
 function* places(
-  document: ProjectDocument,
+  document: StyledProject,
   styleKey: string,
   parentElement: string | null,
 ): Generator<TraceStep & { style: string }> {
@@ -66,7 +69,7 @@ const INHERITED: readonly Origin[] = ['parent', 'body'];
 
 /** A property at the first of the places that has it. */
 function resolveIn(
-  document: ProjectDocument,
+  document: StyledProject,
   all: readonly (TraceStep & { style: string })[],
   name: PropertyName,
 ): ResolvedProperty {
@@ -84,7 +87,7 @@ function resolveIn(
 
 /** What a property of a style would be, were it not set there. @param parentElement as of `resolveStyle` */
 export const followedProperty = (
-  document: ProjectDocument,
+  document: StyledProject,
   styleKey: string,
   parentElement: string | null,
   name: PropertyName,
@@ -95,18 +98,18 @@ export const followedProperty = (
     name,
   );
 
-/** What has been resolved of a document, by style and the element around it. */
-const resolutions = onceFor<ProjectDocument, Map<string, ResolvedStyle>>(() => new Map());
+/** What has been resolved of styles and elements, by style and the element around it. */
+const resolutions = onceForParts(['styles', 'elements'], () => new Map<string, ResolvedStyle>());
 
 /**
  * Where each property of a style comes from: set there; else the style it follows, and what that one
  * follows; else, where CSS inherits the property, the element around it, and the body's style; else the
- * browser's default. The trace lists each place looked at. Resolved once for a document.
+ * browser's default. The trace lists each place looked at. Resolved once for the same styles and elements.
  *
  * @param parentElement key of the element that the text stands in; null for the body
  */
 export function resolveStyle(
-  document: ProjectDocument,
+  document: StyledProject,
   styleKey: string,
   parentElement: string | null = null,
 ): ResolvedStyle {
@@ -127,14 +130,14 @@ export const carries = ({ origin }: ResolvedProperty): boolean =>
   origin === 'set' || origin === 'style';
 
 /** The style of an element, resolved where the element stands. */
-export function resolveElement(document: ProjectDocument, elementKey: string): ResolvedStyle {
+export function resolveElement(document: StyledProject, elementKey: string): ResolvedStyle {
   const element = document.elements[elementKey];
   if (!element) throw new RangeError(`There is no element “${elementKey}”`);
   return resolveStyle(document, element.style, element.parent);
 }
 
 /** The element around the first element that has each style. */
-const parentsInUse = onceFor(({ elements }: ProjectDocument) => {
+const parentsInUse = onceForParts(['elements'], ({ elements }) => {
   const parents = new Map<string, string | null>();
   for (const { style, parent } of Object.values(elements)) {
     if (!parents.has(style)) parents.set(style, parent);
@@ -143,5 +146,5 @@ const parentsInUse = onceFor(({ elements }: ProjectDocument) => {
 });
 
 /** A style resolved where its first element stands, or under the body when no element has it. */
-export const resolveInUse = (document: ProjectDocument, styleKey: string): ResolvedStyle =>
+export const resolveInUse = (document: StyledProject, styleKey: string): ResolvedStyle =>
   resolveStyle(document, styleKey, parentsInUse(document).get(styleKey) ?? null);

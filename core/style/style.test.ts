@@ -44,8 +44,9 @@ describe('letter spacing where it is inherited', () => {
     expect(at('body')).toBe(0.1);
     expect(at('large')).toBeCloseTo((0.1 * body) / large, 9);
     // Set there it is of its own size, and where nothing is set there is none.
-    Object.assign(document.styles['large'].set, { letterSpacing: 0.05 });
-    expect(spacingHere({ ...document }, resolveStyle({ ...document }, 'large'), width)).toBe(0.05);
+    const own = structuredClone(document);
+    Object.assign(own.styles['large']?.set ?? {}, { letterSpacing: 0.05 });
+    expect(spacingHere(own, resolveStyle(own, 'large'), width)).toBe(0.05);
   });
 });
 

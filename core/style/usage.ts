@@ -1,8 +1,8 @@
-import { onceFor } from '../document/once';
+import { onceForParts } from '../document/onceForParts';
 import type { ProjectDocument } from '../document/projectDocument';
 import type { Slant } from '../document/vocabulary';
 import { narrowDocument } from './narrow';
-import { resolveElement, resolveInUse } from './resolve';
+import { resolveElement, resolveInUse, type StyledProject } from './resolve';
 
 /** A weight and a slant that styles ask for. */
 export interface StyleRequest {
@@ -18,38 +18,41 @@ export interface VoiceUse {
 const requestKey = (weight: number, slant: Slant) => `${weight} ${slant}`;
 
 /** The weights and slants that the site's elements ask of each voice at any width, lightest upright first. */
-export const voiceUses = onceFor((document: ProjectDocument): ReadonlyMap<string, VoiceUse> => {
-  const uses = new Map<string, Map<string, StyleRequest & { styles: string[] }>>();
-  const widths = [...new Set([document, narrowDocument(document)])];
-  for (const [at, key, element] of widths.flatMap((one) =>
-    Object.entries(one.elements).map(([key, element]) => [one, key, element] as const),
-  )) {
-    const resolved = resolveElement(at, key);
-    const voice = resolved.voice.value;
-    const weight = resolved.weight.value;
-    const slant = resolved.slant.value;
-    if (voice === null) continue;
-    const requests = uses.get(voice) ?? new Map<string, StyleRequest & { styles: string[] }>();
-    uses.set(voice, requests);
-    const request = requests.get(requestKey(weight, slant)) ?? { weight, slant, styles: [] };
-    requests.set(requestKey(weight, slant), request);
-    if (!request.styles.includes(element.style)) request.styles.push(element.style);
-  }
-  return new Map(
-    [...uses].map(([voice, requests]) => [
-      voice,
-      {
-        requests: [...requests.values()].sort(
-          (a, b) =>
-            Number(a.slant === 'italic') - Number(b.slant === 'italic') || a.weight - b.weight,
-        ),
-      },
-    ]),
-  );
-});
+export const voiceUses = onceForParts(
+  ['styles', 'elements'],
+  (document): ReadonlyMap<string, VoiceUse> => {
+    const uses = new Map<string, Map<string, StyleRequest & { styles: string[] }>>();
+    const widths = [...new Set([document, narrowDocument(document)])];
+    for (const [at, key, element] of widths.flatMap((one) =>
+      Object.entries(one.elements).map(([key, element]) => [one, key, element] as const),
+    )) {
+      const resolved = resolveElement(at, key);
+      const voice = resolved.voice.value;
+      const weight = resolved.weight.value;
+      const slant = resolved.slant.value;
+      if (voice === null) continue;
+      const requests = uses.get(voice) ?? new Map<string, StyleRequest & { styles: string[] }>();
+      uses.set(voice, requests);
+      const request = requests.get(requestKey(weight, slant)) ?? { weight, slant, styles: [] };
+      requests.set(requestKey(weight, slant), request);
+      if (!request.styles.includes(element.style)) request.styles.push(element.style);
+    }
+    return new Map(
+      [...uses].map(([voice, requests]) => [
+        voice,
+        {
+          requests: [...requests.values()].sort(
+            (a, b) =>
+              Number(a.slant === 'italic') - Number(b.slant === 'italic') || a.weight - b.weight,
+          ),
+        },
+      ]),
+    );
+  },
+);
 
 /** Keys of the families that the site's elements are set in, in the order of their voices. */
-export function familiesInUse(document: ProjectDocument): string[] {
+export function familiesInUse(document: StyledProject & Pick<ProjectDocument, 'voices'>): string[] {
   const uses = voiceUses(document);
   const families = Object.entries(document.voices)
     .filter(([voice]) => uses.has(voice))
@@ -61,7 +64,7 @@ export function familiesInUse(document: ProjectDocument): string[] {
  * The requests that a voice must answer with a fallback face each: every weight that it is used in, in every
  * slant, since bold inside italic text asks for both. That which most styles ask for comes first.
  */
-export function voiceRequests(document: ProjectDocument, voice: string): StyleRequest[] {
+export function voiceRequests(document: StyledProject, voice: string): StyleRequest[] {
   const requests = voiceUses(document).get(voice)?.requests ?? [];
   const weights = [...new Set(requests.map(({ weight }) => weight))].sort((a, b) => a - b);
   const slants = [...new Set(requests.map(({ slant }) => slant))].sort().reverse();
@@ -73,20 +76,23 @@ export function voiceRequests(document: ProjectDocument, voice: string): StyleRe
 }
 
 /** Styles that text elements of the site have, each once, in the order of their elements. */
-export const stylesInUse = onceFor((document: ProjectDocument): readonly string[] => [
-  ...new Set(Object.values(document.elements).map(({ style }) => style)),
+export const stylesInUse = onceForParts(['elements'], ({ elements }): readonly string[] => [
+  ...new Set(Object.values(elements).map(({ style }) => style)),
 ]);
 
 /** The step of a style where it is used. */
-export const stepOf = (document: ProjectDocument, style: string): number =>
+export const stepOf = (document: StyledProject, style: string): number =>
   resolveInUse(document, style).step.value;
 
 /** Styles in use by the step they have. */
-export const usersByStep = onceFor((document: ProjectDocument): ReadonlyMap<number, string[]> => {
-  const users = new Map<number, string[]>();
-  for (const style of stylesInUse(document)) {
-    const step = stepOf(document, style);
-    users.set(step, [...(users.get(step) ?? []), style]);
-  }
-  return users;
-});
+export const usersByStep = onceForParts(
+  ['styles', 'elements'],
+  (document): ReadonlyMap<number, string[]> => {
+    const users = new Map<number, string[]>();
+    for (const style of stylesInUse(document)) {
+      const step = stepOf(document, style);
+      users.set(step, [...(users.get(step) ?? []), style]);
+    }
+    return users;
+  },
+);

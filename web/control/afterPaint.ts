@@ -1,4 +1,4 @@
-import { onScopeDispose, readonly, shallowRef, watch, type ShallowRef } from 'vue';
+import { onScopeDispose, shallowReadonly, shallowRef, watch, type ShallowRef } from 'vue';
 
 /**
  * A value that follows its source a frame later, so that what it is shown in is not laid out in the frame
@@ -17,5 +17,5 @@ export function afterPaint<T>(source: () => T): Readonly<ShallowRef<T>> {
     });
   });
   onScopeDispose(() => cancelAnimationFrame(frame));
-  return readonly(late) as Readonly<ShallowRef<T>>;
+  return shallowReadonly(late);
 }

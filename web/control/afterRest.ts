@@ -1,4 +1,4 @@
-import { readonly, shallowRef, watch, type ShallowRef } from 'vue';
+import { shallowReadonly, shallowRef, watch, type ShallowRef } from 'vue';
 import { debounce } from './debounce';
 
 /** How long a value rests before what is reckoned from it is shown, milliseconds. */
@@ -16,5 +16,5 @@ export function afterRest<T>(source: () => T): Readonly<ShallowRef<T>> {
     if (!value || !before) late.value = value;
     else follow();
   });
-  return readonly(late) as Readonly<ShallowRef<T>>;
+  return shallowReadonly(late);
 }

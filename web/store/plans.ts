@@ -6,7 +6,7 @@ import {
   totalBytes,
   type DeliveryPlan,
 } from '@lettera/core/deliver';
-import { onceFor, type ProjectDocument } from '@lettera/core/document';
+import { onceFor, onceForParts, type ProjectDocument } from '@lettera/core/document';
 import { fallbackPlan, type FallbackPlan } from '@lettera/core/fallback';
 import { defineStore } from 'pinia';
 import { computed, shallowRef, watch } from 'vue';
@@ -45,6 +45,12 @@ export const usePlans = defineStore('plans', () => {
   });
   const deliveryOf = (document: ProjectDocument): DeliveryPlan => planner.value(document);
 
+  /** All of the case, planned once for it. */
+  const casePlanner = computed(() => {
+    const known = evidence.value;
+    return onceForParts(['case'], (document) => casePlan(document, known));
+  });
+
   /** The characters that the delivered files of a family would have, by its key in the case. */
   const held = computed(() => {
     const known = evidence.value;
@@ -67,7 +73,7 @@ export const usePlans = defineStore('plans', () => {
    */
   const caseBytes = computed(() => {
     const { document } = project;
-    const { files } = document ? casePlan(document, evidence.value) : { files: [] };
+    const { files } = document ? casePlanner.value(document) : { files: [] };
     return new Map(files.map(({ source, bytes }) => [source, bytes]));
   });
 
@@ -75,8 +81,8 @@ export const usePlans = defineStore('plans', () => {
   const missing = computed(() => {
     const document = project.stored?.document;
     if (!document) return '';
-    return [deliveryPlan, casePlan]
-      .flatMap((planOf) => planOf(document, evidence.value).wanted)
+    return [deliveryOf, casePlanner.value]
+      .flatMap((planOf) => planOf(document).wanted)
       .map(({ source, cut }) => madeKey(source, cut))
       .filter((key) => !Object.hasOwn(made.value, key))
       .join('\n');

@@ -1,6 +1,6 @@
 import { project as say } from './words';
 import { applyChange, ChangeError, previewOf, patchBetween } from '@lettera/core/change';
-import type { Patch, ProjectDocument } from '@lettera/core/document';
+import { sharing, type Patch, type ProjectDocument } from '@lettera/core/document';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import type { PageTitle, ProgressReport, Project } from '@lettera/core/wire';
@@ -90,8 +90,9 @@ export const useProject = defineStore('project', () => {
   let announced = 0;
   let retry: ReturnType<typeof setTimeout> | undefined;
 
-  const document = computed<ProjectDocument | null>(() =>
-    stored.value ? replay(stored.value.document, pending.value) : null,
+  /** Made of the parts that it had, wherever they say the same: an answer that brings nothing new changes nothing. */
+  const document = computed<ProjectDocument | null>((before) =>
+    stored.value ? sharing(before, replay(stored.value.document, pending.value)) : null,
   );
 
   /** A document with layers of one kind; one that does not fit it is left out. */
@@ -145,10 +146,16 @@ export const useProject = defineStore('project', () => {
     }
   }
 
-  /** Takes over what the server answered; an answer that comes late, after a newer one, changes nothing. */
-  function settle(project: Project): void {
+  /**
+   * Takes over what the server answered; an answer that comes late, after a newer one, changes nothing.
+   * @param arrived the change that was sent, which is in it
+   */
+  function settle(project: Project, arrived?: Patch): void {
     const isLate = stored.value?.id === project.id && project.revision < stored.value.revision;
-    if (!isLate) stored.value = project;
+    if (!isLate) {
+      stored.value = { ...project, document: sharing(document.value, project.document) };
+    }
+    if (arrived) pending.value = pending.value.filter((patch) => patch !== arrived);
     keep();
   }
 
@@ -314,8 +321,7 @@ export const useProject = defineStore('project', () => {
     const { id: projectId, revision } = stored.value;
     const project = await api.change(projectId, revision, patch);
     if (stored.value?.id !== projectId) return;
-    pending.value = pending.value.slice(1);
-    settle(project);
+    settle(project, patch);
   }
 
   async function onSendError(error: unknown): Promise<void> {
