@@ -144,7 +144,7 @@ describe('tuning', () => {
     await press(page, 'One ratio');
     await stored(({ voices }) => JSON.stringify(voices['text']?.fitting).includes('"groups":1'));
     await press(page, 'In groups of letters');
-    await fill(page, 'No letter more off the rest than', '60 %');
+    await fill(page, 'Letters within ±', '60 %');
     await page.waitForSelector('.refused');
     expect(errors).toEqual([]);
   });

@@ -3,7 +3,7 @@ import { applyChange } from '../change';
 import type { Patch, ProjectDocument } from '../document';
 import { seatedDocument } from '../testing/documents';
 import { ownVoices } from './ownVoices';
-import { redundant, sameStyles, strays, unwornStyles } from './gathered';
+import { gatheredCount, redundant, sameStyles, strays, unwornStyles } from './gathered';
 
 /** Styles beside those of a new project. */
 function withStyles(styles: Record<string, { follows?: string; set?: object }>): ProjectDocument {
@@ -110,6 +110,17 @@ describe('styles', () => {
     expect(unworn).not.toContain('body');
     expect(unwornStyles(seatedDocument())).not.toContain('lead');
   });
+});
+
+test('what can be put right is counted over all lists', () => {
+  const before = gatheredCount(seatedDocument());
+  const one = withStyles({ a: { set: { step: 4 } } });
+  expect(unwornStyles(one)).toEqual([...unwornStyles(seatedDocument()), 'a']);
+  expect(gatheredCount(one)).toBe(before + 1);
+  // The second is used by nothing either, and says the same.
+  expect(gatheredCount(withStyles({ a: { set: { step: 4 } }, b: { set: { step: 4 } } }))).toBe(
+    before + 3,
+  );
 });
 
 describe('styles that a new pair does not reach', () => {

@@ -1,7 +1,9 @@
 import { onceForParts } from '../document/onceForParts';
+import type { ProjectDocument } from '../document/projectDocument';
 import { PROPERTIES, PROPERTY_NAMES, type PropertyName } from '../document/property';
 import { BODY_STYLE } from '../document/vocabulary';
 import { followsOneOf } from './mergeStyles';
+import { ownVoices } from './ownVoices';
 import {
   carries,
   followedProperty,
@@ -123,3 +125,10 @@ export const unwornStyles = onceForParts(['styles', 'elements'], ({ styles, elem
       !Object.values(styles).some(({ follows }) => follows === key),
   ),
 );
+
+/** How many things the lists of what can be put right in styles hold together. */
+export const gatheredCount = (document: ProjectDocument): number =>
+  [strays, redundant, ownVoices, sameStyles, unwornStyles].reduce(
+    (count, listOf) => count + listOf(document).length,
+    0,
+  );

@@ -51,7 +51,14 @@ export {
 export { narrowDocument } from './narrow';
 export { ruleSpecificity, selectorsOf, weighedSelector } from './ruleWeight';
 export { ownVoices, type OwnVoice } from './ownVoices';
-export { redundant, sameStyles, strays, unwornStyles, type StyleProperty } from './gathered';
+export {
+  gatheredCount,
+  redundant,
+  sameStyles,
+  strays,
+  unwornStyles,
+  type StyleProperty,
+} from './gathered';
 export {
   copiedCells,
   setCellPatch,

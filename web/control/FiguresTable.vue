@@ -36,7 +36,7 @@ defineSlots<{ default(): unknown }>();
   border-color: transparent;
   border-bottom-color: var(--rule);
 }
-.figures-table td:first-child .p-inputtext.l-field {
+.figures-table :is(td, th):first-child .p-inputtext.l-field {
   width: calc(100% + 7px);
   margin-left: -7px;
 }

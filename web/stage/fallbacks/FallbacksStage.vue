@@ -91,6 +91,7 @@ const fitting = computed(() => {
         say.fittingNow
       }}</span>
       <DoButton
+        v-if="view !== 'rehearsal'"
         class="flip"
         :label="proof.fonts === 'web' ? say.showFallbackOnPage : say.showWebFacesOn"
         :title="say.f"
@@ -159,6 +160,9 @@ section {
   display: grid;
   gap: 8px;
   min-width: 0;
+}
+section > :deep(h3:not(:first-child)) {
+  margin-top: 12px;
 }
 .flip {
   margin-left: auto;

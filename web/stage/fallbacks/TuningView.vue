@@ -19,13 +19,14 @@ import { computed, ref, shallowRef, watch } from 'vue';
 import { api } from '../../api/client';
 import ChoiceSet from '../../control/ChoiceSet.vue';
 import NumberField from '../../control/NumberField.vue';
+import PickOne from '../../control/PickOne.vue';
 import { count, kilobytes, percent, pixels } from '../../control/figures';
 import { useCopy } from '../../store/copy';
 import { useFallbacks } from '../../store/fallbacks';
 import { usePlans } from '../../store/plans';
 import { useProject } from '../../store/project';
 import ClosenessChart from './ClosenessChart.vue';
-import { fittingPatch, measuredOn } from './fallbackView';
+import { fittingPatch, measuredKinds } from './fallbackView';
 import { useSampleFaces } from './sampleFaces';
 
 /** How a voice's fallback faces are tuned: by method and limit, on a curve of evenness against closeness. */
@@ -148,7 +149,14 @@ const aside = (face: TunedFace): string =>
 
 <template>
   <template v-if="chosen">
-    <div class="line wrap">
+    <div class="line">
+      <PickOne
+        v-if="locals.length > 1"
+        :label="say.localFont"
+        :choices="locals"
+        :model-value="chosen.local"
+        @update:model-value="local = $event ?? ''"
+      />
       <ChoiceSet
         :label="say.method"
         :choices="METHODS"
@@ -156,7 +164,7 @@ const aside = (face: TunedFace): string =>
         @update:model-value="setMethod"
       />
     </div>
-    <div v-if="method === 'groups'" class="line wrap">
+    <div v-if="method === 'groups'" class="line limits">
       <NumberField
         :label="say.wordsWithin"
         :model-value="Number((fitting.target * 100).toFixed(2))"
@@ -169,7 +177,7 @@ const aside = (face: TunedFace): string =>
         @reset="set({ target: undefined })"
       />
       <NumberField
-        :label="say.noLetterMoreOff"
+        :label="say.lettersWithin"
         :model-value="Number((fitting.evenness * 100).toFixed(1))"
         :min="0"
         :max="50"
@@ -190,23 +198,6 @@ const aside = (face: TunedFace): string =>
         @reset="set({ groups: undefined })"
       />
     </div>
-    <div class="line wrap spread">
-      <ChoiceSet
-        v-if="locals.length > 1"
-        :label="say.localFont"
-        :choices="locals"
-        :model-value="chosen.local"
-        @update:model-value="local = $event"
-      />
-      <span class="small quiet">{{
-        say.addStyleSheet(
-          count(plan.faces.length, 'fallback face'),
-          kilobytes(bytes),
-          zipped === null ? '' : say.compressed(kilobytes(zipped)),
-        )
-      }}</span>
-    </div>
-
     <template v-if="method === 'groups'">
       <h3>{{ say.evenLettersAgainstClose(localName(chosen.local)) }}</h3>
       <p v-if="curveState === 'loading'" class="small quiet" role="status">
@@ -224,10 +215,13 @@ const aside = (face: TunedFace): string =>
         @choose="set({ evenness: $event })"
       />
       <ol class="points">
-        <li v-for="{ evenness, face, name } in points" :key="evenness">
-          <span class="figure small"
-            >±{{ percent(evenness, 0) }}<br />{{ percent(face.fit.mean, 2) }}</span
-          >
+        <li
+          v-for="{ evenness, face, name } in points"
+          :key="evenness"
+          :class="{ present: evenness === fitting.evenness }"
+        >
+          <span class="small">±{{ percent(evenness, 0) }}</span>
+          <span class="small figure">{{ percent(face.fit.mean, 2) }}</span>
           <span
             class="whole-lines specimen"
             :style="{
@@ -239,18 +233,33 @@ const aside = (face: TunedFace): string =>
           >
         </li>
       </ol>
-      <p v-if="chosen.faces[0]" class="small quiet">
-        {{
-          say.whatEachGroupBuys(
-            percent(fitting.evenness, 0),
-            chosen.faces[0].steps.map((step, i) => `${i + 1}: ${percent(step, 2)}`).join(', '),
-            percent(chosen.faces[0].each, 2),
-            candidateError(chosen) > fitting.target
-              ? say.wordsWithinCannotBe(percent(fitting.target, 1), localName(chosen.local))
-              : '',
-          )
-        }}
-      </p>
+      <template v-if="chosen.faces[0]">
+        <h3>{{ say.whatEachGroupBuys(percent(fitting.evenness, 0)) }}</h3>
+        <FiguresTable>
+          <thead>
+            <tr>
+              <th>{{ say.groups }}</th>
+              <th v-for="(_, i) in chosen.faces[0].steps" :key="i" class="figure">{{ i + 1 }}</th>
+              <th class="figure">{{ say.eachLetter }}</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr>
+              <td>{{ say.words }}</td>
+              <td v-for="(step, i) in chosen.faces[0].steps" :key="i" class="figure">
+                {{ percent(step, 2) }}
+              </td>
+              <td class="figure quiet">{{ percent(chosen.faces[0].each, 2) }}</td>
+            </tr>
+          </tbody>
+        </FiguresTable>
+        <p class="small quiet">
+          {{ say.whatIsLeft }}
+          <template v-if="candidateError(chosen) > fitting.target">{{
+            say.wordsWithinCannotBe(percent(fitting.target, 1), localName(chosen.local))
+          }}</template>
+        </p>
+      </template>
     </template>
 
     <h3>{{ say.forEachWeightStyle(localName(chosen.local)) }}</h3>
@@ -293,8 +302,33 @@ const aside = (face: TunedFace): string =>
         </template>
       </tbody>
     </FiguresTable>
+    <p class="small quiet">{{ say.safariLeavesOut }}</p>
+    <h3>{{ say.inEachKindText(localName(chosen.local)) }}</h3>
+    <FiguresTable>
+      <thead>
+        <tr>
+          <th>{{ say.text }}</th>
+          <th class="figure">{{ say.words }}</th>
+          <th class="figure">{{ say.wordsIn }}</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="{ name, mean, words } in measuredKinds(chosen)" :key="name">
+          <td>{{ name }}</td>
+          <td class="figure">{{ percent(mean, 2) }}</td>
+          <td class="figure quiet">{{ words.toLocaleString('en') }}</td>
+        </tr>
+      </tbody>
+    </FiguresTable>
     <p class="small quiet">
-      {{ say.fittedOnTextProjects(measuredOn(chosen)) }}
+      {{ say.fittedOnTextProjects }}
+      {{
+        say.addStyleSheet(
+          count(plan.faces.length, 'fallback face'),
+          kilobytes(bytes),
+          zipped === null ? '' : say.compressed(kilobytes(zipped)),
+        )
+      }}.
     </p>
   </template>
   <p v-else class="quiet">
@@ -303,13 +337,19 @@ const aside = (face: TunedFace): string =>
 </template>
 
 <style scoped>
+.limits {
+  gap: 16px;
+}
 .points li {
   display: grid;
-  grid-template-columns: 56px minmax(0, 1fr);
-  gap: 12px;
+  grid-template-columns: 40px 48px minmax(0, 1fr);
+  gap: 0 16px;
   align-items: center;
   padding: 3px 0;
   border-bottom: 1px solid var(--rule);
+}
+.points .present .small {
+  font-weight: 640;
 }
 .points .specimen {
   --lines: 1;

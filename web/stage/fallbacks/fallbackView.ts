@@ -46,18 +46,30 @@ export function wordsOff(candidate: TunedCandidate): string {
   return `${[...new Set(ends)].join('–')} %`;
 }
 
-/** Each kind of text that a local font was measured on, with its mean error and how many words. */
-export function measuredOn({ faces }: TunedCandidate): string {
-  return (faces[0]?.kinds ?? [])
-    .map(({ kind, language, mean, words }) => {
-      const named =
-        language === null
-          ? KIND_WORDS[kind]
-          : say.kindInLanguage(KIND_WORDS[kind], languageOf(language)?.name ?? language);
-      return `${named} ±${percent(mean, 2)} (${count(words, 'word')})`;
-    })
-    .join(', ');
+/** A kind of text that a local font was measured on. */
+export interface MeasuredKind {
+  name: string;
+  /** Mean error of a word's width. */
+  mean: number;
+  words: number;
 }
+
+/** Each kind of text that a local font was measured on, as its first face comes out there. */
+export const measuredKinds = ({ faces }: TunedCandidate): MeasuredKind[] =>
+  (faces[0]?.kinds ?? []).map(({ kind, language, mean, words }) => ({
+    name:
+      language === null
+        ? KIND_WORDS[kind]
+        : say.kindInLanguage(KIND_WORDS[kind], languageOf(language)?.name ?? language),
+    mean,
+    words,
+  }));
+
+/** The same in one sentence. */
+export const measuredOn = (candidate: TunedCandidate): string =>
+  measuredKinds(candidate)
+    .map(({ name, mean, words }) => `${name} ±${percent(mean, 2)} (${count(words, 'word')})`)
+    .join(', ');
 
 /** An entry of a stack as the column shows it. */
 export interface EntryRow {

@@ -117,7 +117,7 @@ export const stackColumn = {
 export const tuningView = {
   method: 'Method',
   wordsWithin: 'Words within',
-  noLetterMoreOff: 'No letter more off the rest than',
+  lettersWithin: 'Letters within ±',
   groupsAtMost: 'Groups at most',
   localFont: 'Local font',
   compressed: (zipped: Said) => `, ${zipped} compressed`,
@@ -129,8 +129,11 @@ export const tuningView = {
   curveCouldNotBe: 'The curve could not be worked out. What is decided is kept.',
   wordsWithinCannotBe: (target: Said, localName: Said) =>
     `Words within ${target} cannot be had over ${localName} under this limit.`,
-  whatEachGroupBuys: (evenness: Said, steps: Said, each: Said, also: Said) =>
-    `What each group buys at ±${evenness}: ${steps}. A ratio for every letter would be ${each}; what is left there is the limit, and kerning. ${also}`,
+  whatEachGroupBuys: (evenness: Said) => `What each group brings at ±${evenness}`,
+  groups: 'Groups of letters',
+  eachLetter: 'Each letter',
+  whatIsLeft:
+    'With a ratio for each letter, what is left is the limit, and kerning between letters.',
   forEachWeightStyle: (localName: Said) => `${localName} for each weight and style`,
   weight: 'Weight',
   over: 'Over',
@@ -142,8 +145,13 @@ export const tuningView = {
   boldItalic: 'bold italic',
   sizeAdjustLettersWithin: (parts: Said, unevenness: Said, aside: Said) =>
     `size-adjust ${parts}; letters within ±${unevenness}; baseline without overrides ${aside}`,
-  fittedOnTextProjects: (measuredOn: Said) =>
-    `Fitted on text of the project’s languages and every other sentence of its pages, measured on other text of several kinds, which count alike here: ${measuredOn}. Safari leaves metric overrides out: line boxes keep, as every text element has a line height; how far the baseline stands from its place there is given for the voice’s smallest and largest size.`,
+  inEachKindText: (localName: Said) => `${localName} in each kind of text`,
+  text: 'Text, none of it fitted on',
+  wordsIn: 'Words',
+  fittedOnTextProjects:
+    'Fitted on text of the project’s languages and on every other sentence of its pages. Each kind of text counts alike.',
+  safariLeavesOut:
+    'Safari leaves metric overrides out: line boxes keep, as every text element has a line height. How far the baseline stands from its place there is given for the voice’s smallest and largest size.',
   noLocalFontStack:
     'No local font of the stack has known widths, so nothing is tuned. Add one from the stack.',
   andSpaceOwn: 'And a space of its own',

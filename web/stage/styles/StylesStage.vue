@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { stylesStage as say } from './words';
-import { ref } from 'vue';
+import { gatheredCount } from '@lettera/core/style';
+import { computed, ref } from 'vue';
+import { afterRest } from '../../control/afterRest';
 import ViewTabs from '../../control/ViewTabs.vue';
 import StageHeader from '../StageHeader.vue';
 import AddStyle from './AddStyle.vue';
@@ -9,15 +11,22 @@ import ElementSheet from './ElementSheet.vue';
 import GatheredView from './GatheredView.vue';
 import StartingSets from './StartingSets.vue';
 import StyleSheet from './StyleSheet.vue';
+import { useProject } from '../../store/project';
 
 /** Assigning type to the whole site: text styles, the text elements that use them, and their colours. */
 type View = 'sheet' | 'elements' | 'colours' | 'gathered';
-const VIEWS: { value: View; label: string }[] = [
+const project = useProject();
+const settled = afterRest(() => project.document);
+const views = computed((): { value: View; label: string; count?: number }[] => [
   { value: 'sheet', label: say.styles },
   { value: 'elements', label: say.elements },
   { value: 'colours', label: say.colours },
-  { value: 'gathered', label: say.cleanUp },
-];
+  {
+    value: 'gathered',
+    label: say.cleanUp,
+    count: settled.value ? gatheredCount(settled.value) : 0,
+  },
+]);
 const view = ref<View>('sheet');
 </script>
 
@@ -25,7 +34,7 @@ const view = ref<View>('sheet');
   <div class="styles">
     <StageHeader :title="say.styles">
       <template #views
-        ><ViewTabs v-model="view" :label="say.viewsStyles" :views="VIEWS"
+        ><ViewTabs v-model="view" :label="say.viewsStyles" :views="views"
       /></template>
       <template #actions>
         <StartingSets />
