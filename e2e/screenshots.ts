@@ -132,7 +132,7 @@ try {
     { op: 'add', path: '/styles/notice', value: { name: 'Notice', follows: 'lead', set: {} } },
   ]);
   await open('styles');
-  await press(page, 'Clean-up', '[role="tablist"]');
+  await page.locator('[role="tab"]::-p-text(Clean-up)').click();
   await take('styles-put-right');
   await page.locator('.docket .head .l-do').click();
   await press(page, 'Compare with Before the winter');

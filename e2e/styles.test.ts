@@ -36,7 +36,8 @@ beforeEach(async () => {
   frame = await proofFrame(page);
 });
 
-const view = (name: string) => press(page, name, '[aria-label="Views of Styles"]');
+const view = (name: string) =>
+  page.locator(`[aria-label="Views of Styles"] [role="tab"]::-p-text(${name})`).click();
 const part = (name: string) => press(page, name, '[aria-label="Part of the sheet"]');
 const leadIs = (property: string) =>
   frame.$eval('.lead', (node, name) => getComputedStyle(node).getPropertyValue(name), property);

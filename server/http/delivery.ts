@@ -14,6 +14,7 @@ import type { Services } from '../services';
 import { Problem } from './problem';
 import { projectOf } from './requests';
 import { pageSecurity } from './security';
+import * as describe from './describe';
 
 /** The bare page that links the bundle, beside its files. */
 const BARE_PAGE = 'bare-page';
@@ -31,6 +32,167 @@ function readingIn(value: unknown): LocalReading {
     throw error;
   }
 }
+
+/** What the routes take and answer. */
+export const deliveryPaths = {
+  '/projects/{id}/deliveries': {
+    parameters: [describe.project],
+    get: {
+      summary: 'Deliveries that were taken away, newest first',
+      responses: {
+        200: describe.answer('Deliveries', describe.list(describe.ref('MadeDelivery'))),
+        ...describe.problems(404),
+      },
+    },
+    post: {
+      summary: 'Keep that the present revision was delivered',
+      responses: {
+        201: describe.answer('Kept', describe.ref('MadeDelivery')),
+        ...describe.problems(404),
+      },
+    },
+  },
+  '/projects/{id}/deliveries/{revision}': {
+    parameters: [describe.project, describe.inPath('revision', 'Revision that was delivered')],
+    get: {
+      summary: 'What a delivery held, file by file',
+      responses: {
+        200: describe.answer('Files', describe.list(describe.ref('DeliveryFile'))),
+        ...describe.problems(404),
+      },
+    },
+  },
+  '/projects/{id}/deliveries/{revision}/bundle.zip': {
+    parameters: [describe.project, describe.inPath('revision', 'Revision that was delivered')],
+    get: {
+      summary: 'The bundle of a delivery, once more',
+      responses: {
+        200: describe.file('The bundle', 'application/zip'),
+        ...describe.problems(404, 409, 413),
+      },
+    },
+  },
+  '/projects/{id}/fallbacks': {
+    parameters: [describe.project],
+    get: {
+      summary: 'Local fonts tried for each voice in use, by voice and family',
+      responses: {
+        200: describe.answer('Trials', describe.ref('Trials')),
+        ...describe.problems(404, 409),
+      },
+    },
+    post: {
+      summary: 'The same for the project as it would stand after a change, which is not made',
+      requestBody: { content: describe.json(describe.ref('Patch')) },
+      responses: {
+        200: describe.answer('Trials', describe.ref('Trials')),
+        ...describe.problems(400, 404, 409, 422),
+      },
+    },
+  },
+  '/projects/{id}/fallbacks/fitting': {
+    parameters: [describe.project],
+    delete: {
+      summary: 'Stops the fitting that is under way; whoever waits for it hears so',
+      responses: { 204: { description: 'Stopped' }, ...describe.problems(404) },
+    },
+  },
+  '/projects/{id}/delivery/making': {
+    parameters: [describe.project],
+    delete: {
+      summary: 'Stops what is being made for the delivery; whoever waits for it hears so',
+      responses: { 204: { description: 'Stopped' }, ...describe.problems(404) },
+    },
+  },
+  '/projects/{id}/fallbacks/{voice}/{local}/curve': {
+    parameters: [
+      describe.project,
+      describe.inPath('voice', 'Key of a voice'),
+      describe.inPath('local', 'Key of a set of local fonts'),
+    ],
+    get: {
+      summary: 'One local font at each limit of evenness, as the voice is most used',
+      responses: {
+        200: describe.answer(
+          'Tuned, in order of the limits; null where it cannot be',
+          describe.list({ anyOf: [describe.ref('TunedFace'), { type: 'null' }] }),
+        ),
+        ...describe.problems(404, 409),
+      },
+    },
+  },
+  '/projects/{id}/local-fonts': {
+    parameters: [describe.project],
+    get: {
+      summary: 'Local fonts that were measured on a designer’s machine',
+      responses: {
+        200: describe.answer('Measured', describe.list(describe.ref('MeasuredLocal'))),
+        ...describe.problems(404),
+      },
+    },
+    post: {
+      summary: 'Keeps what was measured of local fonts, in place of earlier readings',
+      requestBody: { content: describe.json(describe.list(describe.ref('LocalReading'))) },
+      responses: {
+        201: describe.answer('Kept', describe.list(describe.ref('MeasuredLocal'))),
+        ...describe.problems(400, 404, 413, 422),
+      },
+    },
+  },
+  '/projects/{id}/delivery': {
+    parameters: [describe.project],
+    get: {
+      summary: 'What the bundle holds, file by file, with the text of text files',
+      responses: {
+        200: describe.answer('Files', describe.list(describe.ref('DeliveryFile'))),
+        ...describe.problems(404, 409),
+      },
+    },
+  },
+  '/projects/{id}/delivery/evidence': {
+    parameters: [describe.project],
+    get: {
+      summary: 'Which files have been made for it so far, without waiting for the rest',
+      responses: {
+        200: describe.answer('Files made', describe.ref('DeliveryEvidence')),
+        ...describe.problems(404, 409),
+      },
+    },
+  },
+  '/projects/{id}/delivery/bytes': {
+    parameters: [describe.project],
+    post: {
+      summary: 'Bytes of the font files after each of several changes, none of which is made',
+      requestBody: { content: describe.json(describe.list(describe.ref('Patch'))) },
+      responses: {
+        200: describe.answer('Bytes', describe.list(describe.integer)),
+        ...describe.problems(400, 404, 409, 422),
+      },
+    },
+  },
+  '/projects/{id}/delivery/{revision}/files/{path}': {
+    parameters: [
+      describe.project,
+      { name: 'revision', in: 'path', required: true, schema: describe.integer },
+      { name: 'path', in: 'path', required: true, schema: describe.text },
+    ],
+    get: {
+      summary:
+        'A file of the bundle as a site would serve it; `bare-page` is a page that links it and has an example of each text element',
+      responses: { 200: { description: 'The file' }, ...describe.problems(404, 409) },
+    },
+  },
+  '/projects/{id}/bundle.zip': {
+    parameters: [describe.project],
+    get: {
+      summary: 'The bundle',
+      responses: {
+        200: describe.file('Zip', 'application/zip'),
+        ...describe.problems(404, 409, 413),
+      },
+    },
+  },
+} as const;
 
 /** What a project falls back to, and what it delivers. */
 export function deliveryRoutes(

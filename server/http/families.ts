@@ -4,6 +4,42 @@ import type { Services } from '../services';
 import { takeReference } from '../supply/reference';
 import { Problem } from './problem';
 import { bodyOf, projectOf, sendProject } from './requests';
+import * as describe from './describe';
+
+/** What the routes take and answer. */
+export const familyPaths = {
+  '/projects/{id}/case/measures': {
+    parameters: [describe.project],
+    get: {
+      summary: 'The measures of the case’s families, by key',
+      responses: {
+        200: describe.answer('By key; null where a family has no faces', {
+          type: 'object',
+          additionalProperties: { anyOf: [describe.ref('FamilyMeasures'), { type: 'null' }] },
+        }),
+        ...describe.problems(404),
+      },
+    },
+  },
+  '/projects/{id}/case/{key}/sheet': {
+    parameters: [describe.project, describe.inPath('key', 'Key of a family of the case')],
+    get: {
+      summary: 'Everything read and measured on a family of the case',
+      responses: {
+        200: describe.answer('Its sheet', describe.ref('FamilySheet')),
+        ...describe.problems(404),
+      },
+    },
+  },
+  '/projects/{id}/references': {
+    parameters: [describe.project],
+    post: {
+      summary: 'Add a family by reference, with a look-alike to stand in on the proof',
+      requestBody: { content: describe.json(describe.ref('WantedReference')) },
+      responses: { 201: describe.theProject, ...describe.problems(400, 403, 404, 422, 502) },
+    },
+  },
+} as const;
 
 /** The families of the case: what was read and measured of each, and families by reference. */
 export function familyRoutes(

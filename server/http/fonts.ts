@@ -10,6 +10,7 @@ import type { ReadFont } from '../job/tasks';
 import { Problem } from './problem';
 import { instanceOf, projectOf, untilGone } from './requests';
 import { fileName, filesOf, receivingFiles } from './uploads';
+import * as describe from './describe';
 
 const MEGABYTE = 1024 * 1024;
 const LARGEST_FILE = 20 * MEGABYTE;
@@ -97,6 +98,83 @@ function conflictsOf(
     });
   });
 }
+
+/** What the routes take and answer. */
+export const fontPaths = {
+  '/projects/{id}/fonts': {
+    parameters: [describe.project],
+    get: {
+      summary: 'The readings of the case',
+      responses: {
+        200: describe.answer('Readings', describe.list(describe.ref('Reading'))),
+        ...describe.problems(404),
+      },
+    },
+    post: {
+      summary: 'Add font files; a bad file among good ones refuses only itself',
+      requestBody: {
+        content: describe.filesWith({
+          ranges: {
+            type: 'string',
+            description:
+              'JSON: by names of files, the unicode-range that each is for, where files are parts of one face',
+          },
+        }),
+      },
+      responses: {
+        201: describe.answer(
+          'What became of each file, in their order',
+          describe.list(describe.ref('TakenFile')),
+        ),
+        ...describe.problems(400, 404, 413, 422),
+      },
+    },
+  },
+  '/projects/{id}/fonts/{file}': {
+    parameters: [
+      describe.project,
+      describe.inPath('file', 'SHA-256 of a file of the case, with or without an ending'),
+    ],
+    get: {
+      summary: 'A font file as it was added',
+      responses: { 200: describe.file('The file', 'font/*'), ...describe.problems(404) },
+    },
+  },
+  '/projects/{id}/fonts/{sha256}/measures': {
+    parameters: [
+      describe.project,
+      describe.inPath('sha256', 'SHA-256 of a file of the case'),
+      describe.axisPoint,
+    ],
+    get: {
+      summary: 'A face measured at a point of its axes',
+      responses: {
+        200: describe.answer('Measures', describe.ref('FaceMeasures')),
+        ...describe.problems(400, 404),
+      },
+    },
+  },
+  '/projects/{id}/measures': {
+    parameters: [describe.project],
+    post: {
+      summary: 'Measure a font file that is not kept',
+      requestBody: {
+        content: {
+          'multipart/form-data': {
+            schema: describe.object({ file: { type: 'string', format: 'binary' } }),
+          },
+        },
+      },
+      responses: {
+        200: describe.answer(
+          'Its family, the face it is, and its measures',
+          describe.ref('MeasuredFile'),
+        ),
+        ...describe.problems(400, 404, 413, 422),
+      },
+    },
+  },
+} as const;
 
 /** The font files of a project: taking them in, what they say of themselves, and the files. */
 export function fontRoutes({

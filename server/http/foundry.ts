@@ -4,6 +4,113 @@ import type { Project } from '@lettera/core/wire';
 import { fetchFaces, takeFamilyIn } from '../supply/taking';
 import { Problem } from './problem';
 import { bodyOf, instanceOf, projectOf, sendProject, untilGone } from './requests';
+import * as describe from './describe';
+
+/** What the routes take and answer. */
+export const foundryPaths = {
+  '/projects/{id}/foundry/measures': {
+    parameters: [describe.project],
+    get: {
+      summary: 'What has been measured of the library',
+      parameters: [
+        {
+          name: 'after',
+          in: 'query',
+          schema: describe.integer,
+          description: 'Families known already',
+        },
+      ],
+      responses: {
+        200: describe.answer('So far', describe.ref('LibraryProgress')),
+        ...describe.problems(400, 403, 404),
+      },
+    },
+    post: {
+      summary: 'Go on measuring the library',
+      responses: {
+        202: describe.answer('So far', describe.ref('LibraryProgress')),
+        ...describe.problems(403, 404),
+      },
+    },
+    delete: {
+      summary: 'Stop measuring; what was measured stays',
+      responses: { 204: { description: 'Stopped' }, ...describe.problems(403, 404) },
+    },
+  },
+  '/projects/{id}/foundry/families/{family}/sheet': {
+    parameters: [describe.project, describe.family],
+    get: {
+      summary: 'Everything read and measured on a family of the foundry',
+      responses: {
+        200: describe.answer('Its sheet', describe.ref('FamilySheet')),
+        ...describe.problems(403, 404, 502),
+      },
+    },
+  },
+  '/projects/{id}/foundry/families/{family}/files/{name}/measures': {
+    parameters: [
+      describe.project,
+      describe.family,
+      describe.inPath('name', 'Name of a file of the family'),
+      describe.axisPoint,
+    ],
+    get: {
+      summary: 'A face of the foundry measured at a point of its axes',
+      responses: {
+        200: describe.answer('Measures', describe.ref('FaceMeasures')),
+        ...describe.problems(400, 403, 404, 502),
+      },
+    },
+  },
+  '/projects/{id}/foundry': {
+    parameters: [describe.project],
+    put: {
+      summary: 'Allow the foundry for this project',
+      requestBody: { content: describe.json(describe.ref('FoundryPermission')) },
+      responses: { 200: describe.theProject, ...describe.problems(404, 422) },
+    },
+    delete: {
+      summary: 'Withdraw the permission; what was added stays',
+      responses: { 200: describe.theProject, ...describe.problems(404) },
+    },
+  },
+  '/projects/{id}/foundry/families': {
+    parameters: [describe.project],
+    get: {
+      summary: 'Every family of the foundry',
+      responses: {
+        200: describe.answer('Families', describe.list(describe.ref('LibraryFamily'))),
+        ...describe.problems(403, 404, 502),
+      },
+    },
+  },
+  '/projects/{id}/foundry/families/{family}': {
+    parameters: [describe.project, describe.family],
+    get: {
+      summary: 'A family with its files’ checksums, characters and licence',
+      responses: {
+        200: describe.answer('Family', describe.ref('LibraryDetails')),
+        ...describe.problems(403, 404, 502),
+      },
+    },
+    post: {
+      summary: 'Add faces of a family to the case',
+      requestBody: { content: describe.json(describe.ref('Picks')) },
+      responses: { 201: describe.theProject, ...describe.problems(400, 403, 404, 422, 502) },
+    },
+  },
+  '/projects/{id}/foundry/families/{family}/files/{name}': {
+    parameters: [
+      describe.project,
+      describe.family,
+      describe.inPath('name', 'Name of a file of the family'),
+    ],
+    get: {
+      summary: 'A file of the foundry, to look at',
+      responses: { 200: describe.file('WOFF2', 'font/woff2'), ...describe.problems(403, 404, 502) },
+    },
+  },
+} as const;
 
 /** The foundry, as far as the designer has allowed it for the project. */
 export function foundryRoutes({

@@ -2,6 +2,30 @@ import { Router } from 'express';
 import { LOCAL_SETS, localSet, VARIANTS } from '@lettera/core/fallback';
 import { twinFiles } from '../job/twins';
 import { Problem } from './problem';
+import * as describe from './describe';
+
+/** What the routes take and answer. */
+export const localFontPaths = {
+  '/local-fonts': {
+    get: {
+      summary: 'Scripts that an open font of the same widths has, by local font',
+      responses: {
+        200: describe.answer('Scripts', describe.ref('TwinScripts')),
+      },
+    },
+  },
+  '/local-fonts/{key}/{variant}/{script}': {
+    parameters: [
+      describe.inPath('key', 'Key of a local font'),
+      describe.inPath('variant', 'regular, bold, italic or boldItalic'),
+      describe.inPath('script', 'A script and .woff2'),
+    ],
+    get: {
+      summary: 'The open font that has a local font’s widths',
+      responses: { 200: describe.file('WOFF2', 'font/woff2'), ...describe.problems(404) },
+    },
+  },
+} as const;
 
 /** The open fonts that stand in, on the proof, for local fonts that this machine may not carry. */
 export function localFontRoutes(): Router {

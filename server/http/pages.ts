@@ -1,9 +1,8 @@
 import { createHash } from 'node:crypto';
-import { createReadStream } from 'node:fs';
 import { Router, type Request, type Response } from 'express';
 import { isLayerName } from '@lettera/core/css';
-import { escapeHtml, slug } from '@lettera/core/deliver';
-import { freeKey, type ProjectDocument, type SitePage } from '@lettera/core/document';
+import { escapeHtml } from '@lettera/core/deliver';
+import type { ProjectDocument, SitePage } from '@lettera/core/document';
 import { livePageOf, livePathOf, NOT_LIVE, SITE_LIMITS, type ReadRules } from '@lettera/core/page';
 import { siteBase, type ReadPage, type ReadSite } from '@lettera/core/page/file';
 import type { LookedPages, PageAccount } from '@lettera/core/wire';
@@ -13,6 +12,8 @@ import { Problem } from './problem';
 import { bodyOf, projectOf, untilGone } from './requests';
 import { pageSecurity } from './security';
 import { fileName, filesOf, receivingFiles } from './uploads';
+import * as describe from './describe';
+import { pagesIn, plainName, siteHash } from './sitePages';
 
 const MEGABYTE = 1024 * 1024;
 /** Sites are sent packed or not; what they unpack to is counted as they are read. */
@@ -25,40 +26,107 @@ const SITE_UPLOAD = {
 /** Rules of so many pages are remembered: they are read once and never change. */
 const RULES_REMEMBERED = 40;
 
-/** What tells a site from all others: the hash of its files and their paths. */
-async function siteHash(files: readonly { path: string; at: string }[]): Promise<string> {
-  const hash = createHash('sha256');
-  for (const { path, at } of files) {
-    hash.update(`${path}\0`);
-    for await (const piece of createReadStream(at)) hash.update(piece as Buffer);
-    hash.update('\0');
-  }
-  return hash.digest('hex');
-}
-
-const plainName = (title: string): string =>
-  title
-    .replace(/[\p{Cc}\p{Cs}]/gu, '')
-    .slice(0, 120)
-    .trim() || 'Page';
-
-/** Pages as parts of the document, each under a key of its own. */
-function pagesIn(
-  { pages = {} }: ProjectDocument,
-  read: readonly ReadPage[],
-  site: string,
-  taken: readonly string[],
-): [key: string, page: SitePage][] {
-  const keys = new Set([...taken, ...Object.keys(pages)]);
-  const known = Object.values(pages);
-  return read
-    .filter(({ path }) => !known.some((page) => page.site === site && page.path === path))
-    .map(({ title, path }) => {
-      const key = freeKey(keys, slug(title) || 'page', 'page');
-      keys.add(key);
-      return [key, { name: plainName(title), site, path }];
-    });
-}
+/** What the routes take and answer. */
+export const pagePaths = {
+  '/projects/{id}/pages': {
+    parameters: [describe.project],
+    get: {
+      summary: 'The pages that the project is proofed on',
+      responses: {
+        200: describe.answer('Pages', describe.list(describe.ref('PageTitle'))),
+        ...describe.problems(404),
+      },
+    },
+    post: {
+      summary: 'Brings pages of the site’s own in: files with their paths, or archives',
+      requestBody: { content: describe.filesWith() },
+      responses: {
+        201: describe.answer('What became of them', describe.ref('BroughtPages')),
+        ...describe.problems(400, 404, 413, 422, 503),
+      },
+    },
+  },
+  '/projects/{id}/looked': {
+    parameters: [describe.project],
+    post: {
+      summary: 'Reads pages to be looked at: the project stays as it is',
+      requestBody: { content: describe.filesWith() },
+      responses: {
+        201: describe.answer('What they are', describe.ref('LookedPages')),
+        ...describe.problems(400, 404, 413, 422, 503),
+      },
+    },
+  },
+  '/projects/{id}/looked/address': {
+    parameters: [describe.project],
+    post: {
+      summary:
+        'Fetches a page, its style sheets and its fonts to be looked at: never from this machine or its neighbours',
+      requestBody: { content: describe.json(describe.ref('PageAddress')) },
+      responses: {
+        201: describe.answer('What they are', describe.ref('LookedPages')),
+        ...describe.problems(400, 403, 404, 422, 503),
+      },
+    },
+  },
+  '/projects/{id}/pages/{page}': {
+    parameters: [describe.project, describe.inPath('page', 'Short name of a page')],
+    get: {
+      summary: 'A page for the proof, without type',
+      parameters: [
+        ...describe.placeOfPage,
+        {
+          name: 'linked',
+          in: 'query',
+          schema: { enum: ['before', 'after'] },
+          description: 'Where the project’s rules stand beside the page’s own; before if left out',
+        },
+        describe.layerOfSite,
+      ],
+      responses: { 200: describe.file('HTML', 'text/html'), ...describe.problems(400, 404) },
+    },
+  },
+  '/projects/{id}/pages/{page}/page.css': {
+    parameters: [describe.project, describe.inPath('page', 'Short name of a page')],
+    get: {
+      summary: 'The layout of a page',
+      responses: { 200: describe.file('CSS', 'text/css'), ...describe.problems(404) },
+    },
+  },
+  '/projects/{id}/start.css': {
+    parameters: [describe.project],
+    get: {
+      summary: 'An empty style sheet before all of a page’s own, for the proof to fill',
+      responses: { 200: describe.file('CSS', 'text/css'), ...describe.problems(404) },
+    },
+  },
+  '/projects/{id}/pages/{page}/account': {
+    parameters: [
+      describe.project,
+      describe.inPath('page', 'Short name of a page of the site’s own'),
+    ],
+    get: {
+      summary: 'What was removed from a page, and what its style sheets do to type',
+      parameters: describe.placeOfPage,
+      responses: {
+        200: describe.answer('Account', describe.ref('PageAccount')),
+        ...describe.problems(404),
+      },
+    },
+  },
+  '/projects/{id}/sites/{site}/{path}': {
+    parameters: [
+      describe.project,
+      describe.inPath('site', 'SHA-256 of the files that pages were added with'),
+      describe.inPath('path', 'Path of one of those files'),
+    ],
+    get: {
+      summary: 'A style sheet, picture or font that a page asks for',
+      parameters: [describe.layerOfSite],
+      responses: { 200: describe.file('File', '*/*'), ...describe.problems(400, 404) },
+    },
+  },
+} as const;
 
 /** The pages that a project is proofed on: those that came with it, and the site's own. */
 export function pageRoutes({

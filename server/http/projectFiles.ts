@@ -6,9 +6,47 @@ import type { Services } from '../services';
 import { Problem } from './problem';
 import { projectOf, sendProject } from './requests';
 import { filesOf, receivingFiles } from './uploads';
+import * as describe from './describe';
 
 /** The most that a project file may weigh, packed. */
 const MOST_BYTES = 256 * 1024 * 1024;
+
+/** What the routes take and answer. */
+export const projectFilePaths = {
+  '/projects/{id}/project-file': {
+    parameters: [describe.project],
+    get: {
+      summary: 'The project in one file: its document, font files and pages, without its history',
+      responses: {
+        200: describe.file('Project file', 'application/zip'),
+        ...describe.problems(404),
+      },
+    },
+  },
+  '/projects/opened': {
+    post: {
+      summary: 'Makes a project of a project file, beside those that are there',
+      requestBody: { content: describe.filesWith() },
+      responses: { 201: describe.theProject, ...describe.problems(400, 413, 422, 503) },
+    },
+  },
+  '/projects/{id}/marks': {
+    parameters: [describe.project],
+    get: {
+      summary: 'The marks on the project, and those that were set aside',
+      responses: {
+        200: describe.answer(
+          'Marks',
+          describe.object({
+            marks: describe.list({ type: 'object' }),
+            aside: describe.list({ type: 'object' }),
+          }),
+        ),
+        ...describe.problems(404, 409),
+      },
+    },
+  },
+} as const;
 
 /** Projects in one file each, and the marks on a project as programs get them. */
 export function projectFileRoutes(

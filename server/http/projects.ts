@@ -7,11 +7,111 @@ import type { Page } from '../store/pageStore';
 import { Problem } from './problem';
 import { bodyOf, noProject, projectOf, revisionGiven, sendProject } from './requests';
 import type { Admission } from './security';
+import * as describe from './describe';
 
 const MOST_HISTORY = 200;
 /** Keeps proxies and browsers from taking a silent stream for a dead one, milliseconds. */
 const HEARTBEAT = 25_000;
 const JSON_PATCH = 'application/json-patch+json';
+
+/** What the routes take and answer. */
+export const projectPaths = {
+  '/projects': {
+    get: {
+      summary: 'All projects',
+      responses: {
+        200: describe.answer('Projects', describe.list(describe.ref('ProjectSummary'))),
+      },
+    },
+    post: {
+      summary: 'Start a project',
+      requestBody: { content: describe.json(describe.ref('NewProject')) },
+      responses: { 201: describe.theProject, ...describe.problems(400, 413, 422) },
+    },
+  },
+  '/projects/{id}': {
+    parameters: [describe.project],
+    get: {
+      summary: 'A project',
+      responses: { 200: describe.theProject, ...describe.problems(404) },
+    },
+    patch: {
+      summary: 'Change a project',
+      parameters: [describe.ifMatch],
+      requestBody: { content: describe.json(describe.ref('Patch'), 'application/json-patch+json') },
+      responses: {
+        200: describe.theProject,
+        ...describe.problems(400, 404, 409, 413, 415, 422, 428, 503),
+      },
+    },
+    delete: {
+      summary: 'Remove a project for good',
+      responses: { 204: { description: 'Removed' }, ...describe.problems(404) },
+    },
+  },
+  '/projects/{id}/undo': {
+    parameters: [describe.project, describe.ifMatch],
+    post: {
+      summary: 'Undo the last change',
+      responses: { 200: describe.theProject, ...describe.problems(404, 409, 428) },
+    },
+  },
+  '/projects/{id}/redo': {
+    parameters: [describe.project, describe.ifMatch],
+    post: {
+      summary: 'Make the change again that was undone last',
+      responses: { 200: describe.theProject, ...describe.problems(404, 409, 428) },
+    },
+  },
+  '/projects/{id}/changes': {
+    parameters: [
+      describe.project,
+      {
+        name: 'before',
+        in: 'query',
+        schema: describe.integer,
+        description: 'Revisions before this one',
+      },
+      {
+        name: 'limit',
+        in: 'query',
+        schema: describe.integer,
+        description: 'At most 200; 50 if left out',
+      },
+    ],
+    get: {
+      summary: 'The history, newest first',
+      responses: {
+        200: describe.answer('Revisions', describe.list(describe.ref('HistoryEntry'))),
+        ...describe.problems(400, 404),
+      },
+    },
+  },
+  '/projects/{id}/revisions/{revision}': {
+    parameters: [
+      describe.project,
+      { name: 'revision', in: 'path', required: true, schema: describe.integer },
+    ],
+    get: {
+      summary: 'The document as it stood at a revision',
+      responses: {
+        200: describe.answer('The document', describe.ref('Revision')),
+        ...describe.problems(404),
+      },
+    },
+  },
+  '/projects/{id}/events': {
+    parameters: [describe.project],
+    get: {
+      summary:
+        'New revisions and the progress of long work as they come about, as server-sent events `hello`, `revision`, `waypoints` and `progress`',
+      responses: {
+        200: describe.file('The stream', 'text/event-stream'),
+        ...describe.problems(404),
+      },
+    },
+  },
+} as const;
 
 /** Projects, their documents, changes, undo and redo, and the stream of revisions. */
 export function projectRoutes(

@@ -4,6 +4,29 @@ import { SESSION_LENGTH, type SessionStore } from '../store/sessionStore';
 import { Problem } from './problem';
 import { bodyOf } from './requests';
 import { SESSION_COOKIE, sessionOf, type Admission } from './security';
+import * as describe from './describe';
+
+/** What the routes take and answer. */
+export const sessionPaths = {
+  '/session': {
+    get: {
+      summary: 'Whether a token is needed, and given',
+      responses: { 200: describe.answer('So', describe.ref('Session')) },
+    },
+    post: {
+      summary: 'Sign in with the access token',
+      requestBody: { content: describe.json(describe.ref('SignIn')) },
+      responses: {
+        200: describe.answer('Signed in, by a cookie', describe.ref('Session')),
+        ...describe.problems(401, 422, 429),
+      },
+    },
+    delete: {
+      summary: 'Sign out: the session ends',
+      responses: { 204: { description: 'Signed out' } },
+    },
+  },
+} as const;
 
 /** Signing in with the access token, where one was set at start, and out again. */
 export function sessionRoutes(

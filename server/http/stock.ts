@@ -3,8 +3,35 @@ import type { KeptStock } from '@lettera/core/wire';
 import type { Services } from '../services';
 import { Problem } from './problem';
 import { bodyOf, projectOf } from './requests';
+import * as describe from './describe';
 
 const sitesOf = ({ pages }: Pick<KeptStock, 'pages'>): string[] => pages.map(({ site }) => site);
+
+/** What the routes take and answer. */
+export const stockPaths = {
+  '/projects/{id}/stock': {
+    parameters: [describe.project],
+    get: {
+      summary: 'The site that was taken stock of last',
+      responses: {
+        200: describe.answer('Its pages', describe.ref('KeptStock')),
+        ...describe.problems(404),
+      },
+    },
+    put: {
+      summary: 'Keeps which pages a stock was taken of',
+      requestBody: { content: describe.json(describe.ref('PagesOfStock')) },
+      responses: {
+        200: describe.answer('Kept', describe.ref('KeptStock')),
+        ...describe.problems(404, 422),
+      },
+    },
+    delete: {
+      summary: 'Forgets it',
+      responses: { 204: { description: 'Forgotten' }, ...describe.problems(404) },
+    },
+  },
+} as const;
 
 /** The site that was taken stock of last: kept beside the project, and no part of it. */
 export function stockRoutes({

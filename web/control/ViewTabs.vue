@@ -25,6 +25,7 @@ const model = defineModel<T>({ required: true });
         :value="view.value"
         unstyled
         class="l-tab"
+        :aria-label="view.count ? `${view.label}, ${view.count}` : undefined"
         :pt="{ root: { 'aria-controls': undefined } }"
         >{{ view.label }}<span v-if="view.count" class="count">{{ view.count }}</span></Tab
       >
