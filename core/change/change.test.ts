@@ -181,6 +181,12 @@ describe('a change', () => {
       'Style Lead: voice following → Heading',
     );
     expect(named([{ op: 'remove', path: '/case/archivo' }])).toBe('Case Archivo removed');
+    const notice = { name: 'Notice', follows: null, set: {} };
+    expect(named([{ op: 'add', path: '/styles/n1', value: notice }])).toBe('Style Notice added');
+    // What is put into a part is not that part.
+    expect(named([{ op: 'add', path: '/styles/n1/set', value: { name: 'Other' } }])).toMatch(
+      /^Style n1\b/,
+    );
     expect(named(replace('/scale/changeAt', 800))).toBe('Scale: width of the change');
     expect(named(replace('', document))).toBe('The whole project');
     const { voices, scale, styles } = document;

@@ -88,6 +88,17 @@ describe('the weights of a file', () => {
   });
 
   test.each([
+    // The face of the sample goes from 200 to 900: an axis that only touches it is one of its own.
+    ['that touches the face from above', [900, 1000], true],
+    ['that touches the face from below', [100, 200], true],
+    ['that lies beyond the face', [901, 1000], false],
+  ] as const)('are limited on an axis %s', (_, [min, max], isItsOwn) => {
+    const [reading] = [{ ...VARIABLE, axes: [axis(min, max)] }];
+    const cut = cutOf(UPRIGHT, undefined, { readings: { ...readings, [UPRIGHT]: reading } });
+    expect('wght' in (cut?.axes ?? {})).toBe(isItsOwn);
+  });
+
+  test.each([
     ['one file', 10_000, 6_000, 1],
     ['one file where both come to the same', 12_000, 6_000, 1],
     ['a file for each weight', 12_001, 6_000, 2],

@@ -37,6 +37,12 @@ describe('what is fetched at once', () => {
   test('has its bytes told only once its files are made', () => {
     const unmade = { files: delivery.files.map((file) => ({ ...file, bytes: null })) };
     expect(fontBytesFirst(seatedDocument(), unmade)).toBeNull();
+    const [first1, ...others] = delivery.files;
+    const all = (bytes: number) => others.map((file) => ({ ...file, bytes }));
+    const partly = { files: [...(first1 ? [{ ...first1, bytes: null }] : []), ...all(1)] };
+    const isPreloaded = preloadedFonts(seatedDocument(), delivery).some((one) => one === first1);
+    expect(isPreloaded).toBe(false);
+    expect(fontBytesFirst(seatedDocument(), partly)).toBeNull();
     const made = { files: delivery.files.map((file) => ({ ...file, bytes: 10_000 })) };
     const first = fontBytesFirst(seatedDocument(), made);
     expect(first?.preloadedBytes).toBe(20_000);

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { sampleDocument } from '../../sample';
 import { applyChange } from '../change';
 import { marksOf } from '../check';
-import { newDocument } from '../document';
+import { newDocument, type ProjectDocument } from '../document';
 import { resolveInUse } from './resolve';
 import { STARTING_SETS, startingSetPatch } from './startingSets';
 
@@ -20,6 +20,28 @@ describe.each(STARTING_SETS)('the starting set $name', (set) => {
     expect(after.voices).toEqual(document.voices);
     expect(after.scale).toEqual(document.scale);
     expect(resolveInUse(after, 'body').lineHeight.value).toBe(set.styles['body']?.set.lineHeight);
+  });
+
+  test('adds no text element of which one selector is claimed', () => {
+    const several = Object.entries(set.elements).filter(
+      ([, { selectors }]) => selectors.length > 1,
+    );
+    for (const [key, { selectors }] of several) {
+      const [one = ''] = selectors.slice(-1);
+      const { document } = applyChange(newDocument('New'), []);
+      const elements = Object.fromEntries(
+        Object.entries(document.elements).filter(
+          ([other, element]) =>
+            other !== key && !element.selectors.some((selector) => selectors.includes(selector)),
+        ),
+      );
+      const mine = { name: 'Mine', selectors: [one], style: 'body', parent: null, place: 1 };
+      const adds = (project: ProjectDocument) =>
+        startingSetPatch(project, set).some(({ path }) => path === `/elements/${key}`);
+      expect(adds({ ...document, elements })).toBe(true);
+      expect(adds({ ...document, elements: { ...elements, mine } })).toBe(false);
+    }
+    expect(several.length).toBeGreaterThan(0);
   });
 
   test('takes the voices that are paired, the steps that there are, and leaves own styles alone', () => {

@@ -25,9 +25,8 @@ const model = defineModel<T>({ required: true });
         :value="view.value"
         unstyled
         class="l-tab"
-        :aria-label="view.count ? `${view.label}, ${view.count}` : undefined"
         :pt="{ root: { 'aria-controls': undefined } }"
-        >{{ view.label }}<span v-if="view.count" class="count">{{ view.count }}</span></Tab
+        >{{ view.label }}<span v-if="view.count" class="count">{{ ` ${view.count}` }}</span></Tab
       >
     </TabList>
   </Tabs>

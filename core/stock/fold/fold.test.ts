@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { applyChange } from '../../change';
 import { newDocument } from '../../document/newDocument';
-import type { ProjectDocument } from '../../document/projectDocument';
+import { MOST_PARTS, type ProjectDocument } from '../../document/projectDocument';
 import { resolveInUse } from '../../style/resolve';
 import type { Stock } from '../stock';
 import { rule, stockOf, type MadeText } from '../testing/stockOf';
@@ -86,6 +86,20 @@ describe('a site folded', () => {
   const styleOf = (selector: string): string =>
     Object.values(after.elements).find(({ selectors }) => selectors.includes(selector))?.style ??
     '';
+
+  test.each([
+    [MOST_PARTS.voices, MOST_PARTS.voices],
+    [MOST_PARTS.voices + 3, MOST_PARTS.voices],
+  ])('of %i families has %i voices: no more than a project may have', (families, voices) => {
+    const texts = Array.from({ length: families }, (_, i) => ({
+      classes: [`of-${i}`],
+      characters: 900 - i,
+      look: { stack: [`Family ${i}`, 'serif'], face: `Family ${i}` },
+    }));
+    const many = folded(texts);
+    expect(many.fold.voices.voices).toHaveLength(voices);
+    expect(Object.keys(many.after.voices).length).toBeLessThanOrEqual(MOST_PARTS.voices);
+  });
 
   test('gives families voices: text, and what is of equal widths', () => {
     expect(fold.voices.voices.map(({ key, asks, generic }) => [key, asks, generic])).toEqual([
