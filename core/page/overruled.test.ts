@@ -45,7 +45,8 @@ function account(decided: Decided, leave: readonly string[] = []) {
   return {
     ...found,
     overruling: found.overruling.map(({ by, properties, texts }) => ({
-      by: by === 'browser' ? by : (by as { rule: { name: string } }).rule.name,
+      by:
+        by === 'browser' || by.by === 'inline' ? by : (by.rule as unknown as { name: string }).name,
       properties,
       texts,
     })),
