@@ -24,9 +24,6 @@ export interface RankedPartner extends PairJudgement {
 /** Families that stay while another is sought, by the voices they are held in. */
 export type Held = Partial<Record<Role, Partner>>;
 
-/** A reason before it is held against those of the others. */
-type Untold = Omit<TellingReason, 'telling'>;
-type Judged = Omit<RankedPartner, 'key' | 'reasons'> & { reasons: Untold[] };
 
 /** Families as they are seated on a scale, by part and key: the same for every order of one library. */
 const seatsOn = onceFor<PairScale, Map<string, Seated | null>>(() => new Map());
@@ -44,27 +41,36 @@ export function seatAll(library: readonly Partner[], scale: PairScale): void {
   for (const role of ROLES) for (const partner of library) seatOf(partner, role, scale);
 }
 
-/** A family against all that are held, each pair weighed alike. */
-function judgeAmong(sought: Seated, held: readonly Seated[], scale: PairScale): Judged {
+/**
+ * A family against all that are held, each pair weighed alike. How telling its reasons are is worked out when
+ * those of all are there.
+ */
+function judgeAmong(sought: Seated, held: readonly Seated[], scale: PairScale): RankedPartner {
   const place = ({ role }: Seated) => ROLES.indexOf(role);
   const pairs = held.map((one): [Seated, Seated] =>
     place(one) < place(sought) ? [one, sought] : [sought, one],
   );
   const judged = pairs.map(([upper, lower]) => judgePair(upper, lower, scale));
   const share = 1 / judged.length;
-  const reasons = new Map<string, Untold>();
+  const reasons = new Map<string, TellingReason>();
   judged.forEach((judgement, i) => {
-    const beside = held.length > 1 ? held[i]?.partner.name : undefined;
-    for (const { about, ...reason } of judgement.reasons) {
+    const heldName = held.length > 1 ? held[i]?.partner.name : undefined;
+    for (const { term, text, weight, about } of judgement.reasons) {
       // What is said of a held family alone is the same for every partner.
       if (about && about !== sought.partner.key) continue;
-      const named = about || !beside ? {} : { beside };
-      const id = `${reason.term} ${named.beside ?? ''} ${reason.text}`;
-      const weight = (reasons.get(id)?.weight ?? 0) + reason.weight * share;
-      reasons.set(id, { ...reason, ...named, weight });
+      const beside = about ? undefined : heldName;
+      const id = `${term} ${beside ?? ''} ${text}`;
+      const before = reasons.get(id);
+      if (before) before.weight += weight * share;
+      else {
+        const reason: TellingReason = { term, text, weight: weight * share, telling: 0 };
+        if (beside !== undefined) reason.beside = beside;
+        reasons.set(id, reason);
+      }
     }
   });
   return {
+    key: sought.partner.key,
     goodFor: goodFor(sought),
     score: judged.reduce((sum, { score }) => sum + score * share, 0),
     unfit: Math.max(...judged.map(({ unfit }) => unfit)),
@@ -76,10 +82,10 @@ function judgeAmong(sought: Seated, held: readonly Seated[], scale: PairScale): 
 const CHOSEN_AMONG = 1 / 3;
 
 /** What a reason is compared by: its term, and what it is about. */
-const sameAs = ({ term, beside }: Untold): string => `${term} ${beside ?? ''}`;
+const sameAs = ({ term, beside }: TellingReason): string => `${term} ${beside ?? ''}`;
 
 /** The middle weight of each kind of reason over the upper part of an order: what holds for most there. */
-function middleWeights(ordered: readonly Judged[]): Map<string, number> {
+function middleWeights(ordered: readonly RankedPartner[]): Map<string, number> {
   const upper = ordered.slice(0, Math.ceil(ordered.length * CHOSEN_AMONG));
   const weights = new Map<string, number[]>();
   upper.forEach(({ reasons }, i) => {
@@ -118,22 +124,21 @@ export function orderPartners(
   const ordered = others
     .map((candidate) => {
       const seat = seatOf(candidate, sought, scale);
-      return {
-        key: candidate.key,
-        ...(seat ? judgeAmong(seat, seats, scale) : unmeasured(candidate, sought)),
-      };
+      return seat ? judgeAmong(seat, seats, scale) : unmeasured(candidate, sought);
     })
     .sort((a, b) => a.unfit - b.unfit || b.score - a.score || (a.key < b.key ? -1 : 1));
   const middles = middleWeights(ordered);
-  return ordered.map(({ reasons, ...rest }) => ({
-    ...rest,
-    reasons: reasons
-      .map((reason) => ({ ...reason, telling: reason.weight - (middles.get(sameAs(reason)) ?? 0) }))
-      .sort((a, b) => Math.abs(b.telling) - Math.abs(a.telling)),
-  }));
+  for (const { reasons } of ordered) {
+    for (const reason of reasons) {
+      reason.telling = reason.weight - (middles.get(sameAs(reason)) ?? 0);
+    }
+    reasons.sort((a, b) => Math.abs(b.telling) - Math.abs(a.telling));
+  }
+  return ordered;
 }
 
-const unmeasured = ({ name }: Partner, sought: Role): Judged => ({
+const unmeasured = ({ key, name }: Partner, sought: Role): RankedPartner => ({
+  key,
   goodFor: '',
   score: 0,
   unfit: Infinity,
@@ -142,6 +147,7 @@ const unmeasured = ({ name }: Partner, sought: Role): Judged => ({
       term: sought === 'text' ? 'textFitness' : 'headingFitness',
       text: `${name} could not be measured`,
       weight: -1,
+      telling: 0,
     },
   ],
 });
