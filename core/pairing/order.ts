@@ -24,7 +24,6 @@ export interface RankedPartner extends PairJudgement {
 /** Families that stay while another is sought, by the voices they are held in. */
 export type Held = Partial<Record<Role, Partner>>;
 
-
 /** Families as they are seated on a scale, by part and key: the same for every order of one library. */
 const seatsOn = onceFor<PairScale, Map<string, Seated | null>>(() => new Map());
 
