@@ -1,4 +1,5 @@
 import { getCurrentScope, onScopeDispose } from 'vue';
+import { isPointerHeld } from './pointerHeld';
 
 /** Work that is done once whoever calls for it has paused. */
 export interface Debounced {
@@ -22,4 +23,20 @@ export function debounce(work: () => void, pause: number): Debounced {
   };
   if (getCurrentScope()) onScopeDispose(cancel);
   return Object.assign(call, { cancel });
+}
+
+/**
+ * The same, and not while something may be being dragged, however long that pauses.
+ * @param isHeld whether a drag may be going on
+ */
+export function onceAtRest(
+  work: () => void,
+  pause: number,
+  isHeld: () => boolean = isPointerHeld,
+): Debounced {
+  const soon = debounce(() => {
+    if (isHeld()) soon();
+    else work();
+  }, pause);
+  return soon;
 }

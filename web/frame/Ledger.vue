@@ -29,22 +29,28 @@ const route = useRoute();
 const router = useRouter();
 const open = ref<'files' | 'time' | 'shift' | 'marks' | null>(null);
 
+/** Bytes of the style sheet: marks that change do not make it anew. */
+const css = computed(() => {
+  const document = allMarks.shown;
+  if (!document) return 0;
+  const delivery = plans.settledDelivery(document);
+  const sheet = stylesheet(document, { fallback: plans.fallbackOf(document), delivery });
+  return new TextEncoder().encode(sheet).length;
+});
 const figures = computed(() => {
   const document = allMarks.shown;
   if (!document) return null;
   const delivery = plans.settledDelivery(document);
   const fonts = delivery.files;
-  const fallback = plans.fallbackOf(document);
-  const css = new TextEncoder().encode(stylesheet(document, { fallback, delivery })).length;
   const first = fontBytesFirst(document, delivery);
   return {
     faces: new Set(fonts.map(({ face }) => face)).size,
     fonts,
     elsewhere: referencedFamilies(document),
     bytes: totalBytes(fonts),
-    css,
+    css: css.value,
     first,
-    times: first && loadTimes(STATED_CONNECTION, { stylesheetBytes: css, ...first }),
+    times: first && loadTimes(STATED_CONNECTION, { stylesheetBytes: css.value, ...first }),
     marks: allMarks.marks,
   };
 });

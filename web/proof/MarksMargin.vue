@@ -4,7 +4,7 @@ import type { Mark } from '@lettera/core/check';
 import { BODY_STYLE } from '@lettera/core/document';
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { debounce } from '../control/debounce';
+import { onceAtRest } from '../control/debounce';
 import { count } from '../control/figures';
 import { useMarks } from '../store/marks';
 import { useProject } from '../store/project';
@@ -56,7 +56,7 @@ function find(): void {
   look();
 }
 const REST = 400;
-const soon = debounce(find, REST);
+const soon = onceAtRest(find, REST);
 watch([() => marks.marks, () => proof.shownPage, () => project.shown], soon, { immediate: true });
 watch([() => props.shownAt, () => proof.width], soon);
 watch(

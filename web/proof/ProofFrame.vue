@@ -3,7 +3,7 @@ import { proofFrame as say } from './words';
 import { BODY_STYLE, type ProjectDocument } from '@lettera/core/document';
 import { layoutShift } from '@lettera/core/fallback';
 import { computed, ref, shallowRef, watch } from 'vue';
-import { debounce } from '../control/debounce';
+import { onceAtRest } from '../control/debounce';
 import { freeNames } from '../reader/freeNames';
 import { useFallbacks } from '../store/fallbacks';
 import { usePlans } from '../store/plans';
@@ -237,7 +237,7 @@ async function measureTexts(): Promise<void> {
 
 /** How long the proof rests before it is measured, milliseconds. */
 const REST = 600;
-const measure = debounce(() => {
+const measure = onceAtRest(() => {
   void measureTexts();
   void measureShift();
 }, REST);

@@ -84,7 +84,7 @@ export const useContenders = defineStore('contenders', () => {
               bytes: rows.indexOf(row) < i ? 0 : bytesOf(document, row, voiceOf(seats, parts[i])),
             })),
           ),
-          marks: marksOf(document, evidenceOf(document)).length,
+          marks: marksOf(document, evidenceOf(document, false)).length,
           shift: shifts.value[keyOf(pair)] ?? null,
         },
       ];

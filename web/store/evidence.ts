@@ -7,12 +7,10 @@ import { useCaseSheets } from './caseSheets';
 import { useFamilies } from './families';
 import { useMadeDeliveries } from './madeDeliveries';
 import { usePlans } from './plans';
-import { useProject } from './project';
 import { useProof } from './proof';
 
 /** What is known beyond a document, for its marks: for the project and for a contender in one way. */
 export const useEvidence = defineStore('evidence', () => {
-  const project = useProject();
   const proof = useProof();
   const caseReadings = useCaseReadings();
   const caseSheets = useCaseSheets();
@@ -20,13 +18,13 @@ export const useEvidence = defineStore('evidence', () => {
   const plans = usePlans();
   const deliveries = useMadeDeliveries();
 
-  /** The page as it is set, in another state's faces: its columns stay, its advances are theirs. */
+  /** The page in another state's faces than it was measured in: its columns stay, its advances are theirs. */
   function pageIn(
     document: ProjectDocument,
     measures: ReturnType<typeof families.measuresIn>,
   ): SetPage | null {
     const page = proof.setPage;
-    if (!page || document === project.shown) return page;
+    if (!page) return page;
     const advanceOf = (style: string): number | null | undefined => {
       const voice = resolveInUse(document, style).voice.value ?? '';
       return measures[document.voices[voice]?.family ?? '']?.regular.advance;
@@ -38,8 +36,11 @@ export const useEvidence = defineStore('evidence', () => {
     return { ...page, texts: Object.fromEntries(texts) as SetPage['texts'] };
   }
 
-  /** What the marks on a state of the project are made of. */
-  function evidenceOf(document: ProjectDocument): Evidence {
+  /**
+   * What the marks on a state of the project are made of.
+   * @param isShown whether it is the state that the page was measured in
+   */
+  function evidenceOf(document: ProjectDocument, isShown: boolean): Evidence {
     const measures = families.measuresIn(document);
     return {
       readings: caseReadings.readings,
@@ -55,7 +56,7 @@ export const useEvidence = defineStore('evidence', () => {
         }),
       ),
       fallback: plans.fallbackOf(document),
-      page: pageIn(document, measures),
+      page: isShown ? proof.setPage : pageIn(document, measures),
       bytes: plans.caseBytes,
     };
   }

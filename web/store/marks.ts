@@ -16,7 +16,7 @@ export const useMarks = defineStore('marks', () => {
 
   const shown = afterRest(() => project.shown);
 
-  const evidence = computed<Evidence>(() => (shown.value ? evidenceOf(shown.value) : {}));
+  const evidence = computed<Evidence>(() => (shown.value ? evidenceOf(shown.value, true) : {}));
 
   /** The rules come after what is seen first: a page shows before it is judged. */
   const check = shallowRef<typeof Check | null>(null);

@@ -70,7 +70,11 @@ async function check(): Promise<void> {
   if (!looked) return;
   try {
     const { siteMarks } = await import('@lettera/core/check');
-    const marked = siteMarks(document, evidenceOf(document), looked.flat());
+    const marked = siteMarks(
+      document,
+      evidenceOf(document, document === project.shown),
+      looked.flat(),
+    );
     found.value = { marks: marked, document, pages: pages.length };
   } catch (error) {
     failed.value = `${(error as Error).message} ${NOTHING}`;
