@@ -12,7 +12,7 @@ interface Entry {
 
 /**
  * A function of some parts of a project, worked out once for each set of them, whatever else of the project
- * changes. What it is worked out from is given those parts alone, so that it cannot rest on others.
+ * changes. By its type it sees those parts alone, so that it cannot rest on others.
  * @param keys the parts
  */
 export function onceForParts<K extends PartKey, V>(

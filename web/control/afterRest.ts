@@ -6,8 +6,8 @@ const REST = 100;
 
 /**
  * A value that follows its source once that has come to rest, so that what takes long to work out from it is not
- * worked out while it is dragged, at places where a drag turns or pauses neither. The first value that is there,
- * and one that goes, are followed at once.
+ * worked out while it is dragged, nor where a drag turns or pauses. The first value that is there, and one that goes,
+ * are followed at once.
  * @param isHeld whether a drag may be going on
  */
 export function afterRest<T>(source: () => T, isHeld?: () => boolean): Readonly<ShallowRef<T>> {
