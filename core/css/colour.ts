@@ -7,7 +7,7 @@ import {
   inGamut,
   parse,
   type Color,
-} from 'culori';
+} from './culori';
 import { isWhole, TOKEN, tokensOf, type Token } from './whole';
 
 /** Functions that write a colour by its components. CSS Color 4 §4.1. */

@@ -1,4 +1,4 @@
-import { converter, formatHex } from 'culori';
+import { converter, formatHex } from '../css/culori';
 import { colourOf } from '../css';
 import { narrowBelowOf } from '../document/narrow';
 import type { ProjectDocument } from '../document/projectDocument';

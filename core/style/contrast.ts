@@ -1,4 +1,4 @@
-import { blend, wcagLuminance } from 'culori';
+import { blend, wcagLuminance } from '../css/culori';
 import { paintedColour } from '../css';
 
 /** WCAG 2.2, 1.4.3: what counts as large text, CSS px, and the least ratio for each kind. */

@@ -1,4 +1,4 @@
-import { clampChroma, converter, formatHex } from 'culori';
+import { clampChroma, converter, formatHex } from '../css/culori';
 import { colourOf } from '../css';
 import { contrastRatio, luminanceOf, ratioOfLuminances } from './contrast';
 

@@ -1,4 +1,4 @@
-import { formatCss } from 'culori';
+import { formatCss } from '../../css/culori';
 import { isCssColour } from '../../css';
 import { isPlainObject } from '../../document/decorators';
 import { freeKey } from '../../document/faces';

@@ -1,4 +1,4 @@
-import { differenceCiede2000 } from 'culori';
+import { differenceCiede2000 } from '../../css/culori';
 import { freeKey } from '../../document/faces';
 import { MOST_PARTS } from '../../document/projectDocument';
 import { GROUND, INK } from '../../document/vocabulary';
