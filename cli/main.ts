@@ -1,75 +1,30 @@
+#!/usr/bin/env node
 import { resolve } from 'node:path';
 import { readFile, writeFile } from 'node:fs/promises';
 import { fileURLToPath } from 'node:url';
-import { Command, Option } from 'commander';
+import { Argument, Command, Option } from 'commander';
 import {
   backup,
-  ConfigError,
   judgeProject,
   openProject,
   openServices,
-  ProjectFileError,
   readConfig,
   restore,
   saveProject,
-  startServer,
-  StoreError,
-  type ConfigFlags,
+  version,
   type Services,
 } from '@lettera/server';
 import { newDocument } from '@lettera/core/document';
-import { SiteError } from '@lettera/core/page';
 import { sheetOfElements } from '@lettera/sample';
-import { loadSample } from './loadSample';
-import { settleSample } from './settleSample';
+import { completionFor, SHELLS, type Shell } from './completion';
+import { ENDS, ENDS_IN_WORDS, fail } from './ending';
 import { marksReport, REPORT_FORMATS, type ReportFormat } from './marksReport';
-import { RunningServer, ServerError } from './onServer';
+import { RunningServer } from './onServer';
 import { withProject } from './projectAt';
-import { UnknownProjectError } from './projectNamed';
-import { BrowserError, stockOfSite } from './siteStock';
+import { demo, start } from './running';
+import { stockOfSite } from './siteStock';
 import { driftInWords, stockInWords, STOCK_FORMAT } from './stockReport';
 import { writeBundle } from './writeBundle';
-
-/** Ends with the message of an error that the person can do something about; rethrows any other. */
-function fail(error: unknown, code = 1): never {
-  if (
-    error instanceof ConfigError ||
-    error instanceof StoreError ||
-    error instanceof UnknownProjectError ||
-    error instanceof ProjectFileError ||
-    error instanceof ServerError ||
-    error instanceof SiteError ||
-    error instanceof BrowserError ||
-    ['EACCES', 'EEXIST', 'ENOENT'].includes((error as NodeJS.ErrnoException).code ?? '')
-  ) {
-    console.error((error as Error).message);
-    process.exit(code);
-  }
-  throw error;
-}
-
-async function start(
-  flags: ConfigFlags & { sample?: boolean; settledSample?: boolean },
-): Promise<void> {
-  try {
-    const running = await startServer(readConfig(flags), {
-      startingPages: sheetOfElements,
-      ...(flags.settledSample
-        ? { prepare: settleSample }
-        : flags.sample
-          ? { prepare: loadSample }
-          : {}),
-    });
-    console.log(`Lettera is ready at ${running.url}`);
-    process.send?.('ready');
-    const stop = () => void running.close().then(() => process.exit(0));
-    process.on('SIGINT', stop);
-    process.on('SIGTERM', stop);
-    process.on('disconnect', stop);
-  } catch (error) {
-    fail(error);
-  }
-}
 
 /** Where the project is that a command is about. */
 interface Where {
@@ -96,9 +51,6 @@ async function build(name: string, { out, server, ...flags }: Where & { out: str
   }
 }
 
-/** How a check ends: with marks, and when it could not be made. */
-const ENDS = { marked: 1, failed: 2 };
-
 async function check(
   name: string,
   { format, out, server, ...flags }: Where & { format: ReportFormat; out?: string },
@@ -114,7 +66,7 @@ async function check(
     const report = marksReport(format, project, judged);
     if (out === undefined) console.log(report);
     else await writeFile(resolve(out), `${report}\n`);
-    if (judged.marks.length > 0) process.exitCode = ENDS.marked;
+    if (judged.marks.length > 0) process.exitCode = ENDS.found;
   } catch (error) {
     fail(error, ENDS.failed);
   }
@@ -153,7 +105,7 @@ async function tellDrift(
       const { texts } = stock;
       console.log(JSON.stringify({ by, texts: texts.length, ...drift }, null, 2));
     } else console.log(driftInWords(document.name, document, stock, drift, by));
-    if (drift.drifted.length > 0) process.exitCode = ENDS.marked;
+    if (drift.drifted.length > 0) process.exitCode = ENDS.found;
   } catch (error) {
     fail(error, ENDS.failed);
   }
@@ -226,34 +178,49 @@ const ON_SERVER = 'address of a running Lettera whose project it is (with LETTER
 
 const program = new Command('lettera')
   .description('Settle the typography of a whole site.')
+  .version(version())
+  .addHelpText(
+    'after',
+    `${ENDS_IN_WORDS}
+Everything is kept in the data folder, ./data unless another is named. Removing Lettera leaves it as it is.
+`,
+  )
   .showHelpAfterError();
 
-program
-  .command('start')
-  .description('start the application')
-  .option('--port <number>', 'port to listen on (LETTERA_PORT, 4380)')
-  .option('--host <address>', 'address to listen on (LETTERA_HOST, 127.0.0.1)')
-  .option('--data <folder>', 'folder of the data (LETTERA_DATA, ./data)')
-  .option('--foundry-port <number>', 'port of the foundry (LETTERA_FOUNDRY_PORT, 4381)')
-  .option('--token <token>', 'access token, needed off loopback (LETTERA_TOKEN)')
-  .option(
-    '--trust-proxy <which>',
-    'proxies in front that are trusted: how many, or their addresses (LETTERA_TRUST_PROXY)',
-  )
-  .option(
-    '--fetch <on|off>',
-    'whether pages are fetched from addresses that are typed; off behind a token (LETTERA_FETCH)',
-  )
-  .option(
-    '--fetch-hosts <hosts>',
-    'hosts on this machine or beside it that pages may be fetched from (LETTERA_FETCH_HOSTS)',
-  )
+/** What the application is started with, alone or with the foundry. */
+const withStartOptions = (command: Command): Command =>
+  command
+    .option('--port <number>', 'port to listen on (LETTERA_PORT, 4380)')
+    .option('--host <address>', 'address to listen on (LETTERA_HOST, 127.0.0.1)')
+    .option('--data <folder>', 'folder of the data (LETTERA_DATA, ./data)')
+    .option('--foundry-port <number>', 'port of the foundry (LETTERA_FOUNDRY_PORT, 4381)')
+    .option('--token <token>', 'access token, needed off loopback (LETTERA_TOKEN)')
+    .option(
+      '--trust-proxy <which>',
+      'proxies in front that are trusted: how many, or their addresses (LETTERA_TRUST_PROXY)',
+    )
+    .option(
+      '--fetch <on|off>',
+      'whether pages are fetched from addresses that are typed; off behind a token (LETTERA_FETCH)',
+    )
+    .option(
+      '--fetch-hosts <hosts>',
+      'hosts on this machine or beside it that pages may be fetched from (LETTERA_FETCH_HOSTS)',
+    )
+    .option('--open', 'show it in the browser of this machine');
+
+withStartOptions(program.command('start'))
+  .description('start the application; done where no command is named')
   .option('--sample', 'load the sample project if it is not there')
   .option(
     '--settled-sample',
     'load the sample as it is after some work, the foundry allowed and its families measured',
   )
   .action(start);
+
+withStartOptions(program.command('demo'))
+  .description('start the application with the sample project, and a simulated foundry beside it')
+  .action(demo);
 
 program
   .command('new')
@@ -340,4 +307,17 @@ program
   .option('--data <folder>', 'folder of the data (LETTERA_DATA, ./data)')
   .action(restoreBackup);
 
-await program.parseAsync();
+program
+  .command('completion')
+  .description('write what a shell reads to complete these commands')
+  .addArgument(new Argument('<shell>', 'which shell').choices(SHELLS))
+  .action((shell: Shell) => console.log(completionFor(shell, program)));
+
+/** Where no command is named, the application is started, with whatever options there are. */
+function withCommand(given: string[]): string[] {
+  const [first] = given;
+  const isOwn = first !== undefined && /^(-h|--help|-V|--version)$/.test(first);
+  return first === undefined || (first.startsWith('-') && !isOwn) ? ['start', ...given] : given;
+}
+
+await program.parseAsync(withCommand(process.argv.slice(2)), { from: 'user' });

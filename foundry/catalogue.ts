@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { readdir, readFile } from 'node:fs/promises';
 import { createRequire } from 'node:module';
+import { fileURLToPath } from 'node:url';
 import { dirname, join } from 'node:path';
 
 /** A file as the catalogue lists it. */
@@ -52,11 +53,17 @@ const require = createRequire(import.meta.url);
 
 const readJson = <T>(path: string): T => JSON.parse(readFileSync(path, 'utf8')) as T;
 
+/** What the foundry is made from stands beside its sources, or beside the folder that a built program stands in. */
+const MANIFEST = fileURLToPath(
+  new URL(
+    import.meta.url.endsWith('.ts') ? 'package.json' : '../foundry/package.json',
+    import.meta.url,
+  ),
+);
+
 /** The packages of open-licensed families that the foundry is made from: its own dependencies. */
 function packageNames(): string[] {
-  const { dependencies } = readJson<{ dependencies: Record<string, string> }>(
-    require.resolve('@lettera/foundry/package.json'),
-  );
+  const { dependencies } = readJson<{ dependencies: Record<string, string> }>(MANIFEST);
   return Object.keys(dependencies).filter((name) => SCOPES.some((scope) => name.startsWith(scope)));
 }
 

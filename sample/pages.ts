@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
-import { dirname, join } from 'node:path';
-import { createRequire } from 'node:module';
+import { join } from 'node:path';
+import { sampleFolder } from './folder';
 
 /** A page of the Trust's site: the contents of its body, and its layout. */
 export interface SamplePage {
@@ -18,11 +18,7 @@ const TITLES: Record<string, string> = {
   sheet: 'Every kind of text',
 };
 
-/** The folder is found through the package, since a built program stands elsewhere. */
-const FOLDER = join(
-  dirname(createRequire(import.meta.url).resolve('@lettera/sample/package.json')),
-  'pages',
-);
+const FOLDER = sampleFolder('pages');
 
 /** The Trust's pages, in the order in which they are offered. */
 export async function samplePages(): Promise<SamplePage[]> {
@@ -43,7 +39,7 @@ export const sheetOfElements = async (): Promise<SamplePage[]> =>
 
 /** The site that the Trust has had, as files: what taking stock of it reads. */
 export async function sampleSite(): Promise<{ path: string; bytes: Uint8Array }[]> {
-  const folder = join(FOLDER, '..', 'own');
+  const folder = sampleFolder('own');
   const paths = ['index.html', 'css/site.css', 'css/type.css'];
   return Promise.all(
     paths.map(async (path) => ({

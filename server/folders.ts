@@ -1,4 +1,4 @@
-import { existsSync } from 'node:fs';
+import { existsSync, readFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
@@ -16,3 +16,7 @@ export function webFolder(): string | null {
   const built = join(ROOT, 'build/web');
   return existsSync(join(built, 'index.html')) ? built : null;
 }
+
+/** Which version of Lettera this is, as its package says. */
+export const version = (): string =>
+  (JSON.parse(readFileSync(join(ROOT, 'package.json'), 'utf8')) as { version: string }).version;

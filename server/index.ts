@@ -1,6 +1,7 @@
 export { createApp, type AppOptions } from './app';
 export { ConfigError, readConfig, type Config, type ConfigFlags } from './config';
 export { Deliveries } from './delivery';
+export { version } from './folders';
 export { Jobs } from './job/jobs';
 export { WorkerPool } from './job/workerPool';
 export { startServer, type Running } from './listen';

@@ -26,25 +26,30 @@ export const newestOf = (names) => Math.max(...names.map((name) => newestSource(
 /** Packages of many small files: found and opened one by one, they would take a third of the time that a start takes. */
 const TAKEN_IN = ['@sinclair/typebox', 'class-validator', 'css-tree', 'culori', 'drizzle-orm'];
 
-/** Settings of the bundler for a program that runs in Node: other packages are loaded from node_modules. */
-export function program() {
-  const dependencies = ['core', 'server', 'foundry', 'sample', 'cli'].flatMap((workspace) =>
-    Object.keys(
+/** Packages that a built program loads from node_modules, each with the version that its workspace asks for. */
+export function loadedPackages() {
+  const asked = ['core', 'server', 'foundry', 'sample', 'cli'].flatMap((workspace) =>
+    Object.entries(
       JSON.parse(readFileSync(join(ROOT, workspace, 'package.json'), 'utf8')).dependencies ?? {},
     ),
   );
-  return {
-    absWorkingDir: ROOT,
-    bundle: true,
-    platform: 'node',
-    target: 'node20',
-    format: 'esm',
-    external: dependencies.filter(
-      (name) => !name.startsWith('@lettera/') && !TAKEN_IN.includes(name),
-    ),
-    logLevel: 'warning',
-  };
+  return Object.fromEntries(
+    asked
+      .filter(([name]) => !name.startsWith('@lettera/') && !TAKEN_IN.includes(name))
+      .sort(([a], [b]) => a.localeCompare(b)),
+  );
 }
+
+/** Settings of the bundler for a program that runs in Node: other packages are loaded from node_modules. */
+export const program = () => ({
+  absWorkingDir: ROOT,
+  bundle: true,
+  platform: 'node',
+  target: 'node20',
+  format: 'esm',
+  external: Object.keys(loadedPackages()),
+  logLevel: 'warning',
+});
 
 const BUNDLES = join(ROOT, 'node_modules/.cache/lettera');
 

@@ -1,0 +1,1 @@
+export function loadedPackages(): Record<string, string>;
