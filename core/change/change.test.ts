@@ -6,6 +6,7 @@ import { bundleFiles } from '../deliver';
 import type { FieldError, ProjectDocument } from '../document';
 import { ORDERED_PARTS } from '../document/places';
 import { MOST_PARTS } from '../document/projectDocument';
+import { DOCUMENT_LIMITS } from '../document/applyPatch';
 import { face, family, plansOf, seatedDocument } from '../testing/documents';
 import { applyChange, ChangeError, previewOf, patchBetween, patchesTouch } from './change';
 import { sharedPlaces } from '../document/faces';
@@ -510,11 +511,15 @@ describe('a patch that is not meant well', () => {
   });
 
   test('cannot make it wide, and then copy that again and again', () => {
-    const wide = Object.fromEntries(Array.from({ length: 501 }, (_, i) => [`k${i}`, 1]));
+    const wide = Object.fromEntries(
+      Array.from({ length: DOCUMENT_LIMITS.width + 1 }, (_, i) => [`k${i}`, 1]),
+    );
     expect(refused([{ op: 'add', path: '/elements/x', value: wide }])[0]?.message).toMatch(
       /too many/,
     );
-    const narrower = Object.fromEntries(Array.from({ length: 490 }, (_, i) => [`k${i}`, 1]));
+    const narrower = Object.fromEntries(
+      Array.from({ length: DOCUMENT_LIMITS.width - 10 }, (_, i) => [`k${i}`, 1]),
+    );
     refused([
       { op: 'add', path: '/elements/x', value: narrower },
       ...Array.from({ length: 1999 }, () => ({

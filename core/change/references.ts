@@ -1,7 +1,8 @@
 import type { FieldError } from '../document/fieldError';
 import { STYLE_VALUES, valuesOf } from '../document/narrow';
-import type { ProjectDocument } from '../document/projectDocument';
-import { PROPERTIES, PROPERTY_NAMES } from '../document/property';
+import { onceFor } from '../document/once';
+import type { ProjectDocument, TextStyle } from '../document/projectDocument';
+import { PROPERTIES, type PropertyName } from '../document/property';
 import { BODY_STYLE, GROUND, INK } from '../document/vocabulary';
 import { stepNumbers } from '../scale/steps';
 import { scaleErrors } from './scaleErrors';
@@ -106,27 +107,44 @@ const scale: Rule = {
 
 const NAMED = { voices: 'voice', colours: 'colour' } as const;
 
+/** What a style names: a voice, a colour, or a step of the scale. */
+interface Naming {
+  /** Where in the style. */
+  path: string;
+  of: 'voices' | 'colours' | 'steps';
+  value: string | number;
+}
+
+/** All that a style names; the same for as long as the style is. */
+const namedBy = onceFor((style: TextStyle): readonly Naming[] =>
+  STYLE_VALUES.flatMap((where) =>
+    Object.entries(valuesOf(style, where)).flatMap(([name, value]): Naming[] => {
+      const { values } = PROPERTIES[name as PropertyName];
+      const path = `${where}/${name}`;
+      if (values.kind === 'key') return [{ path, of: values.of, value: String(value) }];
+      if (values.kind === 'step') return [{ path, of: 'steps', value: Number(value) }];
+      return [];
+    }),
+  ),
+);
+
 const styleValues: Rule = {
   reads: ['styles', 'voices', 'colours', 'scale'],
   check(document, refuse) {
     const { scale: steps } = document;
     const numbers = new Set(stepNumbers(steps));
     for (const [key, style] of Object.entries(document.styles)) {
-      for (const [where, name] of STYLE_VALUES.flatMap((one) =>
-        PROPERTY_NAMES.map((property) => [one, property] as const),
-      )) {
-        const value = valuesOf(style, where)[name];
-        if (value === undefined) continue;
-        const { values } = PROPERTIES[name];
-        const path = `/styles/${key}/${where}/${name}`;
-        if (values.kind === 'key' && !has(document[values.of], String(value))) {
-          refuse(path, `names the ${NAMED[values.of]} “${value}”, which is not there`);
-        }
-        if (values.kind === 'step' && !numbers.has(Number(value))) {
-          refuse(
-            path,
-            `is step ${value}, which the scale does not have: it runs from ${-steps.down} to ${steps.up}`,
-          );
+      for (const { path, of, value } of namedBy(style)) {
+        const at = `/styles/${key}/${path}`;
+        if (of === 'steps') {
+          if (!numbers.has(Number(value))) {
+            refuse(
+              at,
+              `is step ${value}, which the scale does not have: it runs from ${-steps.down} to ${steps.up}`,
+            );
+          }
+        } else if (!has(document[of], String(value))) {
+          refuse(at, `names the ${NAMED[of]} “${value}”, which is not there`);
         }
       }
     }

@@ -25,11 +25,21 @@ export const lowContrast: Rule = (document, { page }) => {
     strongerInks.set(key, stronger);
     return stronger;
   };
+  // Many styles stand in the same ink on the same ground.
+  const ratios = new Map<string, number>();
+  const ratioOf = (ink: string, ground: string, side: 'light' | 'dark'): number => {
+    const key = `${side} ${ink} ${ground}`;
+    const ratio =
+      ratios.get(key) ??
+      contrastRatio(document.colours[ink]?.[side] ?? '', groundColour(document, ground, side));
+    ratios.set(key, ratio);
+    return ratio;
+  };
   return uses.flatMap(({ style, ink, ground, size, least }) =>
     sides.flatMap((side): Mark[] => {
       const [text, behind] = [document.colours[ink], document.colours[ground]];
       if (!text || !behind) return [];
-      const ratio = contrastRatio(text[side], groundColour(document, ground, side));
+      const ratio = ratioOf(ink, ground, side);
       if (ratio >= least) return [];
       const stronger = strongerFor(ink, text[side], side);
       const name = styleName(document, style);

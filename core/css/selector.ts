@@ -114,6 +114,8 @@ export function selectorsFault(source: string): string | null {
 export interface Subject {
   /** Name of the element in small letters; null for any. */
   element: string | null;
+  /** The first that is asked for; left out for any. */
+  id?: string;
   classes: string[];
 }
 
@@ -132,6 +134,7 @@ export function subjectsOf(source: string): Subject[] {
     if (part.type === 'TypeSelector' && part.name !== '*')
       current.element = part.name.toLowerCase();
     if (part.type === 'ClassSelector') current.classes.push(unescaped(part.name));
+    if (part.type === 'IdSelector') current.id ??= unescaped(part.name);
   }
   return subjects;
 }

@@ -1,3 +1,4 @@
+import { onceFor } from '../document/once';
 import type { ProjectDocument } from '../document/projectDocument';
 import { descriptorOf, PROPERTIES, PROPERTY_NAMES, type PropertyName } from '../document/property';
 import { lengthCss, settingsCss, settingsIn } from '../document/property/written';
@@ -8,7 +9,7 @@ import { stepName } from '../scale/names';
 import { stepCss } from '../scale/sizeAt';
 import { stepsOf } from '../scale/steps';
 import { narrowDocument } from '../style/narrow';
-import { resolveStyle } from '../style/resolve';
+import { resolveStyle, type ResolvedStyle } from '../style/resolve';
 import { remCss } from '../scale/fluid';
 import { cssNumber, cssString } from './css';
 
@@ -90,20 +91,37 @@ export const colourProperties = (
 ): CustomProperty[] =>
   Object.entries(colours).map(([key, colour]) => [colourProperty(key), colour[ground]]);
 
+/** Tokens of styles as they were made last, by the style as it is resolved, and then by names. */
+const tokensOf = onceFor((_style: ResolvedStyle) => new Map<string, readonly CustomProperty[]>());
+
 /**
  * `--style-<style>-<property>`: what a style sets, and, as a reference to the style it is set in, what
  * it takes from a style it follows. What comes from the text around it is inherited and has no token.
  */
 export function styleProperties(document: ProjectDocument): CustomProperty[] {
-  return Object.entries(document.styles).flatMap(([key, style]) => {
+  // Tokens name steps, and not their sizes.
+  const names = JSON.stringify(document.scale.names ?? null);
+  return Object.keys(document.styles).flatMap((key) => {
     const resolved = resolveStyle(document, key);
-    return PROPERTY_NAMES.flatMap((property): CustomProperty[] => {
-      const { origin, source } = resolved[property];
-      const name = styleProperty(key, property);
-      if (origin === 'style' && source) return [[name, reference(styleProperty(source, property))]];
-      const value = style.set[property];
-      return value === undefined ? [] : [[name, ownValue(document, property, value)]];
-    });
+    const known = tokensOf(resolved);
+    const id = `${key} ${names}`;
+    const tokens = known.get(id) ?? tokensOfStyle(document, key, resolved);
+    known.set(id, tokens);
+    return tokens;
+  });
+}
+
+function tokensOfStyle(
+  document: ProjectDocument,
+  key: string,
+  resolved: ResolvedStyle,
+): CustomProperty[] {
+  return PROPERTY_NAMES.flatMap((property): CustomProperty[] => {
+    const { origin, source } = resolved[property];
+    const name = styleProperty(key, property);
+    if (origin === 'style' && source) return [[name, reference(styleProperty(source, property))]];
+    const value = document.styles[key]?.set[property];
+    return value === undefined ? [] : [[name, ownValue(document, property, value)]];
   });
 }
 

@@ -87,8 +87,8 @@ describe('lettera.css', () => {
   test('puts element rules without specificity in a layer, or in none', () => {
     const document = seatedDocument();
     expect(stylesheet(document, plansOf(document))).toMatch(/@layer lettera \{\n\s+:where\(body\)/);
-    document.delivery.layer = null;
-    expect(stylesheet(document, plansOf(document))).not.toContain('@layer');
+    const bare = { ...document, delivery: { ...document.delivery, layer: null } };
+    expect(stylesheet(bare, plansOf(bare))).not.toContain('@layer');
   });
 
   test('inherits expressly what a style leaves to the text around it', () => {

@@ -1,10 +1,11 @@
+import { onceFor } from '../document/once';
 import { onceForParts } from '../document/onceForParts';
 import type { ProjectDocument, TextElement } from '../document/projectDocument';
 import { narrowBelowOf } from '../document/narrow';
 import { GROUND } from '../document/vocabulary';
 import { descriptorOf, PROPERTIES, PROPERTY_NAMES, type PropertyName } from '../document/property';
 import { narrowDocument } from '../style/narrow';
-import { carries, resolveStyle, type Origin } from '../style/resolve';
+import { carries, resolveStyle, type Origin, type ResolvedStyle } from '../style/resolve';
 import { ruleSpecificity, selectorsOf, weighedSelector } from '../style/ruleWeight';
 import { setByBrowsers } from '../page/browserDefaults';
 import type { ProjectRules } from '../page/cascade';
@@ -62,8 +63,20 @@ export const ruleOf = (
   selector: string,
   element: RuledElement,
 ): string =>
-  cssRule(selector, said(element, elementDeclarations(document, element))) +
+  written(elementDeclarations(document, element), selector, element.important ?? false) +
   onNarrow(document, narrowRule(document, selector, element));
+
+/** Rules as they were written, by what they declare. */
+const rulesOf = onceFor((_declarations: readonly Declaration[]) => new Map<string, string>());
+
+/** A rule, written once for as long as it declares the same. */
+function written(declarations: readonly Declaration[], selector: string, important: boolean) {
+  const known = rulesOf(declarations);
+  const id = `${important} ${selector}`;
+  const rule = known.get(id) ?? cssRule(selector, said({ important }, declarations));
+  known.set(id, rule);
+  return rule;
+}
 
 /** The condition under which styles are set as for narrow screens: all widths that are not as wide. */
 const onNarrow = (document: ProjectDocument, rules: string): string =>
@@ -90,27 +103,36 @@ export function narrowTokens(document: ProjectDocument): string {
   return onNarrow(document, properties.length > 0 ? cssRule(':root', properties) : '');
 }
 
-/** What elements are given, by whether sizes follow containers: it names tokens, and not what they are. */
-const declarationsBy = onceForParts(['styles', 'elements', 'delivery'], () => ({
-  plain: new WeakMap<RuledElement, Declaration[]>(),
-  inContainers: new WeakMap<RuledElement, Declaration[]>(),
-}));
+/**
+ * What elements are given, by how their styles are resolved: it names tokens, and not what they are, so that a change
+ * reaches the rules alone of what follows it.
+ */
+const declarationsBy = onceForParts(['delivery'], () => {
+  const byStyle = () =>
+    onceFor((_style: ResolvedStyle) => new WeakMap<RuledElement, Declaration[]>());
+  return { plain: byStyle(), inContainers: byStyle() };
+});
 
-/** What an element is given in its rule, worked out once for the same styles. */
+/** What an element is given in its rule, worked out once for the same style. */
 function elementDeclarations(
   document: ProjectDocument,
   element: RuledElement,
 ): readonly Declaration[] {
-  const known = declarationsBy(document)[followsContainer(document) ? 'inContainers' : 'plain'];
+  const by = declarationsBy(document)[followsContainer(document) ? 'inContainers' : 'plain'];
+  const resolved = resolveStyle(document, element.style, element.parent);
+  const known = by(resolved);
   const before = known.get(element);
   if (before) return before;
-  const declarations = declarationsOf(document, element);
+  const declarations = declarationsOf(document, element, resolved);
   known.set(element, declarations);
   return declarations;
 }
 
-function declarationsOf(document: ProjectDocument, element: RuledElement): Declaration[] {
-  const resolved = resolveStyle(document, element.style, element.parent);
+function declarationsOf(
+  document: ProjectDocument,
+  element: RuledElement,
+  resolved: ResolvedStyle,
+): Declaration[] {
   const own = (property: PropertyName) => carries(resolved[property]);
   const declarations: Declaration[] = [];
   const inheritsFont = !IN_FONT_SHORTHAND.every(own);
@@ -216,7 +238,7 @@ function containerRules(document: ProjectDocument): string[] {
 }
 
 /** The rules of all elements, in the document's order, in which later ones win. */
-export const elementRules = (document: ProjectDocument): string =>
+const elementRules = (document: ProjectDocument): string =>
   [
     ...containerRules(document),
     ...Object.values(document.elements).map((element) => elementRule(document, element)),
@@ -225,9 +247,22 @@ export const elementRules = (document: ProjectDocument): string =>
     .filter(Boolean)
     .join('\n');
 
-/** The rules of all elements, in the cascade layer that the delivery names. */
+/** Rules of all elements as they were written last, by what else than their styles they rest on. */
+const layeredBy = onceForParts(['styles', 'elements', 'delivery'], () => new Map<string, string>());
+
+/**
+ * The rules of all elements, in the cascade layer that the delivery names. They name tokens: a size or a colour that
+ * changes leaves them as they are.
+ */
 export function layeredRules(document: ProjectDocument): string {
+  const { between, containers, grid } = document.scale;
+  const known = layeredBy(document);
+  const id = JSON.stringify([between, containers, grid, narrowBelowOf(document)]);
+  const before = known.get(id);
+  if (before !== undefined) return before;
   const { layer } = document.delivery;
   const rules = elementRules(document);
-  return layer ? `@layer ${layer} {\n${indent(rules)}}\n` : rules;
+  const all = layer ? `@layer ${layer} {\n${indent(rules)}}\n` : rules;
+  known.set(id, all);
+  return all;
 }

@@ -2,7 +2,8 @@ import type { Face, ProjectDocument } from '../document/projectDocument';
 import { onceFor } from '../document/once';
 import { narrowDocument } from '../style/narrow';
 import { PROPERTIES, settingsIn } from '../document/property';
-import { matchFace } from '../style/faceMatch';
+import type { Slant } from '../document/vocabulary';
+import { matchFace, type FaceMatch } from '../style/faceMatch';
 import { resolveElement, type ResolvedStyle } from '../style/resolve';
 import { stepByNumber, stepsOf } from '../scale/steps';
 import { voiceRequests } from '../style/usage';
@@ -73,14 +74,23 @@ export const faceUses = onceFor((document: ProjectDocument): ReadonlyMap<Face, F
     const family = document.case[document.voices[voice ?? '']?.family ?? ''];
     return family?.faces ?? [];
   };
+  /** Many elements ask for the same. */
+  const matches = new Map<string, FaceMatch<Face> | null>();
+  const matchOf = (voice: string | null, weight: number, slant: Slant): FaceMatch<Face> | null => {
+    const id = `${voice} ${weight} ${slant}`;
+    const known = matches.get(id);
+    if (known !== undefined) return known;
+    const match = matchFace(facesOf(voice), { weight, slant });
+    matches.set(id, match);
+    return match;
+  };
   for (const at of new Set([document, narrowDocument(document)])) {
-    for (const key of Object.keys(at.elements)) {
-      const resolved = resolveElement(at, key);
+    // Elements of one style that stand in the same are resolved once, and ask once.
+    for (const resolved of new Set(
+      Object.keys(at.elements).map((key) => resolveElement(at, key)),
+    )) {
       const slant = resolved.slant.value;
-      const match = matchFace(facesOf(resolved.voice.value), {
-        weight: resolved.weight.value,
-        slant,
-      });
+      const match = matchOf(resolved.voice.value, resolved.weight.value, slant);
       if (!match) continue;
       const use = of(match.face);
       use.weights.add(match.weight);

@@ -70,7 +70,12 @@ describe('the style sheet', () => {
 
   test('decides by weight which text element a node is', () => {
     const at = (weight: 'none' | 'own') =>
-      elementAt(delivering({ weight }), (selector) => ['.lead', 'blockquote'].includes(selector));
+      elementAt(delivering({ weight }), {
+        localName: 'blockquote',
+        id: '',
+        classList: ['lead'],
+        matches: (selector) => ['.lead', 'blockquote'].includes(selector),
+      });
     // Quotation comes later; a class weighs more than a name.
     expect(at('none')).toBe('quote');
     expect(at('own')).toBe('lead');

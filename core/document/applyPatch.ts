@@ -21,9 +21,9 @@ export class PatchError extends Error {
 
 /**
  * Bounds of a document while it is changed: characters of JSON, levels of nesting, and entries of any one
- * object or list. The largest that a document may have by its own rules is 200.
+ * object or list. The largest that a document may have by its own rules is 2,000.
  */
-export const DOCUMENT_LIMITS = { size: 2_000_000, depth: 16, width: 500 };
+export const DOCUMENT_LIMITS = { size: 8_000_000, depth: 16, width: 2500 };
 
 type Container = Record<string, unknown> | unknown[];
 

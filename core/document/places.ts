@@ -1,3 +1,4 @@
+import { onceFor } from './once';
 import type { Patch } from './patch';
 import type { ProjectDocument } from './projectDocument';
 
@@ -19,19 +20,24 @@ function placesOf(parts: Parts, before: Parts): Map<string, number> {
   return places;
 }
 
+const allObjects = onceFor((value: object): boolean =>
+  Object.values(value).every((part) => typeof part === 'object' && part !== null),
+);
+
 const isParts = (value: unknown): value is Parts =>
-  typeof value === 'object' &&
-  value !== null &&
-  !Array.isArray(value) &&
-  Object.values(value).every((part) => typeof part === 'object' && part !== null);
+  typeof value === 'object' && value !== null && !Array.isArray(value) && allObjects(value);
+
+/** Whether every part has a place; the same for as long as the parts are. */
+const allPlaced = onceFor((parts: Parts): boolean =>
+  Object.values(parts).every(({ place }) => place !== undefined),
+);
 
 /** The changes that give every part without a place one: its predecessor's, else the last. */
 export function placePatch(document: ProjectDocument, before: ProjectDocument): Patch {
   return ORDERED_PARTS.flatMap((name): Patch => {
     const parts: unknown = document[name];
     const earlier: unknown = before[name];
-    if (!isParts(parts) || Object.values(parts).every(({ place }) => place !== undefined))
-      return [];
+    if (!isParts(parts) || allPlaced(parts)) return [];
     const places = placesOf(parts, isParts(earlier) ? earlier : {});
     return Object.entries(parts).flatMap(([key, part]): Patch =>
       part.place === undefined
@@ -42,7 +48,7 @@ export function placePatch(document: ProjectDocument, before: ProjectDocument): 
 }
 
 /** Parts in the order of their places; of two in one place the first by key. */
-function sorted(parts: Parts): Parts {
+const sorted = onceFor((parts: Parts): Parts => {
   const entries = Object.entries(parts);
   const after = (
     [a, { place: p = 0 }]: [string, Placed],
@@ -53,7 +59,7 @@ function sorted(parts: Parts): Parts {
     return !previous || after(previous, entry) < 0;
   });
   return stand ? parts : Object.freeze(Object.fromEntries(entries.sort(after)));
-}
+});
 
 /**
  * The document with its parts in the order of their places, whatever order changes have left them in:

@@ -274,8 +274,8 @@ export const MOST_PARTS = {
   case: 60,
   voices: 12,
   colours: 60,
-  styles: 200,
-  elements: 200,
+  styles: 1000,
+  elements: 2000,
   pages: 200,
 } as const;
 

@@ -1,3 +1,4 @@
+import { onceFor } from '../document/once';
 import { onceForParts } from '../document/onceForParts';
 import type { ProjectDocument } from '../document/projectDocument';
 import { PROPERTIES, PROPERTY_NAMES, type PropertyName } from '../document/property';
@@ -11,6 +12,7 @@ import {
   resolveStyle,
   type ResolvedStyle,
 } from './resolve';
+import { elementsByStyle, followersOf } from './usage';
 
 /** A property of a style. */
 export interface StyleProperty {
@@ -34,7 +36,9 @@ export const strays = onceForParts(['styles', 'elements'], (document): StyleProp
   const groups = new Map<string, string[]>();
   for (const [key, { follows }] of Object.entries(styles)) {
     if (key === BODY_STYLE || !follows) continue;
-    groups.set(follows, [...(groups.get(follows) ?? []), key]);
+    const group = groups.get(follows);
+    if (group) group.push(key);
+    else groups.set(follows, [key]);
   }
   return [...groups].flatMap(([followed, group]) =>
     group.length <= LEAST_OTHERS
@@ -55,7 +59,9 @@ export const strays = onceForParts(['styles', 'elements'], (document): StyleProp
 export const redundant = onceForParts(['styles', 'elements'], (document): StyleProperty[] => {
   const parents = new Map<string, (string | null)[]>();
   for (const { style, parent } of Object.values(document.elements)) {
-    parents.set(style, [...(parents.get(style) ?? []), parent]);
+    const known = parents.get(style);
+    if (known) known.push(parent);
+    else parents.set(style, [parent]);
   }
   return Object.entries(document.styles).flatMap(([style, { set }]) =>
     PROPERTY_NAMES.flatMap((property): StyleProperty[] => {
@@ -80,11 +86,12 @@ const sayTheSame = (a: unknown, b: unknown): boolean =>
   typeof a === 'number' && typeof b === 'number' ? Math.abs(a - b) <= ROUNDING : a === b;
 
 /** The values of a style that are no numbers: styles that differ there cannot say the same. */
-const inWords = (resolved: ResolvedStyle): string =>
+const inWords = onceFor((resolved: ResolvedStyle): string =>
   PROPERTY_NAMES.map((name) => {
     const { value } = resolved[name];
     return typeof value === 'number' ? '' : String(value);
-  }).join('|');
+  }).join('|'),
+);
 
 /**
  * Styles whose resolved values agree in all but rounding, two and more together. One that only stands behind
@@ -93,9 +100,9 @@ const inWords = (resolved: ResolvedStyle): string =>
 export const sameStyles = onceForParts(['styles', 'elements'], (document): string[][] => {
   const groups: string[][] = [];
   const byWords = new Map<string, string[][]>();
-  const worn = new Set(Object.values(document.elements).map(({ style }) => style));
+  const worn = elementsByStyle(document);
   const standsBehind = (one: string, other: string): boolean =>
-    !worn.has(one) && followsOneOf(document, other, [one]);
+    !worn.has(one) && followsOneOf(document, other, new Set([one]));
   for (const key of Object.keys(document.styles)) {
     const resolved = resolveInUse(document, key);
     const words = inWords(resolved);
@@ -117,14 +124,12 @@ export const sameStyles = onceForParts(['styles', 'elements'], (document): strin
 });
 
 /** Styles that no text element wears and no style follows. */
-export const unwornStyles = onceForParts(['styles', 'elements'], ({ styles, elements }): string[] =>
-  Object.keys(styles).filter(
-    (key) =>
-      key !== BODY_STYLE &&
-      !Object.values(elements).some(({ style }) => style === key) &&
-      !Object.values(styles).some(({ follows }) => follows === key),
-  ),
-);
+export const unwornStyles = onceForParts(['styles', 'elements'], (document): string[] => {
+  const [worn, followed] = [elementsByStyle(document), followersOf(document)];
+  return Object.keys(document.styles).filter(
+    (key) => key !== BODY_STYLE && !worn.has(key) && !followed.has(key),
+  );
+});
 
 /** How many things the lists of what can be put right in styles hold together. */
 export const gatheredCount = (document: ProjectDocument): number =>

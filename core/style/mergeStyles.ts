@@ -1,42 +1,48 @@
 import type { Patch } from '../document/patch';
 import type { ProjectDocument } from '../document/projectDocument';
 import { BODY_STYLE } from '../document/vocabulary';
+import { elementsByStyle, followersOf } from './usage';
 
 /** Whether a style follows one of several, directly or through others. */
 export function followsOneOf(
   { styles }: Pick<ProjectDocument, 'styles'>,
   key: string,
-  others: readonly string[],
+  others: ReadonlySet<string>,
 ): boolean {
   for (let at = styles[key]?.follows; at; at = styles[at]?.follows) {
-    if (others.includes(at)) return true;
+    if (others.has(at)) return true;
   }
   return false;
 }
 
 /** The style of several that can stand for all: the body's, else the first that follows none of the others. */
-export const standsForAll = (document: ProjectDocument, group: readonly string[]): string =>
-  group.find((key) => key === BODY_STYLE) ??
-  group.find((key) => !followsOneOf(document, key, group)) ??
-  '';
+export function standsForAll(document: ProjectDocument, group: readonly string[]): string {
+  const all = new Set(group);
+  if (all.has(BODY_STYLE)) return BODY_STYLE;
+  return group.find((key) => !followsOneOf(document, key, all)) ?? '';
+}
 
 /** Makes one style of several: elements wear, and styles follow, the one that is kept, and the others go. */
 export function mergePatch(
-  { elements, styles }: ProjectDocument,
+  document: Pick<ProjectDocument, 'elements' | 'styles'>,
   kept: string,
   others: readonly string[],
 ): Patch {
-  const worn = Object.entries(elements).flatMap(([key, { style }]): Patch =>
-    others.includes(style) ? [{ op: 'replace', path: `/elements/${key}/style`, value: kept }] : [],
-  );
-  const followed = Object.entries(styles).flatMap(([key, { follows }]): Patch =>
-    follows && others.includes(follows) && !others.includes(key)
-      ? [{ op: 'replace', path: `/styles/${key}/follows`, value: kept }]
-      : [],
-  );
+  const go = new Set(others);
+  const [worn, followers] = [elementsByStyle(document), followersOf(document)];
   return [
-    ...worn,
-    ...followed,
+    ...others.flatMap((style): Patch =>
+      (worn.get(style) ?? []).map((key) => ({
+        op: 'replace',
+        path: `/elements/${key}/style`,
+        value: kept,
+      })),
+    ),
+    ...others.flatMap((style): Patch =>
+      (followers.get(style) ?? [])
+        .filter((key) => !go.has(key))
+        .map((key) => ({ op: 'replace', path: `/styles/${key}/follows`, value: kept })),
+    ),
     ...others.map((key) => ({ op: 'remove' as const, path: `/styles/${key}` })),
   ];
 }
@@ -47,10 +53,12 @@ export function mergeAllPatch(document: ProjectDocument, groups: readonly string
     const kept = standsForAll(document, group);
     return { kept, others: group.filter((key) => key !== kept) };
   });
-  const goes = merges.flatMap(({ others }) => others);
+  const goes = new Set(
+    merges.flatMap(({ others }) => others.map((key) => `/styles/${key}/follows`)),
+  );
   const changes = merges.flatMap(({ kept, others }) => mergePatch(document, kept, others));
   return changes
-    .filter(({ path }) => !goes.some((key) => path === `/styles/${key}/follows`))
+    .filter(({ path }) => !goes.has(path))
     .sort((a, b) => Number(a.op === 'remove') - Number(b.op === 'remove'));
 }
 

@@ -1,15 +1,20 @@
 import { onceFor } from '../document/once';
-import type { ProjectDocument } from '../document/projectDocument';
+import type { ProjectDocument, TextStyle } from '../document/projectDocument';
 
 type Styles = ProjectDocument['styles'];
+
+/** A style as it is on narrow screens; the same one where nothing differs. */
+const narrowStyle = onceFor((given: TextStyle): TextStyle => {
+  const { narrow = {}, ...style } = given;
+  return Object.keys(narrow).length === 0 ? given : { ...style, set: { ...style.set, ...narrow } };
+});
 
 /** Styles as they are on narrow screens; the same ones where nothing differs. */
 const narrowStyles = onceFor((styles: Styles): Styles => {
   const all = Object.entries(styles);
-  if (all.every(([, { narrow = {} }]) => Object.keys(narrow).length === 0)) return styles;
-  return Object.fromEntries(
-    all.map(([key, { narrow, ...style }]) => [key, { ...style, set: { ...style.set, ...narrow } }]),
-  );
+  return all.every(([, style]) => narrowStyle(style) === style)
+    ? styles
+    : Object.fromEntries(all.map(([key, style]) => [key, narrowStyle(style)]));
 });
 
 const withNarrowStyles = onceFor((project: Pick<ProjectDocument, 'styles'>) => ({

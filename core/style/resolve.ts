@@ -1,5 +1,6 @@
+import { onceFor } from '../document/once';
 import { onceForParts } from '../document/onceForParts';
-import type { ProjectDocument } from '../document/projectDocument';
+import type { ProjectDocument, TextStyle } from '../document/projectDocument';
 import {
   PROPERTIES,
   PROPERTY_NAMES,
@@ -101,6 +102,44 @@ export const followedProperty = (
 /** What has been resolved of styles and elements, by style and the element around it. */
 const resolutions = onceForParts(['styles', 'elements'], () => new Map<string, ResolvedStyle>());
 
+type Place = TraceStep & { style: string };
+
+/** A style as it was resolved last, and the places that it was looked for in, with the styles that stood there. */
+interface Resolution {
+  all: readonly Place[];
+  styles: readonly (TextStyle | undefined)[];
+  resolved: ResolvedStyle;
+}
+
+/** Resolutions of a style as it is, by its key and the element around it, so that a change of others leaves them. */
+const lastOf = onceFor((_style: TextStyle) => new Map<string, Resolution>());
+
+const samePlaces = (before: readonly Place[], now: readonly Place[]): boolean =>
+  before.length === now.length &&
+  before.every(({ origin, style, element }, i) => {
+    const place = now[i];
+    return place?.style === style && place.origin === origin && place.element === element;
+  });
+
+/** As `resolveStyle`, for styles and elements in which it has not been resolved yet. */
+function resolveAnew(document: StyledProject, id: string, all: readonly Place[]): ResolvedStyle {
+  const styles = all.map(({ style }) => document.styles[style]);
+  const [own] = styles;
+  const before = own && lastOf(own).get(id);
+  if (
+    before &&
+    samePlaces(before.all, all) &&
+    before.styles.every((style, i) => style === styles[i])
+  ) {
+    return before.resolved;
+  }
+  const resolved = Object.fromEntries(
+    PROPERTY_NAMES.map((name) => [name, resolveIn(document, all, name)]),
+  ) as ResolvedStyle;
+  if (own) lastOf(own).set(id, { all, styles, resolved });
+  return resolved;
+}
+
 /**
  * Where each property of a style comes from: set there; else the style it follows, and what that one
  * follows; else, where CSS inherits the property, the element around it, and the body's style; else the
@@ -117,10 +156,7 @@ export function resolveStyle(
   const id = `${styleKey} ${parentElement ?? ''}`;
   const before = known.get(id);
   if (before) return before;
-  const all = [...places(document, styleKey, parentElement)];
-  const resolved = Object.fromEntries(
-    PROPERTY_NAMES.map((name) => [name, resolveIn(document, all, name)]),
-  ) as ResolvedStyle;
+  const resolved = resolveAnew(document, id, [...places(document, styleKey, parentElement)]);
   known.set(id, resolved);
   return resolved;
 }

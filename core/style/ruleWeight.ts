@@ -53,7 +53,10 @@ export function weighedSelector(
 }
 
 /** What one of those selectors weighs so. */
-export function ruleSpecificity({ delivery }: ProjectDocument, selector: string): Specificity {
+export function ruleSpecificity(
+  { delivery }: Pick<ProjectDocument, 'delivery'>,
+  selector: string,
+): Specificity {
   const { weight = 'none' } = delivery;
   if (weight === 'none') return [0, 0, 0];
   const [ids, classes, types] = specificityOf(selector);

@@ -180,13 +180,18 @@ describe('following', () => {
 
   test('of the last of several elements that match a node, the later wins', () => {
     const document = newDocument('X');
-    const node = (...matching: string[]) =>
-      elementAt(document, (selector) => matching.includes(selector));
+    const node = (localName: string, ...matching: string[]) =>
+      elementAt(document, {
+        localName,
+        id: '',
+        classList: [],
+        matches: (selector) => selector === localName || matching.includes(selector),
+      });
     expect(node('code', 'pre code')).toBe('code-block');
     expect(node('h2')).toBe('h2');
     expect(node('marquee')).toBeNull();
     const link = 'a:not(.button):not(nav a):not(.site-title)';
-    expect(node(link, `${link}:hover`)).toBe('link');
+    expect(node('a', link, `${link}:hover`)).toBe('link');
   });
 });
 

@@ -21,7 +21,7 @@ const requestKey = (weight: number, slant: Slant) => `${weight} ${slant}`;
 export const voiceUses = onceForParts(
   ['styles', 'elements'],
   (document): ReadonlyMap<string, VoiceUse> => {
-    const uses = new Map<string, Map<string, StyleRequest & { styles: string[] }>>();
+    const uses = new Map<string, Map<string, StyleRequest & { styles: Set<string> }>>();
     const widths = [...new Set([document, narrowDocument(document)])];
     for (const [at, key, element] of widths.flatMap((one) =>
       Object.entries(one.elements).map(([key, element]) => [one, key, element] as const),
@@ -31,20 +31,26 @@ export const voiceUses = onceForParts(
       const weight = resolved.weight.value;
       const slant = resolved.slant.value;
       if (voice === null) continue;
-      const requests = uses.get(voice) ?? new Map<string, StyleRequest & { styles: string[] }>();
+      const requests = uses.get(voice) ?? new Map<string, StyleRequest & { styles: Set<string> }>();
       uses.set(voice, requests);
-      const request = requests.get(requestKey(weight, slant)) ?? { weight, slant, styles: [] };
+      const request = requests.get(requestKey(weight, slant)) ?? {
+        weight,
+        slant,
+        styles: new Set<string>(),
+      };
       requests.set(requestKey(weight, slant), request);
-      if (!request.styles.includes(element.style)) request.styles.push(element.style);
+      request.styles.add(element.style);
     }
     return new Map(
       [...uses].map(([voice, requests]) => [
         voice,
         {
-          requests: [...requests.values()].sort(
-            (a, b) =>
-              Number(a.slant === 'italic') - Number(b.slant === 'italic') || a.weight - b.weight,
-          ),
+          requests: [...requests.values()]
+            .map((request) => ({ ...request, styles: [...request.styles] }))
+            .sort(
+              (a, b) =>
+                Number(a.slant === 'italic') - Number(b.slant === 'italic') || a.weight - b.weight,
+            ),
         },
       ]),
     );
@@ -76,9 +82,41 @@ export function voiceRequests(document: StyledProject, voice: string): StyleRequ
 }
 
 /** Styles that text elements of the site have, each once, in the order of their elements. */
-export const stylesInUse = onceForParts(['elements'], ({ elements }): readonly string[] => [
-  ...new Set(Object.values(elements).map(({ style }) => style)),
+export const stylesInUse = (document: Pick<ProjectDocument, 'elements'>): readonly string[] =>
+  keysInUse(document);
+
+const keysInUse = onceForParts(['elements'], (document): readonly string[] => [
+  ...elementsByStyle(document).keys(),
 ]);
+
+/** Keys of the text elements that have each style, in their order. */
+export const elementsByStyle = onceForParts(
+  ['elements'],
+  ({ elements }): ReadonlyMap<string, readonly string[]> => {
+    const byStyle = new Map<string, string[]>();
+    for (const [key, { style }] of Object.entries(elements)) {
+      const known = byStyle.get(style);
+      if (known) known.push(key);
+      else byStyle.set(style, [key]);
+    }
+    return byStyle;
+  },
+);
+
+/** Keys of the styles that follow each style themselves, in their order. */
+export const followersOf = onceForParts(
+  ['styles'],
+  ({ styles }): ReadonlyMap<string, readonly string[]> => {
+    const followers = new Map<string, string[]>();
+    for (const [key, { follows }] of Object.entries(styles)) {
+      if (!follows) continue;
+      const known = followers.get(follows);
+      if (known) known.push(key);
+      else followers.set(follows, [key]);
+    }
+    return followers;
+  },
+);
 
 /** The step of a style where it is used. */
 export const stepOf = (document: StyledProject, style: string): number =>
@@ -91,7 +129,9 @@ export const usersByStep = onceForParts(
     const users = new Map<number, string[]>();
     for (const style of stylesInUse(document)) {
       const step = stepOf(document, style);
-      users.set(step, [...(users.get(step) ?? []), style]);
+      const known = users.get(step);
+      if (known) known.push(style);
+      else users.set(step, [style]);
     }
     return users;
   },

@@ -10,7 +10,7 @@ export function styledElement(
 ): { node: Element; key: string } | null {
   for (let current: Element | null = node; current; current = current.parentElement) {
     const candidate = current;
-    const key = elementAt(document, (selector) => candidate.matches(selector));
+    const key = elementAt(document, candidate);
     if (key) return { node: candidate, key };
   }
   return null;
@@ -34,7 +34,7 @@ export function elementsWithStyle(
     .filter((selector) => selector !== 'body');
   if (selectors.length === 0) return [];
   return [...page.body.querySelectorAll(selectors.join(', '))].filter((node) => {
-    const key = elementAt(document, (selector) => node.matches(selector));
+    const key = elementAt(document, node);
     return key !== null && document.elements[key]?.style === styleKey;
   });
 }

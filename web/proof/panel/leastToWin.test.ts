@@ -89,7 +89,12 @@ describe('the ways round one rule', () => {
     );
     if (!one) throw new Error(`Nothing overrules by ${selector}.`);
     const ways = waysRound(one, on, (node) =>
-      elementAt(on.document, (text) => text !== 'body' && node.matches(text)),
+      elementAt(on.document, {
+        localName: node.localName,
+        id: node.id,
+        classList: node.classList,
+        matches: (text) => text !== 'body' && node.matches(text),
+      }),
     );
     return found(ways).map(({ says, won, account: { following, left } }) => ({
       says,

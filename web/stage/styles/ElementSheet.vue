@@ -31,7 +31,7 @@ const places = computed(() => {
     elements.value.map(([key, { selectors }]) => {
       const met = [...page.querySelectorAll(selectors.join(', '))];
       const own = met.filter(
-        (node) => elementAt(document, (selector) => node.matches(selector)) === key,
+        (node) => elementAt(document, node) === key,
       );
       return [key, { own, elsewhere: met.length - own.length }];
     }),
