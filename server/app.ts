@@ -79,7 +79,7 @@ export function createApp({
   api.get('/openapi.json', (_request, response) => {
     response.json(openApi);
   });
-  const admission = new Admission(config.token, services.sessions);
+  const admission = new Admission(config.token, services.sessions, services.database);
   api.use(sessionRoutes(config, services.sessions, admission));
   api.use(admission.onlySignedIn);
   api.use(projectRoutes(services, startingPages, admission, ending));

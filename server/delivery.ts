@@ -22,6 +22,7 @@ import type { FileMaker } from './job/fileMaker';
 import type { Jobs } from './job/jobs';
 import type { DerivedFile } from './store/derivedStore';
 import type { FontStore } from './store/fontStore';
+import type { Outbox } from './store/outbox';
 import type { Project } from '@lettera/core/wire';
 
 const gzip = promisify(zlib.gzip) as (text: string) => Promise<Buffer>;
@@ -32,6 +33,8 @@ export interface Delivery {
   trials: FallbackTrials;
 }
 
+/** What is told when what was worked out for a project no longer holds. */
+const FORGOTTEN = 'delivery-forgotten';
 /** Revisions whose deliveries are remembered; and their bundles, which are larger. */
 const REMEMBERED = { deliveries: 20, bundles: 6 };
 
@@ -54,11 +57,16 @@ export class Deliveries {
     private readonly jobs: Jobs,
     private readonly tuner: FallbackTuner,
     private readonly copy: SiteCopy,
-  ) {}
+    private readonly outbox: Outbox,
+  ) {
+    outbox.on(FORGOTTEN, (project) => {
+      for (const all of [this.#deliveries, this.#packed, this.#bundles]) all.forget(`${project} `);
+    });
+  }
 
-  /** Lets go of what was worked out for a project: something beside its document has changed. */
-  forget(projectId: string): void {
-    for (const all of [this.#deliveries, this.#packed, this.#bundles]) all.forget(`${projectId} `);
+  /** Lets go of what was worked out for a project, in every process: something beside its document has changed. */
+  forget(project: string): Promise<void> {
+    return this.outbox.tell({ kind: FORGOTTEN, project, data: null });
   }
 
   /** The files of a delivery in JSON, packed once for all who ask. */

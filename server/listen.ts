@@ -24,8 +24,9 @@ const HOUR = 60 * 60 * 1000;
 const LOOKED = 24 * HOUR;
 
 /** Lets go of what was left, now and each hour. @returns how to end that */
-function tidyUp({ sites }: Services, noted: (error: unknown) => void): () => void {
+function tidyUp({ sites, outbox }: Services, noted: (error: unknown) => void): () => void {
   const tidy = () => {
+    outbox.forget().catch(noted);
     sites.forgetLooked(new Date(Date.now() - LOOKED).toISOString()).catch(noted);
   };
   tidy();
@@ -83,6 +84,7 @@ export async function startServer(
   const log = pino({ level: process.env['LETTERA_LOG'] ?? 'error' });
   const noted = (error: unknown) =>
     log.error({ err: error }, 'Something failed that nobody waits for.');
+  await services.outbox.follow();
   const ends = [await noteRunning(config.dataFolder), outliveRefusals(noted)];
   const endAll = async () => {
     for (const end of ends) await end();

@@ -6,13 +6,15 @@ import { FamilyMeasurer } from './job/familyMeasurer';
 import { FileMaker } from './job/fileMaker';
 import { Jobs } from './job/jobs';
 import { WorkerPool } from './job/workerPool';
-import { Progress } from './progress';
+import { Progress } from './store/progress';
 import { SiteCopy } from './siteCopy';
 import { closeDatabase, openDatabase, type Database, type OpenOptions } from './store/database';
 import { DerivedStore } from './store/derivedStore';
 import { FontStore } from './store/fontStore';
 import { LocalReadingStore } from './store/localReadingStore';
+import { Leases } from './store/leases';
 import { MeasureStore } from './store/measureStore';
+import { Outbox } from './store/outbox';
 import { PageStore } from './store/pageStore';
 import { SiteStore } from './store/siteStore';
 import { StockStore } from './store/stockStore';
@@ -49,6 +51,8 @@ export interface Services {
   measurer: FamilyMeasurer;
   libraryMeasures: LibraryMeasures;
   progress: Progress;
+  /** What this process and others on the same store tell one another. */
+  outbox: Outbox;
   close(): Promise<void>;
 }
 
@@ -59,7 +63,9 @@ export async function openServices(config: Config, options: OpenOptions = {}): P
   const fonts = new FontStore(database);
   const pages = new PageStore(database, (id, old) => jobs.for(id).cleanPages(old));
   const sites = new SiteStore(database, (id, old) => jobs.for(id).cleanSite(old));
-  const progress = new Progress();
+  const outbox = new Outbox(database);
+  const leases = new Leases(database);
+  const progress = new Progress(outbox);
   const localReadings = new LocalReadingStore(database);
   // In processes of its own that give way: a designer who brings a font does not wait for what is being
   // fitted, and a library that is being measured meanwhile is not starved until its readings are given up.
@@ -73,20 +79,21 @@ export async function openServices(config: Config, options: OpenOptions = {}): P
     tuningJobs,
     progress,
     tunings,
+    leases,
   );
-  const maker = new FileMaker(fonts, new DerivedStore(database), jobs, progress);
+  const maker = new FileMaker(fonts, new DerivedStore(database), jobs, progress, leases);
   const incoming = await IncomingFiles.open(config.dataFolder);
   if (!options.reads) await fonts.removeUnused();
-  const measurer = new FamilyMeasurer(new MeasureStore(database), jobs);
+  const measurer = new FamilyMeasurer(new MeasureStore(database), jobs, leases);
   const foundry = new FoundryClient(`http://127.0.0.1:${config.foundryPort}`, database);
   const backgroundJobs = new Jobs(new WorkerPool(true));
-  const background = new FamilyMeasurer(new MeasureStore(database), backgroundJobs);
+  const background = new FamilyMeasurer(new MeasureStore(database), backgroundJobs, leases);
   const libraryMeasures = new LibraryMeasures(foundry, measurer, background, progress);
   return {
     config,
     database,
-    projects: new ProjectStore(database),
-    waypoints: new WaypointStore(database),
+    projects: new ProjectStore(database, outbox),
+    waypoints: new WaypointStore(database, outbox),
     madeDeliveries: new DeliveryStore(database),
     fonts,
     pages,
@@ -96,15 +103,17 @@ export async function openServices(config: Config, options: OpenOptions = {}): P
     tuningJobs,
     tuner,
     localReadings,
-    deliveries: new Deliveries(fonts, maker, jobs, tuner, new SiteCopy(pages, sites, jobs)),
+    deliveries: new Deliveries(fonts, maker, jobs, tuner, new SiteCopy(pages, sites, jobs), outbox),
     incoming,
-    sessions: new SessionStore(database),
+    sessions: new SessionStore(database, outbox),
     foundry,
     siteFetcher: new SiteFetcher(config.fetchHosts),
     measurer,
     libraryMeasures,
     progress,
+    outbox,
     async close() {
+      await outbox.close();
       libraryMeasures.stop();
       await Promise.all([jobs.close(), tuningJobs.close(), backgroundJobs.close()]);
       await incoming.close();

@@ -32,7 +32,9 @@ export {
   type TraceStep,
 } from './resolve';
 export {
+  elementsByStyle,
   familiesInUse,
+  followersOf,
   stepOf,
   stylesInUse,
   usersByStep,

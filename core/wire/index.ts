@@ -14,6 +14,7 @@ export const SHAPES = {
   Session: project.Session,
   ProjectSummary: project.ProjectSummary,
   Project: project.Project,
+  Change: project.Change,
   Document: project.Document,
   Scale: project.ScaleShape,
   Patch: project.PatchShape,
@@ -63,6 +64,8 @@ export type Session = Shape<'Session'>;
 export type ProjectSummary = Shape<'ProjectSummary'>;
 /** A project as it stands. */
 export type Project = Shape<'Project'>;
+/** What a change has made of a project, for who has it as it was before. */
+export type Change = Shape<'Change'>;
 /** A revision in the history of a project. */
 export type HistoryEntry = Shape<'HistoryEntry'>;
 export type Revision = Shape<'Revision'>;

@@ -54,6 +54,16 @@ export const Project = Type.Object({
   foundry: nullable(Type.Object({ allowedAt: text(), allowedBy: text() })),
 });
 
+/** What a change has made of a project, for who has it as it was at the revision before. */
+export const Change = Type.Object({
+  revision: integer('The revision that it led to'),
+  label: text('What it is called'),
+  patch: core<Patch>('Patch'),
+  undo: nullable(text('What undo would take back')),
+  redo: nullable(text('What redo would make again')),
+  updatedAt: text(),
+});
+
 /** Held to the class that validates it: a setting that is added there and not here is an error of types. */
 const DeliveryShape = shapeOf<Delivery>()(
   Type.Object({

@@ -260,7 +260,7 @@ export function deliveryRoutes(
     }
     const readings = body.map(readingIn);
     await localReadings.keep(id, readings);
-    deliveries.forget(id);
+    await deliveries.forget(id);
     response.status(201).json(readings.map(({ local, variant }) => ({ local, variant })));
   });
 

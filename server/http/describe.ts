@@ -107,3 +107,13 @@ export const axisPoint = {
 export const family = inPath('family', 'Id of a family of the foundry');
 
 export const theProject = answer('The project as it stands, its revision as ETag', ref('Project'));
+export const prefer = {
+  name: 'Prefer',
+  in: 'header',
+  schema: text,
+  description: '`return=minimal` (RFC 7240) for the change alone, to be made of the project at the revision before',
+};
+export const theProjectOrChange = answer(
+  'The project as it stands, its revision as ETag; the change alone where `return=minimal` is preferred',
+  { oneOf: [ref('Project'), ref('Change')] },
+);

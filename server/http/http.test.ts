@@ -244,6 +244,35 @@ describe('undo and redo', () => {
   });
 });
 
+describe('a change that is asked for alone', () => {
+  test('is what leads from the project as it was to the project as it is', async () => {
+    const { id } = await newProject('Minimal');
+    const minimal = await patch(id, 1, [
+      { op: 'add', path: '/styles/new', value: { name: 'New', follows: null, set: {} } },
+    ])
+      .set('Prefer', 'respond-async, return=minimal')
+      .expect(200);
+    expect(minimal.headers['preference-applied']).toBe('return=minimal');
+    expect(minimal.headers['etag']).toBe('"2"');
+    expect(minimal.body).not.toHaveProperty('document');
+    expect(minimal.body).toMatchObject({ revision: 2, undo: expect.any(String), redo: null });
+    // The place that the new part was given is part of it.
+    expect(minimal.body.patch.map(({ path }: { path: string }) => path)).toEqual([
+      '/styles/new',
+      '/styles/new/place',
+    ]);
+    const undone = await api()
+      .post(`/api/v1/projects/${id}/undo`)
+      .set('If-Match', '"2"')
+      .set('Prefer', 'return=minimal')
+      .expect(200);
+    expect(undone.body).toMatchObject({ revision: 3, undo: null, redo: minimal.body.undo });
+    const whole = await patch(id, 3, rename('Whole')).expect(200);
+    expect(whole.body.document.name).toBe('Whole');
+    expect(whole.headers['preference-applied']).toBeUndefined();
+  });
+});
+
 describe('the stream of revisions', () => {
   test('says where the project stands, then each new revision', async () => {
     const { id } = await newProject();
@@ -259,9 +288,15 @@ describe('the stream of revisions', () => {
       const reader = stream.body?.pipeThrough(new TextDecoderStream()).getReader();
       expect((await reader?.read())?.value).toBe('event: hello\ndata: {"revision":1}\n\n');
       await patch(id, 1, rename('Ægir')).expect(200);
-      expect((await reader?.read())?.value).toBe(
-        'event: revision\ndata: {"revision":2,"label":"Project name"}\n\n',
-      );
+      const event = (await reader?.read())?.value ?? '';
+      expect(event).toMatch(/^event: revision\ndata: .*\n\n$/);
+      expect(JSON.parse(event.slice(event.indexOf('{')))).toMatchObject({
+        revision: 2,
+        label: 'Project name',
+        patch: rename('Ægir'),
+        undo: 'Project name',
+        redo: null,
+      });
       const { body } = await api().post(`/api/v1/projects/${id}/waypoints`).send({ name: 'One' });
       const told = async () => expect((await reader?.read())?.value).toMatch(/^event: waypoints/);
       await told();

@@ -5,7 +5,7 @@ import type { Services } from '../services';
 import { giveBackSpace } from '../store/database';
 import type { Page } from '../store/pageStore';
 import { Problem } from './problem';
-import { bodyOf, noProject, projectOf, revisionGiven, sendProject } from './requests';
+import { bodyOf, noProject, projectOf, revisionGiven, sendChanged, sendProject } from './requests';
 import type { Admission } from './security';
 import * as describe from './describe';
 
@@ -37,10 +37,10 @@ export const projectPaths = {
     },
     patch: {
       summary: 'Change a project',
-      parameters: [describe.ifMatch],
+      parameters: [describe.ifMatch, describe.prefer],
       requestBody: { content: describe.json(describe.ref('Patch'), 'application/json-patch+json') },
       responses: {
-        200: describe.theProject,
+        200: describe.theProjectOrChange,
         ...describe.problems(400, 404, 409, 413, 415, 422, 428, 503),
       },
     },
@@ -50,17 +50,17 @@ export const projectPaths = {
     },
   },
   '/projects/{id}/undo': {
-    parameters: [describe.project, describe.ifMatch],
+    parameters: [describe.project, describe.ifMatch, describe.prefer],
     post: {
       summary: 'Undo the last change',
-      responses: { 200: describe.theProject, ...describe.problems(404, 409, 428) },
+      responses: { 200: describe.theProjectOrChange, ...describe.problems(404, 409, 428) },
     },
   },
   '/projects/{id}/redo': {
-    parameters: [describe.project, describe.ifMatch],
+    parameters: [describe.project, describe.ifMatch, describe.prefer],
     post: {
       summary: 'Make the change again that was undone last',
-      responses: { 200: describe.theProject, ...describe.problems(404, 409, 428) },
+      responses: { 200: describe.theProjectOrChange, ...describe.problems(404, 409, 428) },
     },
   },
   '/projects/{id}/changes': {
@@ -211,22 +211,21 @@ export function projectRoutes(
     async (request, response) => {
       const { id } = await projectOf(projects, request);
       const revision = revisionGiven(request);
-      sendProject(
-        response,
-        await projects.change(id, revision, request.body, {
-          check: async (document) => {
-            await checkFiles(id, document);
-            await checkPages(id, document);
-          },
-        }),
-      );
+      const project = await projects.change(id, revision, request.body, {
+        check: async (document) => {
+          await checkFiles(id, document);
+          await checkPages(id, document);
+        },
+      });
+      await sendChanged(request, response, projects, project);
     },
   );
 
   for (const direction of ['undo', 'redo'] as const) {
     router.post(`/projects/:id/${direction}`, async (request, response) => {
       const { id } = await projectOf(projects, request);
-      sendProject(response, await projects[direction](id, revisionGiven(request)));
+      const project = await projects[direction](id, revisionGiven(request));
+      await sendChanged(request, response, projects, project);
     });
   }
 
@@ -260,9 +259,7 @@ export function projectRoutes(
     const send = (name: string, data: unknown) =>
       response.write(`event: ${name}\ndata: ${JSON.stringify(data)}\n\n`);
     send('hello', { revision });
-    const stop = projects.onRevision(id, ({ revision: reached, label }) =>
-      send('revision', { revision: reached, label }),
-    );
+    const stop = projects.onRevision(id, (change) => send('revision', change));
     const stopWaypoints = waypoints.onChange(id, () => send('waypoints', {}));
     const stopProgress = progress.on(id, (report) => send('progress', report));
     const end = () => response.end();

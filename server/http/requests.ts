@@ -39,6 +39,25 @@ export function sendProject(response: Response, project: Project, status = 200):
   response.status(status).set('ETag', `"${project.revision}"`).json(project);
 }
 
+/** Whether as little as will do is asked for. RFC 7240 §4.2, `return=minimal`. */
+const wantsLittle = (request: Request): boolean =>
+  /(^|[,\s])return=minimal([,;\s]|$)/.test(request.get('Prefer') ?? '');
+
+/** Answers with a project that was changed; who has it as it was before can ask for the change alone. */
+export async function sendChanged(
+  request: Request,
+  response: Response,
+  projects: ProjectStore,
+  project: Project,
+): Promise<void> {
+  response.vary('Prefer');
+  const change = wantsLittle(request) ? await projects.changeOf(project) : null;
+  if (!change) return sendProject(response, project);
+  response
+    .set({ ETag: `"${project.revision}"`, 'Preference-Applied': 'return=minimal' })
+    .json(change);
+}
+
 /** Refuses bodies that say they are longer than a limit, before they are read. What is read is counted too. */
 export const bodyLimit =
   (bytes: number, what: string): RequestHandler =>

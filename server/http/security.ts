@@ -1,10 +1,12 @@
 import { createHash, randomBytes, timingSafeEqual } from 'node:crypto';
 import { networkInterfaces } from 'node:os';
 import type { Request, RequestHandler, Response } from 'express';
-import rateLimit from 'express-rate-limit';
+import rateLimit, { type RateLimitRequestHandler } from 'express-rate-limit';
 import helmet from 'helmet';
 import { isLoopback, type Config } from '../config';
+import type { Database } from '../store/database';
 import type { SessionStore } from '../store/sessionStore';
+import { TryStore } from '../store/tryStore';
 import { Problem } from './problem';
 
 const LOOPBACK_NAMES = ['127.0.0.1', 'localhost', '[::1]'];
@@ -133,18 +135,22 @@ const GUESSES_A_WINDOW = 10;
 
 /** Who may come in, where an access token was set at start. */
 export class Admission {
-  readonly #guesses = rateLimit({
-    windowMs: GUESS_WINDOW,
-    limit: GUESSES_A_WINDOW,
-    handler: () => {
-      throw new Problem('too-many-requests', 'Too many tries. Wait a minute.');
-    },
-  });
+  readonly #guesses: RateLimitRequestHandler;
 
   constructor(
     private readonly token: string | null,
     private readonly sessions: SessionStore,
-  ) {}
+    database: Database,
+  ) {
+    this.#guesses = rateLimit({
+      windowMs: GUESS_WINDOW,
+      limit: GUESSES_A_WINDOW,
+      store: new TryStore(database, 'token', GUESS_WINDOW),
+      handler: () => {
+        throw new Problem('too-many-requests', 'Too many tries. Wait a minute.');
+      },
+    });
+  }
 
   get tokenNeeded(): boolean {
     return this.token !== null;

@@ -15,8 +15,9 @@ import {
   type TuningText,
 } from '@lettera/core/fallback';
 import { matchFace, voiceRequests, voiceUses, type StyleRequest } from '@lettera/core/style';
-import type { Progress } from '../progress';
+import type { Progress } from '../store/progress';
 import type { FontStore } from '../store/fontStore';
+import type { Leases } from '../store/leases';
 import type { LocalReadingStore } from '../store/localReadingStore';
 import type { PageStore } from '../store/pageStore';
 import type { SiteStore } from '../store/siteStore';
@@ -67,6 +68,7 @@ export class FallbackTuner {
     private readonly jobs: Jobs,
     private readonly progress: Progress,
     private readonly tunings: TuningStore,
+    private readonly leases: Leases,
   ) {}
 
   /** Stops what is being fitted for a project; what is done is kept, and asking again goes on from there. */
@@ -234,23 +236,27 @@ export class FallbackTuner {
 
     const unknown = locals.filter((local) => !this.#known.has(keyOf(local)));
     if (unknown.length > 0) {
-      const job = this.#keptOr(unknown, keyOf, (rest) =>
-        this.#tune(
-          hashes,
-          match.face.pinned,
-          {
-            instanceWeight,
-            weight,
-            slant,
-            locals: rest,
-            measured: Object.fromEntries(
-              rest.flatMap((local) => (measured[local] ? [[local, measured[local]]] : [])),
-            ),
-            text,
-            fitting,
-          },
-          { signal, owner },
-        ),
+      const job = this.#keptOr(
+        unknown,
+        keyOf,
+        (rest) =>
+          this.#tune(
+            hashes,
+            match.face.pinned,
+            {
+              instanceWeight,
+              weight,
+              slant,
+              locals: rest,
+              measured: Object.fromEntries(
+                rest.flatMap((local) => (measured[local] ? [[local, measured[local]]] : [])),
+              ),
+              text,
+              fitting,
+            },
+            { signal, owner },
+          ),
+        signal,
       );
       told?.(job);
       for (const local of unknown) this.#remember(keyOf(local), local, job);
@@ -268,20 +274,35 @@ export class FallbackTuner {
   }
 
   /** What is known of local fonts from before, and what is worked out of the rest, which is kept. */
-  async #keptOr(
+  #keptOr(
     locals: readonly string[],
     keyOf: (local: string) => string,
     tune: (rest: string[]) => Promise<Record<string, TunedFace>>,
+    signal: AbortSignal,
   ): Promise<Record<string, TunedFace>> {
-    const kept = await this.tunings.get(locals.map(keyOf));
-    const rest = locals.filter((local) => !kept.has(keyOf(local)));
-    const tuned = rest.length > 0 ? await tune(rest) : {};
-    await this.tunings.keep(new Map(rest.map((local) => [keyOf(local), tuned[local] ?? null])));
-    const known = locals.flatMap((local) => {
-      const face = tuned[local] ?? kept.get(keyOf(local));
-      return face ? [[local, face] as const] : [];
+    const keys = locals.map(keyOf);
+    const facesIn = (kept: ReadonlyMap<string, TunedFace | null>): Record<string, TunedFace> =>
+      Object.fromEntries(
+        locals.flatMap((local) => {
+          const face = kept.get(keyOf(local));
+          return face ? [[local, face] as const] : [];
+        }),
+      );
+    return this.leases.once(`tuning ${hash(keys)}`, {
+      look: async () => {
+        const kept = await this.tunings.get(keys);
+        return kept.size === new Set(keys).size ? facesIn(kept) : null;
+      },
+      make: async () => {
+        const kept = await this.tunings.get(keys);
+        const rest = locals.filter((local) => !kept.has(keyOf(local)));
+        const tuned = await tune(rest);
+        const made = new Map(rest.map((local) => [keyOf(local), tuned[local] ?? null]));
+        await this.tunings.keep(made);
+        return facesIn(new Map([...kept, ...made]));
+      },
+      signal,
     });
-    return Object.fromEntries(known);
   }
 
   #remember(key: string, local: string, job: Promise<Record<string, TunedFace>>): void {

@@ -12,6 +12,7 @@ import {
   type ListedFace,
 } from '@lettera/core/measure';
 import { MEASURES_VERSION } from '@lettera/core/measure/file';
+import type { Leases } from '../store/leases';
 import type { MeasureStore } from '../store/measureStore';
 import type { Jobs } from './jobs';
 
@@ -79,6 +80,7 @@ export class FamilyMeasurer {
   constructor(
     private readonly store: MeasureStore,
     private readonly jobs: Jobs,
+    private readonly leases: Leases,
   ) {}
 
   /** The measures of those families that have been measured before, by their place in the list. */
@@ -112,7 +114,12 @@ export class FamilyMeasurer {
       });
       return shared ?? this.sheet(faces, load);
     }
-    const work = this.#measure(plan, load).finally(() => this.#underWay.delete(plan.key));
+    const work = this.leases
+      .once(`family ${plan.key}`, {
+        look: () => this.store.sheet(plan.key),
+        make: () => this.#measure(plan, load),
+      })
+      .finally(() => this.#underWay.delete(plan.key));
     this.#underWay.set(plan.key, work);
     return work;
   }

@@ -1,7 +1,8 @@
 import { cutOf, madeKey } from '@lettera/core/deliver';
-import type { Progress } from '../progress';
+import type { Progress } from '../store/progress';
 import type { DerivedFile, DerivedStore } from '../store/derivedStore';
 import type { FontStore } from '../store/fontStore';
+import type { Leases } from '../store/leases';
 import type { Jobs } from './jobs';
 import { StoppedError, Stopping } from './stopping';
 
@@ -18,6 +19,7 @@ export class FileMaker {
     private readonly derived: DerivedStore,
     private readonly jobs: Jobs,
     private readonly progress: Progress,
+    private readonly leases: Leases,
   ) {}
 
   /** Bytes of what has been made from the given files, by source and cut as `madeKey` has them. */
@@ -95,7 +97,12 @@ export class FileMaker {
     signal: AbortSignal | undefined,
   ): Promise<number> {
     this.#failed.delete(key);
-    const work = this.#derive(file, projectId, signal)
+    const work = this.leases
+      .once(`file ${key}`, {
+        look: () => this.derived.size(file),
+        make: () => this.#derive(file, projectId, signal),
+        signal,
+      })
       .catch((error: unknown) => {
         if (!(error instanceof StoppedError)) this.#failed.set(key, (error as Error).message);
         throw error;

@@ -7,6 +7,7 @@ import { newDocument } from '@lettera/core/document';
 import { defaultFitting, LOCAL_SETS, tuningTextOf, VARIANTS } from '@lettera/core/fallback';
 import { detectFormat, readFace, Shaper, unpack } from '@lettera/core/font/file';
 import { PAGES, startTestServer, type TestServer } from '../testing/server';
+import { Leases } from '../store/leases';
 import { TuningStore } from '../store/tuningStore';
 import { FallbackTuner } from './fallbackTrials';
 import { Jobs } from './jobs';
@@ -259,6 +260,7 @@ describe('fallback trials', () => {
       tuningJobs,
       progress,
       tunings,
+      new Leases(database),
     );
     expect(await restarted.trials(project.id, document)).toEqual(first);
     expect(tuning).not.toHaveBeenCalled();

@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { accessSync, constants, existsSync, mkdirSync, readFileSync, statSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
@@ -93,15 +94,65 @@ const hasTable = async (client: Client, name: string): Promise<boolean> =>
     })
   ).rows.length > 0;
 
+/** The newest migration that a database has had, as drizzle stamps it; 0 where it has had none. */
+async function newestIn(client: Client): Promise<number> {
+  if (!(await hasTable(client, MIGRATIONS_TABLE))) return 0;
+  const { rows } = await client.execute(
+    `SELECT max(created_at) AS newest FROM ${MIGRATIONS_TABLE}`,
+  );
+  return Number(rows[0]?.['newest'] ?? 0);
+}
+
+/** Who brings the database to its schema: a table by itself, since there is no other before. */
+const MIGRATING = 'migrating';
+/** How long that is held without an end, milliseconds: by one that has died meanwhile, no longer. */
+const MIGRATION_LEASE = 60_000;
+const NOW = "CAST(unixepoch('subsec') * 1000 AS INTEGER)";
+
+/** Does what changes the schema while no other process does. @throws StoreError when another is at it for too long */
+async function alone(client: Client, where: string, work: () => Promise<void>): Promise<void> {
+  await client.execute(
+    `CREATE TABLE IF NOT EXISTS ${MIGRATING} (id INTEGER PRIMARY KEY, holder TEXT NOT NULL, until INTEGER NOT NULL)`,
+  );
+  const holder = randomUUID();
+  const until = Date.now() + 2 * MIGRATION_LEASE;
+  for (;;) {
+    const { rows } = await client.execute({
+      sql: `INSERT INTO ${MIGRATING} VALUES (1, ?, ${NOW} + ${MIGRATION_LEASE}) ON CONFLICT (id) DO UPDATE SET holder = excluded.holder, until = excluded.until WHERE ${MIGRATING}.until <= ${NOW} RETURNING holder`,
+      args: [holder],
+    });
+    if (rows.length > 0) break;
+    if (Date.now() > until) {
+      throw new StoreError(
+        `Another Lettera is bringing the data in ${where} over to this version, and has not ended. Nothing was changed. Wait until it has, and start again.`,
+      );
+    }
+    await wait(LONGEST_PAUSE);
+  }
+  try {
+    // What another has done meanwhile is not done again.
+    if ((await newestIn(client)) < newestMigration()) await work();
+  } finally {
+    await client.execute({ sql: `DELETE FROM ${MIGRATING} WHERE holder = ?`, args: [holder] });
+  }
+}
+
+/** Whether a database is being made by another process at this moment, which may have begun only just now. */
+async function isBeingMade(client: Client): Promise<boolean> {
+  for (let pause = FIRST_PAUSE; pause < BUSY_WAIT / 2; pause *= 2) {
+    if ((await hasTable(client, MIGRATING)) || (await isLetteraDatabase(client))) return true;
+    await wait(pause);
+  }
+  return false;
+}
+
 /** Whether a database holds what Lettera keeps. */
 export const isLetteraDatabase = (client: Client): Promise<boolean> =>
   hasTable(client, MIGRATIONS_TABLE);
 
 /** @throws StoreError when the database was written by a newer program */
 export async function refuseNewerDatabase(client: Client): Promise<void> {
-  if (!(await hasTable(client, MIGRATIONS_TABLE))) return;
-  const newest = await client.execute(`SELECT max(created_at) AS newest FROM ${MIGRATIONS_TABLE}`);
-  if (Number(newest.rows[0]?.['newest'] ?? 0) > newestMigration()) {
+  if ((await newestIn(client)) > newestMigration()) {
     throw new StoreError(
       'The data was written by a newer version of Lettera than this one. Nothing was changed. Start that version, or give another data folder with --data.',
     );
@@ -173,8 +224,11 @@ const ours = (): SQLiteTable[] => Object.values(schema).filter((one) => is(one, 
  * @throws StoreError where tables or columns are missing that its version had
  */
 export async function bringToSchema(client: Client, where: string): Promise<Database> {
-  const database = drizzle(patientClient(client), { schema });
-  await migrate(database, { migrationsFolder: MIGRATIONS });
+  const patient = patientClient(client);
+  const database = drizzle(patient, { schema });
+  if ((await newestIn(patient)) < newestMigration()) {
+    await alone(patient, where, () => migrate(database, { migrationsFolder: MIGRATIONS }));
+  }
   const { rows } = await client.execute(
     'SELECT m.name AS "table", c.name AS "column" FROM sqlite_master m, pragma_table_info(m.name) c WHERE m.type = \'table\'',
   );
@@ -194,11 +248,7 @@ export async function bringToSchema(client: Client, where: string): Promise<Data
 
 /** @throws StoreError when a database is older than the program, for whoever does not bring it to its schema */
 async function refuseOlderDatabase(client: Client): Promise<void> {
-  const isThere = await hasTable(client, MIGRATIONS_TABLE);
-  const newest = isThere
-    ? await client.execute(`SELECT max(created_at) AS newest FROM ${MIGRATIONS_TABLE}`)
-    : null;
-  if (Number(newest?.rows[0]?.['newest'] ?? 0) < newestMigration()) {
+  if ((await newestIn(client)) < newestMigration()) {
     throw new StoreError(
       'The data was written by an older version of Lettera. Nothing was changed. Start this version once, and it is brought over.',
     );
@@ -234,7 +284,7 @@ export async function openDatabase(
     });
     if (!databaseUrl) {
       await refuseDamagedDatabase(client, where);
-      if (bytesBefore > 0 && !(await isLetteraDatabase(client))) {
+      if (bytesBefore > 0 && !(await isBeingMade(client))) {
         throw new StoreError(
           `The database in ${where} holds nothing. If it was copied from elsewhere, its data stands in ${DATABASE_FILE}-wal beside the original: copy that too, or make a whole copy with “lettera backup”. To begin anew, remove the file.`,
         );

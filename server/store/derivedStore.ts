@@ -25,6 +25,15 @@ export class DerivedStore {
       .where(inArray(derivedFiles.source, sources));
   }
 
+  /** Bytes of one file; null where it has not been made. */
+  async size({ source, cut }: DerivedFile): Promise<number | null> {
+    const [row] = await this.database
+      .select({ size: derivedFiles.size })
+      .from(derivedFiles)
+      .where(and(eq(derivedFiles.source, source), eq(derivedFiles.cut, cut)));
+    return row?.size ?? null;
+  }
+
   async get({ source, cut }: DerivedFile): Promise<Buffer | null> {
     const [row] = await this.database
       .select({ bytes: derivedFiles.bytes })

@@ -6,18 +6,11 @@ import { applyChange, describePatch, reapply } from '@lettera/core/change';
 import type { Patch, ProjectDocument } from '@lettera/core/document';
 import { slug as slugOf } from '@lettera/core/deliver';
 import { CLEANER_VERSION } from '@lettera/core/page/file';
-import type { HistoryEntry, Project, ProjectSummary } from '@lettera/core/wire';
+import type { Change, HistoryEntry, Project, ProjectSummary } from '@lettera/core/wire';
 import type { Database } from './database';
 import type { Page } from './pageStore';
-import { changes, pages, projects } from './schema';
-
-/** A revision that has just come about. */
-export interface RevisionEvent {
-  projectId: string;
-  revision: number;
-  label: string;
-  patch: Patch;
-}
+import { Outbox } from './outbox';
+import { changes, keptStates, pages, projects, waypoints } from './schema';
 
 /** The change was made on a revision that is not the newest; nothing was stored. */
 export class StaleRevisionError extends Error {
@@ -56,9 +49,23 @@ const { document: _document, ...columnsBesides } = getTableColumns(projects);
 const REMEMBERED_DOCUMENTS = 50;
 /** Bytes of the patches of one page of history. */
 const HISTORY_BYTES = 1_000_000;
-/** Changes that are read together on the way back to an earlier revision. */
+/** Changes that are read together on the way to another revision. */
 const CHANGES_AT_ONCE = 200;
+/** At every so many revisions the whole document is kept, so that no other is farther from one than half as many. */
+export const KEPT_EVERY = 500;
+/** How often a change that no one made on a revision is tried on a newer one. */
+const MOST_TRIES = 20;
+/** What is told of a new revision. */
+const REVISION = 'revision';
 type ChangeRow = typeof changes.$inferSelect;
+type ChangeMade = Pick<ChangeRow, 'label' | 'patch'>;
+
+/** A document at a revision, and the change that led to it where that was made here. */
+interface Remembered {
+  revision: number;
+  document: ProjectDocument;
+  made: ChangeMade | null;
+}
 
 /** Whether a statement was refused since a row of one key is there already: that of a column, or of several. */
 const isTaken = (error: unknown, ...columns: string[]): boolean =>
@@ -74,10 +81,17 @@ export class ProjectStore {
   /** The last change under way for each project: changes to one project are stored one after another. */
   readonly #queues = new Map<string, Promise<unknown>>();
 
-  readonly #documents = new Map<string, { revision: number; document: ProjectDocument }>();
+  readonly #documents = new Map<string, Remembered>();
 
-  constructor(private readonly database: Database) {
+  constructor(
+    private readonly database: Database,
+    private readonly outbox = new Outbox(database),
+  ) {
     this.#events.setMaxListeners(0);
+    outbox.on<number>(REVISION, (id, revision) => {
+      // A store that cannot be read now is read when somebody asks for the project.
+      if (id !== null) this.#heard(id, revision).catch(() => undefined);
+    });
   }
 
   async list(): Promise<ProjectSummary[]> {
@@ -266,26 +280,70 @@ export class ProjectStore {
       .limit(within);
   }
 
-  /** The document as it stood at a revision; null for one that never was. */
+  /** The document as it stood at a revision, made from the nearest that is kept whole; null for one that never was. */
   async documentAt(id: string, revision: number): Promise<ProjectDocument | null> {
     const row = await this.#row(id);
     if (!row || !Number.isInteger(revision) || revision < 1 || revision > row.revision) return null;
-    let { document } = row;
-    for (let below = row.revision; below > revision; below -= CHANGES_AT_ONCE) {
-      const undone = await this.database
-        .select({ inverse: changes.inverse })
+    const nearest = await this.#nearest(id, revision);
+    const from =
+      nearest && Math.abs(nearest.revision - revision) < row.revision - revision ? nearest : row;
+    return this.#go(id, from, revision);
+  }
+
+  /** The document that is kept whole at the revision nearest to one: kept on the way, or named. */
+  async #nearest(
+    id: string,
+    revision: number,
+  ): Promise<{ revision: number; document: ProjectDocument } | undefined> {
+    const found = await Promise.all(
+      [keptStates, waypoints].map(async (table) => {
+        const [state] = await this.database
+          .select({ revision: table.revision, document: table.document })
+          .from(table)
+          .where(eq(table.projectId, id))
+          .orderBy(sql`abs(${table.revision} - ${revision})`)
+          .limit(1);
+        return state ? [{ ...state, document: reapply(state.document, []) }] : [];
+      }),
+    );
+    const away = (one: { revision: number }) => Math.abs(one.revision - revision);
+    return found.flat().sort((one, other) => away(one) - away(other))[0];
+  }
+
+  /** Goes from a document at one revision to that at another, change by change, back or forth. */
+  async #go(
+    id: string,
+    { revision, document }: { revision: number; document: ProjectDocument },
+    to: number,
+  ): Promise<ProjectDocument> {
+    const isBack = to < revision;
+    let made = document;
+    for (let at = revision; at !== to;) {
+      const next = isBack ? Math.max(to, at - CHANGES_AT_ONCE) : Math.min(to, at + CHANGES_AT_ONCE);
+      const steps = await this.database
+        .select({ patch: isBack ? changes.inverse : changes.patch })
         .from(changes)
         .where(
           and(
             eq(changes.projectId, id),
-            lte(changes.revision, below),
-            gt(changes.revision, Math.max(revision, below - CHANGES_AT_ONCE)),
+            gt(changes.revision, Math.min(at, next)),
+            lte(changes.revision, Math.max(at, next)),
           ),
         )
-        .orderBy(desc(changes.revision));
-      document = undone.reduce((newer, { inverse }) => reapply(newer, inverse), document);
+        .orderBy(isBack ? desc(changes.revision) : asc(changes.revision));
+      made = steps.reduce((before, { patch }) => reapply(before, patch), made);
+      at = next;
     }
-    return document;
+    return made;
+  }
+
+  /** What the change made of a project that led to it as it stands; null for one that was never changed. */
+  async changeOf(project: Project): Promise<Change | null> {
+    const { id, revision, undo, redo, updatedAt } = project;
+    const known = this.#documents.get(id);
+    const made =
+      known?.revision === revision && known.made ? known.made : await this.#change(id, revision);
+    return made ? { revision, label: made.label, patch: made.patch, undo, redo, updatedAt } : null;
   }
 
   /** Gives or withdraws the permission to fetch from the foundry for a project. */
@@ -301,9 +359,19 @@ export class ProjectStore {
   }
 
   /** Calls back at every new revision of a project, until the returned function is called. */
-  onRevision(projectId: string, listener: (event: RevisionEvent) => void): () => void {
+  onRevision(projectId: string, listener: (change: Change) => void): () => void {
     this.#events.on(projectId, listener);
     return () => this.#events.off(projectId, listener);
+  }
+
+  /** Tells those who listen here of a revision that another process has made. */
+  async #heard(id: string, revision: number): Promise<void> {
+    if (this.#events.listenerCount(id) === 0) return;
+    const project = await this.get(id);
+    // Later ones are told of in their turn.
+    if (!project || project.revision < revision) return;
+    const change = await this.changeOf(project);
+    if (change) this.#events.emit(id, change);
   }
 
   async #row(idOrSlug: string): Promise<ProjectRow | undefined> {
@@ -328,13 +396,13 @@ export class ProjectStore {
     if (!newest) return undefined;
     // A document of an earlier version has its parts in order, but no places for them.
     const document = reapply(newest.document, []);
-    this.#remember(newest.id, newest.revision, document);
+    this.#remember(newest.id, { revision: newest.revision, document, made: null });
     return { ...newest, document };
   }
 
-  #remember(id: string, revision: number, document: ProjectDocument): void {
+  #remember(id: string, remembered: Remembered): void {
     this.#documents.delete(id);
-    this.#documents.set(id, { revision, document });
+    this.#documents.set(id, remembered);
     for (const oldest of this.#documents.keys()) {
       if (this.#documents.size <= REMEMBERED_DOCUMENTS) break;
       this.#documents.delete(oldest);
@@ -385,12 +453,20 @@ export class ProjectStore {
   ): Promise<Project> {
     const before = this.#queues.get(id) ?? Promise.resolve();
     const turn = before.then(async () => {
-      const row = await this.#row(id);
-      if (!row) throw new RangeError(`There is no project ${id}`);
-      if (revision !== null && revision !== row.revision) {
-        throw new StaleRevisionError(await this.#toProject(row));
+      for (let tried = 1; ; tried++) {
+        const row = await this.#row(id);
+        if (!row) throw new RangeError(`There is no project ${id}`);
+        if (revision !== null && revision !== row.revision) {
+          throw new StaleRevisionError(await this.#toProject(row));
+        }
+        try {
+          return await work(row);
+        } catch (error) {
+          // Another process was first: what is made from whatever stands is made from what stands now.
+          const isLate = error instanceof StaleRevisionError && revision === null;
+          if (!isLate || tried === MOST_TRIES) throw error;
+        }
       }
-      return work(row);
     });
     const settled = turn.catch(() => undefined);
     this.#queues.set(id, settled);
@@ -424,6 +500,10 @@ export class ProjectStore {
           .update(projects)
           .set({ revision, document, undoTop, redoTop, updatedAt: at })
           .where(eq(projects.id, row.id)),
+        this.outbox.entry({ kind: REVISION, project: row.id, data: revision }),
+        ...(revision % KEPT_EVERY === 0
+          ? [this.database.insert(keptStates).values({ projectId: row.id, revision, document })]
+          : []),
         ...(relink
           ? [
               this.database
@@ -439,14 +519,12 @@ export class ProjectStore {
       if (current) throw new StaleRevisionError(current);
       throw error;
     }
-    this.#remember(row.id, revision, document);
-    const event: RevisionEvent = {
-      projectId: row.id,
-      revision,
-      label: change.label,
-      patch: change.patch,
-    };
-    this.#events.emit(row.id, event);
-    return this.#toProject(next);
+    const { label, patch } = change;
+    this.#remember(row.id, { revision, document, made: { label, patch } });
+    const project = await this.#toProject(next);
+    const { undo, redo } = project;
+    const told: Change = { revision, label, patch, undo, redo, updatedAt: at };
+    this.#events.emit(row.id, told);
+    return project;
   }
 }

@@ -239,3 +239,49 @@ export const supplyCache = sqliteTable('supply_cache', {
   body: blob('body', { mode: 'buffer' }).notNull(),
   fetchedAt: text('fetched_at').notNull(),
 });
+
+/** Documents of projects at some of their revisions, whole: others between them are made from the nearest. */
+export const keptStates = sqliteTable(
+  'kept_states',
+  {
+    projectId: text('project_id')
+      .notNull()
+      .references(() => projects.id, { onDelete: 'cascade' }),
+    revision: integer('revision').notNull(),
+    document: text('document', { mode: 'json' }).$type<ProjectDocument>().notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.projectId, table.revision] })],
+);
+
+/** What has just happened, for the other processes on this store, which follow it. It is let go of after a while. */
+export const outbox = sqliteTable(
+  'outbox',
+  {
+    id: integer('id').primaryKey({ autoIncrement: true }),
+    /** Which process it happened in, by a word of its own. */
+    origin: text('origin').notNull(),
+    /** The project that it is about; null for all. */
+    project: text('project'),
+    kind: text('kind').notNull(),
+    data: text('data', { mode: 'json' }).$type<unknown>().notNull(),
+    /** Milliseconds since 1970. */
+    at: integer('at').notNull(),
+  },
+  (table) => [index('outbox_by_age').on(table.at)],
+);
+
+/** Work that a process is at, by what it makes: until then nobody else begins it. */
+export const leases = sqliteTable('leases', {
+  key: text('key').primaryKey(),
+  holder: text('holder').notNull(),
+  /** Milliseconds since 1970, by the store's own clock. */
+  until: integer('until').notNull(),
+});
+
+/** How often something was tried that may be tried so often, by who tries it. */
+export const tries = sqliteTable('tries', {
+  key: text('key').primaryKey(),
+  hits: integer('hits').notNull(),
+  /** When they count anew, milliseconds since 1970. */
+  resetsAt: integer('resets_at').notNull(),
+});

@@ -1,8 +1,11 @@
 import { createHash, randomBytes } from 'node:crypto';
-import { EventEmitter } from 'node:events';
 import { and, eq, gt, lt } from 'drizzle-orm';
 import type { Database } from './database';
+import { Outbox } from './outbox';
 import { sessions } from './schema';
+
+/** What is told when a session is ended: the hash of what its cookie holds. */
+const ENDED = 'session-ended';
 
 /** How long a session lasts, milliseconds: thirty days. */
 export const SESSION_LENGTH = 30 * 24 * 60 * 60 * 1000;
@@ -11,9 +14,10 @@ const hash = (value: string): string => createHash('sha256').update(value).diges
 
 /** Who is signed in. What a cookie holds is random; the store knows only its hash. */
 export class SessionStore {
-  readonly #ended = new EventEmitter().setMaxListeners(0);
-
-  constructor(private readonly database: Database) {}
+  constructor(
+    private readonly database: Database,
+    private readonly outbox = new Outbox(database),
+  ) {}
 
   /** Begins a session of whoever knows the token. @returns what the cookie is to hold */
   async begin(token: string): Promise<string> {
@@ -43,13 +47,14 @@ export class SessionStore {
 
   async end(value: string): Promise<void> {
     await this.database.delete(sessions).where(eq(sessions.hash, hash(value)));
-    this.#ended.emit(hash(value));
+    await this.outbox.tell({ kind: ENDED, project: null, data: hash(value) });
   }
 
   /** Calls back when a session is ended, until the returned function is called. */
   onEnd(value: string, listener: () => void): () => void {
     const name = hash(value);
-    this.#ended.on(name, listener);
-    return () => this.#ended.off(name, listener);
+    return this.outbox.on<string>(ENDED, (_project, ended) => {
+      if (ended === name) listener();
+    });
   }
 }

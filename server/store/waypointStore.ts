@@ -1,12 +1,14 @@
 import { randomUUID } from 'node:crypto';
-import { EventEmitter } from 'node:events';
 import { and, count, desc, eq, getTableColumns } from 'drizzle-orm';
 import { reapply } from '@lettera/core/change';
 import type { ProjectDocument } from '@lettera/core/document';
 import type { Project, Waypoint } from '@lettera/core/wire';
 import type { Database } from './database';
+import { Outbox } from './outbox';
 import { waypoints } from './schema';
 
+/** What is told when the waypoints of a project are others. */
+const WAYPOINTS = 'waypoints';
 /** Most waypoints of a project. */
 export const MOST_WAYPOINTS = 200;
 
@@ -27,14 +29,16 @@ const { document: _document, projectId: _projectId, ...told } = getTableColumns(
 
 /** Named states of projects. */
 export class WaypointStore {
-  readonly #events = new EventEmitter().setMaxListeners(0);
-
-  constructor(private readonly database: Database) {}
+  constructor(
+    private readonly database: Database,
+    private readonly outbox = new Outbox(database),
+  ) {}
 
   /** Calls back whenever the waypoints of a project are others, until the returned function is called. */
   onChange(projectId: string, listener: () => void): () => void {
-    this.#events.on(projectId, listener);
-    return () => this.#events.off(projectId, listener);
+    return this.outbox.on(WAYPOINTS, (project) => {
+      if (project === projectId) listener();
+    });
   }
 
   /** All of a project, newest first. */
@@ -81,7 +85,7 @@ export class WaypointStore {
     }
     const waypoint = { id: randomUUID(), name, revision, at: new Date().toISOString() };
     await this.database.insert(waypoints).values({ ...waypoint, projectId, document });
-    this.#events.emit(projectId);
+    await this.#tell(projectId);
     return waypoint;
   }
 
@@ -101,7 +105,7 @@ export class WaypointStore {
       .set({ name })
       .where(and(eq(waypoints.projectId, projectId), eq(waypoints.id, id)))
       .returning({ id: waypoints.id });
-    return this.#tell(projectId, changed);
+    return this.#areOthers(projectId, changed);
   }
 
   /** @returns whether there was one */
@@ -110,12 +114,16 @@ export class WaypointStore {
       .delete(waypoints)
       .where(and(eq(waypoints.projectId, projectId), eq(waypoints.id, id)))
       .returning({ id: waypoints.id });
-    return this.#tell(projectId, removed);
+    return this.#areOthers(projectId, removed);
   }
 
   /** Tells of rows that are others now. @returns whether there were any */
-  #tell(projectId: string, rows: readonly unknown[]): boolean {
-    if (rows.length > 0) this.#events.emit(projectId);
+  async #areOthers(projectId: string, rows: readonly unknown[]): Promise<boolean> {
+    if (rows.length > 0) await this.#tell(projectId);
     return rows.length > 0;
+  }
+
+  #tell(projectId: string): Promise<void> {
+    return this.outbox.tell({ kind: WAYPOINTS, project: projectId, data: null });
   }
 }

@@ -2,7 +2,7 @@ import { libraryFaces, type LibraryFamily } from '@lettera/core/document';
 import type { FamilySheet } from '@lettera/core/measure';
 import type { LibraryProgress } from '@lettera/core/wire';
 import type { FamilyMeasurer } from '../job/familyMeasurer';
-import type { Progress } from '../progress';
+import type { Progress } from '../store/progress';
 import type { FoundryClient } from './foundryClient';
 
 type MeasuredFamily = LibraryProgress['families'][number];

@@ -5,6 +5,7 @@ import type { FaceReading, Instance } from '@lettera/core/font';
 import type { FaceMeasures, FamilyMeasures, FamilySheet } from '@lettera/core/measure';
 import type {
   BroughtPages,
+  Change,
   KeptStock,
   LookedPages,
   PageAccount,
@@ -110,6 +111,8 @@ const pointOf = (instance: Instance): string =>
     Object.entries(instance).map(([tag, value]) => [tag, String(value)]),
   ).toString();
 const ifMatch = (revision: number) => ({ 'If-Match': `"${revision}"` });
+/** A change is answered with what it changed, and not with the whole project. RFC 7240 §4.2. */
+const changeOf = (revision: number) => ({ ...ifMatch(revision), Prefer: 'return=minimal' });
 
 /** The server, as the web application sees it: one function a request. */
 export const api = {
@@ -123,15 +126,16 @@ export const api = {
     sendJson<Project>('POST', '/projects', { name } satisfies RequestBody<'NewProject'>),
   removeProject: (id: string) => sendJson<void>('DELETE', project(id)),
   project: (id: string) => get<Project>(project(id)),
+  /** Changes a project, and gives what the change made of it as it was before. */
   change: (id: string, revision: number, patch: Patch) =>
-    sendJson<Project>('PATCH', project(id), patch, {
+    sendJson<Change>('PATCH', project(id), patch, {
       'Content-Type': 'application/json-patch+json',
-      ...ifMatch(revision),
+      ...changeOf(revision),
     }),
   undo: (id: string, revision: number) =>
-    sendJson<Project>('POST', `${project(id)}/undo`, undefined, ifMatch(revision)),
+    sendJson<Change>('POST', `${project(id)}/undo`, undefined, changeOf(revision)),
   redo: (id: string, revision: number) =>
-    sendJson<Project>('POST', `${project(id)}/redo`, undefined, ifMatch(revision)),
+    sendJson<Change>('POST', `${project(id)}/redo`, undefined, changeOf(revision)),
 
   /** What was changed, newest first. */
   history: (id: string, limit = 50) => get<HistoryEntry[]>(`${project(id)}/changes?limit=${limit}`),

@@ -1,20 +1,8 @@
 <script setup lang="ts" generic="T">
-import { useVirtualizer } from '@tanstack/vue-virtual';
-import {
-  computed,
-  nextTick,
-  onMounted,
-  ref,
-  useTemplateRef,
-  watch,
-  type ComponentPublicInstance,
-  type CSSProperties,
-} from 'vue';
+import { useTemplateRef } from 'vue';
+import { useNearRows } from './nearRows';
 
-/**
- * A long list in the workbench, of which only the rows near the window are there. What stands above the list may
- * grow or shrink.
- */
+/** A long list, of which only the rows near the window are there. */
 const {
   rows,
   keyOf,
@@ -35,51 +23,14 @@ const {
 defineSlots<{ default(props: { row: T; index: number }): unknown }>();
 
 const list = useTemplateRef<HTMLElement>('list');
-const scroller = ref<HTMLElement | null>(null);
-const margin = ref(0);
-
-const virtualizer = useVirtualizer(
-  computed(() => ({
-    count: rows.length,
-    getScrollElement: () => scroller.value,
-    estimateSize: estimate,
-    getItemKey: (index: number) => {
-      const row = rows[index];
-      return row === undefined ? index : keyOf(row);
-    },
-    overscan: beyond,
-    scrollMargin: margin.value,
-  })),
-);
-
-const near = computed(() =>
-  virtualizer.value.getVirtualItems().flatMap(({ index, start }) => {
-    const row = rows[index];
-    const place: CSSProperties = { transform: `translateY(${start - margin.value}px)` };
-    return row === undefined ? [] : [{ row, index, place }];
-  }),
-);
-const height = computed(() => `${virtualizer.value.getTotalSize()}px`);
-
-const measureRow = (node: Element | ComponentPublicInstance | null): void => {
-  if (node instanceof Element) virtualizer.value.measureElement(node);
-};
-
-function settle(): void {
-  scroller.value = list.value?.closest<HTMLElement>('.workbench') ?? null;
-  margin.value = list.value?.offsetTop ?? 0;
-}
-onMounted(settle);
-watch(
-  () => rows,
-  () => void nextTick(settle),
-);
-
-defineExpose({
-  /** Forgets the heights seen, when what is set in the rows has changed. */
-  measureAnew: () => void nextTick(() => virtualizer.value.measure()),
-  scrollTo: (index: number) => virtualizer.value.scrollToIndex(index, { align: 'start' }),
+const { near, height, measureRow, measureAnew, scrollTo } = useNearRows({
+  rows: () => rows,
+  keyOf: (row) => keyOf(row),
+  estimate: () => estimate(),
+  beyond: () => beyond,
+  list,
 });
+defineExpose({ measureAnew, scrollTo });
 </script>
 
 <template>
@@ -87,18 +38,18 @@ defineExpose({
     :is="ordered ? 'ol' : 'ul'"
     ref="list"
     class="near"
-    :style="{ height }"
+    :style="{ height: `${height}px` }"
     :aria-label="label"
   >
     <li
-      v-for="{ row, index, place } in near"
+      v-for="{ row, index, start } in near"
       :key="keyOf(row)"
       :ref="measureRow"
       class="place"
       :aria-setsize="rows.length"
       :aria-posinset="index + 1"
       :data-index="index"
-      :style="place"
+      :style="{ transform: `translateY(${start}px)` }"
     >
       <slot :row="row" :index="index" />
     </li>
@@ -108,6 +59,9 @@ defineExpose({
 <style scoped>
 .near {
   position: relative;
+  margin: 0;
+  padding: 0;
+  list-style: none;
 }
 .place {
   position: absolute;

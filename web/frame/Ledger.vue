@@ -19,7 +19,7 @@ import { usePlans } from '../store/plans';
 import { useProject } from '../store/project';
 import { useProof } from '../store/proof';
 import { count, kilobytes } from '../control/figures';
-import MarkLine from '../proof/MarkLine.vue';
+import MarkList from '../proof/MarkList.vue';
 
 const project = useProject();
 const proof = useProof();
@@ -140,15 +140,13 @@ function goTo({ stage, style }: Mark): void {
       <template v-else>
         <h2>{{ count(figures.marks.length, 'mark') }}</h2>
         <p v-if="figures.marks.length === 0">{{ say.nothingCheckedWrong }}</p>
-        <ul v-else>
-          <MarkLine
-            v-for="mark in figures.marks"
-            :key="mark.message"
-            :mark="mark"
-            @go="goTo"
-            @take="allMarks.putRight($event)"
-          />
-        </ul>
+        <MarkList
+          v-else
+          :marks="figures.marks"
+          :label="say.marksOnProject"
+          @go="goTo"
+          @take="allMarks.putRight($event)"
+        />
         <template v-if="allMarks.aside.length">
           <h2>{{ say.setAside(allMarks.aside.length) }}</h2>
           <ul>

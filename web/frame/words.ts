@@ -76,6 +76,7 @@ export const ledger = {
   itBeingMeasuredOn: 'It is being measured on the proof.',
   upCountsAsGood:
     'Up to 0.1 counts as good in the field. Other pages and widths shift differently.',
+  marksOnProject: 'Marks on the project',
   nothingCheckedWrong: 'No marks: nothing that is checked is wrong.',
   setAside: (aside: Said) => `${aside} set aside`,
   bringBack: 'Bring back',

@@ -31,7 +31,7 @@ onBeforeUnmount(() => marks.look(null));
 </script>
 
 <template>
-  <li>
+  <div class="mark-line">
     <p>{{ mark.message }}</p>
     <p v-if="where" class="small quiet">{{ where }}</p>
     <p v-if="mark.fix && !mark.remedy.startsWith(mark.fix.does)">{{ mark.remedy }}</p>
@@ -69,11 +69,11 @@ onBeforeUnmount(() => marks.look(null));
         :why="reason.trim() ? undefined : say.itWantsReason"
       />
     </form>
-  </li>
+  </div>
 </template>
 
 <style scoped>
-li {
+.mark-line {
   padding: 6px 0;
   border-bottom: 1px solid var(--rule);
 }

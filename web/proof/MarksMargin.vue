@@ -9,7 +9,7 @@ import { count } from '../control/figures';
 import { useMarks } from '../store/marks';
 import { useProject } from '../store/project';
 import { useProof } from '../store/proof';
-import MarkLine from './MarkLine.vue';
+import MarkList from './MarkList.vue';
 import { blocksInBody, elementsWithStyle } from './pageText';
 
 /** Marks in the margin of the page, each beside the line that it is about and joined to it; the rest at its top. */
@@ -52,7 +52,9 @@ function look(): void {
   );
 }
 function find(): void {
-  places.value = marks.marks.map((mark) => ({ mark, node: placeOf(mark.style) }));
+  const found = new Map<string, Element | null>();
+  for (const { style = '' } of marks.marks) if (!found.has(style)) found.set(style, placeOf(style));
+  places.value = marks.marks.map((mark) => ({ mark, node: found.get(mark.style ?? '') ?? null }));
   look();
 }
 const REST = 400;
@@ -111,15 +113,14 @@ const go = ({ stage, style }: Mark) => {
       >
         {{ group.marks.length }}
       </button>
-      <ul v-if="open === group.key" class="told">
-        <MarkLine
-          v-for="mark in group.marks"
-          :key="`${mark.rule} ${mark.message}`"
-          :mark="mark"
+      <div v-if="open === group.key" class="told">
+        <MarkList
+          :marks="group.marks"
+          :label="say.marksHere"
           @take="marks.putRight($event)"
           @go="go"
         />
-      </ul>
+      </div>
     </li>
   </ul>
 </template>
@@ -166,7 +167,8 @@ button {
 }
 .told {
   width: min(340px, 70vw);
-  margin: 0;
+  max-height: 60vh;
+  overflow-y: auto;
   padding: 0 12px;
   color: var(--ink);
   background: var(--sheet);

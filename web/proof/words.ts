@@ -38,6 +38,7 @@ export const markLine = {
 
 export const marksMargin = {
   marksOnPage: 'Marks on this page',
+  marksHere: 'Marks here',
 };
 
 export const proofChoices = {

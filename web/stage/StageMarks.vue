@@ -4,7 +4,7 @@ import type { Mark } from '@lettera/core/check';
 import { computed, ref } from 'vue';
 import DoButton from '../control/DoButton.vue';
 import { count } from '../control/figures';
-import MarkLine from '../proof/MarkLine.vue';
+import MarkList from '../proof/MarkList.vue';
 import { useMarks } from '../store/marks';
 import { useProof } from '../store/proof';
 
@@ -40,15 +40,13 @@ function putRight(mark: Mark): void {
         @click="open = !open"
       />
     </div>
-    <ul v-if="open">
-      <MarkLine
-        v-for="mark in marks"
-        :key="mark.message"
-        :mark="mark"
-        @take="putRight"
-        @go="proof.style = mark.style ?? null"
-      />
-    </ul>
+    <MarkList
+      v-if="open"
+      :marks="marks"
+      :label="say.marksOn(on)"
+      @take="putRight"
+      @go="proof.style = $event.style ?? null"
+    />
   </section>
 </template>
 

@@ -1,5 +1,6 @@
 import { patchBetween, patchesTouch, reapply } from '@lettera/core/change';
 import type { Patch, ProjectDocument } from '@lettera/core/document';
+import type { Change, Project } from '@lettera/core/wire';
 
 /** What the server holds, and what has been done here since and is not stored yet. */
 export interface Unsaved {
@@ -11,6 +12,16 @@ export interface Unsaved {
 /** The pending changes, one after another, on a document. */
 export const replay = (document: ProjectDocument, pending: readonly Patch[]): ProjectDocument =>
   pending.reduce(reapply, document);
+
+/** A project after a change that was made on it as it is; null where the change was made on another revision. */
+export function afterChange(
+  project: Project,
+  { patch, label: _label, ...made }: Change,
+): Project | null {
+  if (made.revision !== project.revision + 1) return null;
+  const document = reapply(project.document, patch);
+  return { ...project, ...made, name: document.name, document };
+}
 
 export type Rebased =
   | { kind: 'rebased'; state: Unsaved }

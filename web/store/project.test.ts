@@ -261,6 +261,28 @@ describe('a change elsewhere meanwhile', () => {
     expect(project.document).toMatchObject({ words: 'Mine', scale: { small: { base: 18 } } });
   });
 
+  test('that is told of with what it changed asks for nothing; one that was missed, for the project', async () => {
+    const project = await opened();
+    const given = server.projectsGiven;
+    server.change(set('/words', 'Theirs'));
+    server.announce();
+    await settled();
+    expect(project.stored).toMatchObject({ revision: 2, document: server.document });
+    expect(server.projectsGiven).toBe(given);
+    server.change(set('/words', 'Not heard'));
+    server.change(set('/scale/small/base', 18));
+    server.announce();
+    await settled();
+    expect(project.stored).toMatchObject({ revision: 4, document: server.document });
+    expect(server.projectsGiven).toBe(given + 1);
+    project.change(set('/words', 'Mine'));
+    await settled();
+    await project.undo();
+    await settled();
+    expect(project.stored).toMatchObject({ revision: 6, document: server.document });
+    expect(server.projectsGiven).toBe(given + 1);
+  });
+
   test.each(['theirs', 'mine'] as const)(
     'at the same place is put to the person: %s',
     async (choice) => {

@@ -3,9 +3,9 @@ import { applyChange, ChangeError, previewOf, patchBetween } from '@lettera/core
 import { sharing, type Patch, type ProjectDocument } from '@lettera/core/document';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
-import type { PageTitle, ProgressReport, Project } from '@lettera/core/wire';
+import type { Change, PageTitle, ProgressReport, Project } from '@lettera/core/wire';
 import { api, ApiError, OfflineError, urls } from '../api/client';
-import { rebase, replay } from './changeQueue';
+import { afterChange, rebase, replay } from './changeQueue';
 
 /** What is happening with the changes made here. */
 export type SaveState = 'saved' | 'saving' | 'waiting' | 'conflict';
@@ -88,6 +88,8 @@ export const useProject = defineStore('project', () => {
   const asked: Step[] = [];
   /** The newest revision heard of. */
   let announced = 0;
+  /** Changes heard of that have not been taken over yet, by the revision that they led to. */
+  const heard = new Map<number, Change>();
   let retry: ReturnType<typeof setTimeout> | undefined;
 
   /** Made of the parts that it had, wherever they say the same: an answer that brings nothing new changes nothing. */
@@ -189,6 +191,7 @@ export const useProject = defineStore('project', () => {
   async function open(idOrSlug: string): Promise<void> {
     close();
     announced = 0;
+    heard.clear();
     const [project, titles] = await Promise.all([api.project(idOrSlug), api.pages(idOrSlug)]);
     const own = project.document.pages ?? {};
     given.value = titles.filter(({ slug }) => !Object.hasOwn(own, slug));
@@ -218,12 +221,18 @@ export const useProject = defineStore('project', () => {
 
   function listen(projectId: string): void {
     events = new EventSource(urls.events(projectId));
-    const onRevision = (event: MessageEvent<string>) => {
-      announced = (JSON.parse(event.data) as { revision: number }).revision;
+    const onRevision = (revision: number) => {
+      announced = Math.max(announced, revision);
       void catchUp();
     };
-    events.addEventListener('hello', onRevision);
-    events.addEventListener('revision', onRevision);
+    events.addEventListener('hello', (event: MessageEvent<string>) =>
+      onRevision((JSON.parse(event.data) as { revision: number }).revision),
+    );
+    events.addEventListener('revision', (event: MessageEvent<string>) => {
+      const change = JSON.parse(event.data) as Change;
+      heard.set(change.revision, change);
+      onRevision(change.revision);
+    });
     events.addEventListener('waypoints', () => waypointsTold.value++);
     events.addEventListener('progress', (event: MessageEvent<string>) => {
       const report = JSON.parse(event.data) as ProgressReport;
@@ -231,9 +240,23 @@ export const useProject = defineStore('project', () => {
     });
   }
 
-  /** Takes over what another tab or person has stored; while a change is on its way, once that has arrived. */
+  /**
+   * Takes over what another tab or person has stored; while a change is on its way, once that has arrived. What
+   * was told of is made here, and the project is asked for only where something was not heard.
+   */
   async function catchUp(): Promise<void> {
-    if (!stored.value || sending || announced <= stored.value.revision) return;
+    if (!stored.value || sending) return;
+    for (const revision of heard.keys()) {
+      if (revision <= stored.value.revision) heard.delete(revision);
+    }
+    for (;;) {
+      const next = heard.get(stored.value.revision + 1);
+      const after = next && afterChange(stored.value, next);
+      if (!after) break;
+      takeOver(after);
+      if (sending || saveState.value === 'conflict') return;
+    }
+    if (announced <= stored.value.revision) return;
     const newer = await api.project(stored.value.id).catch(() => null);
     if (newer && stored.value && newer.revision > stored.value.revision) takeOver(newer);
   }
@@ -315,13 +338,17 @@ export const useProject = defineStore('project', () => {
     else void catchUp();
   }
 
+  /** The project as a change has left it that was made on it here. */
+  const projectAfter = async (change: Change): Promise<Project> =>
+    (stored.value && afterChange(stored.value, change)) ?? (await api.project(id.value));
+
   async function send(patch: Patch): Promise<void> {
     if (!stored.value) return;
     saveState.value = 'saving';
     const { id: projectId, revision } = stored.value;
-    const project = await api.change(projectId, revision, patch);
+    const made = await api.change(projectId, revision, patch);
     if (stored.value?.id !== projectId) return;
-    settle(project, patch);
+    settle(await projectAfter(made), patch);
   }
 
   async function onSendError(error: unknown): Promise<void> {
@@ -360,9 +387,9 @@ export const useProject = defineStore('project', () => {
     const { id: projectId, revision } = stored.value;
     const before = document.value;
     try {
-      const project = await api[direction](projectId, revision);
+      const made = await api[direction](projectId, revision);
       if (stored.value?.id !== projectId) return;
-      settle(project);
+      settle(await projectAfter(made));
       previous.value = before;
     } catch (error) {
       if (!(error instanceof ApiError) || error.status >= 500) throw error;

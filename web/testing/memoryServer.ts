@@ -1,6 +1,6 @@
-import { applyChange } from '@lettera/core/change';
+import { applyChange, patchBetween } from '@lettera/core/change';
 import { newDocument, type Patch, type ProjectDocument } from '@lettera/core/document';
-import type { Project } from '@lettera/core/wire';
+import type { Change, Project } from '@lettera/core/wire';
 
 /** A server in memory, that answers as the real one does, and can be unreachable. */
 export class MemoryServer {
@@ -37,17 +37,29 @@ export class MemoryServer {
 
   /** What each stored change began from, the newest last. */
   readonly #before: ProjectDocument[] = [];
+  /** What the newest change made. */
+  #made: Patch = [];
+  /** How often the whole project was asked for. */
+  projectsGiven = 0;
 
   /** A change from another window. */
   change(patch: Patch): void {
     this.#before.push(this.document);
-    this.document = applyChange(this.document, patch).document;
+    const { document, patch: accepted } = applyChange(this.document, patch);
+    this.document = document;
+    this.#made = accepted;
     this.revision++;
+  }
+
+  /** The newest change, as it is answered and told of. */
+  get #change(): Change {
+    const { revision, undo, redo, updatedAt } = this.project;
+    return { revision, label: '', patch: this.#made, undo, redo, updatedAt };
   }
 
   /** Tells all who listen of the newest revision. */
   announce(): void {
-    const data = JSON.stringify({ revision: this.revision });
+    const data = JSON.stringify(this.#change);
     for (const listener of this.listeners) listener({ data });
   }
 
@@ -66,7 +78,10 @@ export class MemoryServer {
     }
     if (path.endsWith('/pages')) return this.#answer(200, []);
     const undoes = path.endsWith('/undo');
-    if (method !== 'PATCH' && !undoes) return this.#answer(200, this.project);
+    if (method !== 'PATCH' && !undoes) {
+      this.projectsGiven++;
+      return this.#answer(200, this.project);
+    }
     const given = new Headers(init.headers).get('If-Match');
     if (given !== `"${this.revision}"`) {
       return this.#answer(409, { type: 'urn:lettera:problem:stale-revision', detail: 'stale' });
@@ -75,7 +90,7 @@ export class MemoryServer {
     const patch = JSON.parse(String(init.body)) as Patch;
     this.arrived.push(patch);
     this.change(patch);
-    const stored = this.#answer(200, this.project);
+    const stored = this.#answer(200, this.#change);
     this.onStored();
     return stored;
   };
@@ -85,9 +100,10 @@ export class MemoryServer {
     if (!before) {
       return this.#answer(409, { type: 'urn:lettera:problem:nothing-to-do', detail: 'nothing' });
     }
+    this.#made = patchBetween(this.document, before);
     this.document = before;
     this.revision++;
-    return this.#answer(200, this.project);
+    return this.#answer(200, this.#change);
   }
 
   /** What an answer gives, or the problem that it throws. */

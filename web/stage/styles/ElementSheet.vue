@@ -6,9 +6,10 @@ import { BODY_STYLE, freeKey } from '@lettera/core/document';
 import { elementAt } from '@lettera/core/style';
 import TextField from '../../control/TextField.vue';
 import PickOne from '../../control/PickOne.vue';
-import { computed, onBeforeUnmount, ref } from 'vue';
+import { computed, nextTick, onBeforeUnmount, ref, useTemplateRef } from 'vue';
 import DoButton from '../../control/DoButton.vue';
 import FiguresTable from '../../control/FiguresTable.vue';
+import NearTableRows from '../../control/NearTableRows.vue';
 import ToolRow from '../../control/ToolRow.vue';
 import { count } from '../../control/figures';
 import { useProject } from '../../store/project';
@@ -20,30 +21,30 @@ const project = useProject();
 const proof = useProof();
 
 const sought = ref('');
+const table = useTemplateRef('table');
 const elements = computed(() => Object.entries(project.document?.elements ?? {}));
 
-/** The texts of the page shown that are each element, and those that its selectors meet beside. */
-const places = computed(() => {
+interface Places {
+  own: Element[];
+  elsewhere: number;
+}
+/** The texts of the page shown that are an element, and those that its selectors meet beside; null without a page. */
+function placesOf(key: string): Places | null {
   const { shownPage: page } = proof;
   const { document } = project;
-  if (!page || !document) return null;
-  return new Map(
-    elements.value.map(([key, { selectors }]) => {
-      const met = [...page.querySelectorAll(selectors.join(', '))];
-      const own = met.filter(
-        (node) => elementAt(document, node) === key,
-      );
-      return [key, { own, elsewhere: met.length - own.length }];
-    }),
-  );
-});
+  const selectors = document?.elements[key]?.selectors;
+  if (!page || !document || !selectors) return null;
+  const met = [...page.querySelectorAll(selectors.join(', '))];
+  const own = met.filter((node) => elementAt(document, node) === key);
+  return { own, elsewhere: met.length - own.length };
+}
 
 const rows = computed(() =>
   elements.value
     .filter(([, { name, selectors }]) =>
       `${name} ${selectors.join(' ')}`.toLowerCase().includes(sought.value.trim().toLowerCase()),
     )
-    .map(([key, element]) => ({ key, element, places: places.value?.get(key) ?? null })),
+    .map(([key, element]) => ({ key, element })),
 );
 const styles = computed(() =>
   Object.entries(project.document?.styles ?? {}).map(([value, { name }]) => ({
@@ -51,12 +52,13 @@ const styles = computed(() =>
     label: name,
   })),
 );
-const parentsFor = (key: string) => [
+const parents = computed(() => [
   { value: null, label: say.body },
-  ...elements.value
-    .filter(([other]) => other !== key)
-    .map(([value, { name }]) => ({ value, label: name })),
-];
+  ...elements.value.map(([value, { name }]) => ({ value, label: name })),
+]);
+const parentsFor = (key: string) => parents.value.filter(({ value }) => value !== key);
+/** Height of a row, px. */
+const ROW = 37;
 
 const set = (key: string, member: string, value: unknown): boolean =>
   project.change([{ op: 'replace', path: `/elements/${key}/${member}`, value }]);
@@ -98,6 +100,14 @@ function add(): void {
   if (!taken) return;
   name.value = '';
   selector.value = '';
+  // It stands last, which may be far down, and is shown there.
+  sought.value = '';
+  void nextTick(() =>
+    table.value?.scrollTo(
+      rows.value.findIndex((row) => row.key === key),
+      'auto',
+    ),
+  );
 }
 
 function point(nodes: readonly Element[]): void {
@@ -134,7 +144,7 @@ onBeforeUnmount(() => (proof.pointedOut = []));
     </template>
   </ToolRow>
   <div class="scroll">
-    <FiguresTable>
+    <FiguresTable :aria-rowcount="rows.length + 1">
       <thead>
         <tr>
           <th scope="col">{{ say.textElement }}</th>
@@ -147,8 +157,20 @@ onBeforeUnmount(() => (proof.pointedOut = []));
           </th>
         </tr>
       </thead>
-      <tbody>
-        <tr v-for="row in rows" :key="row.key" :data-element="row.key">
+      <NearTableRows
+        ref="table"
+        v-slot="{ row, index }"
+        :rows="rows"
+        :key-of="({ key }) => key"
+        :estimate="() => ROW"
+        :columns="6"
+      >
+        <tr
+          v-for="{ key, places } in [{ key: row.key, places: placesOf(row.key) }]"
+          :key="key"
+          :data-element="key"
+          :aria-rowindex="index + 2"
+        >
           <td>
             <TextField
               :model-value="row.element.name"
@@ -194,18 +216,14 @@ onBeforeUnmount(() => (proof.pointedOut = []));
           </td>
           <td class="figure">
             <DoButton
-              v-if="row.places?.own.length"
-              :label="String(row.places.own.length)"
-              :aria-label="say.showOnPage(count(row.places.own.length, 'place'), row.element.name)"
-              @click="point(row.places.own)"
+              v-if="places?.own.length"
+              :label="String(places.own.length)"
+              :aria-label="say.showOnPage(count(places.own.length, 'place'), row.element.name)"
+              @click="point(places.own)"
             />
-            <template v-else>{{ row.places ? 'none' : '' }}</template>
-            <span
-              v-if="row.places?.elsewhere"
-              class="small quiet"
-              :title="say.textElementFurtherDown"
-            >
-              {{ say.andAnother(row.places.elsewhere) }}</span
+            <template v-else>{{ places ? 'none' : '' }}</template>
+            <span v-if="places?.elsewhere" class="small quiet" :title="say.textElementFurtherDown">
+              {{ say.andAnother(places.elsewhere) }}</span
             >
           </td>
           <td>
@@ -217,7 +235,7 @@ onBeforeUnmount(() => (proof.pointedOut = []));
             />
           </td>
         </tr>
-      </tbody>
+      </NearTableRows>
     </FiguresTable>
   </div>
 </template>

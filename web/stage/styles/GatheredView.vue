@@ -14,6 +14,7 @@ import {
 } from '@lettera/core/style';
 import { computed } from 'vue';
 import DoButton from '../../control/DoButton.vue';
+import NearRows from '../../control/NearRows.vue';
 import { useProject } from '../../store/project';
 import { useProof } from '../../store/proof';
 import StageMarks from '../StageMarks.vue';
@@ -41,6 +42,9 @@ interface List {
   together?: Patch;
   found: Found[];
 }
+
+/** Height of a row, px. */
+const ROW = 33;
 
 const nameOf = (style: string): string => project.document?.styles[style]?.name ?? style;
 
@@ -148,8 +152,15 @@ function open(style: string): void {
       <p v-if="list.found.length === 0" class="small quiet">{{ list.none }}</p>
       <template v-else>
         <p class="small quiet">{{ list.about }}</p>
-        <ul>
-          <li v-for="one in list.found" :key="one.key">
+        <NearRows
+          v-slot="{ row: one }"
+          :rows="list.found"
+          :key-of="({ key }) => key"
+          :estimate="() => ROW"
+          :beyond="12"
+          :label="list.title"
+        >
+          <div class="one">
             <button type="button" class="plain name" @click="open(one.style)">
               {{ nameOf(one.style) }}
             </button>
@@ -160,8 +171,8 @@ function open(style: string): void {
               :aria-label="`${one.does}: ${nameOf(one.style)}, ${one.says}`"
               @click="project.change(one.patch)"
             />
-          </li>
-        </ul>
+          </div>
+        </NearRows>
       </template>
     </section>
   </div>
@@ -179,13 +190,7 @@ function open(style: string): void {
 .whole {
   grid-column: 1 / -1;
 }
-ul {
-  display: grid;
-  margin: 4px 0 0;
-  padding: 0;
-  list-style: none;
-}
-li {
+.one {
   display: flex;
   flex-wrap: wrap;
   gap: 4px 10px;
@@ -193,7 +198,7 @@ li {
   padding: 4px 0;
   border-bottom: 1px solid var(--rule);
 }
-li > :last-child {
+.one > :last-child {
   margin-left: auto;
 }
 .name {

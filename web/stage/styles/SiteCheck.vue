@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { siteCheck as say } from './words';
-import type { SetPage, SiteMark } from '@lettera/core/check';
+import type { Mark, SetPage, SiteMark } from '@lettera/core/check';
 import type { ProjectDocument } from '@lettera/core/document';
 import { computed, shallowRef } from 'vue';
 import DoButton from '../../control/DoButton.vue';
 import { count } from '../../control/figures';
 import ProgressLine from '../../control/ProgressLine.vue';
 import { useFontUrl } from '../../proof/fontUrl';
-import MarkLine from '../../proof/MarkLine.vue';
+import MarkList from '../../proof/MarkList.vue';
 import { ProofSheet } from '../../proof/proofSheet';
 import { setTextsOf, textsByStyle } from '../../proof/setTexts';
 import UnseenPage from '../../proof/UnseenPage.vue';
@@ -81,6 +81,11 @@ async function check(): Promise<void> {
   }
 }
 
+const foundMarks = computed(() => found.value?.marks.map(({ mark }) => mark) ?? []);
+const whereOf = (mark: Mark): string => {
+  const one = found.value?.marks.find((other) => other.mark === mark);
+  return one ? whereInWords(one) : '';
+};
 const whereInWords = ({ seen }: SiteMark): string => {
   const { pages = 0 } = found.value ?? {};
   const widths = [...new Set(seen.flatMap((one) => one.widths))];
@@ -113,16 +118,14 @@ const whereInWords = ({ seen }: SiteMark): string => {
       <p v-if="found.marks.length === 0" role="status" class="small quiet">
         {{ say.nothingMarkedOn(count(found.pages, 'page')) }}
       </p>
-      <ul v-else>
-        <MarkLine
-          v-for="one in found.marks"
-          :key="one.mark.message"
-          :mark="one.mark"
-          :where="whereInWords(one)"
-          @take="marks.putRight"
-          @go="proof.style = $event.style ?? null"
-        />
-      </ul>
+      <MarkList
+        v-else
+        :marks="foundMarks"
+        :label="say.marksFound"
+        :where-of="whereOf"
+        @take="marks.putRight"
+        @go="proof.style = $event.style ?? null"
+      />
     </template>
     <UnseenPage v-if="source" ref="unseen" :source="source" @load="onLoad" />
   </section>
@@ -131,10 +134,5 @@ const whereInWords = ({ seen }: SiteMark): string => {
 <style scoped>
 h2 {
   font-size: 13px;
-}
-ul {
-  margin: 4px 0 0;
-  padding: 0;
-  list-style: none;
 }
 </style>

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { styleSheet as say } from './words';
 import {
-  BODY_STYLE,
   narrowBelowOf,
   PROPERTIES,
   PROPERTY_NAMES,
@@ -10,11 +9,18 @@ import {
   type PropertyPart,
   type StyleValues,
 } from '@lettera/core/document';
-import { copiedCells, followPatch, narrowDocument, pastePatch } from '@lettera/core/style';
+import {
+  copiedCells,
+  followPatch,
+  narrowDocument,
+  pastePatch,
+  resolveInUse,
+} from '@lettera/core/style';
 import TextField from '../../control/TextField.vue';
 import PickOne from '../../control/PickOne.vue';
-import { computed, nextTick, ref, watch } from 'vue';
+import { computed, nextTick, ref, useTemplateRef, watch } from 'vue';
 import ChoiceSet from '../../control/ChoiceSet.vue';
+import NearTableRows from '../../control/NearTableRows.vue';
 import NumberField from '../../control/NumberField.vue';
 import OnOff from '../../control/OnOff.vue';
 import ToolRow from '../../control/ToolRow.vue';
@@ -24,10 +30,8 @@ import { useKeys } from '../../control/keys';
 import { useProject } from '../../store/project';
 import { STOPS, useProof } from '../../store/proof';
 import { useCellCursor } from './cellCursor';
-import PropertyCell from './PropertyCell.vue';
-import { followable, saysOf, styleRows } from './styleRow';
-import StyleDeeds from './StyleDeeds.vue';
-import StyleRowHead from './StyleRowHead.vue';
+import SheetRow from './SheetRow.vue';
+import { saysOf, styleRow, type StyleRow } from './styleRow';
 
 /** The text styles as a ruled sheet: a row a style, a column a property. */
 const project = useProject();
@@ -77,26 +81,46 @@ const voices = computed(() => [
   })),
 ]);
 
-const allRows = computed(() => {
+/** The project as it is at the widths that the sheet shows. */
+const shownAt = computed(() => {
   const document = project.shown;
-  if (!document) return [];
-  return styleRows(document, at.value === 'narrow' ? narrowDocument(document) : document);
+  return document && at.value === 'narrow' ? narrowDocument(document) : document;
 });
-const rows = computed(() =>
-  allRows.value.filter(
-    (row) =>
-      saysOf(row).includes(sought.value.trim().toLowerCase()) &&
-      (!voice.value || row.resolved.voice.value === voice.value) &&
-      (!onlySet.value ||
-        properties.value.some((property) => valuesOf(row.style, at.value)[property] !== undefined)),
-  ),
-);
-
-const followChoices = computed(() => followable(project.document));
-
-function follow(key: string, follows: string | null): void {
-  project.change([{ op: 'replace', path: `/styles/${key}/follows`, value: follows }]);
+/** Rows as they were made of the project as it is shown. */
+const made = computed(() => ({
+  of: project.shown,
+  at: shownAt.value,
+  rows: new Map<string, StyleRow | null>(),
+}));
+function rowOf(key: string): StyleRow | null {
+  const { of, at: resolvedIn, rows } = made.value;
+  if (!of || !resolvedIn) return null;
+  const row = rows.get(key) ?? styleRow(of, resolvedIn, key);
+  rows.set(key, row);
+  return row;
 }
+const rowsOf = (key: string): StyleRow[] => [rowOf(key)].filter((one) => one !== null);
+
+/** Keys of the styles that are listed: their rows are made where they are near the window. */
+const listed = computed<string[]>((before) => {
+  const document = project.shown;
+  const resolvedIn = shownAt.value;
+  if (!document || !resolvedIn) return [];
+  const words = sought.value.trim().toLowerCase();
+  const keys = Object.keys(document.styles).filter(
+    (key) =>
+      (!words || saysOf(document, key).includes(words)) &&
+      (!voice.value || resolveInUse(resolvedIn, key).voice.value === voice.value) &&
+      (!onlySet.value ||
+        properties.value.some(
+          (property) => valuesOf(document.styles[key], at.value)[property] !== undefined,
+        )),
+  );
+  // The same list, where it is the same styles: what is previewed changes values alone.
+  return before?.length === keys.length && before.every((key, i) => key === keys[i])
+    ? before
+    : keys;
+});
 
 /** The cell that is open, of the style that is selected. */
 const opened = ref<PropertyName | null>(null);
@@ -120,19 +144,25 @@ watch(
 /** The style whose cell is about to be opened. */
 let opening: string | null = null;
 
+/** Brings a row into view, wherever it is. */
+async function reveal(index: number): Promise<void> {
+  if (index < 0) return;
+  await nextTick();
+  const there = sheet.value?.querySelector(`tr[data-style="${listed.value[index] ?? ''}"]`);
+  if (there) there.scrollIntoView({ block: 'nearest' });
+  else table.value?.scrollTo(index, 'auto');
+  await nextTick();
+}
+
 /** The selected style's row comes into view when it was selected on the proof. */
 watch(
   () => proof.style,
-  async (key) => {
-    await nextTick();
-    sheet.value?.querySelector(`[data-style="${key}"]`)?.scrollIntoView({ block: 'nearest' });
-  },
+  (key) => key && reveal(listed.value.indexOf(key)),
 );
 
 function step(by: 1 | -1): void {
-  const at = rows.value.findIndex(({ key }) => key === proof.style);
-  const next = rows.value[at + by];
-  if (next) proof.style = next.key;
+  const next = listed.value[listed.value.indexOf(proof.style ?? '') + by];
+  if (next) proof.style = next;
 }
 
 const told = ref('');
@@ -141,8 +171,10 @@ async function finish(): Promise<void> {
   if (proof.style) select(proof.style);
   await cells.comeBack();
 }
-const shownStyles = computed(() => rows.value.map(({ key }) => key));
-const cells = useCellCursor({ styles: shownStyles, properties, where: at, sheet });
+const table = useTemplateRef('table');
+const cells = useCellCursor({ styles: listed, properties, where: at, sheet, reveal });
+/** Rows that are there wherever the window is: of the cell that keys go from, and of the style that is selected. */
+const kept = computed(() => [cells.row.value, listed.value.indexOf(proof.style ?? '')]);
 
 /** Whether a key is for the cells, and not for a field in one. */
 const onCell = (event: Event): boolean =>
@@ -172,7 +204,7 @@ async function onKey(event: KeyboardEvent): Promise<void> {
     event.preventDefault();
   } else if (event.key === 'Enter') {
     event.preventDefault();
-    const key = shownStyles.value[cells.row.value];
+    const key = listed.value[cells.row.value];
     const property = properties.value[cells.column.value];
     if (key === undefined || property === undefined) return;
     if (proof.style !== key) opening = key;
@@ -222,13 +254,14 @@ function pull(event: Event): void {
   const cell = (event.target as Element).closest<HTMLElement>('td[data-column]');
   const row = cell?.closest<HTMLElement>('tr');
   const property = properties.value[Number(cell?.dataset['column'])];
-  const here = allRows.value.find(({ key }) => key === row?.dataset['style']);
+  const here = rowOf(row?.dataset['style'] ?? '');
   const source = property && here?.resolved[property].source;
   if (!cell || !row || !source || source === here?.key) return;
-  const other = sheet.value?.querySelector<HTMLElement>(`tr[data-style="${CSS.escape(source)}"]`);
-  if (!other) return;
-  const middle = (one: HTMLElement): number => one.offsetTop + ROW / 2;
-  thread.value = { left: cell.offsetLeft - 6, from: middle(other), to: middle(row) };
+  // The source may be far above or below, and is not there then.
+  const other = listed.value.indexOf(source);
+  if (other < 0 || !table.value) return;
+  const from = table.value.placeOf(other) + ROW / 2;
+  thread.value = { left: cell.offsetLeft - 6, from, to: row.offsetTop + ROW / 2 };
 }
 const ROW = 37;
 const drawn = computed(() => {
@@ -287,7 +320,7 @@ useKeys(say.inStyles, [
   <p v-if="told" role="alert" class="told mark-text">
     {{ told }} <DoButton :label="say.close" @click="told = ''" />
   </p>
-  <p v-if="rows.length === 0" class="none">
+  <p v-if="listed.length === 0" class="none">
     {{ say.noStyleLike }}
     <DoButton :label="say.showAll" @click="((sought = ''), (voice = null), (onlySet = false))" />
   </p>
@@ -295,6 +328,7 @@ useKeys(say.inStyles, [
     <table
       class="styles-table"
       :class="part"
+      :aria-rowcount="listed.length + 1"
       @keydown="onKey"
       @copy="copy"
       @paste="paste"
@@ -316,66 +350,34 @@ useKeys(say.inStyles, [
           </th>
         </tr>
       </thead>
-      <tbody>
-        <template v-for="(row, i) in rows" :key="row.key">
-          <tr
-            :data-style="row.key"
-            class="one"
-            :class="{ selected: proof.style === row.key }"
-            @click="proof.style === row.key || $event.shiftKey || select(row.key)"
-          >
-            <th scope="row">
-              <StyleRowHead
-                :row="row"
-                :selected="proof.style === row.key"
-                @toggle="select(row.key)"
-              />
-            </th>
-            <td class="follows">
-              <PickOne
-                v-if="proof.style === row.key && row.key !== BODY_STYLE"
-                :model-value="row.style.follows"
-                :choices="followChoices.filter(({ value }) => value !== row.key)"
-                fluid
-                :label="say.styleFollows"
-                :placeholder="say.textAround"
-                @update:model-value="follow(row.key, $event)"
-              />
-              <template v-else>{{
-                row.style.follows
-                  ? project.shown?.styles[row.style.follows]?.name
-                  : row.key === BODY_STYLE
-                    ? '–'
-                    : say.textAround
-              }}</template>
-            </td>
-            <PropertyCell
-              v-for="(property, j) in properties"
-              :key="property"
-              :style-key="row.key"
-              :property="property"
-              :resolved="row.resolved[property]"
-              :family="row.family"
-              :slant="row.resolved.slant.value"
-              :open="proof.style === row.key && opened === property"
-              :narrow="at === 'narrow'"
-              :at-end="j > properties.length - 3"
-              :data-column="j"
-              :tabindex="cells.isAt([i, j]) ? 0 : -1"
-              :class="{ ranged: cells.isRanged(i, j) }"
-              @mousedown="cells.extendTo([i, j], $event)"
-              @focus="cells.onFocus([i, j])"
-              @click.stop="openCell(row.key, property, $event)"
-              @close="opened = null"
-            />
-          </tr>
-          <tr v-if="proof.style === row.key" class="deeds">
-            <td :colspan="properties.length + 2">
-              <StyleDeeds :row="row" @done="finish" />
-            </td>
-          </tr>
-        </template>
-      </tbody>
+      <NearTableRows
+        ref="table"
+        v-slot="{ row: key, index: i }"
+        :rows="listed"
+        :key-of="(key) => key"
+        :estimate="() => ROW"
+        :kept="kept"
+        :columns="properties.length + 2"
+      >
+        <SheetRow
+          v-for="row in rowsOf(key)"
+          :key="row.key"
+          :row="row"
+          :index="i"
+          :properties="properties"
+          :narrow="at === 'narrow'"
+          :selected="proof.style === key"
+          :opened="proof.style === key ? opened : null"
+          :cursor="cells.cursorIn(i)"
+          :ranged="cells.rangedIn(i)"
+          @select="select"
+          @open="openCell"
+          @close="opened = null"
+          @extend="cells.extendTo"
+          @focus="cells.onFocus"
+          @done="finish"
+        />
+      </NearTableRows>
     </table>
     <span
       v-if="drawn"
@@ -445,47 +447,6 @@ tr > :first-child {
 }
 tr > :last-child {
   padding-right: var(--edge);
-}
-.one > * {
-  height: 37px;
-  padding-block: 0;
-  border-bottom: 1px solid var(--rule);
-}
-.one {
-  cursor: pointer;
-}
-.one:hover,
-.selected,
-.deeds {
-  --ink-3: var(--ink-2);
-  background: var(--touched);
-}
-.selected {
-  box-shadow: inset 3px 0 var(--verdigris);
-}
-.selected > * {
-  border-bottom: 0;
-}
-.deeds td {
-  padding-block: 0 4px;
-  border-bottom: 1px solid var(--rule);
-}
-.deeds {
-  box-shadow: inset 3px 0 var(--verdigris);
-}
-.ranged {
-  --ink-3: var(--ink-2);
-  background: color-mix(in srgb, var(--verdigris) 14%, transparent);
-}
-tbody th {
-  padding-right: 10px;
-  overflow: hidden;
-}
-td.follows {
-  padding-inline: 10px;
-  overflow: hidden;
-  color: var(--ink-3);
-  white-space: nowrap;
 }
 /* From where a value is set to the cell that is pointed at. */
 .thread {

@@ -20,6 +20,8 @@ export function useCellCursor(of: {
   where: Readonly<Ref<StyleValues>>;
   /** What the rows stand in. */
   sheet: Readonly<Ref<HTMLElement | null>>;
+  /** Brings a row into view that may not be there. */
+  reveal: (row: number) => Promise<void>;
 }) {
   /** The cell that the keys go from, and the one at the other end of the range. */
   const cursor = ref<At>([0, 0]);
@@ -43,9 +45,11 @@ export function useCellCursor(of: {
       bounds.value.rows[0] < bounds.value.rows[1] ||
       bounds.value.columns[0] < bounds.value.columns[1],
   );
-  /** Whether a cell is one of several that are marked out. */
-  const isRanged = (row: number, column: number): boolean =>
-    isSeveral.value && lies(row, bounds.value.rows) && lies(column, bounds.value.columns);
+  /** The columns of a row that are marked out with others, `first-last`; null for none. */
+  const rangedIn = (row: number): `${number}-${number}` | null =>
+    isSeveral.value && lies(row, bounds.value.rows)
+      ? `${bounds.value.columns[0]}-${bounds.value.columns[1]}`
+      : null;
 
   const everything = computed<CellRange>(() => ({
     styles: of.styles.value,
@@ -61,8 +65,9 @@ export function useCellCursor(of: {
     };
   });
 
-  const isAt = ([row, column]: At): boolean =>
-    cursor.value[0] === row && cursor.value[1] === column;
+  /** The column that the keys go from, where that is in a row. */
+  const cursorIn = (row: number): number | null =>
+    cursor.value[0] === row ? cursor.value[1] : null;
   const cell = (): HTMLElement | null =>
     of.sheet.value?.querySelector(
       `tr[data-style="${of.styles.value[cursor.value[0]] ?? ''}"] [data-column="${cursor.value[1]}"]`,
@@ -74,6 +79,7 @@ export function useCellCursor(of: {
     cursor.value = within(to);
     if (!extend) anchor.value = cursor.value;
     await nextTick();
+    if (!cell()) await of.reveal(cursor.value[0]);
     extending = extend;
     cell()?.focus();
     extending = false;
@@ -102,8 +108,8 @@ export function useCellCursor(of: {
     column: computed(() => cursor.value[1]),
     range,
     everything,
-    isAt,
-    isRanged,
+    cursorIn,
+    rangedIn,
     cell,
     onFocus,
     extendTo,

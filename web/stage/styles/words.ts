@@ -125,6 +125,7 @@ export const propertyCell = {
 export const siteCheck = {
   wholeSite: 'The whole site',
   checkAgain: 'Check it again',
+  marksFound: 'Marks found on the site',
   check: (pages: Said) => `Check ${pages}`,
   madeOf: (title: Said, done: Said, all: Said) => `${title}, ${done} of ${all}`,
   everyPageLaidOut:
