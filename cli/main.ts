@@ -165,7 +165,7 @@ async function restoreBackup(file: string, flags: { data?: string }): Promise<vo
   try {
     const place = readConfig(flags);
     const aside = await restore(resolve(file), place);
-    console.log(`${place.dataFolder} holds what ${file} held.`);
+    console.log(`${place.databaseUrl ?? place.dataFolder} holds what ${file} held.`);
     if (aside) console.log(`What was there before is kept in ${aside}`);
   } catch (error) {
     fail(error);

@@ -9,6 +9,8 @@ export interface Config {
   dataFolder: string;
   /** Address of another libSQL server, or null for a file in the data folder. */
   databaseUrl: string | null;
+  /** What that server asks of whoever connects; null for nothing. */
+  databaseToken: string | null;
   foundryPort: number;
   /** Needed by whoever connects, when the address is not loopback. */
   token: string | null;
@@ -76,6 +78,17 @@ const listed = (value = ''): string[] =>
     .map((name) => name.trim().toLowerCase())
     .filter(Boolean);
 
+const DATABASE_SCHEMES = ['libsql:', 'https:', 'http:', 'wss:', 'ws:'];
+
+function databaseUrlFrom(value: string | undefined): string | null {
+  if (value === undefined || value.trim() === '') return null;
+  const url = URL.canParse(value) ? new URL(value) : null;
+  if (url && DATABASE_SCHEMES.includes(url.protocol)) return value;
+  throw new ConfigError(
+    `LETTERA_DATABASE_URL is “${value.slice(0, 80)}”, which names no libSQL server. Give an address such as libsql://data.example.org, or leave it out to keep everything in the data folder.`,
+  );
+}
+
 function fetchesFrom(value: string | undefined, fallback: boolean): boolean {
   if (value === undefined || value === '') return fallback;
   if (value === 'on' || value === 'off') return value === 'on';
@@ -91,7 +104,8 @@ export function readConfig(flags: ConfigFlags = {}, env: NodeJS.ProcessEnv = pro
     port: portFrom(flags.port ?? env['LETTERA_PORT'], 4380, '--port'),
     host: flags.host ?? env['LETTERA_HOST'] ?? '127.0.0.1',
     dataFolder: resolve(flags.data ?? env['LETTERA_DATA'] ?? './data'),
-    databaseUrl: env['LETTERA_DATABASE_URL'] ?? null,
+    databaseUrl: databaseUrlFrom(env['LETTERA_DATABASE_URL']),
+    databaseToken: env['LETTERA_DATABASE_TOKEN'] || null,
     foundryPort: portFrom(flags.foundryPort ?? env['LETTERA_FOUNDRY_PORT'], 4381, '--foundry-port'),
     token: flags.token ?? env['LETTERA_TOKEN'] ?? null,
     hostNames: listed(env['LETTERA_HOST_NAMES']),

@@ -58,7 +58,7 @@ export interface Services {
 
 /** Opens the store and starts the workers. @throws StoreError */
 export async function openServices(config: Config, options: OpenOptions = {}): Promise<Services> {
-  const database = await openDatabase(config.dataFolder, config.databaseUrl, options);
+  const database = await openDatabase(config, options);
   const jobs = new Jobs(new WorkerPool());
   const fonts = new FontStore(database);
   const pages = new PageStore(database, (id, old) => jobs.for(id).cleanPages(old));

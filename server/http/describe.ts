@@ -111,7 +111,8 @@ export const prefer = {
   name: 'Prefer',
   in: 'header',
   schema: text,
-  description: '`return=minimal` (RFC 7240) for the change alone, to be made of the project at the revision before',
+  description:
+    '`return=minimal` (RFC 7240) for the change alone, to be made of the project at the revision before',
 };
 export const theProjectOrChange = answer(
   'The project as it stands, its revision as ETag; the change alone where `return=minimal` is preferred',

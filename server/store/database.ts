@@ -203,6 +203,19 @@ function openFailure(error: unknown, where: string): Error {
       `There is no room for the data in ${where}: the disk is full. Nothing was lost. Make room on it, or give another data folder with --data.`,
     );
   }
+  if (
+    /SERVER_ERROR|Unauthorized|HTTP status 40[13]/i.test(text) &&
+    /40[13]|Unauthorized/i.test(text)
+  ) {
+    return new StoreError(
+      `The database server ${where} lets nobody in without its token. Nothing was changed. Give it in LETTERA_DATABASE_TOKEN.`,
+    );
+  }
+  if (/fetch failed|ECONNREFUSED|ENOTFOUND|ETIMEDOUT/.test(text)) {
+    return new StoreError(
+      `The database server ${where} does not answer. Nothing was changed. Start it, or correct LETTERA_DATABASE_URL.`,
+    );
+  }
   if (error instanceof DatabaseBusyError || isBusy(error)) {
     return new StoreError(
       `The database in ${where} is held by another program. Nothing was changed. Stop that program, and start again.`,
@@ -216,7 +229,9 @@ function openFailure(error: unknown, where: string): Error {
 /** The failure of whatever is done while a store is opened or first filled. @see openFailure */
 export const toStoreError = (error: unknown, where: string): Error => openFailure(error, where);
 
-const ours = (): SQLiteTable[] => Object.values(schema).filter((one) => is(one, SQLiteTable));
+/** All tables that Lettera keeps. */
+export const ours = (): SQLiteTable[] =>
+  Object.values(schema).filter((one) => is(one, SQLiteTable));
 
 /**
  * Brings a database to this version's schema, and holds it to that.
@@ -247,13 +262,31 @@ export async function bringToSchema(client: Client, where: string): Promise<Data
 }
 
 /** @throws StoreError when a database is older than the program, for whoever does not bring it to its schema */
-async function refuseOlderDatabase(client: Client): Promise<void> {
+export async function refuseOlderDatabase(client: Client): Promise<void> {
   if ((await newestIn(client)) < newestMigration()) {
     throw new StoreError(
       'The data was written by an older version of Lettera. Nothing was changed. Start this version once, and it is brought over.',
     );
   }
 }
+
+/** Where data lies: a folder, or another libSQL server. */
+export interface DataPlace {
+  dataFolder: string;
+  databaseUrl?: string | null;
+  databaseToken?: string | null;
+}
+
+/** Connections to a server that are used at once. */
+const AT_ONCE = 20;
+
+/** A client of the server that a place names. */
+export const serverClient = ({ databaseUrl, databaseToken }: DataPlace): Client =>
+  createClient({
+    url: databaseUrl ?? '',
+    concurrency: AT_ONCE,
+    ...(databaseToken ? { authToken: databaseToken } : {}),
+  });
 
 /** How a store is opened. */
 export interface OpenOptions {
@@ -267,10 +300,10 @@ export interface OpenOptions {
  * or held by another one
  */
 export async function openDatabase(
-  dataFolder: string,
-  databaseUrl: string | null = null,
+  place: DataPlace,
   { reads = false }: OpenOptions = {},
 ): Promise<Database> {
+  const { dataFolder, databaseUrl } = place;
   const where = databaseUrl ?? dataFolder;
   if (!databaseUrl) prepareFolder(dataFolder);
   const file = join(dataFolder, DATABASE_FILE);
@@ -278,10 +311,9 @@ export async function openDatabase(
   let client: Client | undefined;
   try {
     // One connection: what is done on it is done at once, and all of it sees the same.
-    client = createClient({
-      url: databaseUrl ?? `file:${file}`,
-      concurrency: databaseUrl ? 20 : 1,
-    });
+    client = databaseUrl
+      ? serverClient(place)
+      : createClient({ url: `file:${file}`, concurrency: 1 });
     if (!databaseUrl) {
       await refuseDamagedDatabase(client, where);
       if (bytesBefore > 0 && !(await isBeingMade(client))) {

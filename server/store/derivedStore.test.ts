@@ -8,7 +8,7 @@ import { FontStore } from './fontStore';
 import { ProjectStore } from './projectStore';
 
 test('of what was made from one file the newest are kept, and nothing of another goes for it', async () => {
-  const database = await openDatabase(temporaryFolder());
+  const database = await openDatabase({ dataFolder: temporaryFolder() });
   const { id } = await new ProjectStore(database).create(newDocument('One'), []);
   const [one, other] = ['a'.repeat(64), 'b'.repeat(64)] as const;
   await new FontStore(database).add(

@@ -1,7 +1,11 @@
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 import { afterEach, describe, expect, test } from '@jest/globals';
 import { newDocument } from '@lettera/core/document';
+import { startLibsqlServer } from '../testing/libsqlServer';
 import { temporaryFolder } from '../testing/server';
+import { backup, restore } from './backup';
 import { openDatabase, type Database } from './database';
 import { Leases } from './leases';
 import { Outbox } from './outbox';
@@ -17,8 +21,20 @@ afterEach(async () => {
   for (const close of open.splice(0).reverse()) await close();
 });
 
-async function processOn(folder: string) {
-  const database = await openDatabase(folder);
+/** A store that processes share: a file, or a server. */
+type Place = Parameters<typeof openDatabase>[0];
+
+async function placeOn(kind: 'a file' | 'a server'): Promise<Place> {
+  const dataFolder = temporaryFolder();
+  if (kind === 'a file') return { dataFolder };
+  const token = 'let me in';
+  const server = await startLibsqlServer(join(dataFolder, 'server.db'), { token });
+  open.push(() => server.close());
+  return { dataFolder, databaseUrl: server.url, databaseToken: token };
+}
+
+async function processOn(place: Place) {
+  const database = await openDatabase(place);
   open.push(() => database.$client.close());
   const outbox = new Outbox(database);
   await outbox.follow();
@@ -36,10 +52,10 @@ async function until(holds: () => boolean, limit = 5000): Promise<void> {
 
 const rename = (value: string) => [{ op: 'replace' as const, path: '/name', value }];
 
-describe('processes on one store', () => {
+describe.each(['a file', 'a server'] as const)('processes on %s', (kind) => {
   test('hear of one another’s revisions, with what they changed, and not of their own twice', async () => {
-    const folder = temporaryFolder();
-    const [one, other] = [await processOn(folder), await processOn(folder)];
+    const place = await placeOn(kind);
+    const [one, other] = [await processOn(place), await processOn(place)];
     const { id } = await one.projects.create(newDocument('One'), []);
     const heard: unknown[] = [];
     const own: unknown[] = [];
@@ -62,8 +78,8 @@ describe('processes on one store', () => {
   });
 
   test('hear of waypoints, of sessions that end, and of progress', async () => {
-    const folder = temporaryFolder();
-    const [one, other] = [await processOn(folder), await processOn(folder)];
+    const place = await placeOn(kind);
+    const [one, other] = [await processOn(place), await processOn(place)];
     const project = await one.projects.create(newDocument('One'), []);
     const told: string[] = [];
     new WaypointStore(other.database, other.outbox).onChange(project.id, () =>
@@ -82,7 +98,7 @@ describe('processes on one store', () => {
   });
 
   test('one alone writes nothing down that only lookers-on are told of', async () => {
-    const { outbox, database } = await processOn(temporaryFolder());
+    const { outbox, database } = await processOn(await placeOn(kind));
     new Progress(outbox).report({ task: 'fitting', done: 1, of: 3 });
     await wait(400);
     const { rows } = await database.$client.execute("SELECT 1 FROM outbox WHERE kind = 'progress'");
@@ -92,8 +108,8 @@ describe('processes on one store', () => {
   });
 
   test('of changes made at once from whatever stands, none is lost', async () => {
-    const folder = temporaryFolder();
-    const [one, other] = [await processOn(folder), await processOn(folder)];
+    const place = await placeOn(kind);
+    const [one, other] = [await processOn(place), await processOn(place)];
     const { id } = await one.projects.create(newDocument('0'), []);
     const more = (store: ProjectStore) =>
       store.change(id, null, ({ name }) => rename(String(Number(name) + 1)));
@@ -104,7 +120,7 @@ describe('processes on one store', () => {
   });
 });
 
-describe('work that is to be done once', () => {
+describe.each(['a file', 'a server'] as const)('work that is to be done once, on %s', (kind) => {
   const workOn = (made: Map<string, string>, at: { begun: number }, takes: number) => ({
     look: () => Promise.resolve(made.get('x') ?? null),
     make: async () => {
@@ -116,11 +132,11 @@ describe('work that is to be done once', () => {
   });
 
   test('is done by one of those who ask, and the others get what it made', async () => {
-    const folder = temporaryFolder();
+    const place = await placeOn(kind);
     const made = new Map<string, string>();
     const at = { begun: 0 };
     const all = await Promise.all(
-      Array.from({ length: 3 }, async () => new Leases((await processOn(folder)).database)),
+      Array.from({ length: 3 }, async () => new Leases((await processOn(place)).database)),
     );
     const results = await Promise.all(all.map((one) => one.once('x', workOn(made, at, 300))));
     expect(results).toEqual(['made', 'made', 'made']);
@@ -128,8 +144,8 @@ describe('work that is to be done once', () => {
   });
 
   test('is held for as long as it takes, and is taken over from who has gone silent', async () => {
-    const folder = temporaryFolder();
-    const [one, other] = [await processOn(folder), await processOn(folder)];
+    const place = await placeOn(kind);
+    const [one, other] = [await processOn(place), await processOn(place)];
     const made = new Map<string, string>();
     const at = { begun: 0 };
     // Longer than its lease, which is prolonged meanwhile.
@@ -150,8 +166,8 @@ describe('work that is to be done once', () => {
   });
 
   test('that fails is tried by who waited for it', async () => {
-    const folder = temporaryFolder();
-    const [one, other] = [await processOn(folder), await processOn(folder)];
+    const place = await placeOn(kind);
+    const [one, other] = [await processOn(place), await processOn(place)];
     const failing = new Leases(one.database).once('x', {
       look: () => Promise.resolve(null),
       make: () => wait(200).then(() => Promise.reject(new Error('broken'))),
@@ -165,11 +181,11 @@ describe('work that is to be done once', () => {
 });
 
 test('what may be tried so often may be tried so often by all processes together', async () => {
-  const folder = temporaryFolder();
+  const place = await placeOn('a file');
   const stores = await Promise.all(
     Array.from(
       { length: 2 },
-      async () => new TryStore((await processOn(folder)).database, 'a', 300),
+      async () => new TryStore((await processOn(place)).database, 'a', 300),
     ),
   );
   const hits: number[] = [];
@@ -206,7 +222,7 @@ describe('an earlier revision', () => {
   }
 
   test('is made from the nearest that is kept whole, back or forth', async () => {
-    const { database, projects } = await processOn(temporaryFolder());
+    const { database, projects } = await processOn(await placeOn('a file'));
     const id = await withHistory(database, 2 * KEPT_EVERY);
     const { rows } = await database.$client.execute('SELECT revision FROM kept_states');
     expect(rows.map(({ revision }) => revision)).toEqual([2 * KEPT_EVERY]);
@@ -227,5 +243,41 @@ describe('an earlier revision', () => {
     expect((await projects.documentAt(id, 290))?.name).toBe('290');
     expect(await projects.documentAt(id, 0)).toBeNull();
     expect(await projects.documentAt(id, 2 * KEPT_EVERY + 1)).toBeNull();
+  });
+});
+
+describe('a store on a server', () => {
+  test('is backed up to a file, and put back onto a server that holds nothing', async () => {
+    const place = await placeOn('a server');
+    const { projects } = await processOn(place);
+    const { id } = await projects.create(newDocument('One'), []);
+    await projects.change(id, 1, rename('Two'));
+    const out = join(place.dataFolder, 'copy.db');
+    await backup(place, out);
+    await projects.change(id, 2, rename('Three'));
+    await expect(backup(place, out)).rejects.toThrow('is there already');
+    await expect(restore(out, place)).rejects.toThrow('There are projects at');
+    const empty = await placeOn('a server');
+    expect(await restore(out, empty)).toBeNull();
+    const back = await processOn(empty);
+    expect(await back.projects.get(id)).toMatchObject({ name: 'Two', revision: 2 });
+    expect(await back.projects.undo(id, 2)).toMatchObject({ name: 'One' });
+    // The same file serves a folder.
+    const dataFolder = temporaryFolder();
+    await restore(out, { dataFolder });
+    expect((await (await processOn({ dataFolder })).projects.get(id))?.name).toBe('Two');
+  });
+
+  test('says what is wrong where it asks for a token, does not answer, or holds nothing', async () => {
+    const place = await placeOn('a server');
+    const out = join(place.dataFolder, 'copy.db');
+    await expect(openDatabase({ ...place, databaseToken: 'wrong' })).rejects.toThrow(
+      'LETTERA_DATABASE_TOKEN',
+    );
+    await expect(backup(place, out)).rejects.toThrow('There is no data of Lettera’s at');
+    await expect(openDatabase({ ...place, databaseUrl: 'http://127.0.0.1:9' })).rejects.toThrow(
+      'does not answer',
+    );
+    expect(existsSync(out)).toBe(false);
   });
 });
