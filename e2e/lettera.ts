@@ -26,7 +26,12 @@ export const freePort = (): Promise<number> =>
     });
   });
 
-function start(script: string, args: string[], env: Record<string, string>): Promise<ChildProcess> {
+/** Starts a built program, and waits until it says that it is ready. */
+export function start(
+  script: string,
+  args: string[],
+  env: Record<string, string>,
+): Promise<ChildProcess> {
   const child = fork(script, args, {
     env: { ...process.env, ...env },
     stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
@@ -39,7 +44,8 @@ function start(script: string, args: string[], env: Record<string, string>): Pro
   });
 }
 
-const end = (child: ChildProcess, signal: NodeJS.Signals = 'SIGTERM'): Promise<void> =>
+/** Ends a program, and waits until it has ended. */
+export const end = (child: ChildProcess, signal: NodeJS.Signals = 'SIGTERM'): Promise<void> =>
   new Promise((resolve) => {
     if (child.exitCode !== null || child.signalCode !== null) {
       resolve();
@@ -68,6 +74,9 @@ async function prepare(dataFolder: string): Promise<void> {
 
 /** Prepares the data that all tests begin with, once for a build: before any of them, since it takes a minute. */
 export const prepareData = (): Promise<string> => ensurePrepared(prepare);
+
+/** A folder of data with all that tests begin with. Whoever takes it removes it. */
+export const dataToBeginWith = (): Promise<string> => preparedData(prepare);
 
 /**
  * Starts the application as it is built; `dataFolder` is made, and removed at the end, when left out. It has

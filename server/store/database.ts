@@ -314,19 +314,18 @@ export async function openDatabase(
     client = databaseUrl
       ? serverClient(place)
       : createClient({ url: `file:${file}`, concurrency: 1 });
+    const patient = patientClient(client);
     if (!databaseUrl) {
-      await refuseDamagedDatabase(client, where);
-      if (bytesBefore > 0 && !(await isBeingMade(client))) {
+      await refuseDamagedDatabase(patient, where);
+      if (bytesBefore > 0 && !(await isBeingMade(patient))) {
         throw new StoreError(
           `The database in ${where} holds nothing. If it was copied from elsewhere, its data stands in ${DATABASE_FILE}-wal beside the original: copy that too, or make a whole copy with “lettera backup”. To begin anew, remove the file.`,
         );
       }
-      // What is let go of can be given back to the disk; of a new file from its first page on.
-      await client.execute('PRAGMA auto_vacuum = INCREMENTAL');
-      await client.execute('PRAGMA journal_mode = WAL');
+      await setFileUp(patient);
     }
-    await refuseNewerDatabase(client);
-    if (reads) await refuseOlderDatabase(client);
+    await refuseNewerDatabase(patient);
+    if (reads) await refuseOlderDatabase(patient);
     const database = await bringToSchema(client, where);
     if (!databaseUrl) await checkpoint(client);
     return database;
@@ -334,6 +333,15 @@ export async function openDatabase(
     client?.close();
     throw openFailure(error, where);
   }
+}
+
+/** Sets a file up for several to work on, where that has not been done: it needs the file to itself for a moment. */
+async function setFileUp(client: Client): Promise<void> {
+  const { rows } = await client.execute('PRAGMA journal_mode');
+  if (Object.values(rows[0] ?? {})[0] === 'wal') return;
+  // What is let go of can be given back to the disk; of a new file from its first page on.
+  await client.execute('PRAGMA auto_vacuum = INCREMENTAL');
+  await client.execute('PRAGMA journal_mode = WAL');
 }
 
 /** Brings all that is in the write-ahead log into the database file itself. */
