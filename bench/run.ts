@@ -4,6 +4,7 @@ import { bundleBytes } from './bytes';
 import { manyClients } from './clients';
 import { changingDocuments } from './document';
 import { fallbacks } from './fallback';
+import { largeSites } from './largeSite';
 import { lineUps } from './lineUp';
 import {
   makingBundles,
@@ -13,6 +14,7 @@ import {
   savingChanges,
   startingUp,
 } from './server';
+import { severalProcesses } from './several';
 import { table, type Row } from './timing';
 import { drags, firstLoads, takingStock, tokenChanges } from './web';
 
@@ -34,6 +36,8 @@ const BENCHMARKS: Record<string, () => Promise<Row[]>> = {
   fallback: fallbacks,
   stock: takingStock,
   clients: manyClients,
+  large: largeSites,
+  several: severalProcesses,
 };
 
 const asked = process.argv.slice(2);

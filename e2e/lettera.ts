@@ -10,6 +10,8 @@ import { measuredProject } from './project';
 export interface RunningLettera {
   url: string;
   dataFolder: string;
+  /** The process of the application. */
+  pid(): number;
   /** Ends the application as a power cut would, and starts it again on the same address and data. */
   kill(): Promise<void>;
   restart(): Promise<void>;
@@ -111,6 +113,7 @@ export async function startLettera(
   return {
     url: `http://127.0.0.1:${port}`,
     dataFolder,
+    pid: () => lettera.pid ?? 0,
     kill: () => end(lettera, 'SIGKILL'),
     async restart() {
       lettera = await startApplication();

@@ -77,16 +77,24 @@ const RULES: readonly (readonly [Rule, 'once' | 'each width'])[] = [
 /** Rules on how text is set, which may be something else on narrow screens. */
 const BY_WIDTH = new Set(RULES.flatMap(([rule, at]) => (at === 'each width' ? [rule] : [])));
 
-/** All marks. At narrow widths it is what is set there that is marked. */
-function allMarks(document: ProjectDocument, evidence: Evidence): Mark[] {
-  const usual = RULES.map(([rule]) => ({ rule, marks: rule(document, evidence) }));
+/** All marks, a rule at a time. At narrow widths it is what is set there that is marked. */
+function* allMarks(document: ProjectDocument, evidence: Evidence): Generator<void, Mark[]> {
+  const usual: { rule: Rule; marks: Mark[] }[] = [];
+  for (const [rule] of RULES) {
+    usual.push({ rule, marks: rule(document, evidence) });
+    yield;
+  }
   const narrow = narrowDocument(document);
   if (narrow === document) return usual.flatMap(({ marks }) => marks);
   const below = narrowBelowOf(document);
   const isNarrow = ({ width }: Mark) => width !== undefined && width < below;
   const known = new Set(usual.flatMap(({ marks }) => marks.map(({ message }) => message)));
-  const there = [...BY_WIDTH]
-    .flatMap((rule) => rule(narrow, evidence))
+  const found: Mark[] = [];
+  for (const rule of BY_WIDTH) {
+    found.push(...rule(narrow, evidence));
+    yield;
+  }
+  const there = found
     .filter((mark) => isNarrow(mark) || (mark.width === undefined && !known.has(mark.message)))
     .map((mark): Mark => {
       if (known.has(mark.message)) return mark;
@@ -109,23 +117,35 @@ export interface AsideMark extends Mark {
   reason: string;
 }
 
-/**
- * The marks on a project as it stands, as far as what is known of it beyond the document goes: those to be seen
- * to, and those that were set aside with a reason.
- */
-export function judge(
+/** The marks on a project: those to be seen to, and those that were set aside with a reason. */
+export interface Judged {
+  marks: Mark[];
+  aside: AsideMark[];
+}
+
+/** As `judge`, a rule at a time, for whoever has other things to do between two. */
+export function* judging(
   document: ProjectDocument,
   evidence: Evidence = {},
-): { marks: Mark[]; aside: AsideMark[] } {
+): Generator<void, Judged> {
   const { aside: reasons = {} } = document;
   const marks: Mark[] = [];
   const aside: AsideMark[] = [];
-  for (const mark of allMarks(document, evidence)) {
+  for (const mark of yield* allMarks(document, evidence)) {
     const reason = reasons[markKey(mark)];
     if (reason === undefined) marks.push(mark);
     else aside.push({ ...mark, reason });
   }
   return { marks, aside };
+}
+
+/** The marks on a project as it stands, as far as what is known of it beyond the document goes. */
+export function judge(document: ProjectDocument, evidence: Evidence = {}): Judged {
+  const steps = judging(document, evidence);
+  for (;;) {
+    const { done, value } = steps.next();
+    if (done) return value;
+  }
 }
 
 /** A mark on the whole site, and where it was seen. */

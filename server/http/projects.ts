@@ -254,6 +254,8 @@ export function projectRoutes(
     response.set({
       'Content-Type': 'text/event-stream',
       'Cache-Control': 'no-store, no-transform',
+      // A proxy in front hands on what comes as it comes.
+      'X-Accel-Buffering': 'no',
     });
     response.flushHeaders();
     const send = (name: string, data: unknown) =>

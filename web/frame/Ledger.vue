@@ -19,6 +19,7 @@ import { usePlans } from '../store/plans';
 import { useProject } from '../store/project';
 import { useProof } from '../store/proof';
 import { count, kilobytes } from '../control/figures';
+import { whenIdle } from '../control/whenIdle';
 import MarkList from '../proof/MarkList.vue';
 
 const project = useProject();
@@ -29,10 +30,16 @@ const route = useRoute();
 const router = useRouter();
 const open = ref<'files' | 'time' | 'shift' | 'marks' | null>(null);
 
-/** Bytes of the style sheet: marks that change do not make it anew. */
+/** The page is seen before it is told what it weighs. */
+const isSeen = ref(false);
+whenIdle(() => {
+  isSeen.value = true;
+});
+
+/** Bytes of the style sheet: marks that change do not make it anew. Null until that is worked out. */
 const css = computed(() => {
   const document = allMarks.shown;
-  if (!document) return 0;
+  if (!document || !isSeen.value) return null;
   const delivery = plans.settledDelivery(document);
   const sheet = stylesheet(document, { fallback: plans.fallbackOf(document), delivery });
   return new TextEncoder().encode(sheet).length;
@@ -50,7 +57,10 @@ const figures = computed(() => {
     bytes: totalBytes(fonts),
     css: css.value,
     first,
-    times: first && loadTimes(STATED_CONNECTION, { stylesheetBytes: css.value, ...first }),
+    times:
+      first && css.value !== null
+        ? loadTimes(STATED_CONNECTION, { stylesheetBytes: css.value, ...first })
+        : null,
     marks: allMarks.marks,
   };
 });

@@ -1,5 +1,5 @@
 import { BODY_STYLE, type ProjectDocument } from '@lettera/core/document';
-import { elementAt, lasting, selectorsOf } from '@lettera/core/style';
+import { elementAt, elementsByStyle, lasting, selectorsOf } from '@lettera/core/style';
 import type { Box } from '@lettera/core/fallback';
 import { isFar } from './nearFirst';
 
@@ -28,8 +28,8 @@ export function elementsWithStyle(
   page: Document,
   styleKey: string,
 ): Element[] {
-  const selectors = Object.values(document.elements)
-    .filter(({ style }) => style === styleKey)
+  const selectors = (elementsByStyle(document).get(styleKey) ?? [])
+    .flatMap((key) => document.elements[key] ?? [])
     .flatMap((element) => selectorsOf(document, element))
     .filter((selector) => selector !== 'body');
   if (selectors.length === 0) return [];

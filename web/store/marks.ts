@@ -1,12 +1,15 @@
 import type * as Check from '@lettera/core/check';
-import type { AsideMark, Evidence, Mark } from '@lettera/core/check';
+import type { AsideMark, Evidence, Judged, Mark } from '@lettera/core/check';
 import { defineStore } from 'pinia';
-import { computed, shallowRef } from 'vue';
+import { computed, shallowRef, watch } from 'vue';
 import { afterRest } from '../control/afterRest';
 import { whenIdle } from '../control/whenIdle';
 import { useEvidence } from './evidence';
 import { useLayer } from './layer';
 import { useProject } from './project';
+
+/** How long is judged at once, milliseconds: less than a frame. */
+const AT_ONCE = 12;
 
 /** The marks on the project as it is shown, worked out once for everything that shows them. */
 export const useMarks = defineStore('marks', () => {
@@ -24,11 +27,28 @@ export const useMarks = defineStore('marks', () => {
     check.value = await import('@lettera/core/check');
   });
 
-  const judged = computed(() =>
-    shown.value && check.value
-      ? check.value.judge(shown.value, evidence.value)
-      : { marks: [], aside: [] },
-  );
+  const judged = shallowRef<Judged>({ marks: [], aside: [] });
+  let turn = 0;
+  /** Judges what is shown, some rules at a time: what is done meanwhile does not wait for all of them. */
+  async function judge(): Promise<void> {
+    const mine = ++turn;
+    if (!shown.value || !check.value) {
+      judged.value = { marks: [], aside: [] };
+      return;
+    }
+    const steps = check.value.judging(shown.value, evidence.value);
+    while (mine === turn) {
+      const until = performance.now() + AT_ONCE;
+      let step = steps.next();
+      while (!step.done && performance.now() < until) step = steps.next();
+      if (step.done) {
+        judged.value = step.value;
+        return;
+      }
+      await new Promise<void>((resolve) => whenIdle(resolve));
+    }
+  }
+  watch([shown, evidence, check], () => void judge(), { immediate: true });
   const current = computed(() => judged.value.marks);
   const aside = computed<AsideMark[]>(() => judged.value.aside);
 
