@@ -184,9 +184,13 @@ export async function largeSites(): Promise<Row[]> {
     // The loader that runs this file names functions through a helper, which the page has not.
     await page.evaluate('globalThis.__name = (named) => named');
   };
-  const opening = await time(6, async () => {
-    await show(`${slug}/scale`);
-  });
+  const opening: number[] = [];
+  for (let i = 0; i < 6; i++) {
+    // What goes on after a page was shown is no part of opening the next.
+    await page.goto('about:blank');
+    await new Promise((resolve) => setTimeout(resolve, 2500));
+    opening.push(...(await time(1, () => show(`${slug}/scale`))));
+  }
   await new Promise((resolve) => setTimeout(resolve, 6000));
   await steps(page);
   const { frames, tasks } = await steps(page);

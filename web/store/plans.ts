@@ -11,9 +11,18 @@ import { fallbackPlan, type FallbackPlan } from '@lettera/core/fallback';
 import { defineStore } from 'pinia';
 import { computed, shallowRef, watch } from 'vue';
 import { api } from '../api/client';
+import { afterRest } from '../control/afterRest';
 import { useCaseReadings } from './caseReadings';
 import { useFallbacks } from './fallbacks';
 import { useProject } from './project';
+
+type Bytes = ReadonlyMap<string, number | null>;
+const NO_BYTES: Bytes = new Map();
+/** The same for as long as the plan is. */
+const bytesBySource = onceFor(
+  ({ files }: Pick<DeliveryPlan, 'files'>): Bytes =>
+    new Map(files.map(({ source, bytes }) => [source, bytes])),
+);
 
 /** The two plans that the proof, the stages, the docket and the ledger read. */
 export const usePlans = defineStore('plans', () => {
@@ -61,10 +70,10 @@ export const usePlans = defineStore('plans', () => {
   /** The plan of what is shown; of the project as it is while bytes of what is only looked at are not known. */
   function settledDelivery(shown: ProjectDocument): DeliveryPlan {
     const plan = deliveryOf(shown);
+    // The project as it is is looked at where that is needed alone: a change of it changes nothing of this otherwise.
+    if (totalBytes(plan.files) !== null) return plan;
     const { document } = project;
-    return totalBytes(plan.files) === null && document && document !== shown
-      ? deliveryOf(document)
-      : plan;
+    return document && document !== shown ? deliveryOf(document) : plan;
   }
 
   /**
@@ -73,13 +82,13 @@ export const usePlans = defineStore('plans', () => {
    */
   const caseBytes = computed(() => {
     const { document } = project;
-    const { files } = document ? casePlanner.value(document) : { files: [] };
-    return new Map(files.map(({ source, bytes }) => [source, bytes]));
+    return document ? bytesBySource(casePlanner.value(document)) : NO_BYTES;
   });
 
+  const stored = afterRest(() => project.stored?.document ?? null);
   /** What is to be made for the stored document, and has not been. */
   const missing = computed(() => {
-    const document = project.stored?.document;
+    const document = stored.value;
     if (!document) return '';
     return [deliveryOf, casePlanner.value]
       .flatMap((planOf) => planOf(document).wanted)
