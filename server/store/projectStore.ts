@@ -364,14 +364,16 @@ export class ProjectStore {
     return () => this.#events.off(projectId, listener);
   }
 
-  /** Tells those who listen here of a revision that another process has made. */
+  /** Tells those who listen here of a revision that another process has made; of several, each in its turn. */
   async #heard(id: string, revision: number): Promise<void> {
     if (this.#events.listenerCount(id) === 0) return;
-    const project = await this.get(id);
-    // Later ones are told of in their turn.
-    if (!project || project.revision < revision) return;
-    const change = await this.changeOf(project);
-    if (change) this.#events.emit(id, change);
+    const [made, project] = [await this.#change(id, revision), await this.get(id)];
+    if (!made || !project) return;
+    const { label, patch, at } = made;
+    // What undo would take back is told as it is by now.
+    const { undo, redo } = project;
+    const change: Change = { revision, label, patch, undo, redo, updatedAt: at };
+    this.#events.emit(id, change);
   }
 
   async #row(idOrSlug: string): Promise<ProjectRow | undefined> {

@@ -75,6 +75,11 @@ describe.each(['a file', 'a server'] as const)('processes on %s', (kind) => {
     ]);
     await wait(400);
     expect(own).toEqual(heard);
+    // Several at once are told of one by one, so that who has one can make the next of it.
+    for (const revision of [2, 3, 4])
+      await one.projects.change(id, revision, rename(`${revision}`));
+    await until(() => heard.length === 4);
+    expect((heard as { revision: number }[]).map(({ revision }) => revision)).toEqual([2, 3, 4, 5]);
   });
 
   test('hear of waypoints, of sessions that end, and of progress', async () => {
