@@ -187,7 +187,7 @@ describe('the line-up', () => {
         const { fontSize, backgroundColor } = getComputedStyle(node);
         return { fontSize: parseFloat(fontSize), backgroundColor, text: node.textContent?.trim() };
       });
-    const before = await style();
+    const before = await eventually(style, ({ text }) => text !== '');
     await press(page, 'Setting');
     await press(page, 'equal x-height', '.l-fold');
     await press(page, 'dark', '.l-fold [aria-label="Background"]');
@@ -323,7 +323,7 @@ describe('an opened family', () => {
     const name = await first?.evaluate((node) => node.textContent?.trim());
     // The generated families repeat the library, so the nearest is another Gloock.
     expect(name).toMatch(/^Gloock \d/);
-    await first?.click();
+    await press(page, name ?? '', '.panel');
     await eventually(
       () => page.$eval('.family.open .name', (node) => node.textContent?.trim()),
       (open) => open === name,

@@ -7,7 +7,7 @@ import { eventually, launchBrowser, newPage, proofFrame } from './browser';
 import { startStudio, type Studio } from './studio';
 
 /** How many processes are killed in each store; `LETTERA_KILLS=60` kills more. */
-const KILLS = Number(process.env['LETTERA_KILLS'] ?? 6);
+const KILLS = Number(process.env['LETTERA_KILLS'] ?? 3);
 const PROJECT = '/api/v1/projects/tarnholm-light';
 
 const write = (url: string, revision: number, words: string) =>

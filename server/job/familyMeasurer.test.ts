@@ -52,17 +52,20 @@ describe('measuring families', () => {
   test('goes on for who waits when whoever asked first goes away', async () => {
     const gone = new AbortController();
     const faces = [faceOf(slab, 350)];
+    let begun = (): void => undefined;
+    const hasBegun = new Promise<void>((resolve) => (begun = resolve));
     const first = server.services.measurer.sheet(
       faces,
       () =>
-        new Promise<Uint8Array>((_, reject) =>
-          gone.signal.addEventListener('abort', () => reject(gone.signal.reason as Error)),
-        ),
+        new Promise<Uint8Array>((_, reject) => {
+          gone.signal.addEventListener('abort', () => reject(gone.signal.reason as Error));
+          begun();
+        }),
     );
     const { load, asked } = counting();
     const second = server.services.measurer.sheet(faces, load);
-    // Both have looked into the store, and the second waits for the first.
-    await server.services.measurer.known([faces]);
+    // The first is at it, and the second waits for the first.
+    await hasBegun;
     gone.abort();
     await expect(first).rejects.toMatchObject({ name: 'AbortError' });
     expect((await second)?.reading.family).toBe('Tarnholm Test Slab');
