@@ -92,7 +92,7 @@ export const colourProperties = (
   Object.entries(colours).map(([key, colour]) => [colourProperty(key), colour[ground]]);
 
 /** Tokens of styles as they were made last, by the style as it is resolved, and then by names. */
-const tokensOf = onceFor((_style: ResolvedStyle) => new Map<string, readonly CustomProperty[]>());
+const tokensOf = onceFor<ResolvedStyle, Map<string, readonly CustomProperty[]>>(() => new Map());
 
 /**
  * `--style-<style>-<property>`: what a style sets, and, as a reference to the style it is set in, what

@@ -67,7 +67,7 @@ export const ruleOf = (
   onNarrow(document, narrowRule(document, selector, element));
 
 /** Rules as they were written, by what they declare. */
-const rulesOf = onceFor((_declarations: readonly Declaration[]) => new Map<string, string>());
+const rulesOf = onceFor<readonly Declaration[], Map<string, string>>(() => new Map());
 
 /** A rule, written once for as long as it declares the same. */
 function written(declarations: readonly Declaration[], selector: string, important: boolean) {
@@ -109,7 +109,7 @@ export function narrowTokens(document: ProjectDocument): string {
  */
 const declarationsBy = onceForParts(['delivery'], () => {
   const byStyle = () =>
-    onceFor((_style: ResolvedStyle) => new WeakMap<RuledElement, Declaration[]>());
+    onceFor<ResolvedStyle, WeakMap<RuledElement, Declaration[]>>(() => new WeakMap());
   return { plain: byStyle(), inContainers: byStyle() };
 });
 

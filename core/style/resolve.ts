@@ -112,7 +112,7 @@ interface Resolution {
 }
 
 /** Resolutions of a style as it is, by its key and the element around it, so that a change of others leaves them. */
-const lastOf = onceFor((_style: TextStyle) => new Map<string, Resolution>());
+const lastOf = onceFor<TextStyle, Map<string, Resolution>>(() => new Map());
 
 const samePlaces = (before: readonly Place[], now: readonly Place[]): boolean =>
   before.length === now.length &&
