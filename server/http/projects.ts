@@ -250,7 +250,7 @@ export function projectRoutes(
   });
 
   router.get('/projects/:id/events', async (request, response) => {
-    const { id, revision } = await projectOf(projects, request);
+    const { id } = await projectOf(projects, request);
     response.set({
       'Content-Type': 'text/event-stream',
       'Cache-Control': 'no-store, no-transform',
@@ -260,7 +260,6 @@ export function projectRoutes(
     response.flushHeaders();
     const send = (name: string, data: unknown) =>
       response.write(`event: ${name}\ndata: ${JSON.stringify(data)}\n\n`);
-    send('hello', { revision });
     const stop = projects.onRevision(id, (change) => send('revision', change));
     const stopWaypoints = waypoints.onChange(id, () => send('waypoints', {}));
     const stopProgress = progress.on(id, (report) => send('progress', report));
@@ -280,6 +279,9 @@ export function projectRoutes(
       clearInterval(heartbeat);
       ending.removeEventListener('abort', end);
     });
+    // Where it stands is told once it is listened: what comes about between would be told of by neither.
+    const now = await projects.get(id);
+    if (now && !response.closed) send('hello', { revision: now.revision });
   });
 
   return router;

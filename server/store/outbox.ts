@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { EventEmitter } from 'node:events';
-import { and, asc, gt, lt, max, ne } from 'drizzle-orm';
+import { and, asc, gt, lt, lte, max, ne } from 'drizzle-orm';
 import type { BatchItem } from 'drizzle-orm/batch';
 import type { Database } from './database';
 import { outbox } from './schema';
@@ -125,14 +125,19 @@ export class Outbox {
   async #look(isFile: boolean): Promise<void> {
     if (isFile && !(await this.#mayHaveChanged())) return;
     this.#asked = Date.now();
+    const [newest] = await this.database.select({ id: max(outbox.id) }).from(outbox);
+    const until = newest?.id ?? this.#last;
     const rows = await this.database
       .select()
       .from(outbox)
-      .where(and(gt(outbox.id, this.#last), ne(outbox.origin, this.#origin)))
+      .where(and(gt(outbox.id, this.#last), lte(outbox.id, until), ne(outbox.origin, this.#origin)))
       .orderBy(asc(outbox.id))
       .limit(AT_ONCE);
+    // There may be more, which is looked for at the next turn; what is this process's own is passed over.
+    if (rows.length === AT_ONCE) this.#version = null;
+    else this.#last = Math.max(this.#last, until);
     for (const row of rows) {
-      this.#last = row.id;
+      this.#last = Math.max(this.#last, row.id);
       this.#others.add(row.origin);
       if (row.kind === PROCESS) await this.#meet(row.origin, row.data as Presence);
       else this.hear(row);
