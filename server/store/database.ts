@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { accessSync, constants, existsSync, mkdirSync, readFileSync, statSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
-import { createClient, type Client } from '@libsql/client';
+import { createClient, type Client, type InStatement } from '@libsql/client';
 import { is } from 'drizzle-orm';
 import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
@@ -35,20 +35,32 @@ const codeOf = (error: unknown): string => String((error as { code?: unknown }).
 const isBusy = (error: unknown): boolean =>
   /^SQLITE_(BUSY|LOCKED)/.test(codeOf(error)) || /database is locked/.test(String(error));
 
+/** Whether a server could not be reached, or the connection to it broke: what was sent may have been done. */
+const isUnreachable = (error: unknown): boolean =>
+  /fetch failed|ECONNRESET|ECONNREFUSED|socket hang up/.test(
+    `${String(error)} ${String((error as { cause?: unknown }).cause)}`,
+  );
+
+/** Whether a statement only reads, and may be asked again. */
+const onlyReads = (statement: InStatement): boolean =>
+  /^\s*(select|pragma)\b/i.test(typeof statement === 'string' ? statement : statement.sql);
+
 /**
  * A client that waits while another program holds the database. The connection on which a statement was
- * refused is given up: it would go on as if that statement were under way.
+ * refused is given up: it would go on as if that statement were under way. Others that wait for that connection
+ * have not begun then, and begin on the next. A server that is away for a moment is asked again what is only read.
  */
 function patientClient(client: Client): Client {
-  async function patiently<T>(work: () => Promise<T>): Promise<T> {
+  async function patiently<T>(work: () => Promise<T>, reads: boolean): Promise<T> {
     const until = Date.now() + BUSY_WAIT;
     for (let pause = FIRST_PAUSE; ; pause = Math.min(LONGEST_PAUSE, pause * 2)) {
       try {
         return await work();
       } catch (error) {
-        if (!isBusy(error)) throw error;
-        await client.reconnect();
-        if (Date.now() + pause > until) {
+        const isTakenAway = codeOf(error) === 'CLIENT_CLOSED' && !client.closed;
+        if (!isTakenAway && !isBusy(error) && !isUnreachable(error)) throw error;
+        if (isBusy(error)) await client.reconnect();
+        if (Date.now() + pause > until || (isUnreachable(error) && !reads)) {
           throw new DatabaseBusyError('Another program holds the database.', { cause: error });
         }
         await wait(pause);
@@ -59,12 +71,12 @@ function patientClient(client: Client): Client {
     get(target, name) {
       if (name === 'execute') {
         return (...given: Parameters<Client['execute']>) =>
-          patiently(() => target.execute(...given));
+          patiently(() => target.execute(...given), onlyReads(given[0]));
       }
       if (name === 'batch') {
         // What is stored together begins as a write, so that it waits before its first statement or not at all.
         return (statements: Parameters<Client['batch']>[0]) =>
-          patiently(() => target.batch(statements, 'write'));
+          patiently(() => target.batch(statements, 'write'), false);
       }
       const value: unknown = Reflect.get(target, name, target);
       return typeof value === 'function' ? (value.bind(target) as unknown) : value;

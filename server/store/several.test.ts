@@ -125,6 +125,21 @@ describe.each(['a file', 'a server'] as const)('processes on %s', (kind) => {
   });
 });
 
+test('statements that wait for a connection are done when another gives it up', async () => {
+  const place = await placeOn('a file');
+  const [one, other] = [await processOn(place), await processOn(place)];
+  await one.projects.create(newDocument('One'), []);
+  // The file is held for a while, so that the first statement is refused and gives its connection up.
+  const held = await other.database.$client.transaction('write');
+  const count = () => one.database.$client.execute('SELECT count(*) AS n FROM projects');
+  const writing = one.database.$client.execute("INSERT INTO tries VALUES ('a', 1, 1)");
+  const rest = Promise.all(Array.from({ length: 20 }, count));
+  await wait(200);
+  await held.rollback();
+  await writing;
+  expect((await rest).map(({ rows }) => rows[0]?.['n'])).toEqual(Array(20).fill(1));
+});
+
 describe.each(['a file', 'a server'] as const)('work that is to be done once, on %s', (kind) => {
   const workOn = (made: Map<string, string>, at: { begun: number }, takes: number) => ({
     look: () => Promise.resolve(made.get('x') ?? null),

@@ -215,6 +215,8 @@ export async function startLibsqlServer(
       (error: unknown) => reply(400, { message: String(error) }),
     );
   });
+  // A connection that rests is not closed under a request.
+  server.keepAliveTimeout = 60_000;
   await new Promise<void>((resolve) => server.listen(port, '127.0.0.1', resolve));
   return {
     url: `http://127.0.0.1:${(server.address() as AddressInfo).port}`,
