@@ -82,6 +82,8 @@ export class ProjectStore {
   readonly #queues = new Map<string, Promise<unknown>>();
 
   readonly #documents = new Map<string, Remembered>();
+  /** What is being heard of from other processes. */
+  #hearing: Promise<void> = Promise.resolve();
 
   constructor(
     private readonly database: Database,
@@ -89,8 +91,9 @@ export class ProjectStore {
   ) {
     this.#events.setMaxListeners(0);
     outbox.on<number>(REVISION, (id, revision) => {
-      // A store that cannot be read now is read when somebody asks for the project.
-      if (id !== null) this.#heard(id, revision).catch(() => undefined);
+      if (id === null) return;
+      // One after the other, as they came about. A store that cannot be read now is read when somebody asks.
+      this.#hearing = this.#hearing.then(() => this.#heard(id, revision)).catch(() => undefined);
     });
   }
 
