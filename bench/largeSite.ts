@@ -10,6 +10,7 @@ import { launchBrowser, newPage } from '../e2e/browser';
 import { startLettera } from '../e2e/lettera';
 import { largeDocument } from './large';
 import { summarise, time, type Row } from './timing';
+import { changeTokens } from './web';
 
 /** Changes behind the project. */
 const HISTORY = 50_000;
@@ -79,38 +80,6 @@ async function largeProject(services: Services): Promise<string> {
   }
   return slug;
 }
-
-/** Steps a number of the scale until the proof has it, milliseconds each, and the longest task meanwhile. */
-const steps = (page: Page): Promise<{ frames: number[]; tasks: number[] }> =>
-  page.evaluate(async (changes) => {
-    const input = document.querySelector<HTMLInputElement>(
-      '.ends fieldset:nth-child(2) input[aria-label="Base"]',
-    );
-    const heading = document.querySelector('iframe')?.contentDocument?.querySelector('h1');
-    if (!input || !heading) throw new Error('The scale is not there');
-    const nextFrame = () => new Promise<number>((resolve) => requestAnimationFrame(resolve));
-    const long: number[] = [];
-    new PerformanceObserver((list) => {
-      for (const { duration } of list.getEntries()) long.push(duration);
-    }).observe({ type: 'longtask' });
-    const size = () => getComputedStyle(heading).fontSize;
-    const frames: number[] = [];
-    const tasks: number[] = [];
-    for (let i = 0; i < changes; i++) {
-      await nextFrame();
-      const before = size();
-      long.length = 0;
-      const start = performance.now();
-      const key = i % 20 < 10 ? 'ArrowUp' : 'ArrowDown';
-      input.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }));
-      while (size() === before) await nextFrame();
-      await nextFrame();
-      frames.push(performance.now() - start);
-      await new Promise((resolve) => setTimeout(resolve, 900));
-      tasks.push(Math.max(0, ...long));
-    }
-    return { frames, tasks };
-  }, CHANGES);
 
 /** Scrolls the sheet of styles, and gives the time between its frames. */
 const scrolled = (page: Page): Promise<number[]> =>
@@ -192,8 +161,10 @@ export async function largeSites(): Promise<Row[]> {
     opening.push(...(await time(1, () => show(`${slug}/scale`))));
   }
   await new Promise((resolve) => setTimeout(resolve, 6000));
-  await steps(page);
-  const { frames, tasks } = await steps(page);
+  // What is worked out at rest is part of it here.
+  const often = { changes: CHANGES, rest: 900 };
+  await changeTokens(page, often);
+  const { frames, tasks } = await changeTokens(page, often);
 
   // Nobody looks on while it is measured how long saving takes.
   await page.goto('about:blank');

@@ -62,10 +62,16 @@ export async function firstLoads(): Promise<Row[]> {
   ];
 }
 
-/** Steps a number of the scale, until the proof has painted it; and the longest task meanwhile. */
-async function changeTokens(page: Page): Promise<{ frames: number[]; tasks: number[] }> {
+/**
+ * Steps a number of the scale, until the proof has painted it; and the longest task meanwhile.
+ * @param given.rest how long is waited after each, milliseconds
+ */
+export async function changeTokens(
+  page: Page,
+  { changes = CHANGES, rest = 120 } = {},
+): Promise<{ frames: number[]; tasks: number[] }> {
   return page.evaluate(
-    async (changes, MICROTASKS) => {
+    async (changes, rest, MICROTASKS) => {
       const input = document.querySelector<HTMLInputElement>(
         '.ends fieldset:nth-child(2) input[aria-label="Base"]',
       );
@@ -94,12 +100,13 @@ async function changeTokens(page: Page): Promise<{ frames: number[]; tasks: numb
         while (size() === before) await nextFrame();
         await nextFrame();
         frames.push(performance.now() - start);
-        await new Promise((resolve) => setTimeout(resolve, 120));
+        await new Promise((resolve) => setTimeout(resolve, rest));
         tasks.push(Math.max(0, ...longTasks));
       }
       return { frames, tasks };
     },
-    CHANGES,
+    changes,
+    rest,
     MICROTASKS,
   );
 }

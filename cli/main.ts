@@ -6,6 +6,7 @@ import { Argument, Command, Option } from 'commander';
 import {
   backup,
   judgeProject,
+  nameOf,
   openProject,
   openServices,
   readConfig,
@@ -165,7 +166,7 @@ async function restoreBackup(file: string, flags: { data?: string }): Promise<vo
   try {
     const place = readConfig(flags);
     const aside = await restore(resolve(file), place);
-    console.log(`${place.databaseUrl ?? place.dataFolder} holds what ${file} held.`);
+    console.log(`${nameOf(place)} holds what ${file} held.`);
     if (aside) console.log(`What was there before is kept in ${aside}`);
   } catch (error) {
     fail(error);

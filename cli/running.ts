@@ -1,7 +1,7 @@
 import { fork } from 'node:child_process';
 import { fileURLToPath } from 'node:url';
 import open from 'open';
-import { readConfig, startServer, type ConfigFlags } from '@lettera/server';
+import { nameOf, readConfig, startServer, type ConfigFlags } from '@lettera/server';
 import { sheetOfElements } from '@lettera/sample';
 import { fail } from './ending';
 import { loadSample } from './loadSample';
@@ -28,7 +28,7 @@ export async function start(flags: StartFlags): Promise<void> {
           : {}),
     });
     console.log(`Lettera is ready at ${running.url}`);
-    console.log(`Everything is kept in ${config.databaseUrl ?? config.dataFolder}`);
+    console.log(`Everything is kept in ${nameOf(config)}`);
     process.send?.('ready');
     const stop = () => void running.close().then(() => process.exit(0));
     process.on('SIGINT', stop);

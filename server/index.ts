@@ -9,7 +9,7 @@ export { judgeProject } from './judging';
 export { openProject, PROJECT_FILE_SUFFIX, ProjectFileError, saveProject } from './projectFile';
 export { openServices, type Services } from './services';
 export { backup, restore } from './store/backup';
-export { DATABASE_FILE, StoreError } from './store/database';
+export { DATABASE_FILE, nameOf, StoreError } from './store/database';
 export type { NewFont } from './store/fontStore';
 export type { Page } from './store/pageStore';
 export type { Project, ProjectSummary } from '@lettera/core/wire';

@@ -5,7 +5,7 @@ import { createApp, type AppOptions } from './app';
 import { ConfigError, type Config } from './config';
 import { openServices, type Services } from './services';
 import { noteRunning } from './store/backup';
-import { toStoreError } from './store/database';
+import { nameOf, toStoreError } from './store/database';
 
 /** A server that answers. */
 export interface Running {
@@ -106,7 +106,7 @@ export async function startServer(
     } catch (error) {
       server.closeAllConnections();
       server.close();
-      throw toStoreError(error, config.databaseUrl ?? config.dataFolder);
+      throw toStoreError(error, nameOf(config));
     }
     ready = true;
     ends.push(tidyUp(services, noted));

@@ -129,12 +129,8 @@ const BROKEN_FORM =
   /^(Unexpected end of form|Multipart: |Malformed |Unexpected end of file|Missing Content-Type)/;
 
 function fromHttp(error: HttpError): Problem | null {
-  if (error instanceof DatabaseBusyError || error.cause instanceof DatabaseBusyError) {
-    return new Problem(
-      'database-busy',
-      kept('Another program holds the database. Try again in a moment.'),
-    );
-  }
+  const busy = [error, error.cause].find((one) => one instanceof DatabaseBusyError);
+  if (busy) return new Problem('database-busy', kept(`${busy.message} Try again in a moment.`));
   if (error instanceof TooMuchError) {
     return error.all
       ? new Problem('busy', kept('Too many files arrive at once. Try again in a moment.'))

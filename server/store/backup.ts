@@ -17,6 +17,7 @@ import {
   bringToSchema,
   DATABASE_FILE,
   isLetteraDatabase,
+  nameOf,
   ours,
   prepareFolder,
   refuseDamagedDatabase,
@@ -101,7 +102,7 @@ async function copyRows(from: Pick<Client, 'execute'>, to: Client): Promise<void
 
 /** As `backup`, of a store on another server: what is read is one state. */
 async function backupServer(place: DataPlace, out: string): Promise<void> {
-  const where = place.databaseUrl ?? '';
+  const where = nameOf(place);
   await refuseThere(out);
   const client = serverClient(place);
   try {
@@ -179,7 +180,7 @@ async function servedBy(dataFolder: string): Promise<number | undefined> {
  * there is no place beside it that it could be kept in.
  */
 async function restoreServer(file: string, place: DataPlace): Promise<null> {
-  const where = place.databaseUrl ?? '';
+  const where = nameOf(place);
   await refuseUnusable(file);
   const arriving = join(await mkdtemp(join(tmpdir(), 'lettera-restoring-')), DATABASE_FILE);
   const client = serverClient(place);

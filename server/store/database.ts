@@ -17,7 +17,7 @@ export class StoreError extends Error {
   override readonly name = 'StoreError';
 }
 
-/** Another program has held the database for longer than is waited. */
+/** The database has not answered for longer than is waited: another program holds it, or its server is away. */
 export class DatabaseBusyError extends Error {
   override readonly name = 'DatabaseBusyError';
 }
@@ -61,7 +61,12 @@ function patientClient(client: Client): Client {
         if (!isTakenAway && !isBusy(error) && !isUnreachable(error)) throw error;
         if (isBusy(error)) await client.reconnect();
         if (Date.now() + pause > until || (isUnreachable(error) && !reads)) {
-          throw new DatabaseBusyError('Another program holds the database.', { cause: error });
+          throw new DatabaseBusyError(
+            isUnreachable(error)
+              ? 'The database server does not answer.'
+              : 'Another program holds the database.',
+            { cause: error },
+          );
         }
         await wait(pause);
       }
@@ -300,6 +305,11 @@ export const serverClient = ({ databaseUrl, databaseToken }: DataPlace): Client 
     ...(databaseToken ? { authToken: databaseToken } : {}),
   });
 
+/** What a place is called: an address without what lets in. */
+export function nameOf({ dataFolder, databaseUrl }: DataPlace): string {
+  return databaseUrl?.replace(/[?#].*$/, '').replace(/\/\/[^/@]*@/, '//') ?? dataFolder;
+}
+
 /** How a store is opened. */
 export interface OpenOptions {
   /** By whoever only reads: nothing is changed, not even an older schema. */
@@ -316,7 +326,7 @@ export async function openDatabase(
   { reads = false }: OpenOptions = {},
 ): Promise<Database> {
   const { dataFolder, databaseUrl } = place;
-  const where = databaseUrl ?? dataFolder;
+  const where = nameOf(place);
   if (!databaseUrl) prepareFolder(dataFolder);
   const file = join(dataFolder, DATABASE_FILE);
   const bytesBefore = !databaseUrl && existsSync(file) ? statSync(file).size : 0;
