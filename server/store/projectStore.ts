@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { EventEmitter } from 'node:events';
 import type { BatchItem } from 'drizzle-orm/batch';
-import { and, asc, desc, eq, getTableColumns, gt, inArray, lt, lte, or, sql } from 'drizzle-orm';
+import { asc, and, eq, getTableColumns, inArray, or, sql } from 'drizzle-orm';
 import { applyChange, describePatch, reapply } from '@lettera/core/change';
 import type { Patch, ProjectDocument } from '@lettera/core/document';
 import { slug as slugOf } from '@lettera/core/deliver';
@@ -9,8 +9,9 @@ import { CLEANER_VERSION } from '@lettera/core/page/file';
 import type { Change, HistoryEntry, Project, ProjectSummary } from '@lettera/core/wire';
 import type { Database } from './database';
 import type { Page } from './pageStore';
+import { History } from './history';
 import { Outbox } from './outbox';
-import { changes, keptStates, pages, projects, waypoints } from './schema';
+import { changes, keptStates, pages, projects } from './schema';
 
 /** The change was made on a revision that is not the newest; nothing was stored. */
 export class StaleRevisionError extends Error {
@@ -47,10 +48,6 @@ const { document: _document, ...columnsBesides } = getTableColumns(projects);
 
 /** Documents of projects that were asked for last, so that a revision is read and made ready once. */
 const REMEMBERED_DOCUMENTS = 50;
-/** Bytes of the patches of one page of history. */
-const HISTORY_BYTES = 1_000_000;
-/** Changes that are read together on the way to another revision. */
-const CHANGES_AT_ONCE = 200;
 /** At every so many revisions the whole document is kept, so that no other is farther from one than half as many. */
 export const KEPT_EVERY = 500;
 /** How often a change that no one made on a revision is tried on a newer one. */
@@ -82,6 +79,7 @@ export class ProjectStore {
   readonly #queues = new Map<string, Promise<unknown>>();
 
   readonly #documents = new Map<string, Remembered>();
+  readonly #history: History;
   /** What is being heard of from other processes. */
   #hearing: Promise<void> = Promise.resolve();
 
@@ -89,6 +87,7 @@ export class ProjectStore {
     private readonly database: Database,
     private readonly outbox = new Outbox(database),
   ) {
+    this.#history = new History(database);
     this.#events.setMaxListeners(0);
     outbox.on<number>(REVISION, (id, revision) => {
       if (id === null) return;
@@ -258,86 +257,16 @@ export class ProjectStore {
     });
   }
 
-  /** Revisions before a given one, newest first: at most so many, and so many bytes of patches, but one at least. */
-  async history(id: string, before: number, limit: number): Promise<HistoryEntry[]> {
-    const sizes = await this.database
-      .select({ bytes: sql<number>`length(CAST(${changes.patch} AS BLOB))` })
-      .from(changes)
-      .where(and(eq(changes.projectId, id), lt(changes.revision, before)))
-      .orderBy(desc(changes.revision))
-      .limit(limit);
-    let bytes = 0;
-    const beyond = sizes.findIndex((one) => (bytes += one.bytes) > HISTORY_BYTES);
-    const within = beyond < 0 ? sizes.length : Math.max(1, beyond);
-    return this.database
-      .select({
-        revision: changes.revision,
-        kind: changes.kind,
-        label: changes.label,
-        patch: changes.patch,
-        at: changes.at,
-      })
-      .from(changes)
-      .where(and(eq(changes.projectId, id), lt(changes.revision, before)))
-      .orderBy(desc(changes.revision))
-      .limit(within);
+  /** Revisions before a given one, newest first. @see History */
+  history(id: string, before: number, limit: number): Promise<HistoryEntry[]> {
+    return this.#history.entries(id, before, limit);
   }
 
   /** The document as it stood at a revision, made from the nearest that is kept whole; null for one that never was. */
   async documentAt(id: string, revision: number): Promise<ProjectDocument | null> {
     const row = await this.#row(id);
     if (!row || !Number.isInteger(revision) || revision < 1 || revision > row.revision) return null;
-    const nearest = await this.#nearest(id, revision);
-    const from =
-      nearest && Math.abs(nearest.revision - revision) < row.revision - revision ? nearest : row;
-    return this.#go(id, from, revision);
-  }
-
-  /** The document that is kept whole at the revision nearest to one: kept on the way, or named. */
-  async #nearest(
-    id: string,
-    revision: number,
-  ): Promise<{ revision: number; document: ProjectDocument } | undefined> {
-    const found = await Promise.all(
-      [keptStates, waypoints].map(async (table) => {
-        const [state] = await this.database
-          .select({ revision: table.revision, document: table.document })
-          .from(table)
-          .where(eq(table.projectId, id))
-          .orderBy(sql`abs(${table.revision} - ${revision})`)
-          .limit(1);
-        return state ? [{ ...state, document: reapply(state.document, []) }] : [];
-      }),
-    );
-    const away = (one: { revision: number }) => Math.abs(one.revision - revision);
-    return found.flat().sort((one, other) => away(one) - away(other))[0];
-  }
-
-  /** Goes from a document at one revision to that at another, change by change, back or forth. */
-  async #go(
-    id: string,
-    { revision, document }: { revision: number; document: ProjectDocument },
-    to: number,
-  ): Promise<ProjectDocument> {
-    const isBack = to < revision;
-    let made = document;
-    for (let at = revision; at !== to;) {
-      const next = isBack ? Math.max(to, at - CHANGES_AT_ONCE) : Math.min(to, at + CHANGES_AT_ONCE);
-      const steps = await this.database
-        .select({ patch: isBack ? changes.inverse : changes.patch })
-        .from(changes)
-        .where(
-          and(
-            eq(changes.projectId, id),
-            gt(changes.revision, Math.min(at, next)),
-            lte(changes.revision, Math.max(at, next)),
-          ),
-        )
-        .orderBy(isBack ? desc(changes.revision) : asc(changes.revision));
-      made = steps.reduce((before, { patch }) => reapply(before, patch), made);
-      at = next;
-    }
-    return made;
+    return this.#history.document(id, row, revision);
   }
 
   /** What the change made of a project that led to it as it stands; null for one that was never changed. */
