@@ -63,13 +63,18 @@ function documentWith(whole: boolean): ProjectDocument {
   ]).document;
 }
 
-async function computedOn(project: ProjectDocument): Promise<Record<string, string[]>> {
+/** Properties of each tag on a page that loads what is delivered. @param site what the page's own style sheet says */
+async function computedOn(
+  project: ProjectDocument,
+  properties: readonly PropertyName[],
+  site = '',
+): Promise<Record<string, string[]>> {
   const css = bundleFiles(project, plansOf(project), {}).find(({ path }) => path === 'lettera.css');
   const { page } = await newPage(browser);
   await page.setContent(
-    `<!doctype html><style>${css?.kind === 'text' ? css.content : ''}</style><body>${BODY}`,
+    `<!doctype html><style>${css?.kind === 'text' ? css.content : ''}</style><style>${site}</style><body>${BODY}`,
   );
-  const names = Object.keys(ON_BODY).map((name) => PROPERTIES[name as PropertyName].css);
+  const names = properties.map((name) => PROPERTIES[name].css);
   const found = await page.evaluate(
     (tags, properties) =>
       Object.fromEntries(
@@ -86,20 +91,42 @@ async function computedOn(project: ProjectDocument): Promise<Record<string, stri
   return found;
 }
 
-test('every property that is inherited and left open is tried', () => {
-  const open = PROPERTY_NAMES.filter(
-    (name) => PROPERTIES[name].inherited && PROPERTIES[name].whenOpen === 'leave',
+/** What the body of a project sets from the first. */
+const SET_BY_BODY: readonly PropertyName[] = PROPERTY_NAMES.filter(
+  (name) => name in (seatedDocument().styles['body']?.set ?? {}),
+);
+
+test('every property that is inherited is tried', () => {
+  const inherited = PROPERTY_NAMES.filter(
+    (name) => PROPERTIES[name].inherited && name !== 'hyphenation',
   );
-  expect(open.filter((name) => name !== 'hyphenation').sort()).toEqual(Object.keys(ON_BODY).sort());
+  expect(inherited.sort()).toEqual([...SET_BY_BODY, ...Object.keys(ON_BODY)].sort());
 });
 
 test.each([
   ['all of the font', true],
   ['its size alone', false],
 ])('in a style that sets %s', async (_what, whole) => {
-  const { p, ...others } = await computedOn(documentWith(whole));
+  const { p, ...others } = await computedOn(documentWith(whole), [
+    ...(Object.keys(ON_BODY) as PropertyName[]),
+    ...(whole ? [] : SET_BY_BODY),
+  ]);
   // The body's values are there to be followed.
   expect(p).toContain('oldstyle-nums proportional-nums');
   expect(p).toContain('end');
   for (const [tag, values] of Object.entries(others)) expect([tag, values]).toEqual([tag, p]);
+});
+
+test('but nothing stands before what the site says of it, at any weight', async () => {
+  for (const weight of ['none', 'own', 'over'] as const) {
+    const project = applyChange(documentWith(false), [
+      add('/delivery/weight', weight),
+      { op: 'replace', path: '/delivery/layer', value: null },
+    ]).document;
+    const site = `${TAGS.join(', ')} { font-weight: 650; color: rgb(1, 2, 3) } @layer site { ${TAGS.join(', ')} { letter-spacing: 3px } }`;
+    const found = await computedOn(project, ['weight', 'colour', 'letterSpacing'], site);
+    for (const tag of TAGS) {
+      expect([weight, tag, found[tag]]).toEqual([weight, tag, ['650', 'rgb(1, 2, 3)', '3px']]);
+    }
+  }
 });

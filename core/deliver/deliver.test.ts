@@ -88,20 +88,30 @@ describe('lettera.css', () => {
     const document = seatedDocument();
     expect(stylesheet(document, plansOf(document))).toMatch(/@layer lettera \{\n\s+:where\(body\)/);
     const bare = { ...document, delivery: { ...document.delivery, layer: null } };
-    expect(stylesheet(bare, plansOf(bare))).not.toContain('@layer');
+    expect(stylesheet(bare, plansOf(bare))).toMatch(/\n:where\(body\) \{/);
   });
 
-  test('inherits expressly what a style leaves to the text around it', () => {
-    const css = stylesheet(seatedDocument(), plansOf(seatedDocument()));
-    const strong = /:where\(strong, b\) \{([^}]*)\}/.exec(css)?.[1] ?? '';
-    expect(strong.trim().split(/;\s*/)).toEqual([
-      'font: inherit',
-      'font-weight: var(--style-strong-font-weight)',
-      'letter-spacing: inherit',
-      'text-transform: inherit',
-      'color: inherit',
-      '',
-    ]);
+  test('says nothing of what a style leaves open, but that browsers are not to stand between', () => {
+    const css = (delivery: object) => {
+      const document = seatedDocument();
+      const other = { ...document, delivery: { ...document.delivery, ...delivery } };
+      return stylesheet(other, plansOf(other));
+    };
+    const usual = css({});
+    const strong = /:where\(strong, b\) \{([^}]*)\}/.exec(usual)?.[1] ?? '';
+    expect(strong.trim()).toBe('font-weight: var(--style-strong-font-weight);');
+    // Where another rule stands, the weakest layer of all loses to it.
+    const open = /@layer lettera\.open \{([^]*?)\n\}/.exec(usual)?.[1] ?? '';
+    expect(open).toMatch(/:where\(button, .button\) \{\s*font-style: inherit/);
+    expect(open.replaceAll('inherit', '')).not.toMatch(/: var|!important/);
+    expect(usual.indexOf('@layer lettera.open')).toBeLessThan(usual.indexOf('@layer lettera {'));
+    expect(css({ layer: null })).toContain('@layer lettera.open {');
+    expect(css({ layer: 'type.base' })).toContain('@layer type.base.open {');
+    // After the site's own sheets no layer of Lettera's is weaker than theirs.
+    expect(css({ linked: 'after' })).not.toContain('.open {');
+    expect(usual.split('@layer lettera {')[1]).toBe(
+      css({ linked: 'after' }).split('@layer lettera {')[1],
+    );
   });
 
   test('delivers dark colours only when asked', () => {

@@ -101,13 +101,14 @@ function styleToken(document: ProjectDocument, key: string): Json {
   const composite: Record<string, Json> = {};
   const beyond: Record<string, Json> = {};
   for (const name of PROPERTY_NAMES) {
-    const { token, values, whenOpen } = descriptorOf(name);
+    const { token, values } = descriptorOf(name);
     // What is inherited is said as a browser computes it here; `set` below says what the style itself has.
     const value =
       name === 'letterSpacing'
         ? rounded(spacingHere(document, resolved, document.scale.large.width))
         : resolved[name].value;
-    if (whenOpen === 'leave' && !carries(resolved[name])) continue;
+    // The composite type needs each of its parts; of the rest what is left open is the site’s.
+    if (!token && !carries(resolved[name])) continue;
     if (token) composite[token] = compositeValue(document, name, value, size);
     // What the composite has no place for, or no unit.
     if (!token || (values.kind === 'number' && values.unit)) {

@@ -8,7 +8,7 @@ import { narrowDocument } from '../style/narrow';
 import { carries, resolveStyle, type Origin, type ResolvedStyle } from '../style/resolve';
 import { ruleSpecificity, selectorsOf, weighedSelector } from '../style/ruleWeight';
 import { setByBrowsers } from '../page/browserDefaults';
-import type { ProjectRules } from '../page/cascade';
+import type { ProjectRule, ProjectRules } from '../page/cascade';
 import { cssNumber, cssRule, indent } from './css';
 import {
   colourProperty,
@@ -16,11 +16,6 @@ import {
   narrowStyleProperties,
   styleProperty,
 } from './customProperties';
-
-/** The properties that the `font` shorthand resets, and that each text has from the project. */
-const IN_FONT_SHORTHAND = PROPERTY_NAMES.filter(
-  (name) => PROPERTIES[name].inFontShorthand && PROPERTIES[name].whenOpen === 'inherit',
-);
 
 /** Origins of what the project sets around a text. */
 const FROM_AROUND: readonly Origin[] = ['parent', 'body'];
@@ -50,9 +45,8 @@ const followsContainer = ({ scale }: ProjectDocument): boolean => scale.between 
 
 /**
  * The rule of one element, with the weight that the delivery has for it: unless said, `:where()` gives it no
- * specificity, so that any rule of the site's own wins.
- * What the style leaves to the text around it is inherited expressly, since browsers' own style sheets
- * set fonts on headings, controls, code and others.
+ * specificity, so that any rule of the site's own wins. It says what the style sets, or one that it follows, and
+ * nothing of what is left open: that is the site's.
  */
 export const elementRule = (document: ProjectDocument, element: TextElement): string =>
   ruleOf(document, weighedSelector(document, element), element);
@@ -135,27 +129,14 @@ function declarationsOf(
 ): Declaration[] {
   const own = (property: PropertyName) => carries(resolved[property]);
   const declarations: Declaration[] = [];
-  const inheritsFont = !IN_FONT_SHORTHAND.every(own);
-  if (inheritsFont) declarations.push(['font', 'inherit']);
-  const between = setByBrowsers(element.selectors);
-  /** Whether the project has a value of what is around it, which the browser's own stands before. */
-  const isKeptOff = (property: PropertyName) =>
-    between.has(property) && FROM_AROUND.includes(resolved[property].origin);
   // Only lines at the edges that the style names: a thematic break has some on all sides of its own.
   if (own('lineThickness')) declarations.push(['border', '0 solid']);
   for (const property of PROPERTY_NAMES) {
-    const { css, inFontShorthand, whenOpen } = PROPERTIES[property];
-    if (own(property)) {
-      declarations.push([css, `var(${styleProperty(element.style, property)})`]);
-    } else if (inFontShorthand && inheritsFont) {
-      continue;
-    } else if (whenOpen === 'inherit' || isKeptOff(property)) {
-      declarations.push([css, 'inherit']);
-    }
+    if (!own(property)) continue;
+    declarations.push([PROPERTIES[property].css, `var(${styleProperty(element.style, property)})`]);
   }
-  if (followsContainer(document)) {
-    if (own('step')) declarations.push([SIZE_HERE, `var(${styleProperty(element.style, 'step')})`]);
-    else declarations.push([PROPERTIES.step.css, `var(${SIZE_HERE})`]);
+  if (followsContainer(document) && own('step')) {
+    declarations.push([SIZE_HERE, `var(${styleProperty(element.style, 'step')})`]);
   }
   if (document.delivery.dark && element.selectors.includes('body')) {
     declarations.push(['background-color', `var(${colourProperty(GROUND)})`]);
@@ -163,8 +144,64 @@ function declarationsOf(
   return declarations;
 }
 
-/** The longhands that text styles set. */
-const LONGHANDS = PROPERTY_NAMES.map((name) => PROPERTIES[name]);
+/**
+ * The cascade layer of what is said of properties that styles leave open: it stands before all others, so that any
+ * rule of the site's wins, and of the project's too.
+ */
+const openLayer = ({ delivery: { layer } }: ProjectDocument): string =>
+  `${layer ?? 'lettera'}.open`;
+
+/** Whether a property comes to an element from what the project sets around it, and a browser's own value stands between. */
+const isKeptOff = (
+  between: ReadonlySet<PropertyName>,
+  resolved: ResolvedStyle,
+  property: PropertyName,
+): boolean => between.has(property) && FROM_AROUND.includes(resolved[property].origin);
+
+/**
+ * What an element is given of the properties that its style leaves open: that they are inherited, where the project
+ * sets them around it and browsers' own style sheets stand between. Nothing where the style sheet comes after the
+ * site's own: no layer of it would be weaker than all of the site's.
+ */
+function openDeclarations(document: ProjectDocument, element: TextElement): Declaration[] {
+  const resolved = resolveStyle(document, element.style, element.parent);
+  const between = setByBrowsers(element.selectors);
+  const inherited = isFirst(document)
+    ? PROPERTY_NAMES.filter((property) => isKeptOff(between, resolved, property))
+    : [];
+  const declarations = inherited.map((property): Declaration => [
+    PROPERTIES[property].css,
+    'inherit',
+  ]);
+  const { css: size } = PROPERTIES.step;
+  return followsContainer(document) && !carries(resolved.step)
+    ? [...declarations.filter(([property]) => property !== size), [size, `var(${SIZE_HERE})`]]
+    : declarations;
+}
+
+const isFirst = ({ delivery: { linked = 'before' } }: ProjectDocument): boolean =>
+  linked === 'before';
+
+/** What is said of properties that styles leave open, elements of which the same is said in one rule. */
+function openRules(document: ProjectDocument): string {
+  const alike = new Map<string, { declarations: Declaration[]; selectors: string[] }>();
+  for (const element of Object.values(document.elements)) {
+    const declarations = openDeclarations(document, element);
+    if (declarations.length === 0) continue;
+    const id = declarations.join();
+    const known = alike.get(id) ?? { declarations, selectors: [] };
+    alike.set(id, known);
+    known.selectors.push(...selectorsOf(document, element));
+  }
+  const rules = [
+    ...containerSizes(document),
+    ...[...alike.values()].map(({ declarations, selectors }) =>
+      cssRule(where([...new Set(selectors)]), declarations),
+    ),
+    isFirst(document) ? gridRules(document, 'open') : '',
+  ].filter(Boolean);
+  return rules.length > 0 ? `@layer ${openLayer(document)} {\n${indent(rules.join('\n'))}}\n` : '';
+}
 
 /** The longhand that stands for each shorthand that text styles set. */
 const STANDS_FOR = new Map(
@@ -173,45 +210,66 @@ const STANDS_FOR = new Map(
   ),
 );
 
-/** What `font: inherit` says of the longhands that text styles set, the rest as declared; later ones win. */
-const inLonghands = ([property, value]: Declaration): Declaration[] =>
-  property === 'font'
-    ? LONGHANDS.filter(({ inFontShorthand }) => inFontShorthand).map(({ css }) => [css, value])
-    : [[STANDS_FOR.get(property) ?? property, value]];
+const inLonghands = (declarations: readonly Declaration[]): Map<string, string> =>
+  new Map(declarations.map(([property, value]) => [STANDS_FOR.get(property) ?? property, value]));
 
 /** The element rules as they take part in the cascade of a page. */
-export const projectRules = (document: ProjectDocument): ProjectRules => ({
-  layer: document.delivery.layer,
-  linked: document.delivery.linked ?? 'before',
-  siteLayer: document.delivery.siteLayer ?? null,
-  rules: Object.entries(document.elements).map(([key, element]) => ({
+export function projectRules(document: ProjectDocument): ProjectRules {
+  const { layer, linked = 'before', siteLayer = null } = document.delivery;
+  const elements = Object.entries(document.elements);
+  const open = elements.flatMap(([key, element]): ProjectRule[] => {
+    const declarations = openDeclarations(document, element);
+    if (declarations.length === 0) return [];
+    return [
+      {
+        element: key,
+        layer: openLayer(document),
+        important: false,
+        selectors: selectorsOf(document, element).map((text) => ({
+          text,
+          specificity: [0, 0, 0],
+        })),
+        declarations: inLonghands(declarations),
+      },
+    ];
+  });
+  const set = elements.map(([key, element]): ProjectRule => ({
     element: key,
+    layer,
     important: element.important ?? false,
     selectors: selectorsOf(document, element).map((text) => ({
       text,
       specificity: ruleSpecificity(document, text),
     })),
-    declarations: new Map(elementDeclarations(document, element).flatMap(inLonghands)),
-  })),
-});
+    declarations: inLonghands(elementDeclarations(document, element)),
+  }));
+  return { linked, siteLayer, rules: [...open, ...set] };
+}
 
 /**
- * Line heights rounded to whole lines of the baseline grid, for each element that has a size or a line
- * height of its own. CSS Values 4 §10.8 (`round()`); browsers without it keep the plain line heights.
+ * Line heights rounded to whole lines of the baseline grid, for each element that has a line height of its own, or a
+ * size of its own and a line height that it leaves open. CSS Values 4 §10.8 (`round()`); browsers without it keep
+ * the plain line heights.
  */
-function gridRules(document: ProjectDocument): string {
+function gridRules(document: ProjectDocument, of: 'set' | 'open'): string {
   if (document.scale.grid === undefined) return '';
   const grid = `var(${GRID_PROPERTY})`;
   const rules = Object.values(document.elements).flatMap((element) => {
     const { style, parent } = element;
     const own = resolveStyle(document, style);
-    if (!carries(own.step) && !carries(own.lineHeight)) return [];
+    const isSet = carries(own.lineHeight);
+    if (of === 'set' ? !isSet : isSet || !carries(own.step)) return [];
     const { source, value } = resolveStyle(document, style, parent).lineHeight;
     const factor = source ? `var(${styleProperty(source, 'lineHeight')})` : cssNumber(value);
     const lines = `max(${grid}, round(nearest, calc(${factor} * 1em), ${grid}))`;
-    return [cssRule(weighedSelector(document, element), said(element, [['line-height', lines]]))];
+    const declarations: Declaration[] = [['line-height', lines]];
+    return isSet
+      ? [cssRule(weighedSelector(document, element), said(element, declarations))]
+      : [cssRule(where(selectorsOf(document, element)), declarations)];
   });
-  return `@supports (line-height: round(nearest, 1em, 1px)) {\n${indent(rules.join('\n'))}}\n`;
+  return rules.length > 0
+    ? `@supports (line-height: round(nearest, 1em, 1px)) {\n${indent(rules.join('\n'))}}\n`
+    : '';
 }
 
 /** Elements that hold text and whose size browsers' own style sheets leave alone. HTML §15.3. */
@@ -220,19 +278,23 @@ const FLOW =
     ' ',
   );
 
-/**
- * What sizes follow, where they follow a container: its own width must not depend on what is in it. A
- * length in `cqi` that is inherited is the ancestor's, so all that may stand in a container, and has no
- * size of its own, takes the size of the text around it anew.
- */
+/** What sizes follow, where they follow a container: its own width must not depend on what is in it. */
 function containerRules(document: ProjectDocument): string[] {
+  const { containers = [] } = document.scale;
+  return followsContainer(document) && containers.length > 0
+    ? [cssRule(where(containers), [['container-type', 'inline-size']])]
+    : [];
+}
+
+/**
+ * A length in `cqi` that is inherited is the ancestor's, so all that may stand in a container, and has no size of
+ * its own, takes the size of the text around it anew.
+ */
+function containerSizes(document: ProjectDocument): string[] {
   if (!followsContainer(document)) return [];
   const { containers = [] } = document.scale;
   const inside = containers.map((selector) => `:is(${selector}) > *`);
   return [
-    ...(containers.length > 0
-      ? [cssRule(where(containers), [['container-type', 'inline-size']])]
-      : []),
     cssRule(where([...FLOW, ...inside]), [[PROPERTIES.step.css, `var(${SIZE_HERE}, inherit)`]]),
   ];
 }
@@ -242,7 +304,7 @@ const elementRules = (document: ProjectDocument): string =>
   [
     ...containerRules(document),
     ...Object.values(document.elements).map((element) => elementRule(document, element)),
-    gridRules(document),
+    gridRules(document, 'set'),
   ]
     .filter(Boolean)
     .join('\n');
@@ -262,7 +324,8 @@ export function layeredRules(document: ProjectDocument): string {
   if (before !== undefined) return before;
   const { layer } = document.delivery;
   const rules = elementRules(document);
-  const all = layer ? `@layer ${layer} {\n${indent(rules)}}\n` : rules;
+  const open = openRules(document);
+  const all = (open && `${open}\n`) + (layer ? `@layer ${layer} {\n${indent(rules)}}\n` : rules);
   known.set(id, all);
   return all;
 }

@@ -21,26 +21,29 @@ export const BROWSER_SETS: Readonly<Record<string, string>> = {
   'text-transform': CONTROLS,
   'text-align': `${CONTROLS}, caption, th`,
   'text-wrap': `${CONTROLS}, pre, listing, xmp, plaintext`,
-  color: `a:any-link, mark, ${CONTROLS}, option, font[color]`,
+  color: `a:any-link, mark, ${CONTROLS}, option, dialog, font[color]`,
 };
 
 /** Properties that browsers set on elements of a name, whatever else is asked of them, by that name. */
 const SET_ON = new Map<string, PropertyName[]>();
 for (const property of PROPERTY_NAMES) {
-  for (const name of (BROWSER_SETS[PROPERTIES[property].css] ?? '').split(', ')) {
-    if (/^\w+$/.test(name)) SET_ON.set(name, [...(SET_ON.get(name) ?? []), property]);
+  for (const text of selectorTexts(BROWSER_SETS[PROPERTIES[property].css] ?? '')) {
+    const name = subjectsOf(text).at(-1)?.element ?? '';
+    SET_ON.set(name, [...(SET_ON.get(name) ?? []), property]);
   }
 }
+const SET_ON_ANY = [...SET_ON.values()].flat();
 
 /**
- * Properties that browsers' own style sheets set on what some selectors name, so that it does not inherit them.
- * Worked out once for a list of selectors.
+ * Properties that browsers' own style sheets set on what some selectors name, so that it does not inherit them. What
+ * they name by something else than its name may be any element. Worked out once for a list of selectors.
  */
 export const setByBrowsers = onceFor(
   (selectors: readonly string[]): ReadonlySet<PropertyName> =>
     new Set(
-      selectors
-        .flatMap(selectorTexts)
-        .flatMap((one) => SET_ON.get(subjectsOf(one).at(-1)?.element ?? '') ?? []),
+      selectors.flatMap(selectorTexts).flatMap((one) => {
+        const name = subjectsOf(one).at(-1)?.element ?? null;
+        return name === null ? SET_ON_ANY : (SET_ON.get(name) ?? []);
+      }),
     ),
 );

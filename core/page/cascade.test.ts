@@ -4,14 +4,17 @@ import { specificityOf } from '../css';
 import { Cascade, layerPlaces, type ProjectRules } from './cascade';
 import { rulesOfPage } from './siteRules';
 
-/** A project that has paragraphs in its own colour. */
-const projectRules = (project: Partial<ProjectRules> = {}): ProjectRules => ({
-  layer: null,
+/** A project that has paragraphs in its own colour. @param layer what its rules stand in */
+const projectRules = ({
+  layer = null,
+  ...project
+}: Partial<ProjectRules> & { layer?: string | null } = {}): ProjectRules => ({
   linked: 'before',
   siteLayer: null,
   rules: [
     {
       element: 'text',
+      layer,
       important: false,
       selectors: [{ text: 'p', specificity: [0, 0, 0] }],
       declarations: new Map([['color', 'ours']]),
@@ -60,7 +63,6 @@ function cascadeOf(
       css,
       inherited: true,
       inFontShorthand: css.startsWith('font'),
-      whenOpen: 'inherit' as const,
     })),
     { keepsAll },
   );
@@ -306,6 +308,21 @@ describe('the rules of the project', () => {
     expect(
       winner(X, `${both} p { color: green }`, projectRules({ rules: [], siteLayer: 'site' })),
     ).toBe('green');
+  });
+
+  test('in a layer within their own lose to what stands in it directly, and to all of the site', () => {
+    const rule = projectRules({ layer: 'lettera.open' }).rules[0];
+    const both = (color: string): ProjectRules => ({
+      ...projectRules({ layer: 'lettera' }),
+      rules: [
+        ...projectRules({ layer: 'lettera' }).rules,
+        ...(rule ? [{ ...rule, declarations: new Map([['color', color]]) }] : []),
+      ],
+    });
+    expect(winner(X, '', both('open'))).toBe('ours');
+    const open = { ...both('open'), rules: both('open').rules.slice(1) };
+    expect(winner(X, '', open)).toBe('open');
+    expect(winner(X, '@layer a { :where(p) { color: red } }', open)).toBe('red');
   });
 
   test('win where they are important, but against what is so and weighs more, or stands in a layer', () => {

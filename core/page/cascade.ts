@@ -32,6 +32,8 @@ export interface PageView<Node> {
 export interface ProjectRule {
   /** Key of the text element. */
   element: string;
+  /** The cascade layer that it stands in; null for none. */
+  layer: string | null;
   /** Whether it says `!important`. */
   important: boolean;
   selectors: readonly { text: string; specificity: Specificity }[];
@@ -41,8 +43,6 @@ export interface ProjectRule {
 
 export interface ProjectRules {
   rules: readonly ProjectRule[];
-  /** The cascade layer that they stand in; null for none. */
-  layer: string | null;
   /** Whether they come before the page's own style sheets or after them. */
   linked: SheetPlace;
   /** The cascade layer that the page's own style sheets are put into, all of them; null for none. */
@@ -75,8 +75,6 @@ export interface TypeProperty {
   /** Whether the `font` shorthand sets or resets it. CSS Fonts 4 §2.7. */
   inFontShorthand: boolean;
   shorthands?: readonly string[];
-  /** Whether each text has it from the project, or just those whose style sets it. */
-  whenOpen: 'inherit' | 'leave';
 }
 
 const isSetBy = (
@@ -204,7 +202,9 @@ export class Cascade<Node> {
     const holding = (conditions: readonly Condition[]) =>
       conditions.every((condition) => isOfContainer(condition) || view.holds(condition));
     const named = layers.filter(({ conditions }: LayerStatement) => holding(conditions));
-    const ours = project.layer ? [project.layer.split('.')] : [];
+    const ours = [...new Set(project.rules.map(({ layer }) => layer))].flatMap((layer) =>
+      layer === null ? [] : [layer.split('.')],
+    );
     const around = project.siteLayer?.split('.') ?? [];
     const isFirst = project.linked === 'before';
     const places = layerPlaces([
@@ -215,10 +215,9 @@ export class Cascade<Node> {
     ]);
     const placeOf = (layer: readonly string[] | null): number =>
       layer ? (places.get(pathOf(layer)) ?? 0) : UNLAYERED;
-    const projectLayer = placeOf(ours[0] ?? null);
     const from = isFirst ? 0 : rules.length;
     for (const [i, rule] of project.rules.entries()) {
-      this.#addProject(rule, from + i, projectLayer);
+      this.#addProject(rule, from + i, placeOf(rule.layer?.split('.') ?? null));
       yield;
     }
     const pageFrom = isFirst ? project.rules.length : 0;
@@ -280,8 +279,7 @@ export class Cascade<Node> {
   }
 
   /** Whether the project has a say in a property of an element: for it, or for what it is inherited from. */
-  isOurs(node: Node, { css, inherited, whenOpen }: TypeProperty): boolean {
-    if (whenOpen === 'inherit') return true;
+  isOurs(node: Node, { css, inherited }: TypeProperty): boolean {
     for (let at: Node | null = node; at !== null; at = inherited ? this.#view.parent(at) : null) {
       if (this.#ours.get(at)?.has(css)) return true;
     }

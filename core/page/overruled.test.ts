@@ -11,7 +11,6 @@ const property = (css: string): TypeProperty => ({
   css,
   inherited: true,
   inFontShorthand: false,
-  whenOpen: 'inherit',
 });
 const PROPERTIES = [property('font-size'), property('color')];
 const RULES = new Map<string, object>();

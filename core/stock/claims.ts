@@ -11,15 +11,17 @@ export interface Claim {
   weight: Specificity;
 }
 
-/** Something that stands around a text: which text element claims it, and its number where it is a text itself. */
+/** Something that stands around a text: which text elements claim it, and its number where it is a text itself. */
 export interface Around {
-  element: string | null;
+  /** Keys of the text elements, the one first whose rule is the strongest. */
+  elements: readonly string[];
   text: number | null;
 }
 
 /** What claims a text, and what stands around it, the nearest first, as far as that is claimed or a text. */
 export interface Lineage {
-  element: string | null;
+  /** Keys of the text elements, the one first whose rule is the strongest: what it leaves open the next may say. */
+  elements: readonly string[];
   around: readonly Around[];
 }
 
@@ -34,8 +36,8 @@ export const claimsIn = (document: ProjectDocument): Claim[] =>
   );
 
 /**
- * What claims each text of a site, as the cascade has it: of what meets one the heaviest, of several as heavy the
- * last.
+ * What claims each text of a site, as the cascade has it: of what meets one the heaviest first, of several as heavy
+ * the last.
  *
  * @param texts by their numbers; null for one whose page is not at hand
  */
@@ -45,13 +47,20 @@ export function lineages<Node>(
   find: (selector: string) => Iterable<Node>,
   parent: (node: Node) => Node | null,
 ): Lineage[] {
-  const claimed = new Map<Node, Claim>();
+  const meeting = new Map<Node, Claim[]>();
   for (const claim of claims) {
     for (const node of find(claim.selector)) {
-      const before = claimed.get(node);
-      if (!before || compareSpecificity(claim.weight, before.weight) >= 0) claimed.set(node, claim);
+      const known = meeting.get(node);
+      if (known) known.unshift(claim);
+      else meeting.set(node, [claim]);
     }
   }
+  const claimed = new Map(
+    [...meeting].map(([node, all]) => {
+      const sorted = all.sort((a, b) => compareSpecificity(b.weight, a.weight));
+      return [node, [...new Set(sorted.map(({ element }) => element))]];
+    }),
+  );
   const numbers = new Map<Node, number>();
   texts.forEach((node, number) => node && numbers.set(node, number));
   const known = new Map<Node, readonly Around[]>();
@@ -67,16 +76,16 @@ export function lineages<Node>(
       passed.push(at);
     }
     for (const at of passed.reverse()) {
-      const element = claimed.get(at)?.element ?? null;
+      const elements = claimed.get(at) ?? [];
       const text = numbers.get(at) ?? null;
-      if (element !== null || text !== null) found = [{ element, text }, ...found];
+      if (elements.length > 0 || text !== null) found = [{ elements, text }, ...found];
       known.set(at, found);
     }
     return found;
   };
   return texts.map((node) =>
     node === null
-      ? { element: null, around: [] }
-      : { element: claimed.get(node)?.element ?? null, around: aroundOf(node) },
+      ? { elements: [], around: [] }
+      : { elements: claimed.get(node) ?? [], around: aroundOf(node) },
   );
 }

@@ -102,7 +102,15 @@ describe('a site and the project that it was folded into', () => {
     );
     expect(following).toEqual([0, 2, 3]);
     expect(drifted.filter((one) => one.property === property)).toEqual(
-      [360, 1280].map((width) => ({ element: 'p', property, width, expected, found, texts: [1] })),
+      [360, 1280].map((width) => ({
+        element: 'p',
+        property,
+        by: 'said',
+        width,
+        expected,
+        found,
+        texts: [1],
+      })),
     );
   });
 
@@ -126,9 +134,42 @@ describe('a site and the project that it was folded into', () => {
       i === 1 || i === 2 ? { ...text, look: { ...text.look, size: 22, lineHeight: 33 } } : text,
     );
     expect(new Set(drift(larger).drifted.map(({ element }) => element))).toEqual(new Set(['p']));
-    const alone = drift(other(2, { look: { slant: 'italic', weight: 700 } })).drifted;
+    const { drifted: alone, following } = drift(
+      other(2, { look: { slant: 'italic', weight: 700 } }),
+    );
     expect(
-      alone.map(({ element, property, expected, found }) => [element, property, expected, found]),
-    ).toEqual([360, 1280].map(() => ['em', 'font-weight', '400', '700']));
+      alone.map(({ element, property, by, expected, found }) => [
+        element,
+        property,
+        by,
+        expected,
+        found,
+      ]),
+    ).toEqual([360, 1280].map(() => ['em', 'font-weight', 'open', '400', '700']));
+    // What is left open is the site's: it is told, and the text follows in all that is said of it.
+    expect(following).toContain(2);
+  });
+
+  test('of several elements that meet a text each says what those before it leave open', () => {
+    const both = applyChange(document, [
+      {
+        op: 'add',
+        path: '/styles/extra',
+        value: { name: 'Extra', follows: null, set: { weight: 500 } },
+      },
+      {
+        op: 'add',
+        path: '/elements/extra',
+        value: { name: 'Extra', selectors: ['li'], style: 'extra', parent: null },
+      },
+    ]).document;
+    const weights = (weight: number) =>
+      driftOf(
+        stockOf(other(3, { look: { size: 14, lineHeight: 20, weight } })),
+        both,
+        lineagesIn(PAGE),
+      ).drifted.map(({ element, property, by, expected }) => [element, property, by, expected]);
+    expect(weights(500)).toEqual([]);
+    expect(weights(600)).toEqual([360, 1280].map(() => ['extra', 'font-weight', 'said', '500']));
   });
 });

@@ -1,10 +1,10 @@
 import { hexOf } from '../css';
 import { narrowBelowOf } from '../document/narrow';
 import type { ProjectDocument } from '../document/projectDocument';
-import { PROPERTIES } from '../document/property';
+import { PROPERTIES, type ComputedValue, type PropertyName } from '../document/property';
 import { stepSizeAt } from '../scale/sizeAt';
 import { narrowDocument } from '../style/narrow';
-import { carries, resolveElement, type ResolvedProperty } from '../style/resolve';
+import { carries, resolveElement } from '../style/resolve';
 import { siteName } from '../document/familyName';
 import { seenColour } from './fold/foldColours';
 import {
@@ -23,6 +23,11 @@ export interface Drifted {
   element: string;
   /** `unicode-range` where the files of a family on the site have no characters of a text: then that, and these. */
   property: StockProperty | 'unicode-range';
+  /**
+   * `said` where the project sets it on these texts; `open` where its styles leave it open there, and the site
+   * has something else than what is around them.
+   */
+  by: 'said' | 'open';
   /** Width of the viewport that it was seen at, CSS px. */
   width: number;
   /** As the project has it, and as the site does. */
@@ -34,7 +39,7 @@ export interface Drifted {
 
 /** How far a site follows a project. */
 export interface Drift {
-  /** Numbers of the texts that follow it in everything, and of those that no element claims. */
+  /** Numbers of the texts that follow it in everything that it says, and of those that no element claims. */
   following: number[];
   unclaimed: number[];
   /** What is set otherwise, first what is in most texts. */
@@ -75,44 +80,74 @@ const foundIn = (look: TextLook): Looked => ({
   ink: seenColour(look.colour, look.ground),
 });
 
-/** How a text is set that a text element claims: what its style says, over what there is around it. */
+/** The properties of a text's style that say what is looked at. */
+const PROPERTY_OF = {
+  family: 'voice',
+  size: 'step',
+  weight: 'weight',
+  slant: 'slant',
+  lineHeight: 'lineHeight',
+  letterSpacing: 'letterSpacing',
+  letterCase: 'case',
+  ink: 'colour',
+} as const satisfies Record<keyof Looked, PropertyName>;
+
+/** How a text is set that text elements claim. */
+interface SetHere {
+  /** What the strongest that says it says, over what there is around it. */
+  looked: Partial<Looked>;
+  /** What one of them says. */
+  said: ReadonlySet<keyof Looked>;
+}
+
+/** @param elements keys of what claims it, the strongest first */
 function setBy(
   document: ProjectDocument,
-  element: string,
+  elements: readonly string[],
   width: number,
   around: Partial<Looked>,
-): Partial<Looked> {
-  const style = resolveElement(document, element);
-  const said = <T>(property: ResolvedProperty, own: T, inherited: T | undefined): T | undefined =>
-    carries(property) ? own : inherited;
-  const seat = document.voices[style.voice.value ?? ''];
-  const family = document.case[seat?.family ?? ''];
-  const size = said(style.step, stepSizeAt(document.scale, style.step.value, width), around.size);
+): SetHere {
+  const styles = elements.map((element) => resolveElement(document, element));
+  const said = new Set<keyof Looked>();
+  /** The value of the strongest that says a property. */
+  const own = <P extends PropertyName>(property: P): ComputedValue<P> | undefined =>
+    styles.map((style) => style[property]).find(carries)?.value as ComputedValue<P> | undefined;
+  for (const member of Object.keys(PROPERTY_OF) as (keyof Looked)[]) {
+    if (own(PROPERTY_OF[member]) !== undefined) said.add(member);
+  }
+  const over = <P extends PropertyName, T>(
+    property: P,
+    inherited: T | undefined,
+    looked: (value: ComputedValue<P>) => T | undefined,
+  ): T | undefined => {
+    const value = own(property);
+    return value === undefined ? inherited : looked(value);
+  };
+  const size = over('step', around.size, (step) => stepSizeAt(document.scale, step, width));
   const all = {
-    family: said(
-      style.voice,
-      (family ? siteName(family) : (seat?.plain?.[0] ?? seat?.generic)) ?? '',
-      around.family,
-    ),
+    family: over('voice', around.family, (voice) => {
+      const seat = document.voices[voice ?? ''];
+      const family = document.case[seat?.family ?? ''];
+      return (family ? siteName(family) : (seat?.plain?.[0] ?? seat?.generic)) ?? '';
+    }),
     size,
-    weight: said(style.weight, style.weight.value, around.weight),
-    slant: said(style.slant, style.slant.value, around.slant),
-    lineHeight: said(style.lineHeight, style.lineHeight.value, around.lineHeight),
-    letterSpacing: said(
-      style.letterSpacing,
-      size === undefined ? undefined : style.letterSpacing.value * size,
-      around.letterSpacing,
+    weight: over('weight', around.weight, (weight) => weight),
+    slant: over('slant', around.slant, (slant) => slant),
+    lineHeight: over('lineHeight', around.lineHeight, (lineHeight) => lineHeight),
+    letterSpacing: over('letterSpacing', around.letterSpacing, (spacing) =>
+      size === undefined ? undefined : spacing * size,
     ),
-    letterCase: said(style.case, style.case.value, around.letterCase),
-    ink: said(
-      style.colour,
-      hexOf(document.colours[style.colour.value ?? '']?.light ?? '#000'),
-      around.ink,
+    letterCase: over('case', around.letterCase, (letterCase) => letterCase),
+    ink: over('colour', around.ink, (colour) =>
+      hexOf(document.colours[colour ?? '']?.light ?? '#000'),
     ),
   };
-  return Object.fromEntries(
-    Object.entries(all).filter(([, value]) => value !== undefined),
-  ) as Partial<Looked>;
+  return {
+    said,
+    looked: Object.fromEntries(
+      Object.entries(all).filter(([, value]) => value !== undefined),
+    ) as Partial<Looked>,
+  };
 }
 
 const decimals = (value: number): string => String(Number(value.toFixed(3)));
@@ -138,9 +173,9 @@ const COMPARED: readonly (readonly [
 
 /** What is set otherwise than the project has it; what neither it nor anything around says is left alone. */
 function differences(
-  expected: Partial<Looked>,
+  { looked: expected, said }: SetHere,
   found: Looked,
-): { property: StockProperty; expected: string; found: string }[] {
+): Pick<Drifted, 'property' | 'by' | 'expected' | 'found'>[] {
   return COMPARED.flatMap(([property, member, words, by]) => {
     const [wanted, is] = [expected[member], found[member]];
     if (wanted === undefined) return [];
@@ -153,6 +188,7 @@ function differences(
     return [
       {
         property,
+        by: said.has(member) ? 'said' : 'open',
         expected: words(wanted as never, found),
         found: words(is as never, found),
       },
@@ -162,14 +198,15 @@ function differences(
 
 /** Characters of a text that the files on the site are not for, where it is in the family that the project has. */
 const outgrown = (
-  { family }: Partial<Looked>,
+  { looked: { family } }: SetHere,
   found: Looked,
   { outside = '' }: StockText,
-): Pick<Drifted, 'property' | 'expected' | 'found'>[] =>
+): Pick<Drifted, 'property' | 'by' | 'expected' | 'found'>[] =>
   outside && family?.toLowerCase() === found.family.toLowerCase()
     ? [
         {
           property: 'unicode-range',
+          by: 'said',
           expected: found.family,
           found: [...outside].join(' '),
         },
@@ -194,8 +231,9 @@ export function driftOf(
   const following: number[] = [];
   const unclaimed: number[] = [];
   stock.texts.forEach((text, number) => {
-    const { element, around } = all[number] ?? { element: null, around: [] };
-    if (element === null) {
+    const { elements, around } = all[number] ?? { elements: [], around: [] };
+    const [element] = elements;
+    if (element === undefined) {
       unclaimed.push(number);
       return;
     }
@@ -214,13 +252,13 @@ export function driftOf(
       for (const one of inwards) {
         const found = one.text === null ? null : foundOf(one.text);
         if (found) inherited = found;
-        else if (one.element !== null) inherited = setBy(at, one.element, width, inherited);
+        else inherited = setBy(at, one.elements, width, inherited).looked;
       }
-      const expected = setBy(at, element, width, inherited);
+      const expected = setBy(at, elements, width, inherited);
       const found = foundIn(lookOf(stock, text, end));
       for (const one of [...differences(expected, found), ...outgrown(expected, found, text)]) {
-        follows = false;
-        const key = [element, one.property, width, one.expected, one.found].join('|');
+        if (one.by === 'said') follows = false;
+        const key = [element, one.property, one.by, width, one.expected, one.found].join('|');
         const known = drifted.get(key) ?? { element, ...one, width, texts: [] };
         drifted.set(key, known);
         known.texts.push(number);

@@ -11,7 +11,7 @@ import { typeProperty } from '../page/typeProperty';
 import type { TypeRules } from '../page/typeRules';
 import type { Provenance, Provenances, StockBook, StockProperty, StockSource } from './stock';
 
-const NO_PROJECT: ProjectRules = { rules: [], layer: null, linked: 'before', siteLayer: null };
+const NO_PROJECT: ProjectRules = { rules: [], linked: 'before', siteLayer: null };
 
 /** The properties of a stock as the cascade knows them. */
 const READ: readonly TypeProperty[] = (

@@ -1,7 +1,7 @@
 import { onceFor } from '../document/once';
 import { onceForParts } from '../document/onceForParts';
 import type { ProjectDocument } from '../document/projectDocument';
-import { PROPERTIES, PROPERTY_NAMES, type PropertyName } from '../document/property';
+import { PROPERTY_NAMES, type PropertyName } from '../document/property';
 import { BODY_STYLE } from '../document/vocabulary';
 import { followsOneOf } from './mergeStyles';
 import { ownVoices } from './ownVoices';
@@ -70,9 +70,7 @@ export const redundant = onceForParts(['styles', 'elements'], (document): StyleP
       const same = (parents.get(style) ?? [null]).every((parent) => {
         const followed = followedProperty(document, style, parent, property);
         // What is left to the page may be anything there.
-        const isKnown =
-          followed.origin !== 'browser' || PROPERTIES[property].whenOpen === 'inherit';
-        return isKnown && followed.value === value;
+        return followed.origin !== 'browser' && followed.value === value;
       });
       return same ? [{ style, property }] : [];
     }),

@@ -6,7 +6,6 @@ export const alignment = property({
   css: 'text-align',
   inherited: true,
   inFontShorthand: false,
-  whenOpen: 'leave',
   initial: 'start',
   part: 'setting',
   values: {

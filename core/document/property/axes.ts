@@ -6,7 +6,6 @@ export const axes = property({
   css: 'font-variation-settings',
   inherited: true,
   inFontShorthand: true,
-  whenOpen: 'leave',
   initial: '',
   part: 'detail',
   values: { kind: 'settings', whole: false },

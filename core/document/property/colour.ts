@@ -5,7 +5,6 @@ export const colour = property({
   css: 'color',
   inherited: true,
   inFontShorthand: false,
-  whenOpen: 'inherit',
   initial: null,
   part: 'type',
   values: { kind: 'key', of: 'colours' },

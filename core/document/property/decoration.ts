@@ -7,7 +7,6 @@ export const decoration = property({
   inherited: false,
   inFontShorthand: false,
   shorthands: ['text-decoration'],
-  whenOpen: 'leave',
   initial: 'none',
   part: 'setting',
   values: {

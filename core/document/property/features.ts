@@ -6,7 +6,6 @@ export const features = property({
   css: 'font-feature-settings',
   inherited: true,
   inFontShorthand: true,
-  whenOpen: 'leave',
   initial: '',
   part: 'detail',
   values: { kind: 'settings', whole: true },

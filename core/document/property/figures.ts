@@ -7,7 +7,6 @@ export const figures = property({
   inherited: true,
   inFontShorthand: true,
   shorthands: ['font-variant'],
-  whenOpen: 'leave',
   initial: 'normal',
   part: 'detail',
   values: {

@@ -7,7 +7,6 @@ export const ground = property({
   inherited: false,
   inFontShorthand: false,
   shorthands: ['background'],
-  whenOpen: 'leave',
   initial: null,
   part: 'around',
   values: { kind: 'key', of: 'colours' },

@@ -6,7 +6,6 @@ export const hyphenation = property({
   css: 'hyphens',
   inherited: true,
   inFontShorthand: false,
-  whenOpen: 'leave',
   initial: 'manual',
   part: 'setting',
   values: {

@@ -6,7 +6,6 @@ export const inset = property({
   css: 'padding',
   inherited: false,
   inFontShorthand: false,
-  whenOpen: 'leave',
   initial: '0em',
   part: 'around',
   values: { kind: 'length', units: ['em', 'lh', 'px'], min: 0, max: 400, most: 2 },

@@ -7,7 +7,6 @@ export const letterCase = property({
   css: 'text-transform',
   inherited: true,
   inFontShorthand: false,
-  whenOpen: 'inherit',
   initial: 'none',
   part: 'type',
   values: { kind: 'choice', of: CASES, words: { none: 'as typed' } },

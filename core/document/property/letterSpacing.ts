@@ -6,7 +6,6 @@ export const letterSpacing = property({
   css: 'letter-spacing',
   inherited: true,
   inFontShorthand: false,
-  whenOpen: 'inherit',
   initial: 0,
   part: 'type',
   values: { kind: 'number', min: -0.5, max: 2, by: 0.005, unit: 'em' },

@@ -7,7 +7,6 @@ export const lineColour = property({
   inherited: false,
   inFontShorthand: false,
   shorthands: ['border', 'border-top', 'border-block', 'border-block-start'],
-  whenOpen: 'leave',
   initial: null,
   part: 'around',
   values: { kind: 'key', of: 'colours' },

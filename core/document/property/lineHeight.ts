@@ -6,7 +6,6 @@ export const lineHeight = property({
   css: 'line-height',
   inherited: true,
   inFontShorthand: true,
-  whenOpen: 'inherit',
   // What `normal` is in most faces; a delivered text element has a line height of its own.
   initial: 1.2,
   part: 'type',

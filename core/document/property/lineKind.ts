@@ -8,7 +8,6 @@ export const lineKind = property({
   inherited: false,
   inFontShorthand: false,
   shorthands: ['border', 'border-top', 'border-block', 'border-block-start'],
-  whenOpen: 'leave',
   initial: 'none',
   part: 'around',
   values: { kind: 'choice', of: ['none', 'solid', 'dashed', 'dotted', 'double'] },

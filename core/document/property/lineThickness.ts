@@ -8,7 +8,6 @@ export const lineThickness = property({
   inherited: false,
   inFontShorthand: false,
   shorthands: ['border', 'border-top', 'border-block', 'border-block-start'],
-  whenOpen: 'leave',
   initial: '0px',
   part: 'around',
   values: { kind: 'length', units: ['px', 'em'], min: 0, max: 100, edges: true },

@@ -7,7 +7,6 @@ export const measure = property({
   inherited: false,
   inFontShorthand: false,
   shorthands: ['max-width'],
-  whenOpen: 'leave',
   initial: 'none',
   part: 'setting',
   values: { kind: 'length', units: ['ch', 'em', 'px'], min: 1, max: 4000 },

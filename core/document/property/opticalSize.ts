@@ -6,7 +6,6 @@ export const opticalSize = property({
   css: 'font-optical-sizing',
   inherited: true,
   inFontShorthand: true,
-  whenOpen: 'leave',
   initial: 'auto',
   part: 'detail',
   values: { kind: 'choice', of: ['auto', 'none'], words: { auto: 'by the size' } },

@@ -125,17 +125,19 @@ describe('a property of a text style', () => {
     expect(written('ground', 'accent')).toBe('var(--colour-accent)');
   });
 
-  test('what a style leaves open is inherited expressly, or left to the page', () => {
+  test('what a style leaves open is left to the page, whatever it is', () => {
     const lead = (name: PropertyName, value: unknown) => {
       const document = set(name, value)();
       const { elements } = document;
       return elementRule(document, elements['lead'] as TextElement);
     };
     const plain = elementRule(seatedDocument(), seatedDocument().elements['lead'] as TextElement);
-    expect(plain).toContain('letter-spacing: inherit');
+    const own: object = seatedDocument().styles['lead']?.set ?? {};
+    expect(Object.keys(own)).toEqual(['step', 'lineHeight']);
     for (const name of PROPERTY_NAMES) {
-      if (PROPERTIES[name].whenOpen === 'leave') expect(plain).not.toContain(PROPERTIES[name].css);
+      expect([name, plain.includes(`  ${PROPERTIES[name].css}:`)]).toEqual([name, name in own]);
     }
+    expect(plain).not.toMatch(/\bfont:|inherit/);
     expect(lead('alignment', 'center')).toContain('text-align: var(--style-lead-text-align)');
     expect(lead('lineThickness', '2px')).toMatch(/border: 0 solid;\s[^]*border-width/);
   });

@@ -48,11 +48,6 @@ export interface Property {
   inFontShorthand: boolean;
   /** Other shorthands, and other names, that set it. */
   shorthands?: readonly string[];
-  /**
-   * What is delivered where a style leaves it open: that it is inherited, since browsers' own style sheets set
-   * it on some elements; or nothing, and the page's layout is left alone.
-   */
-  whenOpen: 'inherit' | 'leave';
   /** What browsers take when nothing sets it; null where that is the visitor's own. */
   initial: string | number | null;
   values: Values;

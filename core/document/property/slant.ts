@@ -6,7 +6,6 @@ export const slant = property({
   css: 'font-style',
   inherited: true,
   inFontShorthand: true,
-  whenOpen: 'inherit',
   initial: 'normal',
   part: 'type',
   values: { kind: 'choice', of: SLANTS, words: { normal: 'upright' } },

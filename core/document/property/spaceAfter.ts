@@ -7,7 +7,6 @@ export const spaceAfter = property({
   inherited: false,
   inFontShorthand: false,
   shorthands: ['margin', 'margin-block', 'margin-block-end'],
-  whenOpen: 'leave',
   initial: '0em',
   part: 'around',
   values: { kind: 'length', units: ['lh', 'em', 'px'], min: -20, max: 400 },

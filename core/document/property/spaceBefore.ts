@@ -7,7 +7,6 @@ export const spaceBefore = property({
   inherited: false,
   inFontShorthand: false,
   shorthands: ['margin', 'margin-block', 'margin-block-start'],
-  whenOpen: 'leave',
   initial: '0em',
   part: 'around',
   values: { kind: 'length', units: ['lh', 'em', 'px'], min: -20, max: 400 },

@@ -6,7 +6,6 @@ export const step = property({
   css: 'font-size',
   inherited: true,
   inFontShorthand: true,
-  whenOpen: 'inherit',
   initial: 0,
   part: 'type',
   values: { kind: 'step' },

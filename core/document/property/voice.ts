@@ -6,7 +6,6 @@ export const voice = property({
   css: 'font-family',
   inherited: true,
   inFontShorthand: true,
-  whenOpen: 'inherit',
   initial: null,
   part: 'type',
   values: { kind: 'key', of: 'voices' },

@@ -5,7 +5,6 @@ export const weight = property({
   css: 'font-weight',
   inherited: true,
   inFontShorthand: true,
-  whenOpen: 'inherit',
   initial: 400,
   // CSS Fonts 4 §2.2.
   part: 'type',

@@ -7,7 +7,6 @@ export const wrapping = property({
   inherited: true,
   inFontShorthand: false,
   shorthands: ['text-wrap-mode', 'text-wrap-style', 'white-space'],
-  whenOpen: 'leave',
   initial: 'wrap',
   part: 'setting',
   values: {

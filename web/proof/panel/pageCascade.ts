@@ -1,10 +1,5 @@
 import { projectRules } from '@lettera/core/deliver';
-import {
-  narrowBelowOf,
-  PROPERTIES,
-  PROPERTY_NAMES,
-  type ProjectDocument,
-} from '@lettera/core/document';
+import { narrowBelowOf, PROPERTY_NAMES, type ProjectDocument } from '@lettera/core/document';
 import { narrowDocument } from '@lettera/core/style';
 import {
   accountOf,
@@ -20,10 +15,8 @@ import { textElementsOf } from '../../reader/domTree';
 
 /** The properties that a project's text styles set, as CSS has them. */
 export const typeOf = ({ styles }: ProjectDocument): TypeProperty[] =>
-  PROPERTY_NAMES.filter(
-    (name) =>
-      PROPERTIES[name].whenOpen === 'inherit' ||
-      Object.values(styles).some(({ set }) => set[name] !== undefined),
+  PROPERTY_NAMES.filter((name) =>
+    Object.values(styles).some(({ set }) => set[name] !== undefined),
   ).map(typeProperty);
 
 export const NO_RULES: TypeRules = { rules: [], layers: [] };

@@ -16,6 +16,12 @@ const { point } = usePlaces(() => props.stock);
 const drift = computed(() =>
   project.document ? driftOf(props.stock, project.document, props.view.lineages) : null,
 );
+/** What is told apart: what the project says and the site has otherwise, and what is left to the site. */
+const groups = computed(() =>
+  (['said', 'open'] as const)
+    .map((by) => ({ by, drifted: drift.value?.drifted.filter((one) => one.by === by) ?? [] }))
+    .filter(({ drifted }) => drifted.length > 0),
+);
 const nameOf = (element: string): string => project.document?.elements[element]?.name ?? element;
 </script>
 
@@ -41,46 +47,49 @@ const nameOf = (element: string): string => project.document?.elements[element]?
         />
       </template>
     </p>
-    <FiguresTable v-if="drift.drifted.length">
-      <thead>
-        <tr>
-          <th scope="col">{{ say.textElement }}</th>
-          <th scope="col">{{ say.property }}</th>
-          <th scope="col">{{ say.project }}</th>
-          <th scope="col">{{ say.site }}</th>
-          <th scope="col" class="figure">{{ say.at }}</th>
-          <th scope="col" class="figure">{{ say.texts }}</th>
-          <th scope="col">
-            <span class="visually-hidden">{{ say.where }}</span>
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="(one, i) in drift.drifted" :key="i">
-          <th scope="row">{{ nameOf(one.element) }}</th>
-          <td>{{ one.property }}</td>
-          <td>{{ one.expected }}</td>
-          <td>{{ one.property === 'unicode-range' ? say.noFile(one.found) : one.found }}</td>
-          <td class="figure">{{ say.widthIn(one.width) }}</td>
-          <td class="figure">{{ one.texts.length }}</td>
-          <td>
-            <DoButton
-              class="on-point"
-              :label="say.showOnPage"
-              :aria-label="
-                say.showOnPageTexts(
-                  count(one.texts.length, 'text'),
-                  nameOf(one.element),
-                  one.property,
-                  one.found,
-                )
-              "
-              @click="point(one.texts)"
-            />
-          </td>
-        </tr>
-      </tbody>
-    </FiguresTable>
+    <template v-for="{ by, drifted } in groups" :key="by">
+      <p v-if="by === 'open'" class="quiet">{{ say.leftOpen }}</p>
+      <FiguresTable>
+        <thead>
+          <tr>
+            <th scope="col">{{ say.textElement }}</th>
+            <th scope="col">{{ say.property }}</th>
+            <th scope="col">{{ say.project }}</th>
+            <th scope="col">{{ say.site }}</th>
+            <th scope="col" class="figure">{{ say.at }}</th>
+            <th scope="col" class="figure">{{ say.texts }}</th>
+            <th scope="col">
+              <span class="visually-hidden">{{ say.where }}</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="(one, i) in drifted" :key="i">
+            <th scope="row">{{ nameOf(one.element) }}</th>
+            <td>{{ one.property }}</td>
+            <td>{{ one.expected }}</td>
+            <td>{{ one.property === 'unicode-range' ? say.noFile(one.found) : one.found }}</td>
+            <td class="figure">{{ say.widthIn(one.width) }}</td>
+            <td class="figure">{{ one.texts.length }}</td>
+            <td>
+              <DoButton
+                class="on-point"
+                :label="say.showOnPage"
+                :aria-label="
+                  say.showOnPageTexts(
+                    count(one.texts.length, 'text'),
+                    nameOf(one.element),
+                    one.property,
+                    one.found,
+                  )
+                "
+                @click="point(one.texts)"
+              />
+            </td>
+          </tr>
+        </tbody>
+      </FiguresTable>
+    </template>
   </section>
 </template>
 

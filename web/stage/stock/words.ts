@@ -48,6 +48,8 @@ export const driftView = {
   widthIn: (width: Said) => `${width} px`,
   showOnPageTexts: (texts: Said, name: Said, property: Said, found: Said) =>
     `Show on the page: ${texts}: ${name}, ${property} ${found}`,
+  leftOpen:
+    'Left open by their styles, so your site’s own values stay. Set a property in the style to change it.',
 };
 
 export const familyShares = {

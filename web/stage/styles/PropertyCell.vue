@@ -75,9 +75,7 @@ const isSet = computed(
   () => valuesOf(project.shown?.styles[props.styleKey], where.value)[props.property] !== undefined,
 );
 /** Nothing sets it, and nothing is delivered of it. */
-const isLeft = computed(
-  () => props.resolved.origin === 'browser' && descriptorOf(props.property).whenOpen === 'leave',
-);
+const isLeft = computed(() => props.resolved.origin === 'browser');
 const text = computed(() => {
   if (isLeft.value) return say.pagesOwn;
   const { shown } = project;
