@@ -77,7 +77,15 @@ const ABOUT_WEIGHT: Record<RuleWeight, string> = {
 /** What whoever puts the style sheet onto a site needs to know of its rules. */
 function aboutRules({
   elements,
-  delivery: { form = 'whole', weight = 'none', layer, siteLayer, leave = [] },
+  delivery: {
+    form = 'whole',
+    weight = 'none',
+    layer,
+    siteLayer,
+    leave = [],
+    keepColoursOn = [],
+    keepDarkColours = false,
+  },
 }: ProjectDocument): string {
   if (form === 'tokens')
     return 'The style sheet holds faces and tokens alone, and sets no text itself.';
@@ -98,6 +106,12 @@ function aboutRules({
         ]
       : []),
     ...(important.length > 0 ? [`Said with \`!important\`: ${important.join(', ')}.`] : []),
+    ...(keepColoursOn.length > 0
+      ? [`The site's own colours stay on ${keepColoursOn.map((one) => `\`${one}\``).join(', ')}.`]
+      : []),
+    ...(keepDarkColours
+      ? ["The site's own colours stay where visitors prefer a dark ground."]
+      : []),
     ...(leave.length > 0
       ? [`Left to the site's own style sheets: ${leave.map((one) => `\`${one}\``).join(', ')}.`]
       : []),

@@ -6,7 +6,7 @@ import { GROUND } from '../document/vocabulary';
 import { descriptorOf, PROPERTIES, PROPERTY_NAMES, type PropertyName } from '../document/property';
 import { narrowDocument } from '../style/narrow';
 import { carries, resolveStyle, type Origin, type ResolvedStyle } from '../style/resolve';
-import { ruleSpecificity, selectorsOf, weighedSelector } from '../style/ruleWeight';
+import { colouredBy, ruleSpecificity, selectorsOf, weighedSelector } from '../style/ruleWeight';
 import { setByBrowsers } from '../page/browserDefaults';
 import type { ProjectRule, ProjectRules } from '../page/cascade';
 import { cssNumber, cssRule, indent } from './css';
@@ -48,8 +48,31 @@ const followsContainer = ({ scale }: ProjectDocument): boolean => scale.between 
  * specificity, so that any rule of the site's own wins. It says what the style sets, or one that it follows, and
  * nothing of what is left open: that is the site's.
  */
-export const elementRule = (document: ProjectDocument, element: TextElement): string =>
-  ruleOf(document, weighedSelector(document, element), element);
+export function elementRule(document: ProjectDocument, element: TextElement): string {
+  const selector = weighedSelector(document, element);
+  if (!keepsColours(document)) return ruleOf(document, selector, element);
+  const { coloured, rest } = parted(elementDeclarations(document, element));
+  const narrow = parted(narrowDeclarations(document, element));
+  const important = element.important ?? false;
+  const colours = [
+    ruleFor(weighedSelector(document, element, colouredBy(document, element)), coloured, important),
+    onNarrow(
+      document,
+      ruleFor(
+        weighedSelector(document, element, colouredBy(document, element)),
+        narrow.coloured,
+        important,
+      ),
+    ),
+  ].join('');
+  return (
+    ruleFor(selector, rest, important) +
+    onNarrow(document, ruleFor(selector, narrow.rest, important)) +
+    (colours && document.delivery.keepDarkColours
+      ? `@media ${NOT_DARK} {\n${indent(colours)}}\n`
+      : colours)
+  );
+}
 
 /** What an element that wears a style is given, in a rule for some selectors, with what differs on narrow screens. */
 export const ruleOf = (
@@ -58,7 +81,40 @@ export const ruleOf = (
   element: RuledElement,
 ): string =>
   written(elementDeclarations(document, element), selector, element.important ?? false) +
-  onNarrow(document, narrowRule(document, selector, element));
+  onNarrow(
+    document,
+    ruleFor(selector, narrowDeclarations(document, element), element.important ?? false),
+  );
+
+/** A rule; none where it would declare nothing. */
+const ruleFor = (
+  selector: string,
+  declarations: readonly Declaration[],
+  important: boolean,
+): string => (declarations.length > 0 ? cssRule(selector, said({ important }, declarations)) : '');
+
+/** Whether the site's own colours stay anywhere. */
+const keepsColours = ({ delivery }: ProjectDocument): boolean =>
+  delivery.keepDarkColours === true || (delivery.keepColoursOn ?? []).length > 0;
+
+/** Where the project's colours are delivered, when those of the site stay on a dark ground. Media Queries 5 §11.5. */
+const NOT_DARK = 'not all and (prefers-color-scheme: dark)';
+
+/** CSS properties of colours of the project. */
+const COLOURS: ReadonlySet<string> = new Set([
+  'background-color',
+  ...PROPERTY_NAMES.map(descriptorOf).flatMap(({ css, values }) =>
+    values.kind === 'key' && values.of === 'colours' ? [css] : [],
+  ),
+]);
+
+/** Declarations that give a colour, and the rest. */
+const parted = (
+  declarations: readonly Declaration[],
+): { coloured: Declaration[]; rest: Declaration[] } => ({
+  coloured: declarations.filter(([property]) => COLOURS.has(property)),
+  rest: declarations.filter(([property]) => !COLOURS.has(property)),
+});
 
 /** Rules as they were written, by what they declare. */
 const rulesOf = onceFor<readonly Declaration[], Map<string, string>>(() => new Map());
@@ -77,18 +133,15 @@ const onNarrow = (document: ProjectDocument, rules: string): string =>
   rules && `@media not all and (min-width: ${narrowBelowOf(document)}px) {\n${indent(rules)}}\n`;
 
 /** What an element is given on narrow screens beside what it has at every width, whose tokens may be others there. */
-function narrowRule(document: ProjectDocument, selector: string, element: RuledElement): string {
+function narrowDeclarations(document: ProjectDocument, element: RuledElement): Declaration[] {
   const narrow = narrowDocument(document);
-  if (narrow === document) return '';
+  if (narrow === document) return [];
   const usual = new Map(elementDeclarations(document, element));
   const all = elementDeclarations(narrow, element);
   const changed = all.filter(([property, value]) => usual.get(property) !== value);
   // The shorthand sets a line's kind and colour back: what the style says of them is said again after it.
   const resets = changed.some(([property]) => property === 'border');
-  const more = all.filter(
-    (one) => changed.includes(one) || (resets && one[0].startsWith('border-')),
-  );
-  return more.length > 0 ? cssRule(selector, said(element, more)) : '';
+  return all.filter((one) => changed.includes(one) || (resets && one[0].startsWith('border-')));
 }
 
 /** The tokens of styles that are others on narrow screens; empty where none is. */
@@ -233,16 +286,28 @@ export function projectRules(document: ProjectDocument): ProjectRules {
       },
     ];
   });
-  const set = elements.map(([key, element]): ProjectRule => ({
-    element: key,
-    layer,
-    important: element.important ?? false,
-    selectors: selectorsOf(document, element).map((text) => ({
-      text,
-      specificity: ruleSpecificity(document, text),
-    })),
-    declarations: inLonghands(elementDeclarations(document, element)),
-  }));
+  const set = elements.flatMap(([key, element]): ProjectRule[] => {
+    const rule = (
+      selectors: readonly string[],
+      declarations: readonly Declaration[],
+    ): ProjectRule => ({
+      element: key,
+      layer,
+      important: element.important ?? false,
+      selectors: selectors.map((text) => ({ text, specificity: ruleSpecificity(document, text) })),
+      declarations: inLonghands(declarations),
+    });
+    const all = elementDeclarations(document, element);
+    if (!keepsColours(document)) return [rule(selectorsOf(document, element), all)];
+    const { coloured, rest } = parted(all);
+    const conditions = document.delivery.keepDarkColours
+      ? [{ kind: 'media' as const, text: NOT_DARK }]
+      : [];
+    return [
+      rule(selectorsOf(document, element), rest),
+      { ...rule(colouredBy(document, element), coloured), conditions },
+    ];
+  });
   return { linked, siteLayer, rules: [...open, ...set] };
 }
 

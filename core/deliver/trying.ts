@@ -1,5 +1,14 @@
 /** What a delivery is tried by, and what would make it lighter: only where it is shown. */
 export { BARE_ELEMENT, barePage } from './barePage';
+export {
+  changedTexts,
+  colouredAt,
+  READ_AS,
+  type Besides,
+  type ChangedTexts,
+  type ComputedType,
+  type LostContrast,
+} from './changedTexts';
 export { FIGURES, reductionsOf, type Reduction } from './reductions';
 export {
   differencesOf,

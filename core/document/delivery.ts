@@ -73,6 +73,19 @@ export class Delivery {
   @IsSelector({ each: true })
   leave?: string[];
 
+  /** Selectors of grounds on which the site's own colours stay: no element rule gives text on them a colour. */
+  @MayBeLeftOut()
+  @IsArray()
+  @ArrayMaxSize(200)
+  @ArrayUnique()
+  @IsSelector({ each: true })
+  keepColoursOn?: string[];
+
+  /** Whether the site's own colours stay where visitors prefer a dark ground. */
+  @MayBeLeftOut()
+  @IsBoolean()
+  keepDarkColours?: boolean;
+
   /** Names of custom properties that a style sheet of the site's own reads, each with the token it is to have. */
   @MayBeLeftOut()
   @ValuesByKey(

@@ -34,6 +34,8 @@ export interface ProjectRule {
   element: string;
   /** The cascade layer that it stands in; null for none. */
   layer: string | null;
+  /** What has to hold for it; nothing when left out. */
+  conditions?: readonly Condition[];
   /** Whether it says `!important`. */
   important: boolean;
   selectors: readonly { text: string; specificity: Specificity }[];
@@ -217,6 +219,7 @@ export class Cascade<Node> {
       layer ? (places.get(pathOf(layer)) ?? 0) : UNLAYERED;
     const from = isFirst ? 0 : rules.length;
     for (const [i, rule] of project.rules.entries()) {
+      if (!holding(rule.conditions ?? [])) continue;
       this.#addProject(rule, from + i, placeOf(rule.layer?.split('.') ?? null));
       yield;
     }

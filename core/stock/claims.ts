@@ -1,12 +1,12 @@
 import { compareSpecificity, type Specificity } from '../css';
 import type { ProjectDocument } from '../document/projectDocument';
 import { lasting } from '../style/elementAt';
-import { ruleSpecificity, selectorsOf } from '../style/ruleWeight';
+import { onGrounds, ruleSpecificity, selectorsOf } from '../style/ruleWeight';
 
 /** A selector by which a text element of a project claims what it meets. */
 export interface Claim {
-  /** Key of the text element. */
-  element: string;
+  /** Key of the text element; null where it claims the colours of what it meets for the site. */
+  element: string | null;
   selector: string;
   weight: Specificity;
 }
@@ -15,6 +15,8 @@ export interface Claim {
 export interface Around {
   /** Keys of the text elements, the one first whose rule is the strongest. */
   elements: readonly string[];
+  /** Whether the site's own colours stay there. */
+  keepsColours: boolean;
   text: number | null;
 }
 
@@ -22,18 +24,26 @@ export interface Around {
 export interface Lineage {
   /** Keys of the text elements, the one first whose rule is the strongest: what it leaves open the next may say. */
   elements: readonly string[];
+  /** Whether the site's own colours stay there. */
+  keepsColours: boolean;
   around: readonly Around[];
 }
 
-/** What the text elements of a project claim, in the document's order. */
-export const claimsIn = (document: ProjectDocument): Claim[] =>
-  Object.entries(document.elements).flatMap(([element, one]) =>
+/** What the text elements of a project claim, in the document's order, and where the site's own colours stay. */
+export const claimsIn = (document: ProjectDocument): Claim[] => [
+  ...Object.entries(document.elements).flatMap(([element, one]) =>
     selectorsOf(document, lasting(one)).map((selector) => ({
       element,
       selector,
       weight: ruleSpecificity(document, selector),
     })),
-  );
+  ),
+  ...onGrounds(document.delivery.keepColoursOn ?? []).map((selector): Claim => ({
+    element: null,
+    selector,
+    weight: [0, 0, 0],
+  })),
+];
 
 /**
  * What claims each text of a site, as the cascade has it: of what meets one the heaviest first, of several as heavy
@@ -48,8 +58,13 @@ export function lineages<Node>(
   parent: (node: Node) => Node | null,
 ): Lineage[] {
   const meeting = new Map<Node, Claim[]>();
+  const kept = new Set<Node>();
   for (const claim of claims) {
     for (const node of find(claim.selector)) {
+      if (claim.element === null) {
+        kept.add(node);
+        continue;
+      }
       const known = meeting.get(node);
       if (known) known.unshift(claim);
       else meeting.set(node, [claim]);
@@ -58,7 +73,7 @@ export function lineages<Node>(
   const claimed = new Map(
     [...meeting].map(([node, all]) => {
       const sorted = all.sort((a, b) => compareSpecificity(b.weight, a.weight));
-      return [node, [...new Set(sorted.map(({ element }) => element))]];
+      return [node, [...new Set(sorted.flatMap(({ element }) => element ?? []))]];
     }),
   );
   const numbers = new Map<Node, number>();
@@ -78,14 +93,20 @@ export function lineages<Node>(
     for (const at of passed.reverse()) {
       const elements = claimed.get(at) ?? [];
       const text = numbers.get(at) ?? null;
-      if (elements.length > 0 || text !== null) found = [{ elements, text }, ...found];
+      if (elements.length > 0 || text !== null) {
+        found = [{ elements, keepsColours: kept.has(at), text }, ...found];
+      }
       known.set(at, found);
     }
     return found;
   };
   return texts.map((node) =>
     node === null
-      ? { elements: [], around: [] }
-      : { elements: claimed.get(node) ?? [], around: aroundOf(node) },
+      ? { elements: [], keepsColours: false, around: [] }
+      : {
+          elements: claimed.get(node) ?? [],
+          keepsColours: kept.has(node),
+          around: aroundOf(node),
+        },
   );
 }

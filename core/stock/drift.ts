@@ -100,10 +100,10 @@ interface SetHere {
   said: ReadonlySet<keyof Looked>;
 }
 
-/** @param elements keys of what claims it, the strongest first */
+/** @param elements keys of what claims it, the strongest first; nothing of a colour where the site's own stay */
 function setBy(
   document: ProjectDocument,
-  elements: readonly string[],
+  { elements, keepsColours }: Pick<Lineage, 'elements' | 'keepsColours'>,
   width: number,
   around: Partial<Looked>,
 ): SetHere {
@@ -111,7 +111,10 @@ function setBy(
   const said = new Set<keyof Looked>();
   /** The value of the strongest that says a property. */
   const own = <P extends PropertyName>(property: P): ComputedValue<P> | undefined =>
-    styles.map((style) => style[property]).find(carries)?.value as ComputedValue<P> | undefined;
+    keepsColours && property === 'colour'
+      ? undefined
+      : (styles.map((style) => style[property]).find(carries)?.value as
+          ComputedValue<P> | undefined);
   for (const member of Object.keys(PROPERTY_OF) as (keyof Looked)[]) {
     if (own(PROPERTY_OF[member]) !== undefined) said.add(member);
   }
@@ -231,8 +234,9 @@ export function driftOf(
   const following: number[] = [];
   const unclaimed: number[] = [];
   stock.texts.forEach((text, number) => {
-    const { elements, around } = all[number] ?? { elements: [], around: [] };
-    const [element] = elements;
+    const lineage = all[number] ?? { elements: [], keepsColours: false, around: [] };
+    const { around } = lineage;
+    const [element] = lineage.elements;
     if (element === undefined) {
       unclaimed.push(number);
       return;
@@ -252,9 +256,9 @@ export function driftOf(
       for (const one of inwards) {
         const found = one.text === null ? null : foundOf(one.text);
         if (found) inherited = found;
-        else inherited = setBy(at, one.elements, width, inherited).looked;
+        else inherited = setBy(at, one, width, inherited).looked;
       }
-      const expected = setBy(at, elements, width, inherited);
+      const expected = setBy(at, lineage, width, inherited);
       const found = foundIn(lookOf(stock, text, end));
       for (const one of [...differences(expected, found), ...outgrown(expected, found, text)]) {
         if (one.by === 'said') follows = false;

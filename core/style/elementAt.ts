@@ -63,6 +63,16 @@ function keyOf(selector: string): string {
   return key === '*' ? '' : key.toLowerCase();
 }
 
+/** The claims that may meet a node, in no order. */
+function* claimsNear(
+  document: Pick<ProjectDocument, 'elements' | 'delivery'>,
+  { id, localName, classList }: SelectableNode,
+): Generator<Claim> {
+  const claims = claimsOf(document);
+  const keys = ['', localName, ...(id ? [`#${id}`] : []), ...[...classList].map((c) => `.${c}`)];
+  for (const key of keys) yield* claims.get(key.toLowerCase()) ?? [];
+}
+
 /**
  * Which text element a node of a page is: of the rules that match the one of most weight, of several as
  * heavy the last in the document's order. What a node is does not change while it is pointed at.
@@ -73,22 +83,25 @@ export function elementAt(
   document: Pick<ProjectDocument, 'elements' | 'delivery'>,
   node: SelectableNode,
 ): string | null {
-  const claims = claimsOf(document);
-  const { id, localName } = node;
-  const keys = [
-    '',
-    localName,
-    ...(id ? [`#${id}`] : []),
-    ...[...node.classList].map((c) => `.${c}`),
-  ];
   let found: Claim | null = null;
-  for (const key of keys) {
-    for (const claim of claims.get(key.toLowerCase()) ?? []) {
-      if (found && !standsBefore(found, claim)) continue;
-      if (node.matches(claim.selector)) found = claim;
-    }
+  for (const claim of claimsNear(document, node)) {
+    if (found && !standsBefore(found, claim)) continue;
+    if (node.matches(claim.selector)) found = claim;
   }
   return found?.element ?? null;
+}
+
+/**
+ * All text elements that a node of a page is, the one first whose rule is the strongest: what its style leaves open
+ * the next may say.
+ */
+export function elementsAt(
+  document: Pick<ProjectDocument, 'elements' | 'delivery'>,
+  node: SelectableNode,
+): string[] {
+  const meeting = [...claimsNear(document, node)].filter(({ selector }) => node.matches(selector));
+  meeting.sort((a, b) => (standsBefore(a, b) ? 1 : -1));
+  return [...new Set(meeting.map(({ element }) => element))];
 }
 
 /** Whether a claim gives way to another. */

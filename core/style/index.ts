@@ -1,7 +1,7 @@
 export { apparentSizePatch } from './apparentSize';
 export { subheadingPatch } from './subheading';
 export { textUseOf, type SetAt, type TextUse } from './textUse';
-export { elementAt, lasting } from './elementAt';
+export { elementAt, elementsAt, lasting } from './elementAt';
 export { LINE_HEIGHTS, lineOnGrid, suggestedLineHeight } from './lineHeight';
 export { suggestedFor, type SuggestedLineHeight } from './lineHeightOf';
 export {
@@ -51,7 +51,7 @@ export {
   type WeightChange,
 } from './weightPlan';
 export { narrowDocument } from './narrow';
-export { ruleSpecificity, selectorsOf, weighedSelector } from './ruleWeight';
+export { colouredBy, onGrounds, ruleSpecificity, selectorsOf, weighedSelector } from './ruleWeight';
 export { ownVoices, type OwnVoice } from './ownVoices';
 export {
   gatheredCount,

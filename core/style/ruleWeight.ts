@@ -23,6 +23,32 @@ export const selectorsOf = (
   { selectors }: Pick<TextElement, 'selectors'>,
 ): readonly string[] => (leave?.length ? leaving(leave)(selectors) : selectors);
 
+/**
+ * What an element's rule gives its colours to: what it meets, but for texts on grounds where the site's own colours
+ * stay.
+ */
+export const colouredBy = (
+  document: Pick<ProjectDocument, 'delivery'>,
+  element: Pick<TextElement, 'selectors'>,
+): readonly string[] => {
+  const { keepColoursOn: grounds } = document.delivery;
+  const selectors = selectorsOf(document, element);
+  return grounds?.length ? keeping(grounds)(selectors) : selectors;
+};
+
+/** Selectors without what stands on some grounds: read once for each. */
+const keeping = onceFor((grounds: readonly string[]) => leaving(onGrounds(grounds)));
+
+/**
+ * Selectors of what stands on some grounds: what has the ground itself, and all that is in it. Of the page as a whole
+ * it is the body alone, so that what is inherited from it is the site's, and what says a colour of its own has that.
+ */
+export const onGrounds = onceFor((grounds: readonly string[]): readonly string[] =>
+  grounds
+    .flatMap(selectorTexts)
+    .flatMap((ground) => (ground === 'body' ? [ground] : [ground, `${ground} *`])),
+);
+
 /** Selectors without what is left alone: read once for each, as every text of a page is held to them. */
 const leaving = onceFor((leave: readonly string[]) => {
   const left = leave.flatMap(selectorTexts).map((text) => ({ text, type: typeOf(text) }));
@@ -40,13 +66,16 @@ function without(
   });
 }
 
-/** How the selector of an element's rule is written, with the weight that the delivery has for it. */
+/**
+ * How the selector of an element's rule is written, with the weight that the delivery has for it.
+ * @param selectors what it meets, where that is not all that the element is
+ */
 export function weighedSelector(
   document: Pick<ProjectDocument, 'delivery'>,
   element: Pick<TextElement, 'selectors'>,
+  selectors: readonly string[] = selectorsOf(document, element),
 ): string {
   const { weight = 'none' } = document.delivery;
-  const selectors = selectorsOf(document, element);
   if (weight === 'none') return `:where(${selectors.join(', ')})`;
   if (weight === 'own') return selectors.join(', ');
   return selectors.map((selector) => `:is(${selector})${NO_CLASS}`).join(', ');

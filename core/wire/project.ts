@@ -75,6 +75,12 @@ const DeliveryShape = shapeOf<Delivery>()(
     linked: Type.Optional(oneOf(SHEET_PLACES, 'Where it is linked beside the site’s own')),
     siteLayer: Type.Optional(text('Cascade layer that the site’s own style sheets are put into')),
     leave: Type.Optional(list(text(), 'Selectors of texts left to the site’s own style sheets')),
+    keepColoursOn: Type.Optional(
+      list(text(), 'Selectors of grounds on which the site’s own colours stay'),
+    ),
+    keepDarkColours: Type.Optional(
+      boolean('Whether the site’s own colours stay where visitors prefer a dark ground'),
+    ),
     names: Type.Optional(byKey(text(), 'Tokens by the names that a site reads')),
     prefix: Type.Optional(text('What the names of its custom properties begin with')),
     letters: Type.Optional(oneOf(LETTERS_KEPT, 'What the font files hold')),

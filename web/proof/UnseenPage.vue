@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { unseenPage as say } from './words';
 import { ref } from 'vue';
-import { setFrameWidth } from '../reader/frameWidth';
+import { setFrameGround, setFrameWidth } from '../reader/frameWidth';
 import { freeNames } from '../reader/freeNames';
 
 /** A page that is laid out where it is not seen, to be measured. */
@@ -24,6 +24,10 @@ defineExpose({
   /** @param width of the viewport, CSS px */
   async setWidth(width: number): Promise<void> {
     if (frame.value) await setFrameWidth(frame.value, width);
+  },
+  /** @param ground that the page is asked for, as a visitor's system asks for it. Media Queries 5 §11.5 */
+  async setGround(ground: 'light' | 'dark'): Promise<void> {
+    if (frame.value) await setFrameGround(frame.value, ground);
   },
 });
 </script>

@@ -18,6 +18,7 @@ export interface UnseenPages {
   onLoad: () => void;
   /** @param width of the viewport, CSS px */
   setWidth(width: number): Promise<void>;
+  setGround(ground: 'light' | 'dark'): Promise<void>;
   /** How far it has come; null while nothing is measured. */
   progress: Ref<{ done: number; of: number; title: string } | null>;
   /** Why nothing came of it, as a sentence; empty while all is well. */
@@ -30,7 +31,7 @@ export interface UnseenPages {
   each<T>(
     pages: readonly { slug: string; title: string }[],
     document: Parameters<typeof pageAddress>[2],
-    look: (page: Document, title: string, slug: string) => Promise<T>,
+    look: (page: Document, title: string, slug: string, stopped: () => boolean) => Promise<T>,
     otherwise: string,
   ): Promise<T[] | null>;
   stop(): void;
@@ -79,7 +80,7 @@ export function useUnseenPages(): UnseenPages {
         progress.value = { done, of: pages.length, title };
         const page = await bring(pageAddress(project.id, slug, document), () => mine === run);
         if (mine !== run) return null;
-        looked.push(await look(page, title, slug));
+        looked.push(await look(page, title, slug, () => mine !== run));
         if (mine !== run) return null;
       }
     } catch (error) {
@@ -96,6 +97,7 @@ export function useUnseenPages(): UnseenPages {
     source,
     onLoad: () => loaded?.(),
     setWidth: async (width) => frame.value?.setWidth(width),
+    setGround: async (ground) => frame.value?.setGround(ground),
     progress,
     failed,
     each,

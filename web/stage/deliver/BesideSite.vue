@@ -35,6 +35,12 @@ function setSiteLayer(event: Event): void {
 
 const sayPlainly = (key: string): boolean =>
   project.change([{ op: 'remove', path: `/elements/${key}/important` }]);
+const kept = computed(() => delivery.value?.keepColoursOn ?? []);
+const colourAgain = (selector: string): boolean =>
+  set(
+    'keepColoursOn',
+    kept.value.filter((one) => one !== selector),
+  );
 const setAgain = (selector: string): boolean =>
   set(
     'leave',
@@ -71,6 +77,27 @@ const setAgain = (selector: string): boolean =>
             :label="say.without"
             :aria-label="say.withoutImportant(name)"
             @click="sayPlainly(key)"
+          />
+        </li>
+      </ul>
+    </div>
+    <div v-if="kept.length || delivery.keepDarkColours" class="list">
+      <span class="quiet">{{ say.coloursStay }}</span>
+      <ul :aria-label="say.coloursStayOn">
+        <li v-if="delivery.keepDarkColours" class="line">
+          {{ say.onDarkGround }}
+          <DoButton
+            :label="say.setAgain"
+            :aria-label="say.giveColours(say.onDarkGround)"
+            @click="set('keepDarkColours', false)"
+          />
+        </li>
+        <li v-for="selector in kept" :key="selector" class="line">
+          <code>{{ selector }}</code>
+          <DoButton
+            :label="say.setAgain"
+            :aria-label="say.giveColours(selector)"
+            @click="colourAgain(selector)"
           />
         </li>
       </ul>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { pagesTried as say } from './words';
-import type { ProjectDocument } from '@lettera/core/document';
-import { computed, shallowRef } from 'vue';
+import { PROPERTIES, type ProjectDocument } from '@lettera/core/document';
+import { computed, ref, shallowRef, watch } from 'vue';
 import { urls } from '../../api/client';
 import DoButton from '../../control/DoButton.vue';
 import ProgressLine from '../../control/ProgressLine.vue';
@@ -10,13 +10,13 @@ import UnseenPage from '../../proof/UnseenPage.vue';
 import { useUnseenPages } from '../../proof/unseenPages';
 import { useProject } from '../../store/project';
 import { differenceInWords } from './differenceWords';
-import { linkBundle, verifyPage, type TriedPage } from './verifyPage';
+import { verifyPage, type Seen, type TriedPage } from './verifyPage';
 
 /** The bundle on each page of the site's own, with the page's own style sheets after it. */
 const props = defineProps<{ document: ProjectDocument; revision: number }>();
 const project = useProject();
 
-const { source, onLoad, setWidth, progress, failed, each, stop } = useUnseenPages();
+const { source, onLoad, setWidth, setGround, progress, failed, each, stop } = useUnseenPages();
 const found = shallowRef<{ pages: TriedPage[]; revision: number } | null>(null);
 const isStale = computed(
   () => found.value !== null && found.value.revision !== project.stored?.revision,
@@ -30,14 +30,57 @@ async function tryPages(): Promise<void> {
   const pages = await each(
     ownPages.value,
     document,
-    async (page, title) => {
-      await linkBundle(page, href);
-      return verifyPage(document, page, { title, setWidth });
-    },
+    (page, title, _slug, stopped) =>
+      verifyPage(document, page, { title, href, setWidth, setGround, stopped }),
     say.nothingWasFoundOut,
   );
   if (pages) found.value = { pages, revision };
 }
+
+/** Where the site's own colours would have to stay, beyond where they do. */
+const keep = computed(() => {
+  const { keepColoursOn = [], keepDarkColours = false } = props.document.delivery;
+  const pages = found.value?.pages ?? [];
+  const on = [...new Set([...keepColoursOn, ...pages.flatMap(({ keep }) => keep.keepColoursOn)])];
+  const dark = keepDarkColours || pages.some(({ keep }) => keep.keepDarkColours);
+  return on.length > keepColoursOn.length || dark !== keepDarkColours
+    ? { keepColoursOn: on, keepDarkColours: dark }
+    : null;
+});
+/** Whether the pages are tried again once what was changed is there. */
+const goesOn = ref(false);
+function keepTheirs(): void {
+  if (!keep.value) return;
+  goesOn.value = project.change(
+    Object.entries(keep.value).map(([member, value]) => ({
+      op: 'add' as const,
+      path: `/delivery/${member}`,
+      value,
+    })),
+  );
+}
+watch(
+  () => props.revision,
+  () => {
+    if (!goesOn.value || props.revision !== project.stored?.revision) return;
+    goesOn.value = false;
+    void tryPages();
+  },
+);
+
+/** Of many texts as many are named. */
+const MOST_NAMED = 3;
+const named = (texts: readonly string[]): string => {
+  const words = texts.slice(0, MOST_NAMED).map((one) => say.quoted(one));
+  const more = texts.length - words.length;
+  return [...words, ...(more > 0 ? [say.more(more)] : [])].join(', ');
+};
+const where = ({ width, ground, state }: Seen): string =>
+  [
+    ...(state ? [say.states[state]] : []),
+    ...(ground === 'dark' ? [say.onDark] : []),
+    ...(state || ground === 'dark' ? [] : [say.atWidth(width)]),
+  ].join(' ');
 </script>
 
 <template>
@@ -54,7 +97,46 @@ async function tryPages(): Promise<void> {
     <p v-if="isStale" role="status" class="quiet small">{{ say.projectChangedSince }}</p>
     <ul v-if="found" class="small">
       <li v-for="page in found.pages" :key="page.title">
-        <b>{{ page.title }}</b>{{ say.ofComeOutAs(page.agreeing, count(page.texts, 'text')) }}
+        <b>{{ page.title }}</b>
+        <h4>{{ say.asDecided(count(page.decided, 'text')) }}</h4>
+        <h4 :class="{ 'mark-text': page.besides.length || page.lost.length }">
+          {{
+            page.besides.length + page.lost.length ? say.changesBesides : say.nothingChangesBesides
+          }}
+        </h4>
+        <ul v-if="page.besides.length + page.lost.length">
+          <li v-for="(one, i) in page.lost" :key="`lost ${i}`">
+            {{
+              say.hardToRead(
+                count(one.texts.length, 'text'),
+                one.before.toFixed(2),
+                one.after.toFixed(2),
+                one.least,
+                where(one.seen),
+                named(one.texts),
+              )
+            }}
+          </li>
+          <li v-for="(one, i) in page.besides" :key="`besides ${i}`">
+            {{
+              say.changes(
+                count(one.texts.length, 'text'),
+                PROPERTIES[one.property].label,
+                one.before,
+                one.after,
+                where(one.seen),
+                named(one.texts),
+              )
+            }}
+          </li>
+        </ul>
+        <p v-if="page.lost.length && keep" class="line">
+          <DoButton :label="say.keepTheirs" @click="keepTheirs" />
+          <span class="quiet">{{
+            keep.keepDarkColours && !document.delivery.dark ? say.orDeliverDark : ''
+          }}</span>
+        </p>
+        <h4>{{ say.ofComeOutAs(page.agreeing, count(page.texts, 'text')) }}</h4>
         <ul v-if="page.differences.length">
           <li v-for="(one, i) in page.differences" :key="i">
             {{ count(one.texts, 'text') }}: {{ differenceInWords(document, one) }}
@@ -75,6 +157,10 @@ async function tryPages(): Promise<void> {
   gap: 6px;
   justify-items: start;
   padding: 0 var(--edge) 14px;
+}
+h4 {
+  margin: 4px 0 0;
+  font: inherit;
 }
 ul {
   margin: 0;

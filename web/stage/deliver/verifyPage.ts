@@ -1,9 +1,40 @@
 import { verifyPage as say } from './words';
-import { differencesOf, saidOf, typeOf, type Difference } from '@lettera/core/deliver/trying';
+import {
+  changedTexts,
+  differencesOf,
+  saidOf,
+  typeOf,
+  type Besides,
+  type ComputedType,
+  type Difference,
+  type LostContrast,
+} from '@lettera/core/deliver/trying';
 import type { ProjectDocument } from '@lettera/core/document';
-import { textElementsOf } from '../../reader/domTree';
+import { elementsRead, readComputed } from '../../reader/computedTexts';
+import { ownText, textElementsOf } from '../../reader/domTree';
+import {
+  claimingMarked,
+  forceState,
+  makeForceable,
+  turnDark,
+  type State,
+} from '../../reader/forcedStates';
+import { keepColours, type KeptColours } from '../../reader/keepColours';
+import { holdStill } from '../../reader/stockReader';
 import { styledElement } from '../../proof/pageText';
 import { computedType } from './verifyBundle';
+
+/** Where something of a page is seen: a width, a ground, a state. */
+export interface Seen {
+  /** CSS px. */
+  width: number;
+  ground: 'light' | 'dark';
+  /** Null at rest. */
+  state: State | null;
+}
+
+/** A text of a page, by what it says. */
+export type Words = string;
 
 /** What came of the bundle on a page of the site's own. */
 export interface TriedPage {
@@ -13,13 +44,21 @@ export interface TriedPage {
   agreeing: number;
   /** What comes out otherwise, by text element and part of its type, with how many texts it is. */
   differences: (Difference & { texts: number })[];
+  /** Texts of which something changes as the project says. */
+  decided: number;
+  /** What changes that the project does not ask for, and where it is seen first. */
+  besides: (Omit<Besides, 'texts'> & { seen: Seen; texts: Words[] })[];
+  /** What could be read before and can hardly be afterwards. */
+  lost: (Omit<LostContrast, 'texts'> & { seen: Seen; texts: Words[] })[];
+  /** Where the site's own colours have to stay for those to be read as before. */
+  keep: KeptColours;
 }
 
 /** How long a style sheet may take to come, milliseconds. */
 const PATIENCE = 20_000;
 
 /** Puts the delivered style sheet where the page has a place for it. @throws Error when it does not come */
-export function linkBundle(page: Document, href: string): Promise<void> {
+function linkBundle(page: Document, href: string): Promise<void> {
   const link = page.querySelector<HTMLLinkElement>('#lettera-start');
   if (!link) return Promise.reject(new Error(say.pageNoPlaceStyle));
   return new Promise((resolve, reject) => {
@@ -31,15 +70,101 @@ export function linkBundle(page: Document, href: string): Promise<void> {
   });
 }
 
+/** How a page is brought about, and whether it is still wanted. */
+export interface Trying {
+  title: string;
+  /** Address of the style sheet that is delivered. */
+  href: string;
+  setWidth: (width: number) => Promise<void>;
+  setGround: (ground: 'light' | 'dark') => Promise<void>;
+  stopped: () => boolean;
+}
+
+/** What is delivered on a page of the site's own: what of it comes out, and what changes besides. */
+export async function verifyPage(
+  document: ProjectDocument,
+  page: Document,
+  trying: Trying,
+): Promise<TriedPage> {
+  holdStill(page);
+  const nodes = elementsRead(page);
+  const states = makeForceable(page);
+  const before = await readings(document, page, nodes, states, trying);
+  await linkBundle(page, trying.href);
+  const compared = await compare(document, page, trying);
+  makeForceable(page);
+  const after = await readings(document, page, nodes, states, trying);
+
+  const decided = new Set<number>();
+  const besides = new Map<string, TriedPage['besides'][number]>();
+  const lost = new Map<number, TriedPage['lost'][number]>();
+  const wordsOf = (number: number): Words => {
+    const node = nodes[number];
+    return node ? ownText(node).slice(0, 60) : '';
+  };
+  const lostOn = { light: [] as LostContrast[], dark: [] as LostContrast[] };
+  for (const [i, { seen, read }] of before.entries()) {
+    const changed = changedTexts(document, read, after[i]?.read ?? []);
+    for (const number of changed.decided) decided.add(number);
+    for (const one of changed.besides) {
+      const key = [one.property, one.before, one.after].join('|');
+      // What is so at rest is so in every state as well: it is told once.
+      if (!besides.has(key)) besides.set(key, { ...one, seen, texts: one.texts.map(wordsOf) });
+    }
+    lostOn[seen.ground].push(...changed.lost);
+    for (const one of changed.lost) {
+      const found = one.texts.filter((number) => !lost.has(number));
+      const told = { ...one, seen, texts: found.map(wordsOf) };
+      for (const number of found) lost.set(number, told);
+    }
+  }
+  return {
+    title: trying.title,
+    ...compared,
+    decided: decided.size,
+    besides: [...besides.values()],
+    lost: [...new Set(lost.values())],
+    keep: keepColours(document, { nodes, read: after[0]?.read ?? [] }, lostOn.light, lostOn.dark),
+  };
+}
+
+/** Reads a page at both widths and on both grounds, and in each state that it has rules for. */
+async function readings(
+  document: ProjectDocument,
+  page: Document,
+  nodes: readonly Element[],
+  states: ReadonlySet<State>,
+  { setWidth, setGround, stopped }: Trying,
+): Promise<{ seen: Seen; read: ComputedType[] }[]> {
+  const all: { seen: Seen; read: ComputedType[] }[] = [];
+  const marked = claimingMarked(document);
+  const look = async (seen: Seen): Promise<void> => {
+    await setWidth(seen.width);
+    forceState(page, seen.state);
+    all.push({ seen, read: await readComputed(marked, nodes, stopped) });
+  };
+  const { small, large } = document.scale;
+  for (const ground of ['light', 'dark'] as const) {
+    await setGround(ground);
+    const turnBack = ground === 'dark' ? turnDark(page) : () => {};
+    if (ground === 'light') await look({ width: small.width, ground, state: null });
+    for (const state of [null, ...states]) await look({ width: large.width, ground, state });
+    forceState(page, null);
+    turnBack();
+  }
+  await setGround('light');
+  return all;
+}
+
 /**
  * Compares what a browser makes of a page that links the bundle with what the project has, in all that the
  * style of each text's element says itself.
  */
-export async function verifyPage(
+async function compare(
   document: ProjectDocument,
   page: Document,
-  { title, setWidth }: { title: string; setWidth: (width: number) => Promise<void> },
-): Promise<TriedPage> {
+  { setWidth }: Trying,
+): Promise<Pick<TriedPage, 'texts' | 'agreeing' | 'differences'>> {
   const claimed = textElementsOf(page).flatMap((text) => {
     const found = styledElement(document, text);
     return found && found.node !== page.body ? [found] : [];
@@ -61,7 +186,6 @@ export async function verifyPage(
     });
   }
   return {
-    title,
     texts: claimed.length,
     agreeing: claimed.length - wrong.size,
     differences: [...found.values()].sort((a, b) => b.texts - a.texts),

@@ -13,6 +13,10 @@ export const besideSite = {
   withoutImportant: (name: Said) => `${name} without !important`,
   leftYourOwnSheets: 'Left to your own sheets',
   textsLeftAlone: 'Texts that are left alone',
+  coloursStay: 'Your site’s own colours stay on',
+  coloursStayOn: 'Grounds on which your site’s own colours stay',
+  onDarkGround: 'the dark background',
+  giveColours: (selector: Said) => `Give texts on ${selector} their colours again`,
   setAgain: 'Set again',
   setAgainSelector: (selector: Said) => `Set ${selector} again`,
   beforeYours: 'Before yours',
@@ -129,8 +133,32 @@ export const pagesTried = {
   tryOnYours: (pages: Said) => `Try it on ${pages} of yours`,
   madeOf: (title: Said, done: Said, all: Said) => `${title}, ${done} of ${all}`,
   projectChangedSince: 'The project has changed since.',
+  asDecided: (texts: Said) => `${texts} change as you decided.`,
+  nothingChangesBesides:
+    'Nothing else changes, in any state that your style sheets have rules for, on both backgrounds.',
+  changesBesides: 'What changes that you did not decide:',
+  hardToRead: (texts: Said, before: Said, after: Said, least: Said, where: Said, named: Said) =>
+    `${texts} can hardly be read ${where}: contrast ${after}:1, before ${before}:1, and ${least}:1 is asked for: ${named}`,
+  changes: (texts: Said, label: Said, before: Said, after: Said, where: Said, named: Said) =>
+    `${texts}: ${label} ${before} becomes ${after} ${where}: ${named}`,
+  keepTheirs: 'Keep your site’s own colours there',
+  orDeliverDark:
+    'On the dark background the colours may also be yours: Style sheet › dark colours.',
+  quoted: (words: Said) => `“${words}”`,
+  more: (texts: Said) => `${texts} more`,
+  atWidth: (width: Said) => `at ${width} px`,
+  onDark: 'on the dark background',
+  states: {
+    hover: 'when pointed at',
+    'focus-visible': 'when focused by key',
+    'focus-within': 'with the focus inside',
+    focus: 'when focused',
+    active: 'when pressed',
+    visited: 'when visited',
+    disabled: 'when disabled',
+  },
   ofComeOutAs: (agreeing: Said, texts: Said) =>
-    `: ${agreeing} of ${texts} come out as the project has them.`,
+    `${agreeing} of ${texts} come out as the project has them.`,
   whichRulesYoursDecide:
     'Which rules of yours decide there, and the least that would win: This page › Who sets its text.',
   nothingWasFoundOut: 'Nothing was found out.',
