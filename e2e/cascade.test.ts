@@ -315,6 +315,11 @@ test.each<[how: string, settings: object, important: string[]]>([
   ['after its sheets, in a layer of its own', { linked: 'after', layer: 'parts' }, []],
   ['outside a layer that holds its sheets', { layer: null, siteLayer: 'site' }, []],
   [
+    'with its own colours on some grounds',
+    { layer: null, weight: 'over', keepColoursOn: ['.card', 'main li'] },
+    [],
+  ],
+  [
     'with !important on a few, and some texts left alone',
     { layer: null, weight: 'over', leave: ['main p', '.card h3', 'footer *'] },
     ['h1', 'h2', 'h4', 'list-item'],

@@ -1,5 +1,4 @@
 import { hexOf } from '../css';
-import { setByBrowsers } from '../page/browserDefaults';
 import type { ProjectDocument } from '../document/projectDocument';
 import { descriptorOf, PROPERTY_NAMES, type PropertyName } from '../document/property';
 import { carries, resolveElement } from '../style/resolve';
@@ -15,6 +14,8 @@ export interface ComputedType {
   isText: boolean;
   /** Computed values, by property. */
   values: Readonly<Record<PropertyName, string>>;
+  /** What browsers' own style sheets set on it, by property; left out where they set nothing that is inherited. */
+  byBrowser?: Readonly<Partial<Record<PropertyName, string>>>;
   /** CSS px. */
   size: number;
   weight: number;
@@ -140,7 +141,7 @@ class Comparison {
     const { around: outer } = after;
     if (outer === null || !descriptorOf(property).inherited) return 'besides';
     if (this.#goesWith(outer, property, before, after)) return this.of(outer, property);
-    return this.#isBrowsersOwn(outer, property, after) ? 'decided' : 'besides';
+    return this.#isBrowsersOwn(outer, property, before, after) ? 'decided' : 'besides';
   }
 
   /** Whether a property of an element is to that of what is around it as it was before. */
@@ -164,15 +165,19 @@ class Comparison {
     );
   }
 
-  /** Whether a property comes from around, where browsers' own style sheets alone stood between. */
-  #isBrowsersOwn(outer: number, property: PropertyName, after: ComputedType): boolean {
+  /** Whether a property comes from around, where a browser's own value stood between, and none of the site's. */
+  #isBrowsersOwn(
+    outer: number,
+    property: PropertyName,
+    before: ComputedType,
+    after: ComputedType,
+  ): boolean {
     const around = this.after[outer];
-    if (!around || this.document.delivery.linked === 'after') return false;
-    const between = after.claims.some((element) =>
-      setByBrowsers(this.document.elements[element]?.selectors ?? []).has(property),
-    );
     return (
-      between && isSame(after.values[property], around.values[property], [after.size, around.size])
+      around !== undefined &&
+      after.claims.length > 0 &&
+      before.byBrowser?.[property] === before.values[property] &&
+      isSame(after.values[property], around.values[property], [after.size, around.size])
     );
   }
 }

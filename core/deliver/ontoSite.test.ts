@@ -82,6 +82,60 @@ describe('the style sheet', () => {
   });
 });
 
+describe('where the site’s own colours stay', () => {
+  const kept = (delivery: Partial<ProjectDocument['delivery']>) => cssOf(delivering(delivery));
+  const rulesOf = (css: string, selector: string) =>
+    [
+      ...(css.split('@layer lettera {')[1] ?? '').matchAll(/^ *(:where\(.*?\)) \{([^}]*)\}/gms),
+    ].filter(([, one]) => one?.startsWith(selector));
+
+  test('texts on such grounds get all but a colour', () => {
+    const css = kept({ keepColoursOn: ['.hero', 'body'] });
+    const [plain, coloured] = rulesOf(css, ':where(.hint');
+    expect(plain?.[2]).toMatch(/font-size/);
+    expect(plain?.[2]).not.toMatch(/color/);
+    expect(coloured?.[1]).toBe(':where(.hint:not(:where(.hero, .hero *, body)))');
+    expect(coloured?.[2]?.trim()).toBe('color: var(--style-caption-color);');
+    // What has no colour is as it was.
+    expect(String(rulesOf(css, ':where(h1'))).toBe(String(rulesOf(kept({}), ':where(h1')));
+    // Of the page as a whole it is what is inherited from it.
+    const body = rulesOf(css, ':where(body');
+    expect(body.map(([, selector]) => selector)).toEqual([
+      ':where(body)',
+      ':where(body:not(:where(.hero, .hero *, body)))',
+    ]);
+  });
+
+  test('on a dark ground the project’s are said for the others alone', () => {
+    const css = kept({ keepDarkColours: true });
+    const [, inLight = ''] =
+      /@media not all and \(prefers-color-scheme: dark\) \{([^]*?)\n {2}\}/.exec(css) ?? [];
+    expect(inLight).toContain('color: var(--style-body-color)');
+    expect(
+      css
+        .split('@media not all and (prefers-color-scheme: dark)')
+        .map((part) => part.slice(part.indexOf('}')))[0],
+    ).not.toMatch(/ color: var\(--style-body/);
+    expect(kept({ keepDarkColours: false })).toBe(kept({}));
+    expect(kept({ keepColoursOn: [] })).toBe(kept({}));
+  });
+
+  test('and so they do in the account of a page', () => {
+    const rules = projectRules(
+      delivering({ keepColoursOn: ['.hero'], keepDarkColours: true }),
+    ).rules.filter(({ element }) => element === 'hint');
+    const colours = rules.filter(({ declarations }) =>
+      declarations.get('color')?.startsWith('var'),
+    );
+    expect(
+      colours.map(({ selectors, conditions }) => [selectors[0]?.text, conditions?.[0]?.text]),
+    ).toEqual([['.hint:not(:where(.hero, .hero *))', 'not all and (prefers-color-scheme: dark)']]);
+    expect(
+      rules.some(({ declarations, conditions }) => declarations.has('font-size') && !conditions),
+    ).toBe(true);
+  });
+});
+
 describe('other names', () => {
   test('are set to the tokens that they are to have', () => {
     const document = delivering({

@@ -1,5 +1,11 @@
 import { READ_AS, type ComputedType } from '@lettera/core/deliver/trying';
-import { PROPERTY_NAMES, type ProjectDocument, type PropertyName } from '@lettera/core/document';
+import {
+  PROPERTIES,
+  PROPERTY_NAMES,
+  type ProjectDocument,
+  type PropertyName,
+} from '@lettera/core/document';
+import { BROWSER_SETS } from '@lettera/core/page';
 import { elementsAt } from '@lettera/core/style';
 import { Breather } from './breathe';
 import { textElementsOf } from './domTree';
@@ -15,6 +21,26 @@ export function elementsRead(page: Document): Element[] {
     for (const at of passed.reverse()) found.add(at);
   }
   return [...found];
+}
+
+/** Properties that browsers' own style sheets set on elements, with those elements. */
+const SET_BY_BROWSERS = PROPERTY_NAMES.flatMap((name) => {
+  const selector = BROWSER_SETS[READ_AS[name]];
+  return selector && PROPERTIES[name].inherited ? [{ name, css: READ_AS[name], selector }] : [];
+});
+
+/** What browsers' own style sheets set on an element, which the page's own may set otherwise; null for nothing. */
+function browsersOwn(node: Element): ComputedType['byBrowser'] | null {
+  const set = SET_BY_BROWSERS.filter(({ selector }) => node.matches(selector));
+  const { style } = node as HTMLElement;
+  if (set.length === 0 || !style) return null;
+  const before = node.getAttribute('style');
+  for (const { css } of set) style.setProperty(css, 'revert', 'important');
+  const computed = node.ownerDocument.defaultView?.getComputedStyle(node);
+  const own = set.map(({ name, css }) => [name, computed?.getPropertyValue(css) ?? ''] as const);
+  if (before === null) node.removeAttribute('style');
+  else node.setAttribute('style', before);
+  return Object.fromEntries(own);
 }
 
 /**
@@ -40,10 +66,13 @@ export async function readComputed(
     const style = node.ownerDocument.defaultView?.getComputedStyle(node);
     const value = (property: string): string => style?.getPropertyValue(property) ?? '';
     const ground = grounds.of(node);
+    const claims = elementsAt(document, node);
+    const byBrowser = claims.length > 0 ? browsersOwn(node) : null;
     const around = node.parentElement ? numbers.get(node.parentElement) : undefined;
     read.push({
       around: around ?? null,
-      claims: elementsAt(document, node),
+      claims,
+      ...(byBrowser && { byBrowser }),
       isText: texts.has(node),
       values: Object.fromEntries(
         PROPERTY_NAMES.map((name) => [name, value(READ_AS[name])]),
