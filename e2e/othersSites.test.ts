@@ -1,8 +1,19 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { applyChange } from '@lettera/core/change';
-import { stylesheet } from '@lettera/core/deliver';
-import type { ChangedTexts, LostContrast } from '@lettera/core/deliver/trying';
-import type { ProjectDocument } from '@lettera/core/document';
+import { styleProperty, stylesheet } from '@lettera/core/deliver';
+import {
+  demandsTogether,
+  leastWeight,
+  type ChangedTexts,
+  type LostContrast,
+} from '@lettera/core/deliver/trying';
+import {
+  PROPERTIES,
+  PROPERTY_NAMES,
+  type ProjectDocument,
+  type TextElement,
+} from '@lettera/core/document';
+import { carries, resolveElement } from '@lettera/core/style';
 import { build } from 'esbuild';
 import type { Browser, Page } from 'puppeteer-core';
 import { plansOf, seatedDocument } from '../core/testing/documents';
@@ -17,7 +28,7 @@ let reader: string;
 beforeAll(async () => {
   const bundled = await build({
     stdin: {
-      contents: `export { elementsRead, readComputed } from './web/reader/computedTexts'; export * from './web/reader/forcedStates'; export { holdStill } from './web/reader/stockReader'; export { ownText } from './web/reader/domTree'; export { changedTexts } from './core/deliver/trying'; export { keepColours } from './web/reader/keepColours';`,
+      contents: `export { rulesOfPage } from './core/page/siteRules'; export { elementsRead, readComputed } from './web/reader/computedTexts'; export * from './web/reader/forcedStates'; export { holdStill } from './web/reader/stockReader'; export { ownText } from './web/reader/domTree'; export { changedTexts } from './core/deliver/trying'; export { keepColours } from './web/reader/keepColours'; export { demandsOn, demandsTogether, leastWeight } from './core/deliver/trying'; export { cascadeOf } from './web/proof/panel/pageCascade'; export { atOnce } from './core/page'; export { viewOf } from './web/reader/pageView'; export { elementsAt } from './core/style';`,
       resolveDir: process.cwd(),
       loader: 'ts',
     },
@@ -209,5 +220,131 @@ test('a rule that hands colours on is found out', async () => {
   expect(found.recoloured).not.toEqual([]);
   expect(besidesIn(found).join()).toMatch(
     /colour rgb\(255, 255, 255\) → rgb\(22, 32, 42\): button\.btn btn-secondary/,
+  );
+});
+
+/** Runs in the page: what the project's rules have to win over as it is laid out. */
+function demandsHere(document_: unknown): unknown {
+  interface Reader {
+    rulesOfPage(sheets: { path: string; media: string }[], texts: Map<string, string>): unknown;
+    cascadeOf(of: unknown, page: Document, rules: unknown, options: object): unknown;
+    demandsOn(of: unknown, cascade: unknown, view: unknown): unknown;
+    viewOf(page: Document): unknown;
+    atOnce(work: unknown): { demands: Map<string, unknown>; orders: Map<string, unknown> };
+  }
+  const { reader } = window as unknown as { reader: Reader };
+  const own = [...document.querySelectorAll('style:not(#delivered)')];
+  const texts = new Map(own.map((node, i) => [`${i}.css`, node.textContent ?? '']));
+  const rules = reader.rulesOfPage(
+    [...texts.keys()].map((path) => ({ path, media: '' })),
+    texts,
+  );
+  const cascade = reader.atOnce(reader.cascadeOf(document_, document, rules, { keepsAll: true }));
+  const { demands, orders } = reader.atOnce(
+    reader.demandsOn(document_, cascade, reader.viewOf(document)),
+  );
+  return { demands: [...demands], orders: [...orders] };
+}
+
+/**
+ * Runs in the page: texts that do not have what the strongest text element that claims them says. Each value is set
+ * on the text itself, over all rules, and nothing may change by that.
+ */
+function otherwise(document_: unknown, styleSays: Record<string, [css: string, name: string][]>) {
+  const { reader } = window as unknown as {
+    reader: { elementsAt(of: unknown, node: Element): string[] };
+  };
+  const wrong: string[] = [];
+  let tried = 0;
+  for (const node of document.querySelectorAll<HTMLElement>('body, body *')) {
+    const done = new Set<string>();
+    for (const element of reader.elementsAt(document_, node)) {
+      for (const [css, name] of styleSays[element] ?? []) {
+        if (done.has(css)) continue;
+        done.add(css);
+        tried++;
+        const value = () => getComputedStyle(node).getPropertyValue(css);
+        const [before, style] = [value(), node.getAttribute('style')];
+        node.style.setProperty(css, `var(${name})`, 'important');
+        const now = value();
+        if (style === null) node.removeAttribute('style');
+        else node.setAttribute('style', style);
+        if (now !== before)
+          wrong.push(`${element} ${css} ${before} ≠ ${now}: ${node.tagName}.${node.className}`);
+      }
+    }
+  }
+  return { wrong, tried };
+}
+
+describe('the least weight that wins', () => {
+  const saysOf = (project: ProjectDocument) =>
+    Object.fromEntries(
+      Object.keys(project.elements).map((key) => {
+        const resolved = resolveElement(project, key);
+        const { style } = project.elements[key] as TextElement;
+        return [
+          key,
+          PROPERTY_NAMES.filter(
+            (name) => carries(resolved[name]) && !/border/.test(PROPERTIES[name].css),
+          ).map((name): [string, string] => [PROPERTIES[name].css, styleProperty(style, name)]),
+        ];
+      }),
+    );
+  const show = async (name: string, project: ProjectDocument) => {
+    const css = stylesheet(project, plansOf(project));
+    await page.setContent(
+      componentPage(name, { css, linked: project.delivery.linked ?? 'before' }),
+    );
+    await page.evaluate(reader);
+  };
+  const WIDTHS = [360, 1280];
+  const wrongIn = async (name: string, project: ProjectDocument) => {
+    await show(name, project);
+    const wrong: string[] = [];
+    for (const width of WIDTHS) {
+      await page.setViewport({ width, height: 800 });
+      const found = await page.evaluate(otherwise, project, saysOf(project));
+      expect(found.tried).toBeGreaterThan(100);
+      wrong.push(...found.wrong.map((one) => `${width}: ${one}`));
+    }
+    return wrong;
+  };
+  const leastFor = async (name: string, project: ProjectDocument) => {
+    await show(name, project);
+    const all = [];
+    for (const width of WIDTHS) {
+      await page.setViewport({ width, height: 800 });
+      const { demands, orders } = (await page.evaluate(demandsHere, project)) as {
+        demands: [string, never][];
+        orders: [string, never][];
+      };
+      all.push({ demands: new Map(demands), orders: new Map(orders) });
+    }
+    return leastWeight(project, demandsTogether(all));
+  };
+
+  test.each(Object.keys(COMPONENTS))(
+    'makes all texts on the components of %s as the project says',
+    async (name) => {
+      await page.emulateMediaFeatures([]);
+      const before = projectWith({ layer: 'lettera', linked: 'before', weight: 'none' });
+      expect(await wrongIn(name, before)).not.toEqual([]);
+      const least = await leastFor(name, before);
+      const after = applyChange(before, least.patch).document;
+      console.log(name, least.linked, least.layer, least.unmet, least.important, least.weights);
+      const still = await wrongIn(name, after);
+      expect([least.unmet, still]).toEqual([0, []]);
+      // Nothing weighs more than it has to, and what is found is no other the next time.
+      expect((await leastFor(name, after)).patch).toEqual([]);
+      for (const [key, [ids, classes]] of Object.entries(least.weights).slice(0, 3)) {
+        const lighter = classes > 0 ? [ids, classes - 1] : null;
+        const path = `/elements/${key}/weight`;
+        const light = applyChange(after, [
+          lighter ? { op: 'add', path, value: lighter } : { op: 'remove', path },
+        ]).document;
+        if (ids === 0) expect([key, await wrongIn(name, light)]).not.toEqual([key, []]);
+      }
+    },
   );
 });

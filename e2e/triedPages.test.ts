@@ -42,6 +42,22 @@ test('what the page’s own rules make otherwise is told, text element by text e
   expect(text).not.toMatch(/Heading 1, (family|weight|style)/);
   expect(await page.$('iframe[title="A page that is measured"]')).toBeNull();
 
+  // Nothing changes that is left open, in no state.
+  expect(text).toContain('Nothing else changes');
+  expect(text).toMatch(/\d+ texts change as you decided/);
+
+  // The least that wins is found, shown, and used on a click; the pages are tried again.
+  await press(page, 'Find the least weight that wins', part);
+  const least = await eventually(told, (now) => now.includes('More weight: '));
+  expect(least).toContain('linked after yours, outside any layer');
+  expect(least).not.toContain('!important');
+  await press(page, 'Use this weight', part);
+  const won = await eventually(told, (now) => /(\d+) of \1 texts come out/.test(now), 60_000);
+  expect(won).not.toMatch(/at 1280 px: .* in the project/);
+  await page.keyboard.down('Control');
+  await page.keyboard.press('z');
+  await page.keyboard.up('Control');
+
   // Where the page's own style sheets are put into a layer, all of them lose, and are delivered so.
   await press(page, 'Style sheet', '[aria-label="Views"]');
   await fill(page, 'Cascade layer', ' ');

@@ -92,6 +92,7 @@ function aboutRules({
   const important = Object.values(elements)
     .filter((element) => element.important)
     .map(({ name }) => escapeMarkdown(name));
+  const heavy = Object.values(elements).filter(({ weight }) => weight);
   return [
     ...(form === 'rules'
       ? ['The style sheet holds element rules alone, which read tokens that must be there already.']
@@ -103,6 +104,11 @@ function aboutRules({
     ...(siteLayer
       ? [
           `The site's own style sheets are to stand in the cascade layer \`${siteLayer}\`, so that rules outside it win over them: link each by \`@import url("site.css") layer(${siteLayer});\`.`,
+        ]
+      : []),
+    ...(heavy.length > 0
+      ? [
+          `More weight, as much as it takes to win over the site's own: ${heavy.map(({ name }) => escapeMarkdown(name)).join(', ')}.`,
         ]
       : []),
     ...(important.length > 0 ? [`Said with \`!important\`: ${important.join(', ')}.`] : []),

@@ -219,9 +219,16 @@ export function designTokens(document: ProjectDocument, fallback: FallbackPlan):
         scale: asJson(scale),
         elements: Object.fromEntries(
           Object.entries(document.elements).map(
-            ([key, { name, selectors, style, parent, important }]) => [
+            ([key, { name, selectors, style, parent, important, weight }]) => [
               key,
-              { name, selectors, style, parent, ...(important ? { important } : {}) },
+              {
+                name,
+                selectors,
+                style,
+                parent,
+                ...(important ? { important } : {}),
+                ...(weight ? { weight: [...weight] } : {}),
+              },
             ],
           ),
         ),

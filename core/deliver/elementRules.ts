@@ -294,7 +294,10 @@ export function projectRules(document: ProjectDocument): ProjectRules {
       element: key,
       layer,
       important: element.important ?? false,
-      selectors: selectors.map((text) => ({ text, specificity: ruleSpecificity(document, text) })),
+      selectors: selectors.map((text) => ({
+        text,
+        specificity: ruleSpecificity(document, element, text),
+      })),
       declarations: inLonghands(declarations),
     });
     const all = elementDeclarations(document, element);

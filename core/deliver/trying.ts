@@ -9,6 +9,13 @@ export {
   type ComputedType,
   type LostContrast,
 } from './changedTexts';
+export {
+  demandsOn,
+  demandsTogether,
+  leastWeight,
+  type Demands,
+  type LeastWeight,
+} from './leastWeight';
 export { FIGURES, reductionsOf, type Reduction } from './reductions';
 export {
   differencesOf,

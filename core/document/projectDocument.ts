@@ -191,6 +191,18 @@ export class TextElement extends Placed {
   @MayBeLeftOut()
   @IsBoolean()
   important?: boolean;
+
+  /**
+   * What its rule weighs: its selectors' own, and so many ids and classes more. As the delivery has it when left out.
+   */
+  @MayBeLeftOut()
+  @IsArray()
+  @ArrayMinSize(2)
+  @ArrayMaxSize(2)
+  @IsInt({ each: true })
+  @Min(0, { each: true })
+  @Max(20, { each: true })
+  weight?: readonly [ids: number, classes: number];
 }
 
 export class Colour extends Placed {

@@ -64,6 +64,15 @@ export type Declared =
     }
   | { by: 'inline'; important: boolean; value: string };
 
+/** The strongest that a page itself declares for an element. */
+export interface Rival {
+  important: boolean;
+  /** Whether it stands in a cascade layer, or in a style attribute. */
+  layered: boolean;
+  inline: boolean;
+  specificity: Specificity;
+}
+
 /**
  * What decides a property of an element: a declaration, or the browser's own style sheet, and the element that
  * it is made for; null where nothing does.
@@ -354,6 +363,18 @@ export class Cascade<Node> {
     return this.#offersFor(node, property)
       .map(({ declared }) => declared)
       .filter((declared) => declared !== winner);
+  }
+
+  /**
+   * The strongest that the page itself declares for an element, whether or not it wins over the project; null where
+   * it declares nothing. The cascade must keep what does not win.
+   */
+  rival(node: Node, property: string): Rival | null {
+    const offer = this.#offersFor(node, property).find(({ declared }) => declared.by !== 'project');
+    if (!offer) return null;
+    const { important, layer, specificity } = offer.rank;
+    const inline = offer.declared.by === 'inline';
+    return { important, layered: layer < UNLAYERED, inline, specificity };
   }
 
   /**

@@ -35,7 +35,7 @@ export const claimsIn = (document: ProjectDocument): Claim[] => [
     selectorsOf(document, lasting(one)).map((selector) => ({
       element,
       selector,
-      weight: ruleSpecificity(document, selector),
+      weight: ruleSpecificity(document, one, selector),
     })),
   ),
   ...onGrounds(document.delivery.keepColoursOn ?? []).map((selector): Claim => ({

@@ -13,7 +13,7 @@ function tryingAll(project: ProjectDocument, node: Element): string | null {
   for (const [key, element] of Object.entries(project.elements)) {
     for (const selector of selectorsOf(project, lasting(element))) {
       if (!node.matches(selector)) continue;
-      const weight = ruleSpecificity(project, selector);
+      const weight = ruleSpecificity(project, element, selector);
       if (!found || compareSpecificity(weight, found.weight) >= 0) found = { key, weight };
     }
   }

@@ -42,7 +42,12 @@ const claimsOf = onceForParts(['elements', 'delivery'], (document): Claims => {
   let order = 0;
   for (const [element, parts] of Object.entries(document.elements)) {
     for (const selector of selectorsOf(document, lasting(parts))) {
-      const claim = { element, selector, weight: ruleSpecificity(document, selector), order };
+      const claim = {
+        element,
+        selector,
+        weight: ruleSpecificity(document, parts, selector),
+        order,
+      };
       order++;
       for (const key of new Set(selectorTexts(selector).map(keyOf))) {
         const known = claims.get(key);

@@ -24,10 +24,10 @@ describe('what an element’s rule meets', () => {
   });
 
   test.each(['none', 'own', 'over'] as const)('weighs as before with weight %s', (weight) => {
-    const before = ruleSpecificity(leaving([], weight), 'main h2');
+    const before = ruleSpecificity(leaving([], weight), {}, 'main h2');
     const [left = ''] = selectorsOf(leaving(['#a h2.b'], weight), { selectors: ['main h2'] });
     expect(left).not.toBe('main h2');
-    expect(ruleSpecificity(leaving([], weight), left)).toEqual(before);
+    expect(ruleSpecificity(leaving([], weight), {}, left)).toEqual(before);
     const written = weighedSelector(leaving(['#a h2.b'], weight), { selectors: ['main h2'] });
     expect(specificityOf(written)).toEqual(before);
   });

@@ -4,8 +4,18 @@ import type { ProjectDocument, TextElement } from '../document/projectDocument';
 
 /** How many classes the rules weigh more that are to win over those of a site. */
 export const CLASSES_OVER = 4;
-/** A class that no page has: what is not that weighs as much as a class. Selectors 4 §17. */
-const NO_CLASS = ':not(.lettera-weight)'.repeat(CLASSES_OVER);
+/** What no page has: what is not that weighs as much as a class, or as an id. Selectors 4 §17. */
+const NO_CLASS = ':not(.lettera-weight)';
+const NO_ID = ':not(#lettera-weight)';
+
+/** What is added to the weight of an element's own selectors; null where its rule has none at all. */
+function addedTo(
+  { delivery: { weight = 'none' } }: Pick<ProjectDocument, 'delivery'>,
+  { weight: own }: Pick<TextElement, 'weight'>,
+): readonly [ids: number, classes: number] | null {
+  if (own) return own;
+  return weight === 'none' ? null : [0, weight === 'over' ? CLASSES_OVER : 0];
+}
 
 /** The type of element that a selector is about; null for any. */
 const typeOf = (selector: string): string | null => subjectsOf(selector).at(-1)?.element ?? null;
@@ -72,22 +82,25 @@ function without(
  */
 export function weighedSelector(
   document: Pick<ProjectDocument, 'delivery'>,
-  element: Pick<TextElement, 'selectors'>,
+  element: Pick<TextElement, 'selectors' | 'weight'>,
   selectors: readonly string[] = selectorsOf(document, element),
 ): string {
-  const { weight = 'none' } = document.delivery;
-  if (weight === 'none') return `:where(${selectors.join(', ')})`;
-  if (weight === 'own') return selectors.join(', ');
-  return selectors.map((selector) => `:is(${selector})${NO_CLASS}`).join(', ');
+  const added = addedTo(document, element);
+  if (added === null) return `:where(${selectors.join(', ')})`;
+  const [ids, classes] = added;
+  if (ids + classes === 0) return selectors.join(', ');
+  const more = NO_ID.repeat(ids) + NO_CLASS.repeat(classes);
+  return selectors.map((selector) => `:is(${selector})${more}`).join(', ');
 }
 
 /** What one of those selectors weighs so. */
 export function ruleSpecificity(
-  { delivery }: Pick<ProjectDocument, 'delivery'>,
+  document: Pick<ProjectDocument, 'delivery'>,
+  element: Pick<TextElement, 'weight'>,
   selector: string,
 ): Specificity {
-  const { weight = 'none' } = delivery;
-  if (weight === 'none') return [0, 0, 0];
+  const added = addedTo(document, element);
+  if (added === null) return [0, 0, 0];
   const [ids, classes, types] = specificityOf(selector);
-  return weight === 'own' ? [ids, classes, types] : [ids, classes + CLASSES_OVER, types];
+  return [ids + added[0], classes + added[1], types];
 }

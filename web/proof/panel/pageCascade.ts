@@ -24,19 +24,20 @@ export const NO_RULES: TypeRules = { rules: [], layers: [] };
 /**
  * The cascade of a page that is shown, with the project's rules where they are delivered.
  * @param find what a selector meets; of the whole page when left out
+ * @param keepsAll whether what does not win is kept too
  */
 export const cascadeOf = (
   document: ProjectDocument,
   page: Document,
   rules: TypeRules,
-  find?: (selector: string) => Iterable<Element>,
+  { find, keepsAll }: { find?: (selector: string) => Iterable<Element>; keepsAll?: boolean } = {},
 ): Pieces<Cascade<Element>> => {
   const { innerWidth = Infinity } = page.defaultView ?? {};
   const isNarrow = innerWidth < narrowBelowOf(document);
   const at = isNarrow ? narrowDocument(document) : document;
   const view = viewOf(page);
   const looking = find ? { ...view, find } : view;
-  return Cascade.inPieces(rules, projectRules(at), looking, typeOf(document));
+  return Cascade.inPieces(rules, projectRules(at), looking, typeOf(document), { keepsAll });
 };
 
 /** Who sets the text of a page that is shown. */

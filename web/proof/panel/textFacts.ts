@@ -213,13 +213,14 @@ export function* textFactsOf(
   // What is set is what case makes of it.
   const text = style?.textTransform === 'uppercase' ? own.toUpperCase() : own;
   const around = withAround(node);
-  const cascade = yield* cascadeOf(document, page, rules, (selector) => {
+  const find = (selector: string): Element[] => {
     try {
       return around.filter((at) => at.matches(selector));
     } catch {
       return [];
     }
-  });
+  };
+  const cascade = yield* cascadeOf(document, page, rules, { find });
   const decisions = new Decisions(cascade, (at, selector) => at.matches(selector));
   const claimed = styledElement(document, node);
   const element = claimed && claimed.node !== page.body ? claimed.key : null;

@@ -6,6 +6,7 @@ import { computed } from 'vue';
 import ChoiceSet from '../../control/ChoiceSet.vue';
 import DoButton from '../../control/DoButton.vue';
 import { useProject } from '../../store/project';
+import { liftInWords } from './liftInWords';
 import { useDeliverySettings } from './deliverySettings';
 
 /** How the style sheet stands beside those that a site has of its own. */
@@ -21,6 +22,11 @@ const PLACES: { value: SheetPlace; label: string }[] = [
 const important = computed(() =>
   Object.entries(project.document?.elements ?? {}).filter(([, element]) => element.important),
 );
+const heavy = computed(() =>
+  Object.entries(project.document?.elements ?? {}).filter(([, element]) => element.weight),
+);
+const sayLightly = (key: string): boolean =>
+  project.change([{ op: 'remove', path: `/elements/${key}/weight` }]);
 const left = computed(() => delivery.value?.leave ?? []);
 
 function setSiteLayer(event: Event): void {
@@ -77,6 +83,19 @@ const setAgain = (selector: string): boolean =>
             :label="say.without"
             :aria-label="say.withoutImportant(name)"
             @click="sayPlainly(key)"
+          />
+        </li>
+      </ul>
+    </div>
+    <div v-if="heavy.length" class="list">
+      <span class="quiet">{{ say.withWeight }}</span>
+      <ul :aria-label="say.elementsWithWeight">
+        <li v-for="[key, { name, weight }] in heavy" :key="key" class="line">
+          {{ name }} {{ liftInWords(weight) }}
+          <DoButton
+            :label="say.without"
+            :aria-label="say.withoutWeight(name)"
+            @click="sayLightly(key)"
           />
         </li>
       </ul>

@@ -1,15 +1,19 @@
 <script setup lang="ts">
 import { pagesTried as say } from './words';
+import { demandsTogether, leastWeight, type LeastWeight } from '@lettera/core/deliver/trying';
 import { PROPERTIES, type ProjectDocument } from '@lettera/core/document';
 import { computed, ref, shallowRef, watch } from 'vue';
-import { urls } from '../../api/client';
+import { api, urls } from '../../api/client';
 import DoButton from '../../control/DoButton.vue';
 import ProgressLine from '../../control/ProgressLine.vue';
 import { count } from '../../control/figures';
 import UnseenPage from '../../proof/UnseenPage.vue';
+import { NO_RULES } from '../../proof/panel/pageCascade';
 import { useUnseenPages } from '../../proof/unseenPages';
 import { useProject } from '../../store/project';
 import { differenceInWords } from './differenceWords';
+import { liftInWords } from './liftInWords';
+import { pageDemands } from './pageDemands';
 import { verifyPage, type Seen, type TriedPage } from './verifyPage';
 
 /** The bundle on each page of the site's own, with the page's own style sheets after it. */
@@ -26,6 +30,7 @@ const ownPages = computed(() => project.pages.filter(({ slug }) => project.isOwn
 async function tryPages(): Promise<void> {
   const { document, revision } = props;
   found.value = null;
+  least.value = null;
   const href = urls.deliveredFile(project.id, revision, 'lettera.css');
   const pages = await each(
     ownPages.value,
@@ -67,6 +72,50 @@ watch(
     void tryPages();
   },
 );
+
+/** The least force with which all comes out as the project has it; null until it is asked for. */
+const least = shallowRef<(LeastWeight & { revision: number }) | null>(null);
+const isOtherwise = computed(() => found.value?.pages.some((page) => page.agreeing < page.texts));
+async function findLeast(): Promise<void> {
+  const { document, revision } = props;
+  least.value = null;
+  const pages = await each(
+    ownPages.value,
+    document,
+    async (page, _title, slug, stopped) => {
+      const own = document.pages?.[slug];
+      const rules = own ? await api.pageAccount(project.id, slug, own) : NO_RULES;
+      const demands = [];
+      for (const { width } of [document.scale.small, document.scale.large]) {
+        await setWidth(width);
+        demands.push(await pageDemands(document, page, rules, stopped));
+      }
+      return demandsTogether(demands);
+    },
+    say.nothingWasFoundOut,
+  );
+  if (pages) least.value = { ...leastWeight(document, demandsTogether(pages)), revision };
+}
+function useLeast(): void {
+  if (!least.value) return;
+  goesOn.value = project.change(least.value.patch);
+  if (goesOn.value) least.value = null;
+}
+const leastInWords = computed(() => {
+  if (!least.value) return '';
+  const { weights, important, linked, layer, unmet } = least.value;
+  const { elements } = props.document;
+  const nameOf = (key: string) => elements[key]?.name ?? key;
+  const heavy = Object.entries(weights).filter(([key]) => !important.includes(key));
+  return [
+    say.placed(linked === 'after' ? say.after : say.before, layer ?? ''),
+    ...(heavy.length > 0
+      ? [say.weighing(heavy.map(([key, lift]) => `${nameOf(key)} ${liftInWords(lift)}`).join(', '))]
+      : [say.noWeight]),
+    ...(important.length > 0 ? [say.important(important.map(nameOf).join(', '))] : []),
+    ...(unmet > 0 ? [say.cannotBeWon] : []),
+  ].join(' ');
+});
 
 /** Of many texts as many are named. */
 const MOST_NAMED = 3;
@@ -144,9 +193,20 @@ const where = ({ width, ground, state }: Seen): string =>
         </ul>
       </li>
     </ul>
-    <p v-if="found?.pages.some(({ differences }) => differences.length)" class="quiet small">
-      {{ say.whichRulesYoursDecide }}
-    </p>
+    <template v-if="isOtherwise">
+      <DoButton
+        v-if="!least"
+        :label="say.findLeast"
+        :disabled="progress !== null"
+        @click="findLeast"
+      />
+      <template v-else-if="least.patch.length">
+        <p role="status" class="small">{{ leastInWords }}</p>
+        <DoButton :label="say.useLeast" @click="useLeast" />
+      </template>
+      <p v-else role="status" class="small">{{ say.leastIsThere }}</p>
+      <p class="quiet small">{{ say.whichRulesYoursDecide }}</p>
+    </template>
     <UnseenPage v-if="source" ref="unseen" :source="source" @load="onLoad" />
   </section>
 </template>

@@ -13,6 +13,9 @@ export const besideSite = {
   withoutImportant: (name: Said) => `${name} without !important`,
   leftYourOwnSheets: 'Left to your own sheets',
   textsLeftAlone: 'Texts that are left alone',
+  withWeight: 'With weight of their own',
+  elementsWithWeight: 'Elements with weight of their own',
+  withoutWeight: (name: Said) => `${name} without weight of its own`,
   coloursStay: 'Your site’s own colours stay on',
   coloursStayOn: 'Grounds on which your site’s own colours stay',
   onDarkGround: 'the dark background',
@@ -21,6 +24,11 @@ export const besideSite = {
   setAgainSelector: (selector: Said) => `Set ${selector} again`,
   beforeYours: 'Before yours',
   afterYours: 'After yours',
+};
+
+export const liftInWords = {
+  ofItsOwn: 'as its selectors',
+  plus: (what: Said) => `+ ${what}`,
 };
 
 export const byteBars = {
@@ -141,6 +149,18 @@ export const pagesTried = {
     `${texts} can hardly be read ${where}: contrast ${after}:1, before ${before}:1, and ${least}:1 is asked for: ${named}`,
   changes: (texts: Said, label: Said, before: Said, after: Said, where: Said, named: Said) =>
     `${texts}: ${label} ${before} becomes ${after} ${where}: ${named}`,
+  findLeast: 'Find the least weight that wins',
+  useLeast: 'Use this weight',
+  leastIsThere:
+    'No more can be won by weight: what is left is set by style attributes or important rules of yours.',
+  placed: (place: Said, layer: Said) =>
+    `The style sheet is linked ${place} yours, ${layer ? `in the layer “${layer}”` : 'outside any layer'}.`,
+  before: 'before',
+  after: 'after',
+  noWeight: 'No rule needs more weight.',
+  weighing: (elements: Said) => `More weight: ${elements}.`,
+  important: (elements: Said) => `With !important: ${elements}.`,
+  cannotBeWon: 'Some important rules of yours still win.',
   keepTheirs: 'Keep your site’s own colours there',
   orDeliverDark:
     'On the dark background the colours may also be yours: Style sheet › dark colours.',

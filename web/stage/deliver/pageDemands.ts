@@ -1,0 +1,24 @@
+import { demandsOn, type Demands } from '@lettera/core/deliver/trying';
+import { narrowBelowOf, type ProjectDocument } from '@lettera/core/document';
+import type { TypeRules } from '@lettera/core/page';
+import { narrowDocument } from '@lettera/core/style';
+import { cascadeOf } from '../../proof/panel/pageCascade';
+import { restingBetween } from '../../reader/breathe';
+import { viewOf } from '../../reader/pageView';
+
+/**
+ * What the project's rules have to win over on a page that is shown, at the width that it has.
+ * @throws Stopped when it is no longer wanted
+ */
+export async function pageDemands(
+  document: ProjectDocument,
+  page: Document,
+  rules: TypeRules,
+  stopped: () => boolean,
+): Promise<Demands> {
+  const isNarrow = (page.defaultView?.innerWidth ?? Infinity) < narrowBelowOf(document);
+  const at = isNarrow ? narrowDocument(document) : document;
+  const all = cascadeOf(document, page, rules, { keepsAll: true });
+  const cascade = await restingBetween(all, stopped);
+  return restingBetween(demandsOn(at, cascade, viewOf(page)), stopped);
+}
