@@ -117,7 +117,7 @@ async function readBoth(document_: unknown, grounds: string): Promise<Found> {
     }
     return false;
   };
-  const turnBack = grounds === 'dark' ? reader.turnDark(document) : () => {};
+  const turnBack = grounds === 'dark' ? reader.turnDark(document) : () => undefined;
   const changed: Found['changed'] = [];
   const recoloured: string[] = [];
   let texts = 0;

@@ -101,7 +101,7 @@ export function darkSwitch(page: Document): { attribute: string; value: string }
 /** Turns a page dark by the name that its own style sheets know. @returns what turns it back */
 export function turnDark(page: Document): () => void {
   const by = darkSwitch(page);
-  if (!by) return () => {};
+  if (!by) return () => undefined;
   const { documentElement: root } = page;
   const before = root.getAttribute(by.attribute);
   if (by.attribute === 'class') root.classList.add(by.value);

@@ -144,7 +144,7 @@ const where = ({ width, ground, state }: Seen): string =>
     </ProgressLine>
     <p v-if="failed" role="alert" class="mark-text small">{{ failed }}</p>
     <p v-if="isStale" role="status" class="quiet small">{{ say.projectChangedSince }}</p>
-    <ul v-if="found" class="small">
+    <ul v-if="found" class="small pages">
       <li v-for="page in found.pages" :key="page.title">
         <b>{{ page.title }}</b>
         <h4>{{ say.asDecided(count(page.decided, 'text')) }}</h4>
@@ -218,6 +218,9 @@ const where = ({ width, ground, state }: Seen): string =>
   justify-items: start;
   padding: 0 var(--edge) 14px;
 }
+.pages > li + li {
+  margin-top: 12px;
+}
 h4 {
   margin: 4px 0 0;
   font: inherit;
@@ -225,5 +228,9 @@ h4 {
 ul {
   margin: 0;
   padding-left: 18px;
+}
+.pages {
+  padding: 0;
+  list-style: none;
 }
 </style>

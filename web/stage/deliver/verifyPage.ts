@@ -48,7 +48,7 @@ export interface TriedPage {
   decided: number;
   /** What changes that the project does not ask for, and where it is seen first. */
   besides: (Omit<Besides, 'texts'> & { seen: Seen; texts: Words[] })[];
-  /** What could be read before and can hardly be afterwards. */
+  /** What could be read before and can hardly be afterwards, by where it is seen first: the worst, and the texts. */
   lost: (Omit<LostContrast, 'texts'> & { seen: Seen; texts: Words[] })[];
   /** Where the site's own colours have to stay for those to be read as before. */
   keep: KeptColours;
@@ -97,7 +97,9 @@ export async function verifyPage(
 
   const decided = new Set<number>();
   const besides = new Map<string, TriedPage['besides'][number]>();
-  const lost = new Map<number, TriedPage['lost'][number]>();
+  const lost: TriedPage['lost'] = [];
+  /** Texts that have been told of as hard to read. */
+  const known = new Set<number>();
   const wordsOf = (number: number): Words => {
     const node = nodes[number];
     return node ? ownText(node).slice(0, 60) : '';
@@ -112,18 +114,17 @@ export async function verifyPage(
       if (!besides.has(key)) besides.set(key, { ...one, seen, texts: one.texts.map(wordsOf) });
     }
     lostOn[seen.ground].push(...changed.lost);
-    for (const one of changed.lost) {
-      const found = one.texts.filter((number) => !lost.has(number));
-      const told = { ...one, seen, texts: found.map(wordsOf) };
-      for (const number of found) lost.set(number, told);
-    }
+    const found = changed.lost.flatMap(({ texts }) => texts).filter((text) => !known.has(text));
+    for (const text of found) known.add(text);
+    const [worst] = changed.lost.filter(({ texts }) => texts.some((text) => found.includes(text)));
+    if (worst) lost.push({ ...worst, seen, texts: found.map(wordsOf) });
   }
   return {
     title: trying.title,
     ...compared,
     decided: decided.size,
     besides: [...besides.values()],
-    lost: [...new Set(lost.values())],
+    lost,
     keep: keepColours(document, { nodes, read: after[0]?.read ?? [] }, lostOn.light, lostOn.dark),
   };
 }
@@ -146,7 +147,7 @@ async function readings(
   const { small, large } = document.scale;
   for (const ground of ['light', 'dark'] as const) {
     await setGround(ground);
-    const turnBack = ground === 'dark' ? turnDark(page) : () => {};
+    const turnBack = ground === 'dark' ? turnDark(page) : () => undefined;
     if (ground === 'light') await look({ width: small.width, ground, state: null });
     for (const state of [null, ...states]) await look({ width: large.width, ground, state });
     forceState(page, null);

@@ -146,7 +146,7 @@ export const pagesTried = {
     'Nothing else changes, in any state that your style sheets have rules for, on both backgrounds.',
   changesBesides: 'What changes that you did not decide:',
   hardToRead: (texts: Said, before: Said, after: Said, least: Said, where: Said, named: Said) =>
-    `${texts} can hardly be read ${where}: contrast ${after}:1, before ${before}:1, and ${least}:1 is asked for: ${named}`,
+    `${texts} can hardly be read ${where}, at worst with a contrast of ${after}:1 where it was ${before}:1 and ${least}:1 is asked for: ${named}`,
   changes: (texts: Said, label: Said, before: Said, after: Said, where: Said, named: Said) =>
     `${texts}: ${label} ${before} becomes ${after} ${where}: ${named}`,
   findLeast: 'Find the least weight that wins',
