@@ -6,7 +6,9 @@ import { documentErrors } from '@lettera/core/change';
 import { marksOf } from '@lettera/core/check';
 import { temporaryFolder } from '../server/testing/server';
 import { loadSample } from './loadSample';
-import { marksReport } from './marksReport';
+import { fails } from './findings';
+import { markFindings } from './markFindings';
+import { report } from './report';
 import { projectNamed } from './projectNamed';
 import { writeBundle } from './writeBundle';
 
@@ -59,7 +61,7 @@ test('a check tells the marks for people, for programs and for tools that gather
   const sample = await loadSample(services);
   const clean = await judgeProject(services, sample);
   expect(clean.marks).toEqual([]);
-  expect(marksReport('text', sample, clean)).toBe('Tarnholm Light Trust: 0 marks');
+  expect(report('text', markFindings(sample, clean))).toBe('Tarnholm Light Trust: 0 marks');
 
   const project = await services.projects.change(sample.id, sample.revision, [
     { op: 'replace', path: '/colours/quiet/light', value: '#b0b8bd' },
@@ -72,18 +74,21 @@ test('a check tells the marks for people, for programs and for tools that gather
   );
   expect(judged.aside.map(({ rule }) => rule)).toEqual(['spaced-text']);
 
-  const text = marksReport('text', project, judged);
-  expect(text).toMatch(/^- Caption: hard to read[^]*\n {2}Choose a colour/m);
+  const text = report('text', markFindings(project, judged));
+  expect(text).toMatch(/^- error: Caption: hard to read[^]*\n {2}Choose a colour/m);
   expect(text).toMatch(/: \d+ marks, 1 set aside$/);
-  const json = JSON.parse(marksReport('json', project, judged)) as {
-    marks: { rule: string; fix?: unknown }[];
-    aside: { reason: string }[];
+  const json = JSON.parse(report('json', markFindings(project, judged))) as {
+    findings: { rule: string; severity: string; aside?: string }[];
   };
-  expect(json.marks).toHaveLength(judged.marks.length);
-  expect(json.marks.some((mark) => 'fix' in mark)).toBe(false);
-  expect(json.aside[0]?.reason).toBe('A campaign of a week');
+  expect(json.findings).toHaveLength(judged.marks.length + 1);
+  expect(json.findings.at(-1)?.aside).toBe('A campaign of a week');
+  const contrast = json.findings.find(({ rule }) => rule === 'low-contrast');
+  expect(contrast?.severity).toBe('error');
+  expect(fails(markFindings(project, judged), 'error')).toBe(true);
+  expect(fails(markFindings(project, judged), 'never')).toBe(false);
+  expect(fails(markFindings(sample, { ...judged, marks: [] }), 'note')).toBe(false);
   // SARIF 2.1.0 §3.13, §3.27, §3.35: what a reader of it goes by.
-  const sarif = JSON.parse(marksReport('sarif', project, judged)) as {
+  const sarif = JSON.parse(report('sarif', markFindings(project, judged))) as {
     version: string;
     runs: {
       tool: { driver: { rules: { id: string }[] } };

@@ -1,5 +1,6 @@
 import { ConfigError, ProjectFileError, StoreError } from '@lettera/server';
 import { SiteError } from '@lettera/core/page';
+import { BaselineError } from './baseline';
 import { ServerError } from './onServer';
 import { UnknownProjectError } from './projectNamed';
 import { BrowserError } from './siteStock';
@@ -10,8 +11,8 @@ export const ENDS = { found: 1, failed: 2 };
 /** What `--help` says of how commands end. */
 export const ENDS_IN_WORDS = `
 Ends with:
-  0  what was asked for was done; check found no marks, drift no text that went astray
-  1  check found marks, drift found texts; any other command could not be done
+  0  what was asked for was done; check and drift found nothing as severe as --fail-on that is not in the baseline
+  1  check found such marks, drift such texts; any other command could not be done
   2  check, stock or drift could not be done
 `;
 
@@ -25,6 +26,7 @@ export function fail(error: unknown, code = 1): never {
     error instanceof ServerError ||
     error instanceof SiteError ||
     error instanceof BrowserError ||
+    error instanceof BaselineError ||
     ['EACCES', 'EEXIST', 'ENOENT'].includes((error as NodeJS.ErrnoException).code ?? '')
   ) {
     console.error((error as Error).message);

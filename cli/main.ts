@@ -19,12 +19,16 @@ import { newDocument } from '@lettera/core/document';
 import { sheetOfElements } from '@lettera/sample';
 import { completionFor, SHELLS, type Shell } from './completion';
 import { ENDS, ENDS_IN_WORDS, fail } from './ending';
-import { marksReport, REPORT_FORMATS, type ReportFormat } from './marksReport';
+import { heldToBaseline, writeBaseline } from './baseline';
+import { driftFindings } from './driftFindings';
+import { FAIL_ON, fails, type FailOn, type Findings } from './findings';
+import { markFindings } from './markFindings';
+import { report, REPORT_FORMATS, type ReportFormat } from './report';
 import { RunningServer } from './onServer';
 import { withProject } from './projectAt';
 import { demo, start } from './running';
 import { stockOfSite } from './siteStock';
-import { driftInWords, stockInWords, STOCK_FORMAT } from './stockReport';
+import { stockInWords, STOCK_FORMAT } from './stockReport';
 import { writeBundle } from './writeBundle';
 
 /** Where the project is that a command is about. */
@@ -52,22 +56,36 @@ async function build(name: string, { out, server, ...flags }: Where & { out: str
   }
 }
 
-async function check(
-  name: string,
-  { format, out, server, ...flags }: Where & { format: ReportFormat; out?: string },
-): Promise<void> {
+/** How findings are told, and what makes a command end with 1. */
+interface Telling {
+  format: ReportFormat;
+  out?: string;
+  failOn: FailOn;
+  baseline?: string;
+  writeBaseline?: string;
+}
+
+async function tell(found: Findings, telling: Telling): Promise<void> {
+  const { format, out, failOn, baseline } = telling;
+  const held = baseline === undefined ? found : await heldToBaseline(found, resolve(baseline));
+  if (telling.writeBaseline !== undefined)
+    await writeBaseline(found, resolve(telling.writeBaseline));
+  const text = report(format, held);
+  if (out === undefined) console.log(text);
+  else await writeFile(resolve(out), `${text}\n`);
+  if (telling.writeBaseline === undefined && fails(held, failOn)) process.exitCode = ENDS.found;
+}
+
+async function check(name: string, { server, data, ...telling }: Where & Telling): Promise<void> {
   try {
     const running = server ? new RunningServer(server) : null;
     const { project, judged } = running
       ? { project: await running.project(name), judged: await running.marks(name) }
-      : await withProject(name, flags, async (services, found) => ({
+      : await withProject(name, { data }, async (services, found) => ({
           project: found,
           judged: await judgeProject(services, found),
         }));
-    const report = marksReport(format, project, judged);
-    if (out === undefined) console.log(report);
-    else await writeFile(resolve(out), `${report}\n`);
-    if (judged.marks.length > 0) process.exitCode = ENDS.found;
+    await tell(markFindings(project, judged), telling);
   } catch (error) {
     fail(error, ENDS.failed);
   }
@@ -93,20 +111,15 @@ async function takeStock(files: string[], { out }: { out?: string }): Promise<vo
 async function tellDrift(
   name: string,
   files: string[],
-  { format, server, ...flags }: Where & { format: 'text' | 'json' },
+  { server, data, ...telling }: Where & Telling,
 ): Promise<void> {
   try {
     const { document } = server
       ? await new RunningServer(server).project(name)
-      : await withProject(name, flags, (_services, found) => Promise.resolve(found));
+      : await withProject(name, { data }, (_services, found) => Promise.resolve(found));
     const paths = files.map((file) => resolve(file));
     const { stock, drift, by } = await stockOfSite(paths, await readerScript(), document);
-    if (!drift) return;
-    if (format === 'json') {
-      const { texts } = stock;
-      console.log(JSON.stringify({ by, texts: texts.length, ...drift }, null, 2));
-    } else console.log(driftInWords(document.name, document, stock, drift, by));
-    if (drift.drifted.some(({ by: how }) => how === 'said')) process.exitCode = ENDS.found;
+    if (drift) await tell(driftFindings(document, stock, drift, by), telling);
   } catch (error) {
     fail(error, ENDS.failed);
   }
@@ -230,6 +243,26 @@ program
   .option('--data <folder>', 'folder of the data (LETTERA_DATA, ./data)')
   .action(begin);
 
+/** A command that tells findings of a project. @param failOn from which severity on it ends with 1, unless said */
+const telling = (command: Command, failOn: FailOn): Command =>
+  command
+    .option('--server <address>', ON_SERVER)
+    .addOption(
+      new Option('--format <format>', 'how they are listed')
+        .choices(REPORT_FORMATS)
+        .default('text'),
+    )
+    .option('--out <file>', 'file to write them to')
+    .addOption(
+      new Option('--fail-on <severity>', 'the least that makes it end with 1')
+        .choices(FAIL_ON)
+        .default(failOn),
+    )
+    .option('--baseline <file>', 'file of what is known, which does not count')
+    .option('--write-baseline <file>', 'file to write what is found to, as known; ends with 0')
+    .exitOverride(({ exitCode }) => process.exit(exitCode === 0 ? 0 : ENDS.failed))
+    .option('--data <folder>', 'folder of the data (LETTERA_DATA, ./data)');
+
 program
   .command('open')
   .description('make a project of a project file, beside those that are there')
@@ -254,18 +287,15 @@ program
   .option('--server <address>', ON_SERVER)
   .action(build);
 
-program
-  .command('check')
-  .description('tell the marks on a project; ends with 1 when there are any, with 2 when it cannot')
-  .argument('<project>', WHICH)
-  .option('--server <address>', ON_SERVER)
-  .addOption(
-    new Option('--format <format>', 'how they are listed').choices(REPORT_FORMATS).default('text'),
-  )
-  .option('--out <file>', 'file to write them to')
-  .exitOverride(({ exitCode }) => process.exit(exitCode === 0 ? 0 : ENDS.failed))
-  .option('--data <folder>', 'folder of the data (LETTERA_DATA, ./data)')
-  .action(check);
+telling(
+  program
+    .command('check')
+    .description(
+      'tell the marks on a project; ends with 1 when there are any, with 2 when it cannot',
+    )
+    .argument('<project>', WHICH),
+  'warning',
+).action(check);
 
 program
   .command('stock')
@@ -277,22 +307,16 @@ program
   .exitOverride(({ exitCode }) => process.exit(exitCode === 0 ? 0 : ENDS.failed))
   .action(takeStock);
 
-program
-  .command('drift')
-  .description(
-    'tell which texts of a site no longer follow a project; ends with 1 when there are any, with 2 when it cannot',
-  )
-  .argument('<project>', WHICH)
-  .argument('<files...>', FILES_OF_SITE)
-  .option('--server <address>', ON_SERVER)
-  .addOption(
-    new Option('--format <format>', 'how they are listed')
-      .choices(['text', 'json'])
-      .default('text'),
-  )
-  .option('--data <folder>', 'folder of the data (LETTERA_DATA, ./data)')
-  .exitOverride(({ exitCode }) => process.exit(exitCode === 0 ? 0 : ENDS.failed))
-  .action(tellDrift);
+telling(
+  program
+    .command('drift')
+    .description(
+      'tell which texts of a site no longer follow a project; ends with 1 when there are any, with 2 when it cannot',
+    )
+    .argument('<project>', WHICH)
+    .argument('<files...>', FILES_OF_SITE),
+  'error',
+).action(tellDrift);
 
 program
   .command('backup')

@@ -186,32 +186,38 @@ const lostIn = ({ changed }: Found) =>
 const besidesIn = ({ changed }: Found) =>
   changed.flatMap(({ where, besides }) => besides.map((one) => `${where}: ${one}`));
 
+/** Frameworks without layers and with them, on which every way of delivery is tried; on the others the extremes. */
+const TRIED_WHOLE = ['bootstrap', 'daisyui'];
+
 describe.each(Object.keys(COMPONENTS))('on the components of %s', (name) => {
-  test.each(SETTINGS)('%s, what was left open stays, and can be read', async (_how, delivery) => {
-    const project = projectWith(delivery);
-    const found = await readAll(name, project);
-    expect(found.texts).toBeGreaterThan(50);
-    expect(found.states).toContain('hover');
-    for (const { where, decided } of found.changed)
-      expect([where, decided > 0]).toEqual([where, true]);
-    expect(found.recoloured).toEqual([]);
-    expect(besidesIn(found)).toEqual([]);
-    if (lostIn(found).length === 0) return;
-    // Where the project's colours would be hard to read, the site's stay, on a click.
-    const kept = applyChange(
-      project,
-      Object.entries(found.keep).map(([key, value]) => ({
-        op: 'add' as const,
-        path: `/delivery/${key}`,
-        value,
-      })),
-    ).document;
-    const again = await readAll(name, kept);
-    expect(lostIn(again)).toEqual([]);
-    expect(besidesIn(again)).toEqual([]);
-    for (const { where, decided } of again.changed)
-      expect([where, decided > 0]).toEqual([where, true]);
-  });
+  test.each(SETTINGS.filter((_, i) => TRIED_WHOLE.includes(name) || i % 3 === 0))(
+    '%s, what was left open stays, and can be read',
+    async (_how, delivery) => {
+      const project = projectWith(delivery);
+      const found = await readAll(name, project);
+      expect(found.texts).toBeGreaterThan(50);
+      expect(found.states).toContain('hover');
+      for (const { where, decided } of found.changed)
+        expect([where, decided > 0]).toEqual([where, true]);
+      expect(found.recoloured).toEqual([]);
+      expect(besidesIn(found)).toEqual([]);
+      if (lostIn(found).length === 0) return;
+      // Where the project's colours would be hard to read, the site's stay, on a click.
+      const kept = applyChange(
+        project,
+        Object.entries(found.keep).map(([key, value]) => ({
+          op: 'add' as const,
+          path: `/delivery/${key}`,
+          value,
+        })),
+      ).document;
+      const again = await readAll(name, kept);
+      expect(lostIn(again)).toEqual([]);
+      expect(besidesIn(again)).toEqual([]);
+      for (const { where, decided } of again.changed)
+        expect([where, decided > 0]).toEqual([where, true]);
+    },
+  );
 });
 
 test('a rule that hands colours on is found out', async () => {
@@ -228,9 +234,13 @@ function demandsHere(document_: unknown): unknown {
   interface Reader {
     rulesOfPage(sheets: { path: string; media: string }[], texts: Map<string, string>): unknown;
     cascadeOf(of: unknown, page: Document, rules: unknown, options: object): unknown;
-    demandsOn(of: unknown, cascade: unknown, view: unknown): unknown;
+    demandsOn(of: unknown, cascade: unknown, rules: unknown, view: unknown): unknown;
     viewOf(page: Document): unknown;
-    atOnce(work: unknown): { demands: Map<string, unknown>; orders: Map<string, unknown> };
+    atOnce(work: unknown): {
+      demands: Map<string, unknown>;
+      orders: Map<string, unknown>;
+      isLayered: boolean;
+    };
   }
   const { reader } = window as unknown as { reader: Reader };
   const own = [...document.querySelectorAll('style:not(#delivered)')];
@@ -240,10 +250,10 @@ function demandsHere(document_: unknown): unknown {
     texts,
   );
   const cascade = reader.atOnce(reader.cascadeOf(document_, document, rules, { keepsAll: true }));
-  const { demands, orders } = reader.atOnce(
-    reader.demandsOn(document_, cascade, reader.viewOf(document)),
+  const { demands, orders, isLayered } = reader.atOnce(
+    reader.demandsOn(document_, cascade, rules, reader.viewOf(document)),
   );
-  return { demands: [...demands], orders: [...orders] };
+  return { demands: [...demands], orders: [...orders], isLayered };
 }
 
 /**
@@ -315,11 +325,12 @@ describe('the least weight that wins', () => {
     const all = [];
     for (const width of WIDTHS) {
       await page.setViewport({ width, height: 800 });
-      const { demands, orders } = (await page.evaluate(demandsHere, project)) as {
+      const { demands, orders, isLayered } = (await page.evaluate(demandsHere, project)) as {
         demands: [string, never][];
         orders: [string, never][];
+        isLayered: boolean;
       };
-      all.push({ demands: new Map(demands), orders: new Map(orders) });
+      all.push({ demands: new Map(demands), orders: new Map(orders), isLayered });
     }
     return leastWeight(project, demandsTogether(all));
   };
@@ -332,12 +343,11 @@ describe('the least weight that wins', () => {
       expect(await wrongIn(name, before)).not.toEqual([]);
       const least = await leastFor(name, before);
       const after = applyChange(before, least.patch).document;
-      console.log(name, least.linked, least.layer, least.unmet, least.important, least.weights);
       const still = await wrongIn(name, after);
       expect([least.unmet, still]).toEqual([0, []]);
       // Nothing weighs more than it has to, and what is found is no other the next time.
       expect((await leastFor(name, after)).patch).toEqual([]);
-      for (const [key, [ids, classes]] of Object.entries(least.weights).slice(0, 3)) {
+      for (const [key, [ids, classes]] of Object.entries(least.weights).slice(0, 2)) {
         const lighter = classes > 0 ? [ids, classes - 1] : null;
         const path = `/elements/${key}/weight`;
         const light = applyChange(after, [

@@ -80,21 +80,52 @@ test('what no longer follows a project is told, and ends otherwise', async () =>
 
   const strays = laid('strays', {
     ...files,
+    'own.css': 'p { margin: 0 }\nh1 { font-size: 30px }',
     'index.html': BARE_PAGE.replace(
       '<main>',
-      '<style>h1 { font-size: 30px } td { font-weight: 800 }</style><main>',
+      '<link rel="stylesheet" href="own.css"><style>td { font-weight: 800 }</style><main>',
     ),
   });
   const after = await drift(strays);
   expect(after.code).toBe(1);
   expect(after.out).toMatch(
-    /- Heading 1: font-size is 30 px on the site and [\d.]+ px in the project, at 1280 px, 1 text/,
+    /- error: Heading 1: font-size is 30 px on the site and [\d.]+ px in the project, at 1280 px, 1 text\n .*by h1 in own.css, line 2, font-size: 30px/,
   );
-  expect(after.out).toMatch(/font-weight is 800 on the site and 400/);
+  expect(after.out).toMatch(/- note: Table cell: font-weight is left open and the site’s own, 800/);
+  // A size that is another is told once, and not as letter spacing too.
+  expect(after.out).not.toContain('letter-spacing');
   const json = await drift(strays, '--format', 'json');
   expect(JSON.parse(json.out)).toMatchObject({
-    drifted: expect.arrayContaining([expect.objectContaining({ element: 'h1', found: '30 px' })]),
+    findings: expect.arrayContaining([
+      expect.objectContaining({ rule: 'drift/font-size', severity: 'error' }),
+    ]),
   });
+  // What is known does not count, and what comes besides does.
+  const known = join(folder, 'known.json');
+  expect((await drift(strays, '--write-baseline', known)).code).toBe(0);
+  const held = await drift(strays, '--baseline', known);
+  expect([held.code, held.out]).toEqual([
+    0,
+    expect.stringMatching(/^Tarnholm.* known by the base/),
+  ]);
+  writeFileSync(
+    join(strays, 'index.html'),
+    BARE_PAGE.replace(
+      '<main>',
+      '<link rel="stylesheet" href="own.css"><style>h2 { font-size: 9px }</style><main>',
+    ),
+  );
+  const more = await drift(strays, '--baseline', known, '--format', 'junit');
+  expect([more.code, more.out]).toEqual([
+    1,
+    expect.stringContaining('<failure type="error" message="Heading 2: font-size'),
+  ]);
+  const sarif = await drift(strays, '--fail-on', 'never', '--format', 'sarif');
+  expect([sarif.code, sarif.out]).toEqual([
+    0,
+    expect.stringMatching(/"uri": "own.css"\s*},\s*"region": {\s*"startLine": 2/),
+  ]);
+  expect((await drift(strays, '--baseline', join(folder, 'none.json'))).code).toBe(2);
 }, 90_000);
 
 test('without a browser, the reader’s file is read all the same, and saved pages are refused', async () => {
@@ -146,7 +177,7 @@ test('without a browser, the reader’s file is read all the same, and saved pag
   });
   const drift = await run(['drift', 'tarnholm-light', site, '--server', lettera.url], none);
   expect(drift.code).toBe(1);
-  expect(drift.out).toMatch(/- Heading 1: font-size is 31 px on the site/);
+  expect(drift.out).toMatch(/- error: Heading 1: font-size is 31 px on the site/);
   expect(drift.out).toMatch(/read by the reader’s file$/m);
 
   const saved = await run(['stock', 'e2e/sites/everything.html'], none);

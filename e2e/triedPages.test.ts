@@ -1,6 +1,9 @@
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { spawnSync } from 'node:child_process';
+import { mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { dirname, join } from 'node:path';
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import { unzipSync } from 'fflate';
 import type { Browser } from 'puppeteer-core';
 import { violationsOn } from './axe';
 import { eventually, fill, launchBrowser, newPage, press } from './browser';
@@ -54,6 +57,37 @@ test('what the page’s own rules make otherwise is told, text element by text e
   await press(page, 'Use this weight', part);
   const won = await eventually(told, (now) => /(\d+) of \1 texts come out/.test(now), 60_000);
   expect(won).not.toMatch(/at 1280 px: .* in the project/);
+
+  // And so it is on the site: a build that checks it passes.
+  const zip = await fetch(`${lettera.url}/api/v1/projects/tarnholm-light/bundle.zip`);
+  const site = mkdtempSync(join(tmpdir(), 'lettera-site-'));
+  const onSite: Record<string, Uint8Array | string> = {
+    ...unzipSync(new Uint8Array(await zip.arrayBuffer())),
+    'index.html': readFileSync(join(SHOP, 'index.html'), 'utf8').replace(
+      '</head>',
+      '<link rel="stylesheet" href="lettera.css"></head>',
+    ),
+    'css/site.css': readFileSync(join(SHOP, 'css/site.css')),
+    'css/type.css': readFileSync(join(SHOP, 'css/type.css')),
+  };
+  for (const [path, content] of Object.entries(onSite)) {
+    if (/specimen|README|tokens|licences|head/.test(path)) continue;
+    mkdirSync(dirname(join(site, path)), { recursive: true });
+    writeFileSync(join(site, path), content);
+  }
+  const command = (...args: string[]) =>
+    spawnSync(process.execPath, ['build/lettera.mjs', ...args, '--server', lettera.url], {
+      encoding: 'utf8',
+    });
+  const drift = command('drift', 'tarnholm-light', site);
+  expect([drift.stdout, drift.status]).toEqual([
+    expect.stringMatching(/^- note: Heading 2: text-transform is left open[^]*\d+ texts follow/),
+    0,
+  ]);
+  const check = command('check', 'tarnholm-light');
+  expect([check.stdout, check.status]).toEqual([expect.stringContaining('0 marks'), 0]);
+  rmSync(site, { recursive: true });
+
   await page.keyboard.down('Control');
   await page.keyboard.press('z');
   await page.keyboard.up('Control');

@@ -27,6 +27,7 @@ const WORDS: Record<string, string> = {
   linked: 'place beside the site’s own sheets',
   siteLayer: 'layer of the site’s own sheets',
   leave: 'texts left alone',
+  inheritOpen: 'what is left open',
   keepColoursOn: 'grounds with the site’s own colours',
   keepDarkColours: 'the site’s own dark colours',
   localOnly: 'only where it is installed',

@@ -31,6 +31,7 @@ import { outgrownFiles } from './outgrown';
 import { unusedFace } from './unusedFace';
 import { loneLine } from './loneLine';
 
+export { SEVERITIES, severityOf, type Severity } from './severity';
 export { LEAST_RATIO } from './closeLevels';
 export type { Evidence, Mark, Readings, Remedy, SetPage } from './mark';
 

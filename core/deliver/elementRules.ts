@@ -213,13 +213,13 @@ const isKeptOff = (
 
 /**
  * What an element is given of the properties that its style leaves open: that they are inherited, where the project
- * sets them around it and browsers' own style sheets stand between. Nothing where the style sheet comes after the
- * site's own: no layer of it would be weaker than all of the site's.
+ * sets them around it and browsers' own style sheets stand between. Nothing where the style sheet comes after layers
+ * of the site's own: no layer of it would be weaker than all of the site's.
  */
 function openDeclarations(document: ProjectDocument, element: TextElement): Declaration[] {
   const resolved = resolveStyle(document, element.style, element.parent);
   const between = setByBrowsers(element.selectors);
-  const inherited = isFirst(document)
+  const inherited = isWeakest(document)
     ? PROPERTY_NAMES.filter((property) => isKeptOff(between, resolved, property))
     : [];
   const declarations = inherited.map((property): Declaration => [
@@ -232,8 +232,9 @@ function openDeclarations(document: ProjectDocument, element: TextElement): Decl
     : declarations;
 }
 
-const isFirst = ({ delivery: { linked = 'before' } }: ProjectDocument): boolean =>
-  linked === 'before';
+/** Whether a layer of the project's is weaker than all of the site's own. */
+const isWeakest = ({ delivery: { linked = 'before', inheritOpen = false } }: ProjectDocument) =>
+  linked === 'before' || inheritOpen;
 
 /** What is said of properties that styles leave open, elements of which the same is said in one rule. */
 function openRules(document: ProjectDocument): string {
@@ -251,7 +252,7 @@ function openRules(document: ProjectDocument): string {
     ...[...alike.values()].map(({ declarations, selectors }) =>
       cssRule(where([...new Set(selectors)]), declarations),
     ),
-    isFirst(document) ? gridRules(document, 'open') : '',
+    isWeakest(document) ? gridRules(document, 'open') : '',
   ].filter(Boolean);
   return rules.length > 0 ? `@layer ${openLayer(document)} {\n${indent(rules.join('\n'))}}\n` : '';
 }

@@ -31,15 +31,18 @@ const view: PageView<Element> = {
   },
 };
 
+const rulesOf = (css: string) =>
+  rulesOfPage([{ path: 'a.css', media: '' }], new Map([['a.css', css]]));
+
 /** The cascade of the page with the site's own rules and a project's. */
 function cascadeWith(project: ProjectDocument, css: string): Cascade<Element> {
   document.body.innerHTML = PAGE;
-  const rules = rulesOfPage([{ path: 'a.css', media: '' }], new Map([['a.css', css]]));
+  const rules = rulesOf(css);
   return Cascade.of<Element>(rules, projectRules(project), view, PROPERTIES, { keepsAll: true });
 }
 const least = (project: ProjectDocument, css: string) => {
   const cascade = cascadeWith(project, css);
-  return leastWeight(project, atOnce(demandsOn(project, cascade, view)));
+  return leastWeight(project, atOnce(demandsOn(project, cascade, rulesOf(css), view)));
 };
 const project = (...patch: Patch) => applyChange(seatedDocument(), patch).document;
 const PLAIN = project();
@@ -110,6 +113,14 @@ describe('the least weight that wins', () => {
     expect(after.delivery.weight).toBe('none');
     expect(after.elements['h2']?.weight).toEqual([0, 0]);
     expect(after.elements['h1']?.important).toBeUndefined();
+  });
+
+  test('has what is left open inherited after a site without layers, and not after one that has some', () => {
+    const setFor = (css: string) =>
+      applyChange(PLAIN, least(PLAIN, css).patch).document.delivery.inheritOpen ?? false;
+    expect(setFor('h2 { font-size: 9px }')).toBe(true);
+    expect(setFor('@layer a { a { color: red } } h2 { font-size: 9px }')).toBe(false);
+    expect(setFor('')).toBe(false);
   });
 
   test('makes what is raised win over no other text element', () => {

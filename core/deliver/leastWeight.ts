@@ -4,6 +4,7 @@ import type { ProjectDocument, TextElement } from '../document/projectDocument';
 import type { SheetPlace } from '../document/vocabulary';
 import type { Cascade, PageView, Rival } from '../page/cascade';
 import type { Pieces } from '../page/pieces';
+import type { TypeRules } from '../page/typeRules';
 import { projectRules } from './elementRules';
 
 /** Weight that a rule has: null for none, else its selectors' own and so many ids and classes more. */
@@ -27,6 +28,8 @@ interface Order {
 export interface Demands {
   demands: ReadonlyMap<string, Demand>;
   orders: ReadonlyMap<string, Order>;
+  /** Whether style sheets of the site's own have cascade layers. */
+  isLayered: boolean;
 }
 
 /**
@@ -34,10 +37,12 @@ export interface Demands {
  * several that meet a text the strongest now, for each property the strongest of those that say it.
  *
  * @param cascade of the page with the project's rules, with all that does not win
+ * @param rules of the page's own style sheets
  */
 export function* demandsOn<Node>(
   document: ProjectDocument,
   cascade: Cascade<Node>,
+  rules: Pick<TypeRules, 'layers'>,
   view: Pick<PageView<Node>, 'find'>,
 ): Pieces<Demands> {
   const order = Object.keys(document.elements);
@@ -91,11 +96,12 @@ export function* demandsOn<Node>(
     }
     yield;
   }
-  return { demands, orders };
+  return { demands, orders, isLayered: rules.layers.length > 0 };
 }
 
 /** What several pages demand together. */
 export const demandsTogether = (all: readonly Demands[]): Demands => ({
+  isLayered: all.some(({ isLayered }) => isLayered),
   demands: new Map(all.flatMap(({ demands }) => [...demands])),
   orders: new Map(all.flatMap(({ orders }) => [...orders])),
 });
@@ -159,7 +165,7 @@ function force(
 
 function settledFor(
   order: readonly string[],
-  { demands, orders }: Demands,
+  { demands, orders }: Pick<Demands, 'demands' | 'orders'>,
   placement: Placement,
 ): Settled {
   const settled: Settled = { placement, lifts: new Map(), important: new Set(), unmet: 0 };
@@ -249,11 +255,13 @@ export function leastWeight(document: ProjectDocument, demands: Demands): LeastW
       return lift === null ? [] : [[element, lift]];
     }),
   );
-  const delivery = { linked: best.placement.linked, layer: best.placement.layer, weight: 'none' };
+  const inheritOpen = best.placement.linked === 'after' && !demands.isLayered;
+  const delivery = { ...best.placement, weight: 'none', inheritOpen };
   const before: Record<string, unknown> = {
     linked,
     layer,
     weight: document.delivery.weight ?? 'none',
+    inheritOpen: document.delivery.inheritOpen ?? false,
   };
   const patch: Patch = [
     ...Object.entries(delivery)

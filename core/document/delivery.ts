@@ -86,6 +86,14 @@ export class Delivery {
   @IsBoolean()
   keepDarkColours?: boolean;
 
+  /**
+   * Whether what styles leave open is inherited, where browsers' own style sheets stand between, also where the style
+   * sheet comes after the site's own: right where none of those has cascade layers.
+   */
+  @MayBeLeftOut()
+  @IsBoolean()
+  inheritOpen?: boolean;
+
   /** Names of custom properties that a style sheet of the site's own reads, each with the token it is to have. */
   @MayBeLeftOut()
   @ValuesByKey(

@@ -180,8 +180,13 @@ function differences(
   found: Looked,
 ): Pick<Drifted, 'property' | 'by' | 'expected' | 'found'>[] {
   return COMPARED.flatMap(([property, member, words, by]) => {
-    const [wanted, is] = [expected[member], found[member]];
-    if (wanted === undefined) return [];
+    const [value, is] = [expected[member], found[member]];
+    if (value === undefined) return [];
+    // What is said in em is so much of the size that is there: a size that is another is told by itself.
+    const wanted =
+      member === 'letterSpacing' && said.has(member) && expected.size
+        ? (Number(value) / expected.size) * found.size
+        : value;
     const within = member === 'letterSpacing' ? SAME.letterSpacing * found.size : by;
     const isSame =
       typeof wanted === 'number' && typeof is === 'number'

@@ -75,6 +75,11 @@ const DeliveryShape = shapeOf<Delivery>()(
     linked: Type.Optional(oneOf(SHEET_PLACES, 'Where it is linked beside the site’s own')),
     siteLayer: Type.Optional(text('Cascade layer that the site’s own style sheets are put into')),
     leave: Type.Optional(list(text(), 'Selectors of texts left to the site’s own style sheets')),
+    inheritOpen: Type.Optional(
+      boolean(
+        'Whether what styles leave open is inherited where it is linked after the site’s own',
+      ),
+    ),
     keepColoursOn: Type.Optional(
       list(text(), 'Selectors of grounds on which the site’s own colours stay'),
     ),

@@ -20,5 +20,5 @@ export async function pageDemands(
   const at = isNarrow ? narrowDocument(document) : document;
   const all = cascadeOf(document, page, rules, { keepsAll: true });
   const cascade = await restingBetween(all, stopped);
-  return restingBetween(demandsOn(at, cascade, viewOf(page)), stopped);
+  return restingBetween(demandsOn(at, cascade, rules, viewOf(page)), stopped);
 }

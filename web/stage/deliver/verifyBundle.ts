@@ -79,7 +79,7 @@ export async function verifyBundle(
   setWidth: (width: number) => Promise<void>,
 ): Promise<Verified> {
   const widths = widthsToVerify(document);
-  const isLast = document.delivery.linked === 'after';
+  const isLast = document.delivery.linked === 'after' && !document.delivery.inheritOpen;
   const differences: Difference[] = [];
   const compared = new Set<string>();
   for (const width of widths) {
