@@ -27,13 +27,14 @@ import { sameStyle } from './sameStyle';
 import { unwornStyle } from './unwornStyle';
 import { capitalText, lightText, spacedText } from './runningText';
 import { faceWithoutCase, languageLetters, markedLetters, pageLetters } from './letters';
+import { paintedContrast } from './paintedContrast';
 import { outgrownFiles } from './outgrown';
 import { unusedFace } from './unusedFace';
 import { loneLine } from './loneLine';
 
 export { SEVERITIES, severityOf, type Severity } from './severity';
 export { LEAST_RATIO } from './closeLevels';
-export type { Evidence, Mark, Readings, Remedy, SetPage } from './mark';
+export type { Evidence, Mark, PaintedText, Readings, Remedy, SetPage } from './mark';
 
 /**
  * Every rule, in the order in which its marks are listed, and what it looks at: `each width`, where it is about how
@@ -56,6 +57,7 @@ const RULES: readonly (readonly [Rule, 'once' | 'each width'])[] = [
   [lineMeasure, 'each width'],
   [lineHeight, 'each width'],
   [lowContrast, 'each width'],
+  [paintedContrast, 'once'],
   [unfitText, 'once'],
   [manyFamilies, 'once'],
   [wrongGeneric, 'once'],

@@ -71,6 +71,21 @@ export type Readings = Readonly<
   >
 >;
 
+/** A text as it is painted on a page, in a state of it. */
+export interface PaintedText {
+  /** Colours as CSS has them; the ground is one colour without alpha. */
+  colour: string;
+  ground: string;
+  /** CSS px. */
+  size: number;
+  weight: number;
+  /** How it begins. */
+  words: string;
+  side: 'light' | 'dark';
+  /** The state in words, behind “when”: `pointed at`; left out at rest. */
+  state?: string;
+}
+
 /** How the text of a page stands in a viewport. */
 export interface SetPage {
   /** The page's title. */
@@ -85,6 +100,8 @@ export interface SetPage {
   marked?: Readonly<Record<string, readonly string[]>>;
   /** Grounds that its texts stand on, by style. */
   grounds?: FoundGrounds;
+  /** Colours of its texts and what is painted behind them, by style. */
+  painted?: Readonly<Record<string, readonly PaintedText[]>>;
 }
 
 /** What is known beyond the document: rules that need what is not there make no marks. */

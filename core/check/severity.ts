@@ -13,6 +13,7 @@ export const ERROR_RULES: ReadonlySet<string> = new Set([
   'marked-letters',
   'outgrown-files',
   'page-letters',
+  'painted-contrast',
   'uncovered-letters',
   'zoom',
 ]);

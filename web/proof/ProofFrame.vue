@@ -24,6 +24,7 @@ import {
 import { outlineMoved } from './moved';
 import { ProofSheet, type ProofState } from './proofSheet';
 import { viewportHeight } from './shiftIn';
+import { paintedTexts } from './paintedTexts';
 import { setTextsOf, textsByStyle } from './setTexts';
 import { watchFaces } from './waitingFaces';
 
@@ -232,6 +233,7 @@ async function measureTexts(): Promise<void> {
     width: width.value,
     texts: setTextsOf(asked.document, current),
     ...textsByStyle(asked.document, current),
+    painted: paintedTexts(asked.document, current, { side: asked.ground }),
   };
 }
 

@@ -41,7 +41,7 @@ const OURS = '#lettera-start, #delivered';
 
 /** Every style rule of a page; of its own style sheets alone where that is asked for. */
 export function* rulesOfSheets(page: Document, { ofSite = false } = {}): Generator<CSSStyleRule> {
-  for (const sheet of page.styleSheets) {
+  for (const sheet of [...page.styleSheets, ...page.adoptedStyleSheets]) {
     const owner = sheet.ownerNode as Element | null;
     if (!ofSite || !owner?.matches(OURS)) yield* styleRulesOf(sheet.cssRules);
   }

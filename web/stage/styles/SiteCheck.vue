@@ -9,9 +9,12 @@ import ProgressLine from '../../control/ProgressLine.vue';
 import { useFontUrl } from '../../proof/fontUrl';
 import MarkList from '../../proof/MarkList.vue';
 import { ProofSheet } from '../../proof/proofSheet';
+import { paintedTexts, paintedTogether } from '../../proof/paintedTexts';
 import { setTextsOf, textsByStyle } from '../../proof/setTexts';
 import UnseenPage from '../../proof/UnseenPage.vue';
 import { useUnseenPages } from '../../proof/unseenPages';
+import { forceState, makeForceable, turnDark } from '../../reader/forcedStates';
+import { holdStill } from '../../reader/stockReader';
 import { useEvidence } from '../../store/evidence';
 import { useFallbacks } from '../../store/fallbacks';
 import { useMarks } from '../../store/marks';
@@ -28,27 +31,55 @@ const fontUrl = useFontUrl();
 const marks = useMarks();
 const { evidenceOf } = useEvidence();
 
-const { source, onLoad, setWidth, progress, failed, each, stop } = useUnseenPages();
+const { source, onLoad, setWidth, setGround, progress, failed, each, stop } = useUnseenPages();
 /** What was found, and of which state of the project. */
 const found = shallowRef<{ marks: SiteMark[]; document: ProjectDocument; pages: number } | null>(
   null,
 );
 const isStale = computed(() => found.value !== null && found.value.document !== project.document);
 
+/** What is painted on a page on both grounds, at rest and in each state that it has rules for. */
+async function paintedIn(
+  page: Document,
+  document: ProjectDocument,
+  update: (ground: 'light' | 'dark') => void,
+): Promise<NonNullable<SetPage['painted']>> {
+  holdStill(page);
+  const all = [];
+  for (const side of ['light', 'dark'] as const) {
+    await setGround(side);
+    const turnBack = side === 'dark' ? turnDark(page) : () => undefined;
+    // Dark colours that are not delivered are on no site.
+    update(document.delivery.dark ? side : 'light');
+    const states = makeForceable(page);
+    all.push(paintedTexts(document, page, { side }));
+    for (const state of states) {
+      if (state === 'disabled') continue;
+      forceState(page, state);
+      all.push(paintedTexts(document, page, { side, state: say.states[state] }));
+    }
+    forceState(page, null);
+    turnBack();
+  }
+  await setGround('light');
+  return paintedTogether(all);
+}
+
 /** How the text of a page stands at each end of the scale. */
 async function look(page: Document, title: string, document: ProjectDocument): Promise<SetPage[]> {
   const sheet = new ProofSheet(page);
+  const stateOn = (ground: 'light' | 'dark') => ({
+    fontUrl,
+    document,
+    fallback: plans.fallbackOf(document),
+    twins: fallbacks.twins,
+    fonts: 'web' as const,
+    ground,
+  });
   const looked: SetPage[] = [];
   for (const { width } of [document.scale.small, document.scale.large]) {
     await setWidth(width);
-    sheet.update({
-      fontUrl,
-      document,
-      fallback: plans.fallbackOf(document),
-      twins: fallbacks.twins,
-      fonts: 'web',
-      ground: 'light',
-    });
+    sheet.update(stateOn('light'));
     sheet.settle();
     await Promise.allSettled([...page.fonts].map((face) => face.load()));
     looked.push({
@@ -56,6 +87,9 @@ async function look(page: Document, title: string, document: ProjectDocument): P
       width,
       texts: setTextsOf(document, page),
       ...textsByStyle(document, page),
+      ...(width === document.scale.large.width
+        ? { painted: await paintedIn(page, document, (ground) => sheet.update(stateOn(ground))) }
+        : {}),
     });
   }
   return looked;

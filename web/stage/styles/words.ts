@@ -126,6 +126,14 @@ export const siteCheck = {
   wholeSite: 'The whole site',
   checkAgain: 'Check it again',
   marksFound: 'Marks found on the site',
+  states: {
+    hover: 'pointed at',
+    'focus-visible': 'focused by key',
+    'focus-within': 'the focus is inside',
+    focus: 'focused',
+    active: 'pressed',
+    visited: 'visited',
+  },
   check: (pages: Said) => `Check ${pages}`,
   madeOf: (title: Said, done: Said, all: Said) => `${title}, ${done} of ${all}`,
   everyPageLaidOut:
