@@ -121,6 +121,7 @@ const rulesOf = onceFor<readonly Declaration[], Map<string, string>>(() => new M
 
 /** A rule, written once for as long as it declares the same. */
 function written(declarations: readonly Declaration[], selector: string, important: boolean) {
+  if (declarations.length === 0) return '';
   const known = rulesOf(declarations);
   const id = `${important} ${selector}`;
   const rule = known.get(id) ?? cssRule(selector, said({ important }, declarations));

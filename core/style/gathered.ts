@@ -103,6 +103,8 @@ export const sameStyles = onceForParts(['styles', 'elements'], (document): strin
     !worn.has(one) && followsOneOf(document, other, new Set([one]));
   for (const key of Object.keys(document.styles)) {
     const resolved = resolveInUse(document, key);
+    // One that leaves all open says nothing.
+    if (!PROPERTY_NAMES.some((name) => carries(resolved[name]))) continue;
     const words = inWords(resolved);
     const near = byWords.get(words) ?? [];
     byWords.set(words, near);

@@ -22,6 +22,7 @@ import { pagesRead } from './placesEverywhere';
 import { inWords } from './textFacts';
 import { claimPatch, nearestStyle } from './claim';
 import { waysRound, waysToWin, type TriedOn, type Trying, type WayToWin } from './leastToWin';
+import FrameworkParts from './FrameworkParts.vue';
 import WaysList from './WaysList.vue';
 
 /** Who sets the text of the page shown: what overrules the project, rule by rule, and what no element claims. */
@@ -273,6 +274,7 @@ function claim(kind: UnclaimedKind<Element> & { style: string }): void {
         @take="project.change($event.patch)"
       />
     </template>
+    <FrameworkParts v-if="proof.shownPage" :page="proof.shownPage" @point="point" />
     <template v-if="unclaimed.length">
       <h3>{{ say.textsNoTextElement }}</h3>
       <ul class="kinds" :aria-label="say.textsNoTextElement">

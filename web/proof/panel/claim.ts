@@ -49,6 +49,34 @@ export function claimPatch(
   ];
 }
 
+/**
+ * Makes text elements of parts of pages, each in a style of its own that leaves all open: nothing changes until
+ * something is set in it.
+ */
+export function partsPatch(
+  document: ProjectDocument,
+  parts: readonly { name: string; selectors: readonly string[] }[],
+): Patch {
+  const elements = Object.keys(document.elements);
+  const styles = Object.keys(document.styles);
+  return parts.flatMap(({ name, selectors }): Patch => {
+    const key = freeKey(elements, plainSlug(name), 'text');
+    const style = freeKey(styles, plainSlug(name), 'style');
+    elements.push(key);
+    styles.push(style);
+    const isTaken = Object.values(document.elements).some((element) => element.name === name);
+    const called = isTaken ? `${name} ${selectors[0] ?? ''}` : name;
+    return [
+      { op: 'add', path: `/styles/${style}`, value: { name: called, follows: null, set: {} } },
+      {
+        op: 'add',
+        path: `/elements/${key}`,
+        value: { name: called, selectors: [...selectors], style, parent: null },
+      },
+    ];
+  });
+}
+
 /** A style for one place alone, which follows the one that the place has. */
 export function onlyHerePatch(
   document: ProjectDocument,

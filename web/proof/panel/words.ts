@@ -2,6 +2,16 @@ import type { Said } from '../../control/said';
 
 /** What is told about the page: every word that is read there, by the component that says it. */
 
+export const frameworkParts = {
+  partsOf: (name: Said) => `Parts of ${name} on this page`,
+  eachGetsStyle:
+    'Each gets a style of its own that leaves everything open: nothing changes until you set something in it.',
+  addAll: (parts: Said) => `Make text elements of all ${parts}`,
+  showOnPage: (places: Said, name: Said) => `Show on the page: ${places}, ${name}`,
+  add: 'Make it a text element',
+  addPart: (name: Said) => `Make a text element of ${name}`,
+};
+
 export const accountView = {
   pagesStyleSheetsCould: 'The page’s style sheets could not be read.',
   tryAgain: 'Try again',

@@ -7,10 +7,13 @@ import { computed, ref } from 'vue';
 import DoButton from '../../control/DoButton.vue';
 import FoldAway from '../../control/FoldAway.vue';
 import { count } from '../../control/figures';
+import { useFramework } from '../../proof/builtOn';
 import { useProject } from '../../store/project';
+import { useProof } from '../../store/proof';
 
 /** Names of custom properties that the site’s own style sheets read, each with the token that it is to have. */
 const project = useProject();
+const proof = useProof();
 
 const names = computed(() => Object.entries(project.document?.delivery.names ?? {}));
 const tokens = computed(() =>
@@ -50,6 +53,26 @@ function add(): void {
     ours.value = null;
   }
 }
+/** Names that the framework of the page shown reads, and that are not set yet, each with the token that fits. */
+const built = useFramework(() => proof.shownPage);
+const offered = computed(() => {
+  const { document } = project;
+  if (!document || !built.value) return {};
+  const set = document.delivery.names ?? {};
+  return Object.fromEntries(
+    Object.entries(built.value.properties).filter(
+      ([name, token]) => !(name in set) && nameFault(document, name, token) === null,
+    ),
+  );
+});
+const addOffered = (): boolean =>
+  project.change([
+    {
+      op: 'add',
+      path: '/delivery/names',
+      value: { ...project.document?.delivery.names, ...offered.value },
+    },
+  ]);
 const faultOf = (name: string, token: string): string =>
   project.document ? (nameFault(project.document, name, token) ?? '') : '';
 </script>
@@ -58,6 +81,13 @@ const faultOf = (name: string, token: string): string =>
   <FoldAway :label="label">
     <p class="small quiet">
       {{ say.frameworkOrStyleSheet }}
+    </p>
+    <p v-if="built && Object.keys(offered).length" class="line wrap">
+      <DoButton
+        :label="say.addTheirs(count(Object.keys(offered).length, 'name'), built.name)"
+        @click="addOffered"
+      />
+      <code class="small quiet">{{ Object.keys(offered).join(', ') }}</code>
     </p>
     <ul :aria-label="say.otherNamesTokens">
       <li v-for="[name, token] in names" :key="name" class="line">

@@ -120,6 +120,7 @@ export const makingLine = {
 };
 
 export const otherNames = {
+  addTheirs: (names: Said, framework: Said) => `Add the ${names} that ${framework} reads`,
   frameworkOrStyleSheet:
     'A framework, or a style sheet that the site has, may read custom properties of its own: they are set to these tokens.',
   otherNamesTokens: 'Other names for tokens',
