@@ -29,6 +29,7 @@ import { withProject } from './projectAt';
 import { demo, start } from './running';
 import { stockOfSite } from './siteStock';
 import { stockInWords, STOCK_FORMAT } from './stockReport';
+import { watchBuild } from './watchBuild';
 import { writeBundle } from './writeBundle';
 
 /** Where the project is that a command is about. */
@@ -37,9 +38,22 @@ interface Where {
   server?: string;
 }
 
-async function build(name: string, { out, server, ...flags }: Where & { out: string }) {
+async function build(
+  name: string,
+  { out, server, watch, ...flags }: Where & { out: string; watch?: boolean },
+) {
   try {
     const folder = resolve(out);
+    if (watch) {
+      const { port, host } = readConfig(flags);
+      const stop = new AbortController();
+      for (const signal of ['SIGINT', 'SIGTERM'] as const) process.once(signal, () => stop.abort());
+      await watchBuild(new RunningServer(server ?? `http://${host}:${port}`), name, folder, {
+        says: (line) => console.log(line),
+        signal: stop.signal,
+      });
+      return;
+    }
     let contents: Record<string, string | Uint8Array>;
     if (server) {
       const running = new RunningServer(server);
@@ -285,6 +299,7 @@ program
   .requiredOption('--out <folder>', 'folder to write to')
   .option('--data <folder>', 'folder of the data (LETTERA_DATA, ./data)')
   .option('--server <address>', ON_SERVER)
+  .option('--watch', 'go on, and write what changes at each change of a running Lettera')
   .action(build);
 
 telling(

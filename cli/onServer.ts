@@ -1,3 +1,6 @@
+import { Readable } from 'node:stream';
+import type { ReadableStream } from 'node:stream/web';
+import { eventsIn, type ServerEvent } from './events';
 import type { AsideMark, Mark } from '@lettera/core/check';
 import type { DeliveryFile } from '@lettera/core/wire';
 import type { Project } from '@lettera/server';
@@ -43,14 +46,27 @@ export class RunningServer {
     return Object.fromEntries(entries);
   }
 
+  /** What is told of a project, until the stream ends. @throws ServerError where it cannot be had, or breaks off */
+  async *events(id: string, signal: AbortSignal): AsyncGenerator<ServerEvent> {
+    const { body } = await this.#get(`/projects/${id}/events`, signal);
+    if (!body) return;
+    const text = Readable.fromWeb(body as ReadableStream).setEncoding('utf8');
+    try {
+      yield* eventsIn(text as AsyncIterable<string>);
+    } catch (error) {
+      throw new ServerError(`${this.#base} went away: ${(error as Error).message}.`);
+    }
+  }
+
   async #json<T>(path: string): Promise<T> {
     return (await (await this.#get(path)).json()) as T;
   }
 
-  async #get(path: string): Promise<Response> {
+  async #get(path: string, signal?: AbortSignal): Promise<Response> {
     const token = process.env['LETTERA_TOKEN'];
     const answer = await fetch(this.#base + path, {
       headers: token ? { Authorization: `Bearer ${token}` } : {},
+      ...(signal && { signal }),
     }).catch(() => {
       throw new ServerError(`There is no answer from ${this.#base}.`);
     });

@@ -1,10 +1,19 @@
 import { spawn } from 'node:child_process';
-import { mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import {
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import type { Stock } from '@lettera/core/stock';
 import { unzipSync } from 'fflate';
+import { eventually } from './browser';
 import { startLettera, type RunningLettera } from './lettera';
 import { BARE_PAGE } from './site';
 import { WRITTEN, type SiteFiles } from './sites/stockPages';
@@ -202,3 +211,58 @@ test.each<[string, string[], RegExp]>([
   },
   60_000,
 );
+
+test('a bundle that is watched is written anew at each change, and just what changed', async () => {
+  const to = join(folder, 'watched');
+  const project = `${lettera.url}/api/v1/projects/tarnholm-light`;
+  const child = spawn(process.execPath, [
+    'build/lettera.mjs',
+    'build',
+    'tarnholm-light',
+    '--watch',
+    '--out',
+    to,
+    '--server',
+    lettera.url,
+  ]);
+  const said: string[] = [];
+  child.stdout.on('data', (piece: Buffer) => said.push(...piece.toString().trim().split('\n')));
+  const ended = new Promise((resolve) => child.on('close', resolve));
+  const line = (number: number) =>
+    eventually(
+      () => Promise.resolve(said),
+      (lines) => lines.length > number,
+      60_000,
+    ).then((lines) => lines[number] ?? '');
+  expect(await line(0)).toMatch(/^Revision \d+: \d+ files, in \d+ ms$/);
+  const sheet = () => readFileSync(join(to, 'lettera.css'), 'utf8');
+  const fonts = () =>
+    readdirSync(join(to, 'fonts')).map((name) => [name, statSync(join(to, 'fonts', name)).mtimeMs]);
+  const [before, files] = [sheet(), fonts()];
+
+  const waits: number[] = [];
+  for (const [i, ink] of ['#101820', '#111921', '#121a22', '#131b23'].entries()) {
+    const { revision } = (await (await fetch(project)).json()) as { revision: number };
+    const answer = await fetch(project, {
+      method: 'PATCH',
+      headers: { 'Content-Type': 'application/json-patch+json', 'If-Match': `"${revision}"` },
+      body: JSON.stringify([{ op: 'replace', path: '/colours/ink/light', value: ink }]),
+    });
+    expect(answer.status).toBe(200);
+    const at = Date.now();
+    await eventually(
+      () => Promise.resolve(sheet()),
+      (css) => css.includes(ink),
+      20_000,
+    );
+    waits.push(Date.now() - at);
+    expect(await line(i + 1)).toMatch(/lettera\.css/);
+  }
+  if (process.env['LETTERA_TIMES']) console.log('A change was written after', waits, 'ms');
+  expect(sheet()).not.toBe(before);
+  // The font files were left as they were, and nothing half done is there.
+  expect(fonts()).toEqual(files);
+  expect(readdirSync(to).filter((name) => name.includes('.new-'))).toEqual([]);
+  child.kill('SIGTERM');
+  expect(await ended).toBe(0);
+}, 120_000);
