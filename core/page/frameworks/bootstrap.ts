@@ -53,9 +53,8 @@ export const bootstrap = framework({
   ],
   properties: {
     '--bs-body-font-family': TOKENS.text,
-    '--bs-font-monospace': TOKENS.code,
-    '--bs-body-color': TOKENS.ink,
-    '--bs-heading-color': TOKENS.ink,
     '--bs-body-font-size': TOKENS.size,
+    '--bs-body-line-height': TOKENS.lineHeight,
+    '--bs-font-monospace': TOKENS.code,
   },
 });

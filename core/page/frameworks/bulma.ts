@@ -38,9 +38,9 @@ export const bulma = framework({
     { name: 'Field hint', selectors: ['.help'] },
   ],
   properties: {
-    '--bulma-body-family': TOKENS.text,
+    '--bulma-family-primary': TOKENS.text,
     '--bulma-family-code': TOKENS.code,
-    '--bulma-title-color': TOKENS.ink,
-    '--bulma-link-text': TOKENS.link,
+    '--bulma-body-size': TOKENS.size,
+    '--bulma-body-line-height': TOKENS.lineHeight,
   },
 });

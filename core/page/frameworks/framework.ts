@@ -19,12 +19,10 @@ export interface Framework {
 
 export const framework = (of: Framework): Framework => of;
 
-/** Tokens that every project has, as far as it has the voice or the colour. */
+/** Tokens that every project has. Colours are not among them: what a framework mixes from one could not be read. */
 export const TOKENS = {
   text: '--font-text',
-  heading: '--font-heading',
   code: '--font-code',
-  ink: '--colour-ink',
-  link: '--colour-accent',
   size: '--size-base',
+  lineHeight: '--style-body-line-height',
 } as const;

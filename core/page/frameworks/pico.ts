@@ -33,7 +33,5 @@ export const pico = framework({
   properties: {
     '--pico-font-family': TOKENS.text,
     '--pico-font-family-monospace': TOKENS.code,
-    '--pico-color': TOKENS.ink,
-    '--pico-h1-color': TOKENS.ink,
   },
 });
