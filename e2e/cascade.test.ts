@@ -46,7 +46,7 @@ let cascade: string;
 beforeAll(async () => {
   const bundled = await build({
     stdin: {
-      contents: `export { cascadeOf, typeOf } from './web/proof/panel/pageCascade'; export { textElementsOf } from './web/reader/domTree'; export { atOnce, Decisions } from './core/page'; export { inWords } from './web/proof/panel/textFacts'; export { weighedSelector } from './core/style';`,
+      contents: `export { cascadeOf, typeOf } from './web/proof/panel/pageCascade'; export { textElementsOf } from './web/reader/domTree'; export { atOnce, Decisions } from './core/page'; export { inWords } from './web/proof/panel/textFacts'; export { colouredBy, weighedSelector } from './core/style';`,
       resolveDir: process.cwd(),
       loader: 'ts',
     },
@@ -88,7 +88,8 @@ async function tryDecisions(
       ): { declared: Record<string, unknown> | 'browser'; node: Element } | null;
     };
     inWords(by: unknown): string;
-    weighedSelector(document: unknown, element: unknown): string;
+    colouredBy(document: unknown, element: unknown): string[];
+    weighedSelector(document: unknown, element: unknown, selectors?: string[]): string;
   }
   const { reckoning } = window as unknown as { reckoning: Reckoning };
   const json = async (path: string) => (await (await fetch(address + path)).json()) as unknown;
@@ -180,7 +181,11 @@ async function tryDecisions(
     const priority = isImportant ? 'important' : '';
     const selector =
       declared['by'] === 'project'
-        ? reckoning.weighedSelector(type, element)
+        ? reckoning.weighedSelector(
+            type,
+            element,
+            css === 'color' ? reckoning.colouredBy(type, element) : undefined,
+          )
         : String(declared['selector']);
     const path =
       declared['by'] === 'project' ? 'start.css' : (declared['rule'] as { sheet: string }).sheet;

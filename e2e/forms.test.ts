@@ -83,7 +83,10 @@ describe('the bundle', () => {
   test.each<[form: string, settings: Partial<ProjectDocument['delivery']>]>([
     ['outside any layer', { layer: null }],
     ['with the weight of its selectors', { layer: null, weight: 'own' }],
-    ['over classes, linked after', { layer: null, weight: 'over', linked: 'after' }],
+    [
+      'over classes, linked after sheets without layers',
+      { layer: null, weight: 'over', linked: 'after', inheritOpen: true },
+    ],
     ['with tokens that begin with a prefix', { prefix: 'tl' }],
     ['with other names for tokens', { names: { '--body-font': '--font-text' } }],
     ['with files as they were taken in', { letters: 'whole' }],

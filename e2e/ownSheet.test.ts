@@ -37,7 +37,11 @@ async function driftOn(document: ProjectDocument, site = '') {
     readFileSync('build/takeStock.js', 'utf8'),
     document,
   );
-  return (drift?.drifted ?? []).map(
+  // The colour of a button goes with the ground that browsers give it, where its style leaves it open.
+  const told = (drift?.drifted ?? []).filter(
+    ({ by, property }) => by === 'said' || property !== 'color',
+  );
+  return told.map(
     ({ element, property, width, expected, found, texts }) =>
       `${element} ${property} at ${width}: ${expected} → ${found} (${stock.texts[texts[0] ?? 0]?.words})`,
   );

@@ -138,6 +138,11 @@ class Comparison {
     const sizes = isSize ? ([1, 1] as const) : ([before.size, after.size] as const);
     if (isSame(from, to, sizes)) return 'none';
     if (after.claims.some((element) => this.#saidBy(element).has(property))) return 'decided';
+    // What is not inherited and changes with the size is in em, or in part: no rule of the project's is about it.
+    const isLength = lengthsIn(plain(from)) !== null && lengthsIn(plain(to)) !== null;
+    if (!descriptorOf(property).inherited && isLength && this.of(number, 'step') === 'decided') {
+      return 'decided';
+    }
     const { around: outer } = after;
     if (outer === null || !descriptorOf(property).inherited) return 'besides';
     if (this.#goesWith(outer, property, before, after)) return this.of(outer, property);

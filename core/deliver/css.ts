@@ -33,3 +33,9 @@ export function cssRule(
 
 /** Moves a block of CSS in by one level. */
 export const indent = (css: string): string => css.replace(/^(?=.)/gm, '  ');
+
+/** A selector of what any of several meets, without weight. Selectors 4 §4.4. */
+export const where = (selectors: readonly string[]): string => `:where(${selectors.join(', ')})`;
+
+/** A property and its value, as they are written. */
+export type Declaration = readonly [property: string, value: string];

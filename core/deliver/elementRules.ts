@@ -5,24 +5,25 @@ import { narrowBelowOf } from '../document/narrow';
 import { GROUND } from '../document/vocabulary';
 import { descriptorOf, PROPERTIES, PROPERTY_NAMES, type PropertyName } from '../document/property';
 import { narrowDocument } from '../style/narrow';
-import { carries, resolveStyle, type Origin, type ResolvedStyle } from '../style/resolve';
+import { carries, resolveStyle, type ResolvedStyle } from '../style/resolve';
 import { colouredBy, ruleSpecificity, selectorsOf, weighedSelector } from '../style/ruleWeight';
-import { setByBrowsers } from '../page/browserDefaults';
 import type { ProjectRule, ProjectRules } from '../page/cascade';
-import { cssNumber, cssRule, indent } from './css';
+import { cssNumber, cssRule, indent, where, type Declaration } from './css';
+import {
+  containerSizes,
+  followsContainer,
+  isWeakest,
+  openLayer,
+  openParts,
+  openRules,
+  SIZE_HERE,
+} from './openRules';
 import {
   colourProperty,
   GRID_PROPERTY,
   narrowStyleProperties,
   styleProperty,
 } from './customProperties';
-
-/** Origins of what the project sets around a text. */
-const FROM_AROUND: readonly Origin[] = ['parent', 'body'];
-
-const where = (selectors: readonly string[]): string => `:where(${selectors.join(', ')})`;
-
-type Declaration = [property: string, value: string];
 
 /** What a rule is made of. */
 type RuledElement = Pick<TextElement, 'style' | 'selectors' | 'important'> &
@@ -34,14 +35,6 @@ const said = (
   declarations: readonly Declaration[],
 ): Declaration[] =>
   declarations.map(([property, value]) => [property, important ? `${value} !important` : value]);
-
-/**
- * The size that text has where it stands, as it is reckoned and not as a length: custom properties are
- * inherited unreckoned, so that what refers to this one in a container takes its size from that container.
- */
-const SIZE_HERE = '--size';
-
-const followsContainer = ({ scale }: ProjectDocument): boolean => scale.between === 'container';
 
 /**
  * The rule of one element, with the weight that the delivery has for it: unless said, `:where()` gives it no
@@ -198,61 +191,11 @@ function declarationsOf(
   return declarations;
 }
 
-/**
- * The cascade layer of what is said of properties that styles leave open: it stands before all others, so that any
- * rule of the site's wins, and of the project's too.
- */
-const openLayer = ({ delivery: { layer } }: ProjectDocument): string =>
-  `${layer ?? 'lettera'}.open`;
-
-/** Whether a property comes to an element from what the project sets around it, and a browser's own value stands between. */
-const isKeptOff = (
-  between: ReadonlySet<PropertyName>,
-  resolved: ResolvedStyle,
-  property: PropertyName,
-): boolean => between.has(property) && FROM_AROUND.includes(resolved[property].origin);
-
-/**
- * What an element is given of the properties that its style leaves open: that they are inherited, where the project
- * sets them around it and browsers' own style sheets stand between. Nothing where the style sheet comes after layers
- * of the site's own: no layer of it would be weaker than all of the site's.
- */
-function openDeclarations(document: ProjectDocument, element: TextElement): Declaration[] {
-  const resolved = resolveStyle(document, element.style, element.parent);
-  const between = setByBrowsers(element.selectors);
-  const inherited = isWeakest(document)
-    ? PROPERTY_NAMES.filter((property) => isKeptOff(between, resolved, property))
-    : [];
-  const declarations = inherited.map((property): Declaration => [
-    PROPERTIES[property].css,
-    'inherit',
-  ]);
-  const { css: size } = PROPERTIES.step;
-  return followsContainer(document) && !carries(resolved.step)
-    ? [...declarations.filter(([property]) => property !== size), [size, `var(${SIZE_HERE})`]]
-    : declarations;
-}
-
-/** Whether a layer of the project's is weaker than all of the site's own. */
-const isWeakest = ({ delivery: { linked = 'before', inheritOpen = false } }: ProjectDocument) =>
-  linked === 'before' || inheritOpen;
-
-/** What is said of properties that styles leave open, elements of which the same is said in one rule. */
-function openRules(document: ProjectDocument): string {
-  const alike = new Map<string, { declarations: Declaration[]; selectors: string[] }>();
-  for (const element of Object.values(document.elements)) {
-    const declarations = openDeclarations(document, element);
-    if (declarations.length === 0) continue;
-    const id = declarations.join();
-    const known = alike.get(id) ?? { declarations, selectors: [] };
-    alike.set(id, known);
-    known.selectors.push(...selectorsOf(document, element));
-  }
+/** What is said of properties that styles leave open, in a layer that any rule of the site's wins over. */
+function openLayerRules(document: ProjectDocument): string {
   const rules = [
     ...containerSizes(document),
-    ...[...alike.values()].map(({ declarations, selectors }) =>
-      cssRule(where([...new Set(selectors)]), declarations),
-    ),
+    ...openRules(document),
     isWeakest(document) ? gridRules(document, 'open') : '',
   ].filter(Boolean);
   return rules.length > 0 ? `@layer ${openLayer(document)} {\n${indent(rules.join('\n'))}}\n` : '';
@@ -272,22 +215,16 @@ const inLonghands = (declarations: readonly Declaration[]): Map<string, string> 
 export function projectRules(document: ProjectDocument): ProjectRules {
   const { layer, linked = 'before', siteLayer = null } = document.delivery;
   const elements = Object.entries(document.elements);
-  const open = elements.flatMap(([key, element]): ProjectRule[] => {
-    const declarations = openDeclarations(document, element);
-    if (declarations.length === 0) return [];
-    return [
-      {
-        element: key,
-        layer: openLayer(document),
-        important: false,
-        selectors: selectorsOf(document, element).map((text) => ({
-          text,
-          specificity: [0, 0, 0],
-        })),
-        declarations: inLonghands(declarations),
-      },
-    ];
-  });
+  const open = elements.flatMap(([key, element]) =>
+    openParts(document, element).map(({ selectors, declarations }): ProjectRule => ({
+      element: key,
+      layer: openLayer(document),
+      isOpen: true,
+      important: false,
+      selectors: selectors.map((text) => ({ text, specificity: [0, 0, 0] })),
+      declarations: inLonghands(declarations),
+    })),
+  );
   const set = elements.flatMap(([key, element]): ProjectRule[] => {
     const rule = (
       selectors: readonly string[],
@@ -342,31 +279,12 @@ function gridRules(document: ProjectDocument, of: 'set' | 'open'): string {
     : '';
 }
 
-/** Elements that hold text and whose size browsers' own style sheets leave alone. HTML §15.3. */
-const FLOW =
-  'address article aside blockquote dd details dialog div dl dt fieldset figure footer form header li main nav ol p search section summary table td ul'.split(
-    ' ',
-  );
-
 /** What sizes follow, where they follow a container: its own width must not depend on what is in it. */
 function containerRules(document: ProjectDocument): string[] {
   const { containers = [] } = document.scale;
   return followsContainer(document) && containers.length > 0
     ? [cssRule(where(containers), [['container-type', 'inline-size']])]
     : [];
-}
-
-/**
- * A length in `cqi` that is inherited is the ancestor's, so all that may stand in a container, and has no size of
- * its own, takes the size of the text around it anew.
- */
-function containerSizes(document: ProjectDocument): string[] {
-  if (!followsContainer(document)) return [];
-  const { containers = [] } = document.scale;
-  const inside = containers.map((selector) => `:is(${selector}) > *`);
-  return [
-    cssRule(where([...FLOW, ...inside]), [[PROPERTIES.step.css, `var(${SIZE_HERE}, inherit)`]]),
-  ];
 }
 
 /** The rules of all elements, in the document's order, in which later ones win. */
@@ -394,7 +312,7 @@ export function layeredRules(document: ProjectDocument): string {
   if (before !== undefined) return before;
   const { layer } = document.delivery;
   const rules = elementRules(document);
-  const open = openRules(document);
+  const open = openLayerRules(document);
   const all = (open && `${open}\n`) + (layer ? `@layer ${layer} {\n${indent(rules)}}\n` : rules);
   known.set(id, all);
   return all;

@@ -50,7 +50,7 @@ const PLAIN = project();
 /** What is said on the page and decided by something else, as `element property`. */
 function lost(of: ProjectDocument, css: string): string[] {
   const cascade = cascadeWith(of, css);
-  const rules = projectRules(of).rules.filter(({ layer }) => layer === of.delivery.layer);
+  const rules = projectRules(of).rules.filter(({ isOpen }) => !isOpen);
   return [...document.querySelectorAll('main, main *')].flatMap((node) =>
     PROPERTIES.flatMap(({ css: name }) => {
       const saying = rules.filter(

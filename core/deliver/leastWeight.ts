@@ -46,7 +46,6 @@ export function* demandsOn<Node>(
   view: Pick<PageView<Node>, 'find'>,
 ): Pieces<Demands> {
   const order = Object.keys(document.elements);
-  const { layer } = document.delivery;
   interface Said {
     element: string;
     own: Specificity;
@@ -57,7 +56,7 @@ export function* demandsOn<Node>(
   const saying = new Map<Node, Map<string, Said>>();
   for (const rule of projectRules(document).rules) {
     // What is left open is to lose to all.
-    if (rule.layer !== layer) continue;
+    if (rule.isOpen) continue;
     for (const { text, specificity: now } of rule.selectors) {
       const own = specificityOf(text);
       for (const node of view.find(text)) {

@@ -310,6 +310,51 @@ describe('the rules of the project', () => {
     ).toBe('green');
   });
 
+  test('have a say in what they set and in what is inherited from that, and not in what they leave open', () => {
+    const ours = (css: string, property: string) => {
+      const { cascade } = cascadeOf(
+        '<div><p class=x><em>a</em></p></div>',
+        { 'a.css': css },
+        projectRules(),
+      );
+      const of = { css: property, inherited: true, inFontShorthand: false };
+      return ['p', 'em'].map((name) => cascade.isOurs(document.querySelector(name) as Element, of));
+    };
+    expect(ours('', 'color')).toEqual([true, true]);
+    expect(ours('', 'font-size')).toEqual([false, false]);
+    // What no text element is may inherit what the project says around it, whatever the page says of it.
+    expect(ours('em { color: red }', 'color')).toEqual([true, true]);
+    expect(ours('.x { font-size: 9px }', 'font-size')).toEqual([false, false]);
+    const both = (css: string) => {
+      const around = projectRules().rules[0];
+      const { cascade } = cascadeOf(
+        '<div><p class=x>a</p></div>',
+        { 'a.css': css },
+        {
+          ...projectRules(),
+          rules: [
+            ...projectRules().rules,
+            ...(around
+              ? [
+                  {
+                    ...around,
+                    element: 'around',
+                    selectors: [{ text: 'div', specificity: [0, 0, 0] as const }],
+                    declarations: new Map([['letter-spacing', '1px']]),
+                  },
+                ]
+              : []),
+          ],
+        },
+      );
+      const of = { css: 'letter-spacing', inherited: true, inFontShorthand: false };
+      return cascade.isOurs(document.querySelector('p') as Element, of);
+    };
+    expect(both('')).toBe(true);
+    // The paragraph is a text element that leaves spacing open, and the page says it there.
+    expect(both('.x { letter-spacing: 2px }')).toBe(false);
+  });
+
   test('in a layer within their own lose to what stands in it directly, and to all of the site', () => {
     const rule = projectRules({ layer: 'lettera.open' }).rules[0];
     const both = (color: string): ProjectRules => ({

@@ -34,6 +34,8 @@ export interface ProjectRule {
   element: string;
   /** The cascade layer that it stands in; null for none. */
   layer: string | null;
+  /** Whether it is about what a style leaves open, so that anything of the page's may say otherwise. */
+  isOpen?: boolean;
   /** What has to hold for it; nothing when left out. */
   conditions?: readonly Condition[];
   /** Whether it says `!important`. */
@@ -242,7 +244,7 @@ export class Cascade<Node> {
   }
 
   #addProject(
-    { element, important, selectors, declarations }: ProjectRule,
+    { element, important, isOpen = false, selectors, declarations }: ProjectRule,
     order: number,
     layer: number,
   ): void {
@@ -254,7 +256,7 @@ export class Cascade<Node> {
         }
         const said = this.#ours.get(node) ?? new Set();
         this.#ours.set(node, said);
-        for (const property of declarations.keys()) said.add(property);
+        if (!isOpen) for (const property of declarations.keys()) said.add(property);
       }
     }
   }
@@ -290,10 +292,17 @@ export class Cascade<Node> {
     }
   }
 
-  /** Whether the project has a say in a property of an element: for it, or for what it is inherited from. */
+  /**
+   * Whether the project has a say in a property of an element: for it, or for what it is inherited from. Where the
+   * page sets it on what a text element is, whose style leaves it open, it is the page's.
+   */
   isOurs(node: Node, { css, inherited }: TypeProperty): boolean {
     for (let at: Node | null = node; at !== null; at = inherited ? this.#view.parent(at) : null) {
-      if (this.#ours.get(at)?.has(css)) return true;
+      const said = this.#ours.get(at);
+      if (said?.has(css)) return true;
+      if (said && this.#offersFor(at, css).some(({ declared }) => declared.by !== 'project')) {
+        return false;
+      }
     }
     return false;
   }
