@@ -240,7 +240,7 @@ describe('a page of the site’s own', () => {
     );
     expect(rows).toContainEqual([
       '.good h2 in css/site.css, line 9, specificity 0-1-1, layer parts',
-      'font-size, letter-spacing, text-transform',
+      'font-size, letter-spacing',
       '3',
       'How to win over it',
     ]);

@@ -16,7 +16,7 @@ export const BROWSER_SETS: Readonly<Record<string, string>> = {
   'font-size': `h1, h2, h3, h4, h5, h6, small, big, sub, sup, code, kbd, samp, tt, pre, ${CONTROLS}, rt, font[size], :is(article, aside, nav, section) h1`,
   'font-weight': `h1, h2, h3, h4, h5, h6, b, strong, th, ${CONTROLS}, optgroup, table`,
   'font-style': `i, em, cite, var, dfn, address, ${CONTROLS}, table`,
-  'line-height': 'input, select, button, rt',
+  'line-height': `${CONTROLS}, rt`,
   'letter-spacing': CONTROLS,
   'text-transform': CONTROLS,
   'text-align': `${CONTROLS}, caption, th`,
