@@ -193,7 +193,7 @@ describe('the sheet', () => {
     await page.locator('[aria-label="Filter by style or element"]').fill('nothing is called so');
     await press(page, 'Show all');
     await eventually(shown, (keys) => keys.length > 15);
-    await part('Figures and features');
+    await part('Features');
     await press(page, 'set here only', '.tool-row');
     await eventually(shown, (keys) => keys.join() === 'table,time');
     expect(await violationsOn(page, 'Styles')).toEqual([]);

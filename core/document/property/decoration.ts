@@ -8,7 +8,7 @@ export const decoration = property({
   inFontShorthand: false,
   shorthands: ['text-decoration'],
   initial: 'none',
-  part: 'setting',
+  part: 'underline',
   values: {
     kind: 'choice',
     of: ['none', 'underline', 'overline', 'line-through'],

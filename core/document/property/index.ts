@@ -6,6 +6,7 @@ import { decoration } from './decoration';
 import { features } from './features';
 import { figures } from './figures';
 import { ground } from './ground';
+import { hanging } from './hanging';
 import { hyphenation } from './hyphenation';
 import { inset } from './inset';
 import { letterCase } from './letterCase';
@@ -17,11 +18,17 @@ import { lineKind } from './lineKind';
 import { lineThickness } from './lineThickness';
 import { measure } from './measure';
 import { opticalSize } from './opticalSize';
+import { palette } from './palette';
 import { slant } from './slant';
 import { smallCaps } from './smallCaps';
 import { spaceAfter } from './spaceAfter';
 import { spaceBefore } from './spaceBefore';
 import { step } from './step';
+import { trimming } from './trimming';
+import { underlineColour } from './underlineColour';
+import { underlineOffset } from './underlineOffset';
+import { underlineSkip } from './underlineSkip';
+import { underlineThickness } from './underlineThickness';
 import { voice } from './voice';
 import { weight } from './weight';
 import { wrapping } from './wrapping';
@@ -45,14 +52,21 @@ export const PROPERTIES = {
   opticalSize,
   features,
   axes,
+  palette,
   decoration,
+  underlineThickness,
+  underlineOffset,
+  underlineColour,
+  underlineSkip,
   alignment,
   hyphenation,
   wrapping,
+  hanging,
   measure,
   spaceBefore,
   spaceAfter,
   inset,
+  trimming,
   ground,
   lineThickness,
   lineKind,

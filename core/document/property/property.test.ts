@@ -36,7 +36,15 @@ describe('a property of a text style', () => {
     ['opticalSize', 'font-optical-sizing', true, 'auto'],
     ['features', 'font-feature-settings', true, ''],
     ['axes', 'font-variation-settings', true, ''],
+    ['palette', 'font-palette', true, 'normal'],
     ['decoration', 'text-decoration-line', false, 'none'],
+    // CSS Text Decoration 4 §2; CSS Text 4 §9; CSS Inline 3 §5.
+    ['underlineThickness', 'text-decoration-thickness', false, 'auto'],
+    ['underlineOffset', 'text-underline-offset', true, 'auto'],
+    ['underlineColour', 'text-decoration-color', false, null],
+    ['underlineSkip', 'text-decoration-skip-ink', true, 'auto'],
+    ['hanging', 'hanging-punctuation', true, 'none'],
+    ['trimming', 'text-box', false, 'normal'],
     ['alignment', 'text-align', true, 'start'],
     ['hyphenation', 'hyphens', true, 'manual'],
     ['wrapping', 'text-wrap', true, 'wrap'],
@@ -76,6 +84,9 @@ describe('a property of a text style', () => {
     ],
     ['axes', ['GRAD 20', 'GRAD -20.5, opsz 14'], ['GRAD', 'GRAD x', 'GRAD 1, GRAD 2', null]],
     ['figures', ['tabular-nums'], ['tnum', null]],
+    ['underlineThickness', ['2px', '0.06em'], ['-1px', '2', 'auto', 'from-font']],
+    ['underlineOffset', ['0.2em', '-3px'], ['50px', '1lh', 'auto']],
+    ['trimming', ['trim-both cap alphabetic'], ['trim-both', 'cap alphabetic']],
     ['ground', ['accent', 'ground'], ['#fff', 'none']],
   ])('%s takes %j, and not %j', (name, taken, refused) => {
     for (const value of taken) expect(set(name, value)).not.toThrow();

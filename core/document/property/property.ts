@@ -30,8 +30,11 @@ export type LengthUnit = 'em' | 'lh' | 'ch' | 'px';
 /** What tells two neighbouring levels apart at a glance: a difference this large, or any at all. */
 export type Telling = { by: number } | 'any' | null;
 
-/** Parts of the sheet of styles: what makes the type, its finer points, how it is set, and what stands around it. */
-export const PROPERTY_PARTS = ['type', 'detail', 'setting', 'around'] as const;
+/**
+ * Parts of the sheet of styles: what makes the type, its finer points, lines under it, how it is set, and what stands
+ * around it.
+ */
+export const PROPERTY_PARTS = ['type', 'detail', 'underline', 'setting', 'around'] as const;
 export type PropertyPart = (typeof PROPERTY_PARTS)[number];
 
 /** Everything there is to say about one property of a text style. */
@@ -51,6 +54,8 @@ export interface Property {
   /** What browsers take when nothing sets it; null where that is the visitor's own. */
   initial: string | number | null;
   values: Values;
+  /** What browsers make of it, where not all do the same. */
+  engines?: string;
   /** Which part of the sheet shows it. */
   part: PropertyPart;
   /** Its place in the composite type `typography` of W3C Design Tokens 2025.10; others are extensions. */

@@ -2,6 +2,7 @@
 import { styleSheet as say } from './words';
 import {
   narrowBelowOf,
+  descriptorOf,
   PROPERTIES,
   PROPERTY_NAMES,
   valuesOf,
@@ -41,12 +42,21 @@ const sheet = ref<HTMLElement | null>(null);
 const PARTS: { value: PropertyPart; label: string }[] = [
   { value: 'type', label: say.type },
   { value: 'detail', label: say.figuresFeatures },
+  { value: 'underline', label: say.underline },
   { value: 'setting', label: say.setting },
   { value: 'around', label: say.around },
 ];
 const part = ref<PropertyPart>('type');
 const properties = computed<PropertyName[]>(() =>
   PROPERTY_NAMES.filter((name) => PROPERTIES[name].part === part.value),
+);
+
+/** What browsers make of the properties shown, where not all do the same. */
+const engines = computed(() =>
+  properties.value.flatMap((name) => {
+    const { label, engines: says } = descriptorOf(name);
+    return says ? [{ label, says }] : [];
+  }),
 );
 
 /** Whether the sheet shows what is set for every width, or what differs on narrow screens. */
@@ -320,6 +330,9 @@ useKeys(say.inStyles, [
   <p v-if="told" role="alert" class="told mark-text">
     {{ told }} <DoButton :label="say.close" @click="told = ''" />
   </p>
+  <p v-if="engines.length" class="engines small quiet">
+    <span v-for="{ label, says } in engines" :key="label">{{ say.inBrowsers(label, says) }} </span>
+  </p>
   <p v-if="listed.length === 0" class="none">
     {{ say.noStyleLike }}
     <DoButton :label="say.showAll" @click="((sought = ''), (voice = null), (onlySet = false))" />
@@ -394,6 +407,9 @@ useKeys(say.inStyles, [
 </template>
 
 <style scoped>
+.engines {
+  padding: 0 var(--edge) 6px;
+}
 .find {
   width: 110px;
 }

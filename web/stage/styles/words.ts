@@ -186,9 +186,11 @@ export const styleSheet = {
   styleFollows: 'Style that it follows',
   textAround: 'the text around it',
   type: 'Type',
-  figuresFeatures: 'Figures and features',
+  figuresFeatures: 'Features',
   setting: 'Setting',
   around: 'Around it',
+  underline: 'Underline',
+  inBrowsers: (label: Said, says: Said) => `${label}: ${says}`,
   everyWidth: 'every width',
   belowPx: (below: Said) => `below ${below} px`,
   couldNotHoldWhat: (cells: Said, text: Said, label: Said, name: Said) =>
