@@ -169,6 +169,37 @@ describe('on the page of the proof', () => {
     expect(marks(project(), 'measure', page(500, 400))).toEqual([]);
   });
 
+  test('lines too long are limited by the mark’s own action, on paragraphs where it is the body', () => {
+    const lead: Evidence['page'] = {
+      title: 'Home',
+      width: 1280,
+      texts: { lead: { column: 1200, longest: 400, advance: 0.45 } },
+    };
+    const limited = (evidence: Evidence) => {
+      const before = project();
+      const [mark] = marks(before, 'measure', evidence);
+      return applyChange(before, mark?.fix?.patch ?? []).document;
+    };
+    const own = limited({ xHeights: { literata: 0.5 }, page: lead });
+    expect(own.styles['lead']?.set.measure).toMatch(/^3\d(\.\d)?em$/);
+
+    const body = limited(page(900, 400));
+    expect(body.styles['body']?.set.measure).toBeUndefined();
+    const paragraph = Object.values(body.elements).find(({ selectors }) => selectors.includes('p'));
+    // 75 × 0.45, and as wide the column is not too long.
+    expect(body.styles[paragraph?.style ?? '']).toMatchObject({
+      follows: null,
+      set: { measure: '33.7em' },
+    });
+    expect(marks(body, 'measure', page(33.7 * 18, 400))).toEqual([]);
+    // A second time the paragraphs are limited that are there.
+    const [again] = marks(body, 'measure', page(900, 400));
+    expect(again?.fix?.patch).toEqual([
+      { op: 'add', path: `/styles/${paragraph?.style}/set/measure`, value: '33.7em' },
+    ]);
+    expect(marks(project(), 'measure', page(240, 400))[0]?.fix).toBeUndefined();
+  });
+
   test('a line that does not run on is not too long, nor two lines too short', () => {
     expect(marks(project(), 'measure', page(900, 80))).toEqual([]);
     expect(marks(project(), 'measure', page(240, 60))).toEqual([]);
