@@ -23,6 +23,8 @@ const WORDS: Record<string, string> = {
   between: 'between the ends',
   changeAt: 'width of the change',
   crossing: 'steps that cross',
+  floor: 'smallest size',
+  ceiling: 'largest size',
   grid: 'baseline grid',
   linked: 'place beside the site’s own sheets',
   siteLayer: 'layer of the site’s own sheets',

@@ -25,6 +25,10 @@ export function scaleErrors(scale: Scale): FieldError[] {
   if (display && display.from > up) {
     refuse('/display/from', `is step ${display.from}, but the highest is ${up}`);
   }
+  const { floor, ceiling } = scale;
+  if (floor !== undefined && ceiling !== undefined && floor > ceiling) {
+    refuse('/floor', `must not be above what no step is larger than, which is ${px(ceiling)}`);
+  }
   if (errors.length > 0) return errors;
 
   for (const name of sharedNames(scale, stepNumbers(scale))) {

@@ -200,6 +200,20 @@ export class Scale {
   @IsBoolean()
   crossing?: boolean;
 
+  /** What no step is smaller than, CSS px, but for what is set by hand; no limit when left out. */
+  @MayBeLeftOut()
+  @IsNumber()
+  @Min(size[0])
+  @Max(size[1])
+  floor?: number;
+
+  /** What no step is larger than, in the same way. */
+  @MayBeLeftOut()
+  @IsNumber()
+  @Min(size[0])
+  @Max(size[1])
+  ceiling?: number;
+
   /** Height of the baseline grid that lines are set on, CSS px; none when left out. */
   @MayBeLeftOut()
   @IsNumber()

@@ -57,6 +57,24 @@ describe('steps', () => {
     expect(roundSize(19.3, 'whole')).toBe(19);
   });
 
+  test('are no smaller and no larger than the scale allows, but for what is set by hand', () => {
+    const sizes = (more: Partial<Scale>) => stepsOf(scale(more)).map(({ small }) => small);
+    const free = sizes({});
+    expect(sizes({ floor: 14, ceiling: 20 })).toEqual(
+      free.map((size) => Math.min(20, Math.max(14, size))),
+    );
+    // The limit itself is within it, and a size that is rounded beyond it is not.
+    expect(Math.max(...sizes({ ceiling: 19.2 }))).toBe(19.2);
+    expect(Math.min(...sizes({ floor: 13.5, rounding: 'whole' }))).toBe(13.5);
+    expect(sizes({ floor: 14, overrides: { '-2': { small: 9 } } })[0]).toBe(9);
+    expect(sizes({ floor: 4, ceiling: 800 })).toEqual(free);
+    expect(() => after({}, [{ op: 'add', path: '/scale/floor', value: 16 }])).not.toThrow();
+    expect(() =>
+      after({ ceiling: 20 }, [{ op: 'add', path: '/scale/floor', value: 20.5 }]),
+    ).toThrow(/no step is larger than, which is 20 px/);
+    expect(() => after({}, [{ op: 'add', path: '/scale/floor', value: 3 }])).toThrow();
+  });
+
   test('added between two are their geometric mean, also where one series ends and another begins', () => {
     const one = scale({
       added: [1.5, 2.5],

@@ -61,12 +61,16 @@ export function rawSize(scale: Scale, number: number, end: End): number {
   return modularSize(base, ratio, place);
 }
 
+/** A size within what the scale allows, CSS px. */
+const within = (size: number, { floor = 0, ceiling = Infinity }: Scale): number =>
+  Math.min(ceiling, Math.max(floor, size));
+
 /** All steps of a scale, in the order of their numbers. */
 export const stepsOf = onceFor((scale: Scale): readonly Step[] =>
   stepNumbers(scale).map((number) => {
     const override = scale.overrides[String(number)] ?? {};
     const at = (end: End): number =>
-      override[end] ?? roundSize(rawSize(scale, number, end), scale.rounding);
+      override[end] ?? within(roundSize(rawSize(scale, number, end), scale.rounding), scale);
     return {
       number,
       name: stepName(scale, number),

@@ -167,6 +167,8 @@ export const ScaleShape = shapeOf<Scale>()(
       between: Type.Optional(oneOf(BETWEENS, 'How sizes go between the ends')),
       changeAt: Type.Optional(integer('Viewport width at which plain sizes change, CSS px')),
       containers: Type.Optional(list(text(), 'Selectors of what becomes a container')),
+      floor: Type.Optional(number('What no step is smaller than, CSS px')),
+      ceiling: Type.Optional(number('What no step is larger than, CSS px')),
       crossing: Type.Optional(boolean('Whether a larger step may be the smaller one at an end')),
       grid: Type.Optional(between(number(), SCALE_BOUNDS.grid, 'Baseline grid, CSS px')),
     },

@@ -57,6 +57,17 @@ const seriesFrom = steady(() => [
     .map(({ number, name }) => ({ value: number, label: name })),
 ]);
 
+/** What no step is smaller and larger than; at the end of what sizes can be, there is no limit. */
+const LIMITS = [
+  { which: 'floor', label: say.noSmallerThan, none: SCALE_BOUNDS.size[0] },
+  { which: 'ceiling', label: say.noLargerThan, none: SCALE_BOUNDS.size[1] },
+] as const;
+function setLimit(which: 'floor' | 'ceiling', value: number | null): void {
+  const path = `/scale/${which}`;
+  if (value !== null) draft.change([{ op: 'add', path, value }]);
+  else if (props.scale[which] !== undefined) draft.change([{ op: 'remove', path }]);
+}
+
 /** A second series begins where the first has got to, and goes on by its ratio until it is changed. */
 function setSeries(from: number): void {
   const { display, small, large } = props.scale;
@@ -97,6 +108,22 @@ function setSeries(from: number): void {
       :model-value="scale.rounding"
       @update:model-value="draft.change(set('rounding', $event))"
     />
+    <span class="quiet">{{ say.sizesWithin }}</span>
+    <span class="line wrap">
+      <NumberField
+        v-for="{ which, label, none } in LIMITS"
+        :key="which"
+        :label="label"
+        :model-value="scale[which] ?? none"
+        :min="SCALE_BOUNDS.size[0]"
+        :max="SCALE_BOUNDS.size[1]"
+        :step="1"
+        unit="px"
+        width="52px"
+        @update:model-value="setLimit(which, $event === none ? null : $event)"
+        @reset="setLimit(which, null)"
+      />
+    </span>
     <span class="quiet">{{ say.namedBy }}</span>
     <ChoiceSet
       :label="say.namesSteps"

@@ -173,6 +173,9 @@ export const stepName = {
 
 export const stepSettings = {
   steps: 'Steps',
+  sizesWithin: 'Limits',
+  noSmallerThan: 'no smaller than',
+  noLargerThan: 'no larger than',
   endsRounded: 'Ends rounded',
   rounding: 'Rounding',
   namedBy: 'Named by',
