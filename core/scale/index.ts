@@ -1,5 +1,6 @@
 export { giveBackPatch, moveEndPatch, setByHandPatch } from './byHand';
 export { crossingsOf, type Crossing } from './crossing';
+export { letGoPatch } from './letGo';
 export {
   FEWEST_SIZES,
   findScale,

@@ -71,10 +71,16 @@ useKeys(EVERYWHERE, [
     <p>{{ project.refusal.message }}</p>
     <div class="line">
       <DoButton
+        v-if="project.refusal.letGo"
+        :label="say.letGoOf(project.refusal.letGo.steps.join(', '))"
+        first
+        @click="project.refusal.letGo.run()"
+      />
+      <DoButton
         v-if="project.refusal.knowingly"
         :label="say.letThemCrossAll"
         @click="project.refusal.knowingly()"
-        first
+        :first="!project.refusal.letGo"
       />
       <DoButton @click="close">{{ say.leave }}</DoButton>
     </div>

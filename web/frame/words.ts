@@ -142,6 +142,7 @@ export const projectsView = {
 };
 
 export const refusalNotice = {
+  letGoOf: (steps: Said) => `Let go of ${steps}, set by hand`,
   letThemCrossAll: 'Let them cross anyway',
   leave: 'Leave it',
   closeWhatSaidChange: 'close the notice of a refused change',

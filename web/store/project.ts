@@ -1,4 +1,5 @@
 import { project as say } from './words';
+import { letGoPatch } from '@lettera/core/scale';
 import { applyChange, ChangeError, previewOf, patchBetween } from '@lettera/core/change';
 import { sharing, type Patch, type ProjectDocument } from '@lettera/core/document';
 import { defineStore } from 'pinia';
@@ -24,18 +25,32 @@ export interface Layer {
 export interface Refusal {
   message: string;
   knowingly: (() => boolean) | null;
+  /** Steps set by hand that are in its way, and how to make it without them; left out where none are. */
+  letGo?: { steps: readonly string[]; run: () => boolean };
 }
 
 /** The part of a scale that allows steps to cross, which a change may ask for knowingly. */
 const CROSSING = '/scale/crossing';
 
 /** What is said of a change that was refused. `change` makes another in its place. */
-function refusalOf(patch: Patch, error: ChangeError, change: (patch: Patch) => boolean): Refusal {
+function refusalOf(
+  current: ProjectDocument,
+  patch: Patch,
+  error: ChangeError,
+  change: (patch: Patch) => boolean,
+): Refusal {
   const [first] = error.errors;
   if (first?.path === CROSSING && error.errors.length === 1) {
+    const knowingly: Patch = [...patch, { op: 'add', path: CROSSING, value: true }];
+    // What is being set by hand now is not what is in the way.
+    const isByHand = patch.some(({ path }) => path.startsWith('/scale/overrides'));
+    const free = isByHand ? null : letGoPatch(applyChange(current, knowingly).document.scale);
     return {
       message: say.nothingWasChanged(first.message.replace(/^.*?: /, '')),
-      knowingly: () => change([...patch, { op: 'add', path: CROSSING, value: true }]),
+      knowingly: () => change(knowingly),
+      ...(free && {
+        letGo: { steps: free.steps, run: () => change([...patch, ...free.patch]) },
+      }),
     };
   }
   return { message: say.nothingWasChangedMessage(error.message), knowingly: null };
@@ -309,7 +324,7 @@ export const useProject = defineStore('project', () => {
       return true;
     } catch (error) {
       if (!(error instanceof ChangeError)) throw error;
-      refusal.value = refusalOf(patch, error, again);
+      refusal.value = refusalOf(current, patch, error, again);
       return false;
     }
   }

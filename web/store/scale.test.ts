@@ -142,6 +142,23 @@ describe('a change of the scale that is refused', () => {
   });
 });
 
+test('a step set by hand that is in the way of a ratio is let go of, and no other', async () => {
+  const draft = useScaleDraft();
+  draft.change([{ op: 'add', path: '/scale/overrides/1', value: { large: 26, small: 19.3 } }]);
+  draft.change([{ op: 'add', path: '/scale/overrides/-1', value: { large: 15 } }]);
+  await settle();
+  // At this ratio the second step is below the first, which stays at 26.
+  expect(draft.change([{ op: 'replace', path: '/scale/large/ratio', value: 1.1 }])).toBe(false);
+  const { refusal } = useProject();
+  expect(refusal?.letGo?.steps).toEqual(['up-1']);
+  expect(refusal?.letGo?.run()).toBe(true);
+  await settle();
+  const { scale } = server.document;
+  expect(scale.large.ratio).toBe(1.1);
+  expect(scale.crossing).toBeUndefined();
+  expect(scale.overrides).toEqual({ '1': { small: 19.3 }, '-1': { large: 15 } });
+});
+
 test('steps that cross while a scale is tried are made knowingly there, and stored with the rest', async () => {
   const draft = useScaleDraft();
   draft.start();
