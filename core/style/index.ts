@@ -1,6 +1,8 @@
 export { apparentSizePatch } from './apparentSize';
 export { subheadingPatch } from './subheading';
 export { textUseOf, type SetAt, type TextUse } from './textUse';
+export { FEATURE_PROPERTIES, featuresBy, type FeatureProperty } from './featureTags';
+export { lackingFeatures } from './lackingFeatures';
 export { elementAt, elementsAt, lasting } from './elementAt';
 export { LINE_HEIGHTS, lineOnGrid, suggestedLineHeight } from './lineHeight';
 export { suggestedFor, type SuggestedLineHeight } from './lineHeightOf';

@@ -20,6 +20,8 @@ import {
   typedValue,
   writtenValue,
   type ResolvedProperty,
+  FEATURE_PROPERTIES,
+  lackingFeatures,
 } from '@lettera/core/style';
 import TextField from '../../control/TextField.vue';
 import PickOne from '../../control/PickOne.vue';
@@ -168,6 +170,23 @@ const lacking = computed(() => {
   };
 });
 
+/** What the family that sets the style offers of this property, by tag. */
+const sheets = useCaseSheets();
+const sheet = computed(() => sheets.sheets[props.family ?? '']);
+
+/** What is asked for and the face does not have, in words; empty where it has all, or is not known. */
+const unheld = computed(() => {
+  const { property } = props;
+  const known = FEATURE_PROPERTIES.find((one) => one === property);
+  if (!known || !sheet.value || props.resolved.origin === 'browser') return '';
+  const { words, instead } = lackingFeatures(known, String(props.resolved.value), {
+    features: sheet.value.features,
+    figures: sheet.value.measures.regular.figures?.offers ?? [],
+  });
+  if (words.length === 0) return '';
+  return instead === 'drawn' ? say.drawnSmaller : say.faceHasNone;
+});
+
 /** What is typed as text: lengths with their unit, tags with their numbers. */
 const isTyped = computed(() => values.value.kind === 'length' || values.value.kind === 'settings');
 const refused = ref('');
@@ -196,9 +215,6 @@ const typedText = computed(() =>
     : '',
 );
 
-/** What the family that sets the style offers of this property, by tag. */
-const sheets = useCaseSheets();
-const sheet = computed(() => sheets.sheets[props.family ?? '']);
 const features = computed(() =>
   props.property === 'features'
     ? (sheet.value?.features ?? []).map(({ tag, name }) => ({ value: tag, label: name }))
@@ -256,9 +272,10 @@ function follow(): void {
 
 <template>
   <td :class="{ set: isSet, open }" :title="trace">
-    <span class="value" :class="{ 'mark-text': lacking }">
+    <span class="value" :class="{ 'mark-text': lacking || unheld }">
       <span v-if="swatch" class="swatch" :style="{ background: swatch }" />{{ text
-      }}<span v-if="lacking" class="shows">, {{ lacking.shows }}</span>
+      }}<span v-if="lacking" class="shows">, {{ lacking.shows }}</span
+      ><span v-else-if="unheld" class="shows">, {{ unheld }}</span>
     </span>
     <div v-if="open" class="editor" :class="{ end: atEnd }" @click.stop>
       <span class="line">

@@ -112,6 +112,8 @@ export const propertyCell = {
   inVoiceOwn: (name: Said) => `${name}, in a voice of its own`,
   thickened: (weight: Said) => `, ${weight} thickened`,
   showsAs: (weight: Said) => `, shows as ${weight}`,
+  drawnSmaller: 'capitals drawn smaller: the face has none',
+  faceHasNone: 'the face has none',
   showsThickened: (weight: Said) => `shows ${weight}, thickened`,
   shows: (weight: Said) => `shows ${weight}`,
   pxBelow: '1px below',
