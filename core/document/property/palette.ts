@@ -2,7 +2,7 @@ import { property } from './property';
 
 /** Of a colour font the palette that is drawn. CSS Fonts 4 §9. */
 export const palette = property({
-  label: 'Palette of a colour font',
+  label: 'Palette',
   css: 'font-palette',
   inherited: true,
   inFontShorthand: false,

@@ -272,10 +272,14 @@ function follow(): void {
 
 <template>
   <td :class="{ set: isSet, open }" :title="trace">
-    <span class="value" :class="{ 'mark-text': lacking || unheld }">
+    <span
+      class="value"
+      :class="{ 'mark-text': lacking || unheld, unheld }"
+      :title="unheld || undefined"
+    >
       <span v-if="swatch" class="swatch" :style="{ background: swatch }" />{{ text
       }}<span v-if="lacking" class="shows">, {{ lacking.shows }}</span
-      ><span v-else-if="unheld" class="shows">, {{ unheld }}</span>
+      ><span v-else-if="unheld" class="visually-hidden">, {{ unheld }}</span>
     </span>
     <div v-if="open" class="editor" :class="{ end: atEnd }" @click.stop>
       <span class="line">
@@ -331,6 +335,7 @@ function follow(): void {
       }}</span>
       <span v-if="refused" role="alert" class="note mark-text">{{ refused }}</span>
       <FaceToTakeIn v-if="lacking" :family="lacking.family" :wanted="lacking.wanted" />
+      <span v-if="unheld" class="note mark-text">{{ unheld }}</span>
       <span class="note">{{ trace }}</span>
     </div>
   </td>
@@ -353,6 +358,10 @@ td.set {
 }
 .shows {
   font-weight: 400;
+}
+.unheld {
+  text-decoration: underline wavy;
+  text-decoration-thickness: 1px;
 }
 .swatch {
   display: inline-block;
