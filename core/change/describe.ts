@@ -30,7 +30,7 @@ const WORDS: Record<string, string> = {
   siteLayer: 'layer of the site’s own sheets',
   leave: 'texts left alone',
   inheritOpen: 'what is left open',
-  keepColoursOn: 'grounds with the site’s own colours',
+  keepColoursOn: 'backgrounds with the site’s own colours',
   keepDarkColours: 'the site’s own dark colours',
   localOnly: 'only where it is installed',
   first: 'faces fetched first',

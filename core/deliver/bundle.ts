@@ -116,7 +116,7 @@ function aboutRules({
       ? [`The site's own colours stay on ${keepColoursOn.map((one) => `\`${one}\``).join(', ')}.`]
       : []),
     ...(keepDarkColours
-      ? ["The site's own colours stay where visitors prefer a dark ground."]
+      ? ["The site's own colours stay where visitors prefer a dark background."]
       : []),
     ...(leave.length > 0
       ? [`Left to the site's own style sheets: ${leave.map((one) => `\`${one}\``).join(', ')}.`]

@@ -81,10 +81,10 @@ const DeliveryShape = shapeOf<Delivery>()(
       ),
     ),
     keepColoursOn: Type.Optional(
-      list(text(), 'Selectors of grounds on which the site’s own colours stay'),
+      list(text(), 'Selectors of backgrounds on which the site’s own colours stay'),
     ),
     keepDarkColours: Type.Optional(
-      boolean('Whether the site’s own colours stay where visitors prefer a dark ground'),
+      boolean('Whether the site’s own colours stay where visitors prefer a dark background'),
     ),
     names: Type.Optional(byKey(text(), 'Tokens by the names that a site reads')),
     prefix: Type.Optional(text('What the names of its custom properties begin with')),

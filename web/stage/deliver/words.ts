@@ -17,7 +17,7 @@ export const besideSite = {
   elementsWithWeight: 'Elements with weight of their own',
   withoutWeight: (name: Said) => `${name} without weight of its own`,
   coloursStay: 'Your site’s own colours stay on',
-  coloursStayOn: 'Grounds on which your site’s own colours stay',
+  coloursStayOn: 'Backgrounds on which your site’s own colours stay',
   onDarkGround: 'the dark background',
   giveColours: (selector: Said) => `Give texts on ${selector} their colours again`,
   setAgain: 'Set again',
