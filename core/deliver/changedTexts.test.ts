@@ -35,6 +35,7 @@ const read = (
     step: `${size}px`,
     colour,
     lineColour: colour,
+    underlineColour: colour,
     weight: String(weight),
     ...values,
   },

@@ -92,6 +92,9 @@ function isSame(one: string, other: string, sizes: readonly [number, number]): b
 const isShadeOf = (one: string, other: string): boolean =>
   one === other || hexOf(one) === hexOf(other);
 
+/** Colours of lines, which are the text's where nothing sets them: CSS Color 4 §9, `currentcolor`. */
+const LINES: ReadonlySet<PropertyName> = new Set(['lineColour', 'underlineColour']);
+
 type Change = 'none' | 'decided' | 'besides';
 
 /** What a delivery makes of a page, element by element. */
@@ -130,7 +133,7 @@ class Comparison {
     if (!before || !after) return 'none';
     const [from, to] = [before.values[property], after.values[property]];
     // A line that has no colour of its own has that of the text.
-    if (property === 'lineColour' && from === before.values.colour && to === after.values.colour) {
+    if (LINES.has(property) && from === before.values.colour && to === after.values.colour) {
       return this.of(number, 'colour');
     }
     const isSize = property === 'step';
