@@ -24,7 +24,8 @@ function jest(project, env = {}) {
       ...jestOf(project),
       '--json',
       `--outputFile=${report}`,
-      '--maxWorkers=2',
+      // A browser and the application that it drives keep two cores busy by themselves.
+      ...(project === 'browser' ? ['--runInBand'] : ['--maxWorkers=2']),
       ...process.argv.slice(2),
     ],
     { cwd: ROOT, stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, ...env } },
