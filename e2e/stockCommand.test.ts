@@ -84,7 +84,8 @@ test('what no longer follows a project is told, and ends otherwise', async () =>
     run(['drift', 'tarnholm-light', site, '--server', lettera.url, ...more]);
   const before = await drift(follows);
   expect(before.said).toBe('');
-  expect(before.out).not.toContain('- ');
+  // The colour of a button goes with the ground that the browser gives it.
+  expect(before.out).not.toMatch(/- (?!note: Button: color is left open)/);
   expect(before.code).toBe(0);
 
   const strays = laid('strays', {
