@@ -1,6 +1,7 @@
 import { isPlainObject } from '../document/decorators';
 import { pointerSteps, type Operation, type Patch } from '../document/patch';
-import { narrowBelowOf, STYLE_VALUES } from '../document/narrow';
+import { occasionOf } from '../document/occasion';
+import { narrowBelowOf } from '../document/styleValues';
 import type { ProjectDocument } from '../document/projectDocument';
 import { ORDERED_PARTS } from '../document/places';
 import { PROPERTIES, PROPERTY_NAMES } from '../document/property';
@@ -56,6 +57,8 @@ const PARTS: Record<string, string> = {
   audience: 'Visitors',
   aside: 'Marks set aside',
   narrowBelow: 'Width of narrow screens',
+  widths: 'Width',
+  print: 'Print',
 };
 
 /** Parts that a change may make anew as a whole. */
@@ -77,6 +80,21 @@ const propertyWord = (token: string): string => {
   const name = PROPERTY_NAMES.find((known) => known === token);
   return name ? PROPERTIES[name].label.toLowerCase() : word(token);
 };
+
+/** How many steps behind a member of a style its properties stand; 0 where it has none. */
+const valuesBehind = (member: string | undefined): number =>
+  member === 'at' ? 2 : member === 'set' || member === 'narrow' ? 1 : 0;
+
+/** An occasion, or a width of the site's, as it is called. */
+const occasionWord = ({ widths = {} }: ProjectDocument, key = ''): string =>
+  occasionOf(key)?.label ?? own(widths, key)?.name ?? key;
+
+/** The property of a style that a path leads to; undefined where it leads elsewhere. */
+function propertyAt(path: string): string | undefined {
+  const [part, , member, ...rest] = pointerSteps(path);
+  const behind = part === 'styles' ? valuesBehind(member) : 0;
+  return behind > 0 ? rest[behind - 1] : undefined;
+}
 
 function subject(document: ProjectDocument, operation: Operation): string {
   const value: unknown = 'value' in operation ? operation.value : null;
@@ -107,9 +125,11 @@ export function describePath(document: ProjectDocument, path: string, added?: st
   const name = ordered
     ? `${heading} ${known ?? (rest.length === 0 ? added : undefined) ?? key}`
     : `${heading}: ${word(key)}`;
-  const isValue = STYLE_VALUES.some((one) => one === rest[0]);
-  const property = isValue ? rest.slice(1).map(propertyWord) : rest.map(word);
-  if (rest[0] === 'narrow') property.push(`below ${narrowBelowOf(document)} px`);
+  const [member] = rest;
+  const behind = part === 'styles' ? valuesBehind(member) : 0;
+  const property = behind > 0 ? rest.slice(behind).map(propertyWord) : rest.map(word);
+  if (behind > 0 && member === 'narrow') property.push(`below ${narrowBelowOf(document)} px`);
+  if (behind > 0 && member === 'at') property.push(occasionWord(document, rest[1]));
   return property.length > 0 ? `${name}: ${property.join(', ')}` : name;
 }
 
@@ -120,9 +140,10 @@ const LONGEST_TOLD = 40;
 
 /** A value in a few words; null for one that is not told. */
 function told(document: ProjectDocument, path: string, value: unknown): string | null {
-  const [part, , member, property] = pointerSteps(path);
+  const [part, , member] = pointerSteps(path);
+  const property = propertyAt(path);
   const name = PROPERTY_NAMES.find((known) => known === property);
-  if (part === 'styles' && STYLE_VALUES.some((one) => one === member) && name) {
+  if (name) {
     return value === undefined
       ? 'following'
       : writtenValue(document, name, value as string | number);
@@ -176,8 +197,7 @@ export function describePatch(document: ProjectDocument, patch: Patch): string {
   const depth = pointerSteps(first.path).length;
   const verb = depth === 2 && patch.length === 1 ? VERBS[first.op] : undefined;
   if (subjects.length === 1 && verb) return `${subjects[0]} ${verb}`;
-  const [part, , member] = pointerSteps(first.path);
-  if (patch.length === 1 && part === 'styles' && STYLE_VALUES.some((one) => one === member)) {
+  if (patch.length === 1 && propertyAt(first.path) !== undefined) {
     return describeOperation(document, first);
   }
   if (subjects.length <= 2) return subjects.join('; ');

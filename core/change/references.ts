@@ -1,5 +1,6 @@
 import type { FieldError } from '../document/fieldError';
-import { STYLE_VALUES, valuesOf } from '../document/narrow';
+import { occasionOf, takenOn } from '../document/occasion';
+import { placesOf, valuesOf } from '../document/styleValues';
 import { onceFor } from '../document/once';
 import type { ProjectDocument, TextStyle } from '../document/projectDocument';
 import { PROPERTIES, type PropertyName } from '../document/property';
@@ -117,7 +118,7 @@ interface Naming {
 
 /** All that a style names; the same for as long as the style is. */
 const namedBy = onceFor((style: TextStyle): readonly Naming[] =>
-  STYLE_VALUES.flatMap((where) =>
+  placesOf(style).flatMap((where) =>
     Object.entries(valuesOf(style, where)).flatMap(([name, value]): Naming[] => {
       const { values } = PROPERTIES[name as PropertyName];
       const path = `${where}/${name}`;
@@ -183,6 +184,49 @@ const standing: Rule = {
   },
 };
 
+const widths: Rule = {
+  reads: ['widths'],
+  check({ widths: all = {} }, refuse) {
+    for (const [key, { from, below, container, scale: own }] of Object.entries(all)) {
+      if (occasionOf(key)) refuse(`/widths/${key}`, 'has the name of an occasion');
+      if (from === undefined && below === undefined) {
+        refuse(`/widths/${key}`, 'must begin or end at a width');
+      }
+      if (container !== undefined && own) {
+        refuse(
+          `/widths/${key}/scale`,
+          'is for widths of the page: in a container, sizes follow it',
+        );
+      }
+      if (from !== undefined && below !== undefined && from >= below) {
+        refuse(`/widths/${key}/below`, 'must be more than where it begins');
+      }
+    }
+  },
+};
+
+const differing: Rule = {
+  reads: ['styles', 'widths'],
+  check({ styles, widths: known = {} }, refuse) {
+    for (const [style, { at }] of Object.entries(styles)) {
+      for (const [key, values] of Object.entries(at ?? {})) {
+        const path = `/styles/${style}/at/${key}`;
+        const name = occasionOf(key);
+        if (!name && !has(known, key)) {
+          refuse(path, `names the width “${key}”, which is not there`);
+        }
+        for (const property of Object.keys(values) as PropertyName[]) {
+          if (takenOn(key, property)) continue;
+          refuse(
+            `${path}/${property}`,
+            `is nothing that browsers take there: ${PROPERTIES[property].label.toLowerCase()}, ${name?.label ?? key}`,
+          );
+        }
+      }
+    }
+  },
+};
+
 const RULES: readonly Rule[] = [
   kept,
   scale,
@@ -191,6 +235,8 @@ const RULES: readonly Rule[] = [
   families,
   following,
   styleValues,
+  widths,
+  differing,
   standing,
 ];
 

@@ -1,7 +1,8 @@
 import type { Patch } from '../document/patch';
 import type { ProjectDocument } from '../document/projectDocument';
-import { narrowBelowOf } from '../document/narrow';
-import { narrowDocument } from '../style/narrow';
+import { occasionOf } from '../document/occasion';
+import { narrowBelowOf, valuesAt } from '../document/styleValues';
+import { documentAt, narrowDocument, occasionsUsed, saidAt } from '../style/documentAt';
 import { closeLevels } from './closeLevels';
 import { crossedSteps } from './crossedSteps';
 import { floatingLine } from './floatingLine';
@@ -80,35 +81,97 @@ const RULES: readonly (readonly [Rule, 'once' | 'each width'])[] = [
 /** Rules on how text is set, which may be something else on narrow screens. */
 const BY_WIDTH = new Set(RULES.flatMap(([rule, at]) => (at === 'each width' ? [rule] : [])));
 
-/** All marks, a rule at a time. At narrow widths it is what is set there that is marked. */
+/** All marks, a rule at a time. */
 function* allMarks(document: ProjectDocument, evidence: Evidence): Generator<void, Mark[]> {
   const usual: { rule: Rule; marks: Mark[] }[] = [];
   for (const [rule] of RULES) {
     usual.push({ rule, marks: rule(document, evidence) });
     yield;
   }
-  const narrow = narrowDocument(document);
-  if (narrow === document) return usual.flatMap(({ marks }) => marks);
-  const below = narrowBelowOf(document);
-  const isNarrow = ({ width }: Mark) => width !== undefined && width < below;
   const known = new Set(usual.flatMap(({ marks }) => marks.map(({ message }) => message)));
-  const found: Mark[] = [];
-  for (const rule of BY_WIDTH) {
-    found.push(...rule(narrow, evidence));
-    yield;
-  }
-  const there = found
-    .filter((mark) => isNarrow(mark) || (mark.width === undefined && !known.has(mark.message)))
-    .map((mark): Mark => {
-      if (known.has(mark.message)) return mark;
+  const ways = waysOf(document);
+  const there: Mark[] = [];
+  for (const { at, rules, says, holds, reaches, subject } of ways) {
+    const found: Mark[] = [];
+    for (const rule of rules) {
+      found.push(...rule(at, evidence));
+      yield;
+    }
+    for (const mark of found) {
+      if (!reaches(mark.style)) continue;
+      if (mark.width === undefined ? known.has(mark.message) : !holds(mark.width)) continue;
+      if (known.has(mark.message)) {
+        if (subject === undefined) there.push(mark);
+        continue;
+      }
       // Its change is for every width, and would not put right what differs here.
       const { fix: _fix, ...rest } = mark;
-      return { ...rest, message: `Below ${below} px. ${mark.message}` };
-    });
+      const about = subject === undefined ? {} : { subject };
+      there.push({ ...rest, ...about, message: `${says}. ${mark.message}` });
+    }
+  }
+  // At narrow widths it is what is set there that is marked.
+  const [narrow] = ways.filter(({ subject }) => subject === undefined);
+  const isElsewhere = ({ width }: Mark) => !narrow || width === undefined || !narrow.holds(width);
   const elsewhere = usual.flatMap(({ rule, marks }) =>
-    BY_WIDTH.has(rule) ? marks.filter((mark) => !isNarrow(mark)) : marks,
+    BY_WIDTH.has(rule) ? marks.filter(isElsewhere) : marks,
   );
   return [...elsewhere, ...there];
+}
+
+/** A way in which text is set otherwise, and what is looked at there. */
+interface Way {
+  at: ProjectDocument;
+  rules: Iterable<Rule>;
+  /** What stands before its marks. */
+  says: string;
+  /** Whether it is so at a width, CSS px. */
+  holds: (width: number) => boolean;
+  /** Whether it is about a style: what differs in a state or in a part of a text is that style's alone. */
+  reaches: (style: string | undefined) => boolean;
+  /** The occasion; left out for narrow screens. */
+  subject?: string;
+}
+
+/** What is looked at where a state, a part of a text or a medium differs: its colours, as its sizes stand alone. */
+const COLOURS = [lowContrast];
+/** Where no contrast is asked for: WCAG 2.2, 1.4.3 leaves out what is unavailable; the visitor's own colours; paper. */
+const WITHOUT_CONTRAST = ['disabled', 'forced-colours', 'print'];
+
+const capital = (label: string): string => label.replace(/^./, (first) => first.toUpperCase());
+
+function waysOf(document: ProjectDocument): Way[] {
+  const below = narrowBelowOf(document);
+  const narrow = narrowDocument(document);
+  const onOccasions = occasionsUsed(document)
+    .filter((key) => !WITHOUT_CONTRAST.includes(key))
+    .map((key): Way => {
+      const named = occasionOf(key);
+      const { from = 0, below: end = Infinity, name = key } = document.widths?.[key] ?? {};
+      return {
+        at: documentAt(document, valuesAt(key)),
+        rules: named ? COLOURS : BY_WIDTH,
+        says: capital(named?.label ?? name),
+        holds: named ? () => true : (width) => width >= from && width < end,
+        reaches: (style) =>
+          named?.kind !== 'state' && named?.kind !== 'part'
+            ? true
+            : style !== undefined && saidAt(document, style, key).length > 0,
+        subject: key,
+      };
+    });
+  return narrow === document
+    ? onOccasions
+    : [
+        {
+          at: narrow,
+          rules: BY_WIDTH,
+          says: `Below ${below} px`,
+          holds: (width) => width < below,
+          reaches: () => true,
+        },
+        ...onOccasions,
+      ];
 }
 
 /** What a mark is, whatever its figures: its rule, and all that it is about. */

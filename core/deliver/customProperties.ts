@@ -8,7 +8,7 @@ import type { Scale } from '../document/scale';
 import { stepName } from '../scale/names';
 import { stepCss } from '../scale/sizeAt';
 import { stepsOf } from '../scale/steps';
-import { narrowDocument } from '../style/narrow';
+import { narrowDocument, occasionsUsed, saidAt } from '../style/documentAt';
 import { resolveStyle, type ResolvedStyle } from '../style/resolve';
 import { remCss } from '../scale/fluid';
 import { cssNumber, cssString } from './css';
@@ -20,8 +20,9 @@ export const fontProperty = (voice: string): string => `--font-${voice}`;
 export const sizeProperty = (scale: Scale, step: number): string =>
   `--size-${stepName(scale, step)}`;
 export const colourProperty = (colour: string): string => `--colour-${colour}`;
-export const styleProperty = (style: string, property: PropertyName): string =>
-  `--style-${style}-${PROPERTIES[property].css}`;
+/** @param occasion the key of what it is for, where it is not for all: two hyphens are in no key */
+export const styleProperty = (style: string, property: PropertyName, occasion?: string): string =>
+  `--style-${style}-${PROPERTIES[property].css}${occasion ? `--${occasion}` : ''}`;
 
 const reference = (name: string): string => `var(${name})`;
 
@@ -133,6 +134,20 @@ export function narrowStyleProperties(document: ProjectDocument): CustomProperty
   return styleProperties(narrow).filter(([name, value]) => usual.get(name) !== value);
 }
 
+/** `--style-<style>-<property>--<occasion>`: what a style sets otherwise, or takes so from a style that it follows. */
+export const occasionProperties = (document: ProjectDocument): CustomProperty[] =>
+  occasionsUsed(document).flatMap((key) =>
+    Object.keys(document.styles).flatMap((style) =>
+      saidAt(document, style, key).map(({ property, resolved }): CustomProperty => {
+        const name = styleProperty(style, property, key);
+        const { source, value } = resolved;
+        return source !== null && source !== style
+          ? [name, reference(styleProperty(source, property, key))]
+          : [name, ownValue(document, property, value ?? '')];
+      }),
+    ),
+  );
+
 /** The names of all tokens, in the order in which they are delivered. */
 export const tokenNames = (document: ProjectDocument): string[] => [
   ...Object.keys(document.voices).map(fontProperty),
@@ -140,7 +155,11 @@ export const tokenNames = (document: ProjectDocument): string[] => [
   ...gridProperties(document).map(([name]) => name),
   ...Object.keys(document.colours).map(colourProperty),
   ...new Set(
-    [...styleProperties(document), ...narrowStyleProperties(document)].map(([name]) => name),
+    [
+      ...styleProperties(document),
+      ...narrowStyleProperties(document),
+      ...occasionProperties(document),
+    ].map(([name]) => name),
   ),
 ];
 
@@ -174,5 +193,6 @@ export function customProperties(
     ...gridProperties(document),
     ...colourProperties(document, ground),
     ...styleProperties(document),
+    ...occasionProperties(document),
   ];
 }

@@ -1,6 +1,6 @@
 import { converter, formatHex } from '../css/culori';
 import { colourOf } from '../css';
-import { narrowBelowOf } from '../document/narrow';
+import { narrowBelowOf } from '../document/styleValues';
 import type { ProjectDocument } from '../document/projectDocument';
 import {
   descriptorOf,
@@ -122,6 +122,11 @@ function styleToken(document: ProjectDocument, key: string): Json {
       [EXTENSION]: {
         ...beyond,
         ...(style?.narrow && { narrow: ownValues(style.narrow) }),
+        ...(style?.at && {
+          at: Object.fromEntries(
+            Object.entries(style.at).map(([key, values]) => [key, ownValues(values)]),
+          ),
+        }),
         follows: style?.follows ?? null,
         set: ownValues(style?.set),
         selectors: Object.values(document.elements)
@@ -216,6 +221,7 @@ export function designTokens(document: ProjectDocument, fallback: FallbackPlan):
       [EXTENSION]: {
         format: TOKENS_FORMAT,
         narrowBelow: narrowBelowOf(document),
+        ...asJson({ widths: document.widths, print: document.print }),
         scale: asJson(scale),
         elements: Object.fromEntries(
           Object.entries(document.elements).map(

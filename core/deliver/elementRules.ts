@@ -1,10 +1,11 @@
+import { selectorTexts } from '../css';
 import { onceFor } from '../document/once';
 import { onceForParts } from '../document/onceForParts';
 import type { ProjectDocument, TextElement } from '../document/projectDocument';
-import { narrowBelowOf } from '../document/narrow';
+import { narrowBelowOf } from '../document/styleValues';
 import { GROUND } from '../document/vocabulary';
 import { descriptorOf, PROPERTIES, PROPERTY_NAMES, type PropertyName } from '../document/property';
-import { narrowDocument } from '../style/narrow';
+import { narrowDocument } from '../style/documentAt';
 import { carries, resolveStyle, type ResolvedStyle } from '../style/resolve';
 import { colouredBy, ruleSpecificity, selectorsOf, weighedSelector } from '../style/ruleWeight';
 import type { ProjectRule, ProjectRules } from '../page/cascade';
@@ -24,6 +25,7 @@ import {
   narrowStyleProperties,
   styleProperty,
 } from './customProperties';
+import { occasionParts, partRules, printRules, under } from './occasions';
 
 /** What a rule is made of. */
 type RuledElement = Pick<TextElement, 'style' | 'selectors' | 'important'> &
@@ -42,42 +44,66 @@ const said = (
  * nothing of what is left open: that is the site's.
  */
 export function elementRule(document: ProjectDocument, element: TextElement): string {
-  const selector = weighedSelector(document, element);
-  if (!keepsColours(document)) return ruleOf(document, selector, element);
-  const { coloured, rest } = parted(elementDeclarations(document, element));
-  const narrow = parted(narrowDeclarations(document, element));
-  const important = element.important ?? false;
-  const colours = [
-    ruleFor(weighedSelector(document, element, colouredBy(document, element)), coloured, important),
-    onNarrow(
+  const selectors = selectorsOf(document, element);
+  const weighed = (of: readonly string[]) => (state: string) =>
+    weighedSelector(
       document,
-      ruleFor(
-        weighedSelector(document, element, colouredBy(document, element)),
-        narrow.coloured,
-        important,
-      ),
-    ),
-  ].join('');
+      element,
+      state ? of.flatMap(selectorTexts).map((one) => one + state) : of,
+    );
+  if (!keepsColours(document)) return ruleOf(document, weighed(selectors), element);
+  const rest = ruleOf(document, weighed(selectors), element, (all) => parted(all).rest);
+  const colours = ruleOf(
+    document,
+    weighed(colouredBy(document, element)),
+    element,
+    (all) => parted(all).coloured,
+  );
   return (
-    ruleFor(selector, rest, important) +
-    onNarrow(document, ruleFor(selector, narrow.rest, important)) +
+    rest +
     (colours && document.delivery.keepDarkColours
       ? `@media ${NOT_DARK} {\n${indent(colours)}}\n`
       : colours)
   );
 }
 
-/** What an element that wears a style is given, in a rule for some selectors, with what differs on narrow screens. */
-export const ruleOf = (
+/**
+ * What an element that wears a style is given, in a rule, with what differs on narrow screens and on occasions.
+ * @param selectorIn its selector in a state, which is written behind each selector; at rest where that is empty
+ * @param among what of it the rules are to hold
+ */
+export function ruleOf(
   document: ProjectDocument,
-  selector: string,
+  selectorIn: (state: string) => string,
   element: RuledElement,
-): string =>
-  written(elementDeclarations(document, element), selector, element.important ?? false) +
-  onNarrow(
-    document,
-    ruleFor(selector, narrowDeclarations(document, element), element.important ?? false),
+  among: (declarations: readonly Declaration[]) => readonly Declaration[] = (all) => all,
+): string {
+  const important = element.important ?? false;
+  const atRest = selectorIn('');
+  const occasions = occasionParts(document, element).map(
+    ({ declarations, state, part, conditions }) => {
+      const some = said({ important }, among(declarations));
+      if (some.length === 0) return '';
+      const selector = state ? selectorIn(state) : atRest;
+      return under(
+        conditions,
+        part ? partRules(inPart(selector, part), some) : cssRule(selector, some),
+      );
+    },
   );
+  const narrow = among(narrowDeclarations(document, element));
+  return [
+    written(among(elementDeclarations(document, element)), atRest, important),
+    onNarrow(document, ruleFor(atRest, narrow, important)),
+    ...occasions,
+  ].join('');
+}
+
+/** The selector of a part of what a list of selectors meets: each has it behind it. */
+const inPart = (selector: string, part: string): string =>
+  selectorTexts(selector)
+    .map((one) => one + part)
+    .join(', ');
 
 /** A rule; none where it would declare nothing. */
 const ruleFor = (
@@ -293,6 +319,7 @@ const elementRules = (document: ProjectDocument): string =>
     ...containerRules(document),
     ...Object.values(document.elements).map((element) => elementRule(document, element)),
     gridRules(document, 'set'),
+    printRules(document),
   ]
     .filter(Boolean)
     .join('\n');
@@ -307,7 +334,15 @@ const layeredBy = onceForParts(['styles', 'elements', 'delivery'], () => new Map
 export function layeredRules(document: ProjectDocument): string {
   const { between, containers, grid } = document.scale;
   const known = layeredBy(document);
-  const id = JSON.stringify([between, containers, grid, narrowBelowOf(document)]);
+  const { widths, print } = document;
+  const id = JSON.stringify([
+    between,
+    containers,
+    grid,
+    narrowBelowOf(document),
+    widths,
+    print?.addresses,
+  ]);
   const before = known.get(id);
   if (before !== undefined) return before;
   const { layer } = document.delivery;

@@ -1,6 +1,6 @@
 import type { Face, ProjectDocument } from '../document/projectDocument';
 import { onceFor } from '../document/once';
-import { narrowDocument } from '../style/narrow';
+import { documentsAt } from '../style/documentAt';
 import { PROPERTIES, settingsIn } from '../document/property';
 import type { Slant } from '../document/vocabulary';
 import { matchFace, type FaceMatch } from '../style/faceMatch';
@@ -60,7 +60,7 @@ class Gathered {
 }
 
 /**
- * What the text elements ask of each face of the case at any width, by §5.2 of CSS Fonts 4; a face that
+ * What the text elements ask of each face of the case at any width and on any occasion, by §5.2 of CSS Fonts 4; a face that
  * none asks for is left out. Bold inside italics counts where the delivery has it.
  */
 export const faceUses = onceFor((document: ProjectDocument): ReadonlyMap<Face, FaceUse> => {
@@ -84,7 +84,7 @@ export const faceUses = onceFor((document: ProjectDocument): ReadonlyMap<Face, F
     matches.set(id, match);
     return match;
   };
-  for (const at of new Set([document, narrowDocument(document)])) {
+  for (const at of documentsAt(document)) {
     // Elements of one style that stand in the same are resolved once, and ask once.
     for (const resolved of new Set(
       Object.keys(at.elements).map((key) => resolveElement(at, key)),

@@ -1,6 +1,6 @@
 import { settingsIn, PROPERTIES } from '../document/property';
 import type { ProjectDocument } from '../document/projectDocument';
-import { narrowDocument } from '../style/narrow';
+import { documentsAt } from '../style/documentAt';
 import { FEATURE_PROPERTIES, featuresBy } from '../style/featureTags';
 import { resolveElement } from '../style/resolve';
 
@@ -12,7 +12,7 @@ const ALWAYS = 'abvm blwm calt ccmp clig curs dist kern liga locl mark mkmk rclt
 /** The layout features that a browser turns on for the site's text, by their tags. */
 export function featuresUsed(document: ProjectDocument): string[] {
   const used = new Set(ALWAYS);
-  for (const at of new Set([document, narrowDocument(document)])) {
+  for (const at of documentsAt(document)) {
     for (const key of Object.keys(at.elements)) {
       const resolved = resolveElement(at, key);
       for (const property of FEATURE_PROPERTIES) {

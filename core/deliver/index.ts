@@ -20,6 +20,7 @@ export {
 } from './delivered';
 export { cssNumber, cssPercent, cssString } from './css';
 export { fallbackBytes } from './fallbackBytes';
+export { otherSizes, printedSizes } from './occasions';
 export { layeredRules, narrowTokens, projectRules } from './elementRules';
 export { slug } from './fileName';
 export { fallbackFaceRule, localSources, webFaceRule } from './fontFaces';

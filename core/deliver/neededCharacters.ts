@@ -1,6 +1,6 @@
 import type { ProjectDocument } from '../document/projectDocument';
 import { languageOf } from '../measure/coverage';
-import { narrowDocument } from '../style/narrow';
+import { documentsAt } from '../style/documentAt';
 import { resolveElement } from '../style/resolve';
 
 /** From the space to the tilde: code, addresses and prices need any of it. */
@@ -37,7 +37,7 @@ const codePoints = (characters: Iterable<string>): ReadonlySet<number> =>
 
 /** Whether text in a family of the case is set in another case than it is written in. */
 const changesCase = (document: ProjectDocument, familyKey: string): boolean =>
-  [document, narrowDocument(document)].some((at) =>
+  documentsAt(document).some((at) =>
     Object.keys(at.elements).some((key) => {
       const resolved = resolveElement(at, key);
       const family = at.voices[resolved.voice.value ?? '']?.family;

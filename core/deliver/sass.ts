@@ -12,7 +12,7 @@ export function sassTokens(document: ProjectDocument, fallback: FallbackPlan): s
   const names = customProperties(document, fallback).map(([name]) => name.slice(2));
   const mixins = Object.keys(document.styles).map((style) => {
     // A rule for the selector that it is included in, which Sass writes as “&”.
-    const body = indent(ruleOf(document, '&', { style, selectors: [] }));
+    const body = indent(ruleOf(document, (state) => `&${state}`, { style, selectors: [] }));
     return `@mixin style-${style} {\n${body}}`;
   });
   return [

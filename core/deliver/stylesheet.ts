@@ -8,6 +8,7 @@ import {
   changedSizeProperties,
   colourProperties,
   gridProperties,
+  occasionProperties,
   otherNames,
   sizeProperties,
   styleProperties,
@@ -19,6 +20,7 @@ import type { SheetPlans } from './plans';
 import { changeWidth } from '../scale/sizeAt';
 import { widthOf } from '../scale/words';
 import { layeredRules, narrowTokens } from './elementRules';
+import { otherSizes } from './occasions';
 import { fallbackFaceRule, localFaceRule, webFaceRule, woff2Source } from './fontFaces';
 
 const comment = (text: string): string => `/* ${text} */\n`;
@@ -41,7 +43,7 @@ function tokens(document: ProjectDocument, fallback: FallbackPlan): string {
     ['Voices', voiceProperties(document, fallback)],
     [sizesTitle(document), [...sizeProperties(document), ...gridProperties(document)]],
     ['Colours', colourProperties(document, 'light')],
-    ['Text styles', styleProperties(document)],
+    ['Text styles', [...styleProperties(document), ...occasionProperties(document)]],
   ];
   const body = groups
     .map(([title, properties]) => {
@@ -114,6 +116,7 @@ export function stylesheet(document: ProjectDocument, { fallback, delivery }: Sh
     comment('Tokens') + tokens(document, fallback),
     changedSizes(document),
     narrowTokens(document),
+    otherSizes(document),
     ...(dark ? [darkColours(document)] : []),
     ...(names.length > 0
       ? [

@@ -1,9 +1,8 @@
 import { siteName } from '../document/familyName';
 import type { ProjectDocument } from '../document/projectDocument';
-import { narrowBelowOf } from '../document/narrow';
 import type { PropertyName } from '../document/property';
 import { stepSizeAt } from '../scale/sizeAt';
-import { narrowDocument } from '../style/narrow';
+import { documentAtWidth } from '../style/documentAt';
 import { matchFace } from '../style/faceMatch';
 import { resolveElement } from '../style/resolve';
 
@@ -38,7 +37,7 @@ export function widthsToVerify({ scale: { small, large } }: ProjectDocument): nu
 
 /** How the project sets a text element in a viewport; null where its voice holds no family. */
 export function typeOf(document: ProjectDocument, element: string, width: number): SetType | null {
-  const at = width < narrowBelowOf(document) ? narrowDocument(document) : document;
+  const at = documentAtWidth(document, width);
   const { voice, step, lineHeight, weight, slant } = resolveElement(at, element);
   const family = at.case[at.voices[voice.value ?? '']?.family ?? ''];
   if (!family) return null;

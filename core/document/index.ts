@@ -30,4 +30,22 @@ export * from './scale';
 export * from './scaleBounds';
 export { sharing } from './sharing';
 export * from './vocabulary';
-export { narrowBelowOf, STYLE_VALUES, valuesOf, type StyleValues } from './narrow';
+export {
+  narrowBelowOf,
+  occasionIn,
+  occasionKeys,
+  placesOf,
+  valuesAt,
+  valuesOf,
+  widthKeys,
+  type StyleValues,
+} from './styleValues';
+export {
+  OCCASION_KEYS,
+  occasionOf,
+  OCCASIONS,
+  takenOn,
+  widthInWords,
+  type Occasion,
+  type OccasionKey,
+} from './occasion';

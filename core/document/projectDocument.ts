@@ -29,13 +29,16 @@ import { IsCssColour, IsName, IsSelector } from './cssValues';
 import type { PropertyValues } from './property';
 import { Family } from './case';
 import { Delivery } from './delivery';
+import { OCCASION_KEYS } from './occasion';
 import { Placed } from './placed';
 import { Scale } from './scale';
+import { Print, SiteWidth } from './siteWidth';
 import { StyleProperties } from './styleProperties';
 import { GENERICS, type Generic } from './vocabulary';
 
 export { Face, FaceFile, Family, PinnedLine, Reference } from './case';
 export { Delivery } from './delivery';
+export { OwnScale, Print, SiteWidth } from './siteWidth';
 
 /** The document's own format; raised when its shape changes. */
 export const DOCUMENT_FORMAT = 1;
@@ -148,6 +151,11 @@ export class Voice extends Placed {
   fitting?: VoiceFitting;
 }
 
+/** Most widths at which a site is laid out otherwise. */
+export const MOST_WIDTHS = 12;
+/** Most occasions and widths that a style differs at: all that there are. */
+const MOST_OCCASIONS = MOST_WIDTHS + OCCASION_KEYS.length;
+
 /** A named bundle of type properties. */
 export class TextStyle extends Placed {
   @IsName(60)
@@ -165,6 +173,11 @@ export class TextStyle extends Placed {
   @MayBeLeftOut()
   @Part(() => StyleProperties)
   narrow?: PropertyValues;
+
+  /** What it sets otherwise on an occasion, or at a width of the site's, by its key. */
+  @MayBeLeftOut()
+  @PartsByKey(() => StyleProperties, { most: MOST_OCCASIONS })
+  at?: Record<string, PropertyValues>;
 }
 
 /** A kind of text on the site, and the style it is given. */
@@ -353,6 +366,16 @@ export class ProjectDocument {
   @Min(240)
   @Max(2560)
   narrowBelow?: number;
+
+  /** Widths at which the site is laid out otherwise, by the key that styles name them by. */
+  @MayBeLeftOut()
+  @PartsByKey(() => SiteWidth, { most: MOST_WIDTHS })
+  widths?: Record<string, SiteWidth>;
+
+  /** How pages are printed; as they are on the screen when left out. */
+  @MayBeLeftOut()
+  @Part(() => Print)
+  print?: Print;
 
   @PartsByKey(() => TextStyle, { most: MOST_PARTS.styles })
   styles!: Record<string, TextStyle>;

@@ -1,9 +1,8 @@
 import { hexOf } from '../css';
-import { narrowBelowOf } from '../document/narrow';
 import type { ProjectDocument } from '../document/projectDocument';
 import { PROPERTIES, type ComputedValue, type PropertyName } from '../document/property';
 import { stepSizeAt } from '../scale/sizeAt';
-import { narrowDocument } from '../style/narrow';
+import { documentAtWidth } from '../style/documentAt';
 import { carries, resolveElement } from '../style/resolve';
 import { siteName } from '../document/familyName';
 import { seenColour } from './fold/foldColours';
@@ -234,7 +233,6 @@ export function driftOf(
   lineages: (claims: readonly Claim[]) => readonly Lineage[],
 ): Drift {
   const all = lineages(claimsIn(document));
-  const narrow = narrowDocument(document);
   const drifted = new Map<string, Drifted>();
   const following: number[] = [];
   const unclaimed: number[] = [];
@@ -249,7 +247,7 @@ export function driftOf(
     let follows = true;
     for (const end of STOCK_ENDS) {
       const width = stock.pages[text.page]?.[end] ?? 0;
-      const at = width < narrowBelowOf(document) ? narrow : document;
+      const at = documentAtWidth(document, width);
       const foundOf = (one: number): Looked | null => {
         const other = stock.texts[one];
         return other ? foundIn(lookOf(stock, other, end)) : null;

@@ -1,4 +1,5 @@
 import type { ProjectDocument } from '../document/projectDocument';
+import { placesOf, valuesOf } from '../document/styleValues';
 import { descriptorOf, PROPERTY_NAMES } from '../document/property';
 
 /** Properties that take a colour of the project. */
@@ -10,7 +11,7 @@ const COLOURS = PROPERTY_NAMES.filter((name) => {
 /** Keys of the styles that set a colour: as their text, their ground, or a line. */
 export const usersOfColour = ({ styles }: ProjectDocument, key: string): string[] =>
   Object.entries(styles)
-    .filter(([, { set, narrow = {} }]) =>
-      COLOURS.some((name) => set[name] === key || narrow[name] === key),
+    .filter(([, style]) =>
+      placesOf(style).some((where) => COLOURS.some((name) => valuesOf(style, where)[name] === key)),
     )
     .map(([style]) => style);

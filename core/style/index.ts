@@ -52,7 +52,15 @@ export {
   weightPatch,
   type WeightChange,
 } from './weightPlan';
-export { narrowDocument } from './narrow';
+export { addWidthPatch, removeWidthPatch, sizeOn } from './siteWidths';
+export {
+  documentAt,
+  documentAtWidth,
+  documentsAt,
+  narrowDocument,
+  occasionsUsed,
+  saidAt,
+} from './documentAt';
 export { colouredBy, onGrounds, ruleSpecificity, selectorsOf, weighedSelector } from './ruleWeight';
 export { ownVoices, type OwnVoice } from './ownVoices';
 export {

@@ -1,4 +1,4 @@
-import { valuesOf, type StyleValues } from '../document/narrow';
+import { occasionIn, valuesOf, type StyleValues } from '../document/styleValues';
 import type { ProjectDocument } from '../document/projectDocument';
 import {
   descriptorOf,
@@ -89,7 +89,7 @@ export function typedValue(
 export interface CellRange {
   styles: readonly string[];
   properties: readonly PropertyName[];
-  /** Whether what is set for every width is meant, or what differs on narrow screens; the former when left out. */
+  /** Whether what is set for every width is meant, or what differs somewhere; the former when left out. */
   where?: StyleValues;
 }
 
@@ -129,17 +129,24 @@ function cellPatch(
   return before === value ? [] : [{ op: 'add', path, value }];
 }
 
-/** A change of cells, after room was made for what differs on narrow screens in styles that had none of it. */
-function withRoom({ styles }: ProjectDocument, patch: Patch): Patch {
-  const narrowed = patch.flatMap(
-    ({ path }) => /^\/styles\/([^/]+)\/narrow\//.exec(path)?.[1] ?? [],
+/** A change of cells, after room was made in styles that had no values there. */
+function withRoom({ styles }: ProjectDocument, patch: Patch, where: StyleValues): Patch {
+  if (where === 'set') return patch;
+  const changed = new Set(
+    patch.flatMap(({ op, path }) => (op === 'add' ? (path.split('/')[2] ?? []) : [])),
   );
-  return [
-    ...[...new Set(narrowed)]
-      .filter((style) => !styles[style]?.narrow)
-      .map((style) => ({ op: 'add' as const, path: `/styles/${style}/narrow`, value: {} })),
-    ...patch,
-  ];
+  const key = occasionIn(where);
+  const room = [...changed].flatMap((style): Patch => {
+    const { narrow, at } = styles[style] ?? {};
+    if (key === null) {
+      return narrow ? [] : [{ op: 'add', path: `/styles/${style}/narrow`, value: {} }];
+    }
+    if (at && Object.hasOwn(at, key)) return [];
+    return at
+      ? [{ op: 'add', path: `/styles/${style}/at/${key}`, value: {} }]
+      : [{ op: 'add', path: `/styles/${style}/at`, value: { [key]: {} } }];
+  });
+  return [...room, ...patch];
 }
 
 /** Sets a cell, or lets it follow where null is given; an empty patch where that changes nothing. */
@@ -149,7 +156,7 @@ export const setCellPatch = (
   property: PropertyName,
   value: Value | null,
   where: StyleValues = 'set',
-): Patch => withRoom(document, cellPatch(document, style, property, value, where));
+): Patch => withRoom(document, cellPatch(document, style, property, value, where), where);
 
 /** Lets all cells of a range follow. */
 export const followPatch = (
@@ -196,5 +203,5 @@ export function pastePatch(
       return value === null ? [] : cellPatch(document, style, property, value, where);
     });
   });
-  return { patch: withRoom(document, patch), refused };
+  return { patch: withRoom(document, patch, where), refused };
 }

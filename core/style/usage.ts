@@ -1,7 +1,7 @@
 import { onceForParts } from '../document/onceForParts';
 import type { ProjectDocument } from '../document/projectDocument';
 import type { Slant } from '../document/vocabulary';
-import { narrowDocument } from './narrow';
+import { documentsAt } from './documentAt';
 import { resolveElement, resolveInUse, type StyledProject } from './resolve';
 
 /** A weight and a slant that styles ask for. */
@@ -17,13 +17,12 @@ export interface VoiceUse {
 
 const requestKey = (weight: number, slant: Slant) => `${weight} ${slant}`;
 
-/** The weights and slants that the site's elements ask of each voice at any width, lightest upright first. */
+/** The weights and slants that the site's elements ask of each voice, at any width and on any occasion, lightest upright first. */
 export const voiceUses = onceForParts(
   ['styles', 'elements'],
   (document): ReadonlyMap<string, VoiceUse> => {
     const uses = new Map<string, Map<string, StyleRequest & { styles: Set<string> }>>();
-    const widths = [...new Set([document, narrowDocument(document)])];
-    for (const [at, key, element] of widths.flatMap((one) =>
+    for (const [at, key, element] of documentsAt(document).flatMap((one) =>
       Object.entries(one.elements).map(([key, element]) => [one, key, element] as const),
     )) {
       const resolved = resolveElement(at, key);

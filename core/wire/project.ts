@@ -121,6 +121,10 @@ export const Document = partsOf<ProjectDocument>()(
       narrowBelow: Type.Optional(
         integer('Viewport width under which styles are set as for narrow screens, CSS px'),
       ),
+      widths: Type.Optional(
+        byKey(Type.Unknown(), 'Widths at which the site is laid out otherwise'),
+      ),
+      print: Type.Optional(Type.Unknown({ description: 'How pages are printed' })),
       aside: Type.Optional(byKey(text(), 'Why marks are set aside')),
       delivery: DeliveryShape,
     },

@@ -9,7 +9,9 @@ defineOptions({ inheritAttrs: false });
 defineProps<{
   modelValue: V | null | undefined;
   label: string;
-  choices: readonly { value: V; label: string }[];
+  choices?: readonly { value: V; label: string }[];
+  /** The same under headings, where there are many of several kinds. */
+  groups?: readonly { label: string; choices: readonly { value: V; label: string }[] }[];
 }>();
 defineEmits<{ 'update:modelValue': [value: V] }>();
 </script>
@@ -19,7 +21,9 @@ defineEmits<{ 'update:modelValue': [value: V] }>();
     v-bind="$attrs"
     class="l-pick"
     :model-value="modelValue"
-    :options="[...choices]"
+    :options="groups ? [...groups] : [...(choices ?? [])]"
+    :option-group-label="groups ? 'label' : undefined"
+    :option-group-children="groups ? 'choices' : undefined"
     option-label="label"
     option-value="value"
     size="small"

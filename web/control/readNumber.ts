@@ -1,7 +1,7 @@
 import { PX_IN } from '@lettera/core/scale';
 
 /** The unit that a number stands for in the interface; a `size` is in px, shown as the designer prefers. */
-export type NumberUnit = 'none' | 'px' | 'em' | '%' | 'size';
+export type NumberUnit = 'none' | 'px' | 'pt' | 'em' | '%' | 'size';
 
 /** Units that sizes can be shown in. */
 export const LENGTH_UNITS = ['px', 'rem', 'pt'] as const;
@@ -12,7 +12,7 @@ const isLength = (unit: string): unit is LengthUnit =>
 
 /**
  * Reads a number as people type it: with a comma or a point, as a fraction, with a unit. Where the
- * number stands for px, rem and pt are converted.
+ * number stands for px or pt, lengths in the others are converted.
  *
  * @example readNumber('1.125rem', 'px') // 18
  * @param preferred what a size without a unit is in
@@ -31,6 +31,7 @@ export function readNumber(
   if (!Number.isFinite(value)) return null;
   if (given === '') return unit === 'size' ? value * PX_IN[preferred] : value;
   if (unit === 'px' || unit === 'size') return isLength(given) ? value * PX_IN[given] : null;
+  if (unit === 'pt') return isLength(given) ? (value * PX_IN[given]) / PX_IN.pt : null;
   if (unit === '%') return given === '%' ? value : null;
   if (unit === 'em') return given === 'em' ? value : given === '%' ? value / 100 : null;
   return null;

@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import { proofFrame as say } from './words';
-import { BODY_STYLE, type ProjectDocument } from '@lettera/core/document';
+import { BODY_STYLE, occasionOf, valuesAt, type ProjectDocument } from '@lettera/core/document';
+import { documentAt } from '@lettera/core/style';
 import { layoutShift } from '@lettera/core/fallback';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { onceAtRest } from '../control/debounce';
+import { forceState, makeForceable, stateOf } from '../reader/forcedStates';
 import { freeNames } from '../reader/freeNames';
 import { useFallbacks } from '../store/fallbacks';
 import { usePlans } from '../store/plans';
@@ -91,11 +93,23 @@ const source = computed(() => {
 });
 const fontUrl = useFontUrl();
 
+/** What is looked at where it differs is shown so: in a state, in print, in a container of that width. */
+const setDocument = computed(() => {
+  const document = shownDocument.value;
+  const { occasion } = proof;
+  if (!document || occasion === null || second.value || isBefore.value) return document;
+  const named = occasionOf(occasion);
+  const isDrawnAnyway =
+    named?.kind === 'part' || (!named && !document.widths?.[occasion]?.container);
+  return isDrawnAnyway ? document : documentAt(document, valuesAt(occasion));
+});
+
 const state = computed<ProofState | null>(() =>
-  shownDocument.value
+  setDocument.value && shownDocument.value
     ? {
         fontUrl,
-        document: shownDocument.value,
+        occasion: second.value ? null : proof.occasion,
+        document: setDocument.value,
         fallback: plans.fallbackOf(shownDocument.value),
         twins: fallbacks.twins,
         fonts: props.look?.fonts ?? proof.fonts,
@@ -120,13 +134,29 @@ function outline(): void {
   current
     .querySelectorAll('[data-lettera-style]')
     .forEach((node) => node.removeAttribute('data-lettera-style'));
-  if (!proof.style) return;
+  if (!proof.style) {
+    force(current, []);
+    return;
+  }
   const wearing =
     proof.style === BODY_STYLE
       ? blocksInBody(project.document, current)
       : elementsWithStyle(project.document, current, proof.style);
   for (const node of wearing) node.setAttribute('data-lettera-style', proof.style);
+  force(current, wearing);
 }
+
+/** Puts the texts of the selected style into the state that is looked at, for the rules of the page's own. */
+function force(current: Document, nodes: readonly Element[]): void {
+  const wanted = proof.occasion === null ? null : stateOf(proof.occasion);
+  if (wanted === null && !isForced) return;
+  forceState(current, null);
+  isForced = wanted !== null;
+  if (wanted === null) return;
+  makeForceable(current);
+  forceState(current, wanted, nodes);
+}
+let isForced = false;
 
 function point(target: EventTarget | null): void {
   const current = page();
@@ -298,7 +328,7 @@ watch(state, () => {
   update();
   measureSoon();
 });
-watch([() => proof.style, () => project.document], outline);
+watch([() => proof.style, () => proof.occasion, () => project.document], outline);
 watch([() => proof.width, () => fallbacks.state, () => proof.moves], measureSoon);
 watch(source, () => {
   ready.value = false;

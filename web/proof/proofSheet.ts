@@ -7,6 +7,8 @@ import {
   GRID_PROPERTY,
   layeredRules,
   narrowTokens,
+  otherSizes,
+  printedSizes,
   webFaceRule,
   type FontsShown,
 } from '@lettera/core/deliver';
@@ -28,6 +30,8 @@ export interface ProofState {
   ground: 'light' | 'dark';
   /** The size of text that the visitor has set, as a share of the usual; 1 when left out. */
   textSize?: number;
+  /** The occasion that text is shown on, where the page is to show one. */
+  occasion?: string | null;
   /** Whether the page is shown as its own style sheets have it, without the project's type. */
   bare?: boolean;
 }
@@ -159,7 +163,13 @@ export class ProofSheet {
     const base = typeof root === 'number' ? root : USUAL_ROOT;
     const isUsual = textSize === 1 && (this.#isOwn || base === USUAL_ROOT);
     const enlarged = isUsual ? '' : `html { font-size: ${base * textSize}px !important; }\n`;
-    const type = changedSizes(document) + narrowTokens(document) + layeredRules(document) + grid;
+    const type =
+      changedSizes(document) +
+      narrowTokens(document) +
+      otherSizes(document) +
+      (state.occasion === 'print' ? printedSizes(document) : '') +
+      layeredRules(document) +
+      grid;
     const rules = (bare ? '' : type) + enlarged;
     if (rules !== this.#rulesText) {
       this.#rules(rules);

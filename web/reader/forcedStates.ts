@@ -1,4 +1,5 @@
-import type { ProjectDocument } from '@lettera/core/document';
+import { valuesAt, type ProjectDocument } from '@lettera/core/document';
+import { documentAt, occasionsUsed } from '@lettera/core/style';
 
 /** States that a pointer, a key or a visit brings about, which a page is looked at in. Selectors 4 §8, §9, §13. */
 export const STATES = [
@@ -9,6 +10,8 @@ export const STATES = [
   'active',
   'visited',
   'disabled',
+  'user-invalid',
+  'invalid',
 ] as const;
 export type State = (typeof STATES)[number];
 
@@ -64,10 +67,48 @@ export function makeForceable(page: Document): Set<State> {
   return found;
 }
 
-/** Marks everything on a page as in a state; null for at rest. */
-export function forceState(page: Document, state: State | null): void {
-  for (const node of [page.documentElement, ...page.documentElement.querySelectorAll('*')]) {
-    if (state) node.setAttribute(MARK, state === 'focus-visible' ? 'focus focus-visible' : state);
+/** States that others come with. */
+const WITH: Partial<Record<State, string>> = {
+  'focus-visible': 'focus focus-visible',
+  active: 'hover active',
+  'user-invalid': 'invalid user-invalid',
+};
+
+/** The states that the occasions of a project are, by the key of the occasion. */
+const OF_OCCASIONS: Readonly<Record<string, State>> = {
+  visited: 'visited',
+  hover: 'hover',
+  focus: 'focus-visible',
+  active: 'active',
+  invalid: 'user-invalid',
+  disabled: 'disabled',
+};
+
+/** The state that an occasion is; null for what is none, or none that can be forced. */
+export const stateOf = (occasion: string): State | null =>
+  Object.hasOwn(OF_OCCASIONS, occasion) ? (OF_OCCASIONS[occasion] ?? null) : null;
+
+/** The project as it is in a state of its texts. */
+export function documentIn(document: ProjectDocument, state: State | null): ProjectDocument {
+  const key = Object.keys(OF_OCCASIONS).find((occasion) => OF_OCCASIONS[occasion] === state);
+  return key === undefined ? document : documentAt(document, valuesAt(key));
+}
+
+/** States that a project has rules for. */
+export const statesSet = (document: ProjectDocument): State[] =>
+  occasionsUsed(document).flatMap((key) => stateOf(key) ?? []);
+
+/**
+ * Marks what is on a page as in a state; null for at rest.
+ * @param nodes what is marked; everything when left out
+ */
+export function forceState(
+  page: Document,
+  state: State | null,
+  nodes: Iterable<Element> = [page.documentElement, ...page.documentElement.querySelectorAll('*')],
+): void {
+  for (const node of nodes) {
+    if (state) node.setAttribute(MARK, WITH[state] ?? state);
     else node.removeAttribute(MARK);
   }
 }

@@ -63,6 +63,8 @@ export const useProof = defineStore('proof', () => {
   const yielded = ref(false);
   /** Key of the style that is selected, outlined everywhere on the page. */
   const style = ref<string | null>(null);
+  /** The occasion, or the width of the site's, that text is shown on; null for none. */
+  const occasion = ref<string | null>(null);
   const beside = ref<Beside>('alone');
   /** As a browser zooms: 2 is 200 %, in a viewport half as wide. */
   const zoom = ref(1);
@@ -134,6 +136,7 @@ export const useProof = defineStore('proof', () => {
     whole,
     yielded,
     style,
+    occasion,
     beside,
     zoom,
     textSize,

@@ -49,9 +49,10 @@ export function readOwn(
     return [key, { name: token.description ?? key, light, dark }];
   });
   const styles = groupOf(tree, 'style').map(([key, token]): [string, object] => {
-    const { follows = null, set = {}, narrow } = ownOf(token);
+    const { follows = null, set = {}, narrow, at } = ownOf(token);
     const { description } = token;
-    return [key, { name: description ?? key, follows, set, ...(narrow ? { narrow } : {}) }];
+    const differing = { ...(narrow ? { narrow } : {}), ...(at ? { at } : {}) };
+    return [key, { name: description ?? key, follows, set, ...differing }];
   });
   const elements = isPlainObject(own['elements'])
     ? Object.entries(own['elements']).filter((entry): entry is [string, Record<string, unknown>] =>
@@ -65,7 +66,9 @@ export function readOwn(
     styles: inOrder(styles),
     elements: inOrder(elements),
   };
-  const { narrowBelow } = own;
+  const beside = (['narrowBelow', 'widths', 'print'] as const).filter(
+    (name) => own[name] !== undefined,
+  );
   return {
     patch: [
       ...Object.entries(parts).map(([part, value]) => ({
@@ -73,9 +76,7 @@ export function readOwn(
         path: `/${part}`,
         value,
       })),
-      ...(narrowBelow === undefined
-        ? []
-        : [{ op: 'add' as const, path: '/narrowBelow', value: narrowBelow }]),
+      ...beside.map((name) => ({ op: 'add' as const, path: `/${name}`, value: own[name] })),
       // Voices that were paired may be others now.
       ...(document.pair ? [{ op: 'remove' as const, path: '/pair' }] : []),
     ],

@@ -1,8 +1,12 @@
 import type { Property, Values } from './property';
 import { alignment } from './alignment';
 import { axes } from './axes';
+import { breakAfter } from './breakAfter';
+import { breakBefore } from './breakBefore';
+import { breakInside } from './breakInside';
 import { colour } from './colour';
 import { decoration } from './decoration';
+import { dropLines } from './dropLines';
 import { features } from './features';
 import { figures } from './figures';
 import { ground } from './ground';
@@ -18,6 +22,7 @@ import { lineKind } from './lineKind';
 import { lineThickness } from './lineThickness';
 import { measure } from './measure';
 import { opticalSize } from './opticalSize';
+import { orphans } from './orphans';
 import { palette } from './palette';
 import { slant } from './slant';
 import { smallCaps } from './smallCaps';
@@ -31,6 +36,7 @@ import { underlineSkip } from './underlineSkip';
 import { underlineThickness } from './underlineThickness';
 import { voice } from './voice';
 import { weight } from './weight';
+import { widows } from './widows';
 import { wrapping } from './wrapping';
 
 export { PROPERTY_PARTS } from './property';
@@ -46,6 +52,7 @@ export const PROPERTIES = {
   letterSpacing,
   case: letterCase,
   colour,
+  dropLines,
   figures,
   smallCaps,
   ligatures,
@@ -71,6 +78,11 @@ export const PROPERTIES = {
   lineThickness,
   lineKind,
   lineColour,
+  breakBefore,
+  breakInside,
+  breakAfter,
+  orphans,
+  widows,
 } as const satisfies Record<string, Property>;
 
 type Properties = typeof PROPERTIES;

@@ -31,10 +31,17 @@ export type LengthUnit = 'em' | 'lh' | 'ch' | 'px';
 export type Telling = { by: number } | 'any' | null;
 
 /**
- * Parts of the sheet of styles: what makes the type, its finer points, lines under it, how it is set, and what stands
- * around it.
+ * Parts of the sheet of styles: what makes the type, its finer points, lines under it, how it is set, what stands
+ * around it, and where a page may end.
  */
-export const PROPERTY_PARTS = ['type', 'detail', 'underline', 'setting', 'around'] as const;
+export const PROPERTY_PARTS = [
+  'type',
+  'detail',
+  'underline',
+  'setting',
+  'around',
+  'breaks',
+] as const;
 export type PropertyPart = (typeof PROPERTY_PARTS)[number];
 
 /** Everything there is to say about one property of a text style. */
@@ -56,6 +63,8 @@ export interface Property {
   values: Values;
   /** What browsers make of it, where not all do the same. */
   engines?: string;
+  /** The occasion on which alone it means something, by its key. */
+  only?: string;
   /** Which part of the sheet shows it. */
   part: PropertyPart;
   /** Its place in the composite type `typography` of W3C Design Tokens 2025.10; others are extensions. */

@@ -1,6 +1,6 @@
 import { projectRules } from '@lettera/core/deliver';
-import { narrowBelowOf, PROPERTY_NAMES, type ProjectDocument } from '@lettera/core/document';
-import { narrowDocument } from '@lettera/core/style';
+import { PROPERTY_NAMES, type ProjectDocument } from '@lettera/core/document';
+import { documentAtWidth } from '@lettera/core/style';
 import {
   accountOf,
   Cascade,
@@ -33,8 +33,7 @@ export const cascadeOf = (
   { find, keepsAll }: { find?: (selector: string) => Iterable<Element>; keepsAll?: boolean } = {},
 ): Pieces<Cascade<Element>> => {
   const { innerWidth = Infinity } = page.defaultView ?? {};
-  const isNarrow = innerWidth < narrowBelowOf(document);
-  const at = isNarrow ? narrowDocument(document) : document;
+  const at = documentAtWidth(document, innerWidth);
   const view = viewOf(page);
   const looking = find ? { ...view, find } : view;
   return Cascade.inPieces(rules, projectRules(at), looking, typeOf(document), { keepsAll });

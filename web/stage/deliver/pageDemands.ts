@@ -1,7 +1,7 @@
 import { demandsOn, type Demands } from '@lettera/core/deliver/trying';
-import { narrowBelowOf, type ProjectDocument } from '@lettera/core/document';
+import type { ProjectDocument } from '@lettera/core/document';
 import type { TypeRules } from '@lettera/core/page';
-import { narrowDocument } from '@lettera/core/style';
+import { documentAtWidth } from '@lettera/core/style';
 import { cascadeOf } from '../../proof/panel/pageCascade';
 import { restingBetween } from '../../reader/breathe';
 import { viewOf } from '../../reader/pageView';
@@ -16,8 +16,7 @@ export async function pageDemands(
   rules: TypeRules,
   stopped: () => boolean,
 ): Promise<Demands> {
-  const isNarrow = (page.defaultView?.innerWidth ?? Infinity) < narrowBelowOf(document);
-  const at = isNarrow ? narrowDocument(document) : document;
+  const at = documentAtWidth(document, page.defaultView?.innerWidth ?? Infinity);
   const all = cascadeOf(document, page, rules, { keepsAll: true });
   const cascade = await restingBetween(all, stopped);
   return restingBetween(demandsOn(at, cascade, rules, viewOf(page)), stopped);

@@ -10,12 +10,15 @@ import {
   type LostContrast,
 } from '@lettera/core/deliver/trying';
 import type { ProjectDocument } from '@lettera/core/document';
+import { documentAtWidth } from '@lettera/core/style';
 import { elementsRead, readComputed } from '../../reader/computedTexts';
 import { ownText, textElementsOf } from '../../reader/domTree';
 import {
   claimingMarked,
   forceState,
+  documentIn,
   makeForceable,
+  statesSet,
   turnDark,
   type State,
 } from '../../reader/forcedStates';
@@ -88,7 +91,7 @@ export async function verifyPage(
 ): Promise<TriedPage> {
   holdStill(page);
   const nodes = elementsRead(page);
-  const states = makeForceable(page);
+  const states = new Set([...makeForceable(page), ...statesSet(document)]);
   const before = await readings(document, page, nodes, states, trying);
   await linkBundle(page, trying.href);
   const compared = await compare(document, page, trying);
@@ -106,7 +109,8 @@ export async function verifyPage(
   };
   const lostOn = { light: [] as LostContrast[], dark: [] as LostContrast[] };
   for (const [i, { seen, read }] of before.entries()) {
-    const changed = changedTexts(document, read, after[i]?.read ?? []);
+    const said = documentIn(documentAtWidth(document, seen.width), seen.state);
+    const changed = changedTexts(said, read, after[i]?.read ?? []);
     for (const number of changed.decided) decided.add(number);
     for (const one of changed.besides) {
       const key = [one.property, one.before, one.after].join('|');

@@ -177,6 +177,8 @@ export const pagesTried = {
     active: 'when pressed',
     visited: 'when visited',
     disabled: 'when disabled',
+    'user-invalid': 'when not valid',
+    invalid: 'when not valid',
   },
   ofComeOutAs: (agreeing: Said, texts: Said) =>
     `${agreeing} of ${texts} come out as the project has them.`,

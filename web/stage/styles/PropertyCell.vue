@@ -3,6 +3,7 @@ import { propertyCell as say } from './words';
 import {
   BODY_STYLE,
   descriptorOf,
+  occasionIn,
   PROPERTIES,
   settingsIn,
   valuesOf,
@@ -10,12 +11,14 @@ import {
   type ProjectDocument,
   type PropertyName,
   type Slant,
+  type StyleValues,
 } from '@lettera/core/document';
-import { stepsOf } from '@lettera/core/scale';
+import { stepByNumber, stepsOf } from '@lettera/core/scale';
 import {
   matchFace,
   resolveInUse,
   setCellPatch,
+  sizeOn,
   spacingHere,
   typedValue,
   writtenValue,
@@ -49,8 +52,8 @@ const props = defineProps<{
   atEnd?: boolean;
   /** Key of the family that sets the style, as far as one does. */
   family?: string | null;
-  /** Whether what differs on narrow screens is meant, and not what is set for every width. */
-  narrow?: boolean;
+  /** Where what is meant is set: for every width, or where it differs. */
+  where: StyleValues;
   /** How that family is set there. */
   slant?: Slant;
 }>();
@@ -62,19 +65,28 @@ const lengths = useLengthUnit();
 const layer = useLayer(`styles: ${props.styleKey} ${props.property}`);
 
 /** Sizes in another unit than px are shown in it. */
-const textOf = (document: ProjectDocument, value: string | number | null): string =>
-  valueText(
+function textOf(document: ProjectDocument, value: string | number | null): string {
+  const occasion = occasionIn(props.where);
+  const own =
+    occasion !== null && props.property === 'step'
+      ? sizeOn(document, occasion, Number(value ?? 0))
+      : null;
+  if (own) {
+    const { name } = stepByNumber(document.scale, Number(value ?? 0));
+    return say.stepAt(name, plainNumber(Number(own.size.toFixed(1))), own.unit);
+  }
+  return valueText(
     document,
     props.property,
     value,
     lengths.unit === 'px' ? undefined : (size) => lengths.figure(size),
   );
+}
 
 const values = computed(() => descriptorOf(props.property).values);
 const number = computed(() => (values.value.kind === 'number' ? values.value : null));
-const where = computed(() => (props.narrow ? 'narrow' : 'set'));
 const isSet = computed(
-  () => valuesOf(project.shown?.styles[props.styleKey], where.value)[props.property] !== undefined,
+  () => valuesOf(project.shown?.styles[props.styleKey], props.where)[props.property] !== undefined,
 );
 /** Nothing sets it, and nothing is delivered of it. */
 const isLeft = computed(() => props.resolved.origin === 'browser');
@@ -246,7 +258,7 @@ function setTo(value: string | number | null): Patch {
   const { document } = project;
   if (!document) return [];
   const set = (to: string | number | null) =>
-    setCellPatch(document, props.styleKey, props.property, to, where.value);
+    setCellPatch(document, props.styleKey, props.property, to, props.where);
   if (typeof value !== 'string' || !value.startsWith(OWN)) return set(value);
   const { patch, voice } = ownVoicePatch(document, value.slice(OWN.length));
   return [...patch, ...set(voice)];
@@ -262,7 +274,7 @@ function look(value: string | number): void {
 }
 
 /** The body follows nothing: what it does not set is the browser’s. */
-const isBody = computed(() => props.styleKey === BODY_STYLE && !props.narrow);
+const isBody = computed(() => props.styleKey === BODY_STYLE && props.where === 'set');
 const released = computed(() => (isBody.value ? say.bodyFollowsNothingWhat : say.letFollowAgain));
 
 function follow(): void {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { styleSheet as say } from './words';
-import { BODY_STYLE, type PropertyName } from '@lettera/core/document';
+import { BODY_STYLE, type PropertyName, type StyleValues } from '@lettera/core/document';
 import { computed } from 'vue';
 import PickOne from '../../control/PickOne.vue';
 import { useProject } from '../../store/project';
@@ -14,8 +14,8 @@ const props = defineProps<{
   row: StyleRow;
   index: number;
   properties: readonly PropertyName[];
-  /** Whether what differs on narrow screens is shown. */
-  narrow: boolean;
+  /** Where what is shown is set. */
+  where: StyleValues;
   selected: boolean;
   /** The property whose cell is open. */
   opened: PropertyName | null;
@@ -80,7 +80,7 @@ const isRanged = computed(() => {
       :family="row.family"
       :slant="row.resolved.slant.value"
       :open="opened === property"
-      :narrow="narrow"
+      :where="where"
       :at-end="j > properties.length - 3"
       :data-column="j"
       :tabindex="cursor === j ? 0 : -1"

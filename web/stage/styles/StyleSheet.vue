@@ -3,23 +3,31 @@ import { styleSheet as say } from './words';
 import {
   narrowBelowOf,
   descriptorOf,
+  occasionIn,
+  OCCASION_KEYS,
+  OCCASIONS,
   PROPERTIES,
   PROPERTY_NAMES,
+  takenOn,
+  valuesAt,
   valuesOf,
+  widthKeys,
   type PropertyName,
   type PropertyPart,
   type StyleValues,
 } from '@lettera/core/document';
 import {
+  addWidthPatch,
   copiedCells,
+  documentAt,
   followPatch,
-  narrowDocument,
+  occasionsUsed,
   pastePatch,
   resolveInUse,
 } from '@lettera/core/style';
 import TextField from '../../control/TextField.vue';
 import PickOne from '../../control/PickOne.vue';
-import { computed, nextTick, ref, useTemplateRef, watch } from 'vue';
+import { computed, nextTick, onBeforeUnmount, ref, useTemplateRef, watch } from 'vue';
 import ChoiceSet from '../../control/ChoiceSet.vue';
 import NearTableRows from '../../control/NearTableRows.vue';
 import NumberField from '../../control/NumberField.vue';
@@ -31,6 +39,7 @@ import { useKeys } from '../../control/keys';
 import { useProject } from '../../store/project';
 import { STOPS, useProof } from '../../store/proof';
 import { useCellCursor } from './cellCursor';
+import OccasionLine from './OccasionLine.vue';
 import SheetRow from './SheetRow.vue';
 import { saysOf, styleRow, type StyleRow } from './styleRow';
 
@@ -39,16 +48,34 @@ const project = useProject();
 const proof = useProof();
 const sheet = ref<HTMLElement | null>(null);
 
-const PARTS: { value: PropertyPart; label: string }[] = [
+const ALL_PARTS: { value: PropertyPart; label: string }[] = [
   { value: 'type', label: say.type },
   { value: 'detail', label: say.figuresFeatures },
   { value: 'underline', label: say.underline },
   { value: 'setting', label: say.setting },
   { value: 'around', label: say.around },
+  { value: 'breaks', label: say.breaks },
 ];
-const part = ref<PropertyPart>('type');
+/** Whether the sheet shows what is set for every width, or what differs somewhere. */
+const at = ref<StyleValues>('set');
+const occasion = computed(() => occasionIn(at.value));
+/** Whether a property can be set where the sheet is. */
+const isTaken = (name: PropertyName): boolean =>
+  occasion.value === null ? descriptorOf(name).only === undefined : takenOn(occasion.value, name);
+const parts = computed(() =>
+  ALL_PARTS.filter(({ value }) =>
+    PROPERTY_NAMES.some((name) => PROPERTIES[name].part === value && isTaken(name)),
+  ),
+);
+const chosenPart = ref<PropertyPart>('type');
+const part = computed({
+  get: () =>
+    (parts.value.find(({ value }) => value === chosenPart.value) ?? parts.value[0])?.value ??
+    'type',
+  set: (value) => (chosenPart.value = value),
+});
 const properties = computed<PropertyName[]>(() =>
-  PROPERTY_NAMES.filter((name) => PROPERTIES[name].part === part.value),
+  PROPERTY_NAMES.filter((name) => PROPERTIES[name].part === part.value && isTaken(name)),
 );
 
 /** What browsers make of the properties shown, where not all do the same. */
@@ -59,25 +86,81 @@ const engines = computed(() =>
   }),
 );
 
-/** Whether the sheet shows what is set for every width, or what differs on narrow screens. */
-const at = ref<StyleValues>('set');
 const below = computed(() => (project.document ? narrowBelowOf(project.document) : 0));
-const WIDTHS = computed(() => [
-  { value: 'set' as const, label: say.everyWidth },
-  { value: 'narrow' as const, label: say.belowPx(below.value) },
-]);
-/** The width that the proof had before narrow screens were looked at; a number, or null for its room. */
+/** Stands in the list of widths for one that is added. */
+const ANOTHER = 'another';
+type Chosen = StyleValues | typeof ANOTHER;
+const places = computed<{ label: string; choices: { value: Chosen; label: string }[] }[]>(() => {
+  const { document } = project;
+  const used = new Set(document ? occasionsUsed(document) : []);
+  const named = (key: string, label: string) => ({
+    value: valuesAt(key),
+    label: used.has(key) ? say.isSet(label) : label,
+  });
+  const ofKind = (kind: string) =>
+    OCCASION_KEYS.filter((key) => OCCASIONS[key].kind === kind).map((key) =>
+      named(key, OCCASIONS[key].label),
+    );
+  return [
+    {
+      label: say.widths,
+      choices: [
+        { value: 'set', label: say.everyWidth },
+        { value: 'narrow', label: say.belowPx(below.value) },
+        ...(document
+          ? widthKeys(document).map((key) => named(key, document.widths?.[key]?.name ?? key))
+          : []),
+        { value: ANOTHER, label: say.anotherWidth },
+      ],
+    },
+    { label: say.states, choices: ofKind('state') },
+    { label: say.partsOfText, choices: ofKind('part') },
+    { label: say.media, choices: ofKind('medium') },
+  ];
+});
+/** Widths at which many sites change, from the widest phones on, CSS px. */
+const USUAL_WIDTHS = [768, 1024, 1440, 480];
+function goTo(where: Chosen): void {
+  const { document } = project;
+  if (where !== ANOTHER) at.value = where;
+  else if (document) {
+    const taken = Object.values(document.widths ?? {}).map(({ from }) => from);
+    const from = USUAL_WIDTHS.find((width) => !taken.includes(width)) ?? 1920;
+    const { patch, key } = addWidthPatch(document, { from });
+    if (project.change(patch)) at.value = valuesAt(key);
+  }
+}
+/** A width at which what the sheet shows is so; null for any. */
+function widthShown(where: StyleValues): number | null {
+  if (where === 'narrow') return Math.min(STOPS[0].width, below.value - 1);
+  const { from, below: end, container } = project.document?.widths?.[occasionIn(where) ?? ''] ?? {};
+  if (container !== undefined || (from === undefined && end === undefined)) return null;
+  return from ?? (end ?? 0) - 1;
+}
+/** The width that the proof had before others were looked at; a number, or null for its room. */
 let before: { asked: number | null } | null = null;
-/** What differs on narrow screens is seen on one. */
+/** What differs somewhere is seen there. */
 watch(at, (where) => {
-  if (where === 'narrow' && proof.width >= below.value) {
-    before = { asked: proof.asked };
-    proof.setWidth(Math.min(STOPS[0].width, below.value - 1));
-  } else if (where === 'set' && before) {
+  proof.occasion = occasionIn(where);
+  const width = widthShown(where);
+  if (width !== null) {
+    before ??= { asked: proof.asked };
+    proof.setWidth(width);
+  } else if (before) {
     proof.setWidth(before.asked);
     before = null;
   }
 });
+onBeforeUnmount(() => (proof.occasion = null));
+/** A width that is gone, by an undo or in another window, is shown no longer. */
+watch(
+  () =>
+    occasion.value === null ||
+    places.value.some(({ choices }) => choices.some(({ value }) => value === at.value)),
+  (isThere) => {
+    if (!isThere) at.value = 'set';
+  },
+);
 
 const sought = ref('');
 const voice = ref<string | null>(null);
@@ -94,7 +177,7 @@ const voices = computed(() => [
 /** The project as it is at the widths that the sheet shows. */
 const shownAt = computed(() => {
   const document = project.shown;
-  return document && at.value === 'narrow' ? narrowDocument(document) : document;
+  return document && documentAt(document, at.value);
 });
 /** Rows as they were made of the project as it is shown. */
 const made = computed(() => ({
@@ -289,9 +372,15 @@ useKeys(say.inStyles, [
 
 <template>
   <ToolRow>
-    <ChoiceSet v-model="part" :label="say.partSheet" :choices="PARTS" />
+    <ChoiceSet v-model="part" :label="say.partSheet" :choices="parts" />
     <span class="quiet">{{ say.at }}</span>
-    <ChoiceSet v-model="at" :label="say.atWhichWidths" :choices="WIDTHS" />
+    <PickOne
+      :model-value="at as Chosen"
+      :label="say.whereDiffers"
+      :groups="places"
+      scroll-height="420px"
+      @update:model-value="goTo"
+    />
     <NumberField
       v-if="at === 'narrow'"
       :label="say.narrowBelow"
@@ -330,6 +419,7 @@ useKeys(say.inStyles, [
   <p v-if="told" role="alert" class="told mark-text">
     {{ told }} <DoButton :label="say.close" @click="told = ''" />
   </p>
+  <OccasionLine v-if="occasion" :occasion="occasion" @removed="at = 'set'" />
   <p v-if="engines.length" class="engines small quiet">
     <span v-for="{ label, says } in engines" :key="label">{{ say.inBrowsers(label, says) }} </span>
   </p>
@@ -378,7 +468,7 @@ useKeys(say.inStyles, [
           :row="row"
           :index="i"
           :properties="properties"
-          :narrow="at === 'narrow'"
+          :where="at"
           :selected="proof.style === key"
           :opened="proof.style === key ? opened : null"
           :cursor="cells.cursorIn(i)"

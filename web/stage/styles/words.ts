@@ -108,6 +108,7 @@ export const propertyCell = {
   whatFaceOffers: 'What the face offers',
   axisRange: (tag: Said, ratio: Said, ratio2: Said) => `${tag} ${ratio} to ${ratio2}`,
   pagesOwn: 'the page’s own',
+  stepAt: (name: Said, size: Said, unit: Said) => `${name} · ${size} ${unit}`,
   isWhatSetEvery: (label: Said) => `${label} is what is set for every width.`,
   inVoiceOwn: (name: Said) => `${name}, in a voice of its own`,
   thickened: (weight: Said) => `, ${weight} thickened`,
@@ -135,6 +136,8 @@ export const siteCheck = {
     focus: 'focused',
     active: 'pressed',
     visited: 'visited',
+    'user-invalid': 'not valid',
+    invalid: 'not valid',
   },
   check: (pages: Said) => `Check ${pages}`,
   madeOf: (title: Said, done: Said, all: Said) => `${title}, ${done} of ${all}`,
@@ -170,10 +173,35 @@ export const styleRowHead = {
   usedByNothing: 'used by nothing',
 };
 
+export const occasionLine = {
+  sizesInPt: 'Sizes in points',
+  base: 'Base',
+  ratio: 'Ratio',
+  linkAddresses: 'Addresses behind links',
+  name: 'Name',
+  from: 'from',
+  below: 'below',
+  any: 'any',
+  ofContainer: 'of',
+  thePage: 'the page',
+  containerName:
+    'The width of the page, or of a container: the name that the site’s CSS gives it (container-name)',
+  ownScale: 'Sizes of its own',
+  removeWidth: 'Remove this width',
+  isNoWidth: (text: Said) => `“${text}” is no width. Such as 768 px.`,
+};
+
 export const styleSheet = {
   partSheet: 'Part of the sheet',
   at: 'at',
-  atWhichWidths: 'At which widths',
+  whereDiffers: 'Where the sheet is',
+  widths: 'Widths',
+  states: 'States',
+  partsOfText: 'Parts of a text',
+  media: 'Print, and what visitors ask for',
+  anotherWidth: 'another width',
+  isSet: (label: Said) => `${label}, set`,
+  breaks: 'Breaks',
   narrowBelow: 'Narrow below',
   setHereOnly: 'set here only',
   filterByVoice: 'Filter by voice',
