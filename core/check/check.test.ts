@@ -31,7 +31,10 @@ describe('marks', () => {
     const document = seatedDocument();
     Object.assign(document.colours['quiet'] ?? {}, { light: '#9aa5ad', dark: '#333b40' });
     const low = () => marksOf(document).filter(({ rule }) => rule === 'low-contrast');
-    expect(low().map(({ style }) => style)).toEqual(['caption', 'link-visited']);
+    expect(low().map(({ style, subject }) => [style, subject])).toEqual([
+      ['caption', 'quiet-on-ground-light'],
+      ['link', 'quiet-on-ground-light-visited'],
+    ]);
     document.delivery.dark = true;
     expect(low()).toHaveLength(4);
   });

@@ -106,7 +106,10 @@ function* allMarks(document: ProjectDocument, evidence: Evidence): Generator<voi
       }
       // Its change is for every width, and would not put right what differs here.
       const { fix: _fix, ...rest } = mark;
-      const about = subject === undefined ? {} : { subject };
+      const about =
+        subject === undefined
+          ? {}
+          : { subject: [mark.subject, subject].filter(Boolean).join('-').slice(0, 80) };
       there.push({ ...rest, ...about, message: `${says}. ${mark.message}` });
     }
   }

@@ -57,9 +57,14 @@ const styles = (): Styles => ({
   kicker: style('Kicker', 'control', { step: -1, case: 'uppercase', letterSpacing: 0.06 }),
   emphasis: style('Emphasis', null, { slant: 'italic' }),
   strong: style('Strong', null, { weight: 700 }),
-  link: style('Link', null, { colour: 'accent', decoration: 'underline' }),
-  'link-visited': style('Visited link', 'link', { colour: 'quiet' }),
-  'link-pointed': style('Link pointed at', 'link', { decoration: 'none' }),
+  link: {
+    ...style('Link', null, { colour: 'accent', decoration: 'underline' }),
+    at: {
+      visited: { colour: 'quiet' },
+      hover: { decoration: 'none' },
+      focus: { decoration: 'none' },
+    },
+  },
   time: style('Time', null, { figures: 'tabular-nums' }),
   code: style('Code', null, { voice: 'code', step: -1 }),
   keyboard: style('Keyboard', 'code', { weight: 700 }),
@@ -126,12 +131,6 @@ const elements = (): Elements => ({
   emphasis: element('Emphasis', ['em', 'i', 'cite'], 'emphasis'),
   strong: element('Strong', ['strong', 'b'], 'strong'),
   link: element('Link', [LINK], 'link'),
-  'link-visited': element('Visited link', [`${LINK}:visited`], 'link-visited'),
-  'link-pointed': element(
-    'Link pointed at',
-    [`${LINK}:hover`, `${LINK}:focus-visible`],
-    'link-pointed',
-  ),
   rule: element('Rule line', ['hr'], 'rule'),
 });
 

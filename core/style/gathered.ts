@@ -3,6 +3,7 @@ import { onceForParts } from '../document/onceForParts';
 import type { ProjectDocument } from '../document/projectDocument';
 import { PROPERTY_NAMES, type PropertyName } from '../document/property';
 import { BODY_STYLE } from '../document/vocabulary';
+import { documentsAt } from './documentAt';
 import { followsOneOf } from './mergeStyles';
 import { ownVoices } from './ownVoices';
 import {
@@ -55,7 +56,7 @@ export const strays = onceForParts(['styles', 'elements'], (document): StyleProp
   );
 });
 
-/** Properties that are set to what they would follow. */
+/** Properties that are set to what they would follow, at every width and on every occasion. */
 export const redundant = onceForParts(['styles', 'elements'], (document): StyleProperty[] => {
   const parents = new Map<string, (string | null)[]>();
   for (const { style, parent } of Object.values(document.elements)) {
@@ -63,14 +64,19 @@ export const redundant = onceForParts(['styles', 'elements'], (document): StyleP
     if (known) known.push(parent);
     else parents.set(style, [parent]);
   }
+  const ways = documentsAt(document);
   return Object.entries(document.styles).flatMap(([style, { set }]) =>
     PROPERTY_NAMES.flatMap((property): StyleProperty[] => {
       const value = set[property];
       if (value === undefined || style === BODY_STYLE) return [];
       const same = (parents.get(style) ?? [null]).every((parent) => {
-        const followed = followedProperty(document, style, parent, property);
-        // What is left to the page may be anything there.
-        return followed.origin !== 'browser' && followed.value === value;
+        return ways.every((at) => {
+          // What it sets otherwise there, it sets whatever it follows elsewhere.
+          if (at.styles[style]?.set[property] !== value) return true;
+          const followed = followedProperty(at, style, parent, property);
+          // What is left to the page may be anything there.
+          return followed.origin !== 'browser' && followed.value === value;
+        });
       });
       return same ? [{ style, property }] : [];
     }),
@@ -92,26 +98,29 @@ const inWords = onceFor((resolved: ResolvedStyle): string =>
 );
 
 /**
- * Styles whose resolved values agree in all but rounding, two and more together. One that only stands behind
+ * Styles whose resolved values agree in all but rounding, at every width and on every occasion, two and more together. One that only stands behind
  * others, used by no element, does not say the same as what follows it.
  */
 export const sameStyles = onceForParts(['styles', 'elements'], (document): string[][] => {
   const groups: string[][] = [];
   const byWords = new Map<string, string[][]>();
   const worn = elementsByStyle(document);
+  const ways = documentsAt(document);
   const standsBehind = (one: string, other: string): boolean =>
     !worn.has(one) && followsOneOf(document, other, new Set([one]));
   for (const key of Object.keys(document.styles)) {
     const resolved = resolveInUse(document, key);
     // One that leaves all open says nothing.
     if (!PROPERTY_NAMES.some((name) => carries(resolved[name]))) continue;
-    const words = inWords(resolved);
+    const words = ways.map((at) => inWords(resolveInUse(at, key))).join('/');
     const near = byWords.get(words) ?? [];
     byWords.set(words, near);
     const group = near.find(([first = '']) => {
       if (standsBehind(first, key) || standsBehind(key, first)) return false;
-      const other = resolveInUse(document, first);
-      return PROPERTY_NAMES.every((name) => sayTheSame(resolved[name].value, other[name].value));
+      return ways.every((at) => {
+        const [one, other] = [resolveInUse(at, key), resolveInUse(at, first)];
+        return PROPERTY_NAMES.every((name) => sayTheSame(one[name].value, other[name].value));
+      });
     });
     if (group) group.push(key);
     else {

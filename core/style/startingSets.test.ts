@@ -69,10 +69,8 @@ describe.each(STARTING_SETS)('the starting set $name', (set) => {
         path: '/elements/mine',
         value: { name: 'Mine', selectors: ['.kicker'], style: 'own', parent: null },
       },
-      ...['caption', 'link-visited'].map((key) => ({
-        op: 'remove' as const,
-        path: `/styles/${key}/set/colour`,
-      })),
+      { op: 'remove', path: '/styles/caption/set/colour' },
+      { op: 'remove', path: '/styles/link/at/visited' },
       { op: 'remove', path: '/styles/rule/set/lineColour' },
       { op: 'remove', path: '/colours/quiet' },
     ]);
