@@ -316,3 +316,9 @@ export async function fill(
   await page.keyboard.type(value);
   await page.keyboard.press('Enter');
 }
+
+/** Chooses one of many, in the list of that label. */
+export async function choose(page: Page, label: string, option: string): Promise<void> {
+  await page.locator(`::-p-aria(${label}[role="combobox"])`).click();
+  await page.locator(`::-p-aria(${option}[role="option"])`).click();
+}

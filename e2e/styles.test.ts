@@ -2,7 +2,7 @@ import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/g
 import type { Browser, Frame, Page } from 'puppeteer-core';
 import type { ProjectDocument } from '@lettera/core/document';
 import { violationsOn } from './axe';
-import { eventually, fill, launchBrowser, newPage, press, proofFrame } from './browser';
+import { choose, eventually, fill, launchBrowser, newPage, press, proofFrame } from './browser';
 import { startLettera, type RunningLettera } from './lettera';
 import { changeProject } from './project';
 
@@ -323,7 +323,7 @@ test('what differs on narrow screens is set in cells of its own, and shows there
   const navigation = (property: string) =>
     frame.$eval('nav', (node, name) => getComputedStyle(node).getPropertyValue(name), property);
   const usual = await navigation('font-weight');
-  await press(page, 'below 600 px', '[aria-label="At which widths"]');
+  await choose(page, 'Where the sheet is', 'below 600 px');
   // The proof goes to a phone, where it can be seen.
   await page.waitForFunction(() =>
     document.querySelector('[aria-label="Proof"], section.proof')?.textContent?.includes('360 px'),

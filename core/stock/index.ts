@@ -23,7 +23,7 @@ export { ProvenanceReader, overriddenIn } from './provenanceReader';
 export { lineages, type Around, type Claim, type Lineage } from './claims';
 export { lettersOutside } from './outside';
 export { driftOf, type Drift, type Drifted } from './drift';
-export { stockWidths, widthsWithLive } from './widths';
+export { breaksOf, stockWidths, widthsWithLive, type SiteBreak } from './widths';
 export { gatherNear, sharesOf, type Gathered, type Share } from './shares';
 export { nearSize, nearWeight } from './near';
 export {

@@ -1,4 +1,5 @@
 import { numberAround, type PageTree } from '../page/pageTree';
+import type { SiteBreak } from './widths';
 import { descriptorOf, PROPERTIES, type Property, type PropertyName } from '../document/property';
 
 /** The properties that make the type: those that a stock holds, in the order in which they are reported. */
@@ -131,6 +132,8 @@ export interface StockPage {
   wide: number;
   /** What 1rem is there, CSS px; left out where that is not known. */
   root?: { narrow: number; wide: number };
+  /** Widths at which its style sheets set type otherwise, what most rules are about first; left out for none. */
+  breaks?: readonly SiteBreak[];
   faces: readonly StockFace[];
   /** Whether its values and faces are those of the live page, as the reader gave them; else it was laid out here. */
   live: boolean;

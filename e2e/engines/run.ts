@@ -4,6 +4,7 @@ import type { Project } from '@lettera/server';
 import { startLettera, type RunningLettera } from '../lettera';
 import { ask, changeProject } from '../project';
 import { serveSite } from '../site';
+import { dropCaps } from './dropCap';
 import { ENGINES } from './engine';
 import { differenceOf, measuring, type Difference, type Measured } from './measured';
 import { withPlatformFonts } from './platformFonts';
@@ -12,7 +13,7 @@ import { verifyingIn, type Outcome } from './verified';
 
 /**
  * Opens the bundle in three engines: in each of its forms in a bare page, whose every text element is held to
- * the project; and the sample's pages at three widths, in the web faces and in what stands in for them, and
+ * the project; a large first letter; and the sample's pages at three widths, in the web faces and in what stands in for them, and
  * how the one differs from the other.
  */
 
@@ -82,7 +83,7 @@ async function verifyForms(lettera: RunningLettera): Promise<number> {
 }
 
 const lettera = await startLettera();
-let failed = await verifyForms(lettera);
+let failed = (await verifyForms(lettera)) + (await dropCaps(lettera));
 const site = await serveInTwo(lettera);
 try {
   for (const [platform, fonts] of Object.entries(PLATFORM_FONTS)) {

@@ -9,6 +9,7 @@ import {
   overLook,
   overriddenIn,
   STOCK_ENDS,
+  breaksOf,
   stockWidths,
   widthsWithLive,
   type SetAt,
@@ -182,10 +183,12 @@ export async function readPageInto(
     return { node, text: { ...text, ...(outside ? { outside } : {}), page: at, narrow, wide } };
   });
   book.add(DOM, shown);
+  const breaks = breaksOf(rules);
   book.pages.push({
     title,
     ...widths,
     root,
+    ...(breaks.length > 0 ? { breaks } : {}),
     faces,
     live: isLive,
     elsewhere,

@@ -1,6 +1,15 @@
 import type { Claim, Lineage } from '../claims';
 import type { Patch } from '../../document/patch';
-import type { Colour, ProjectDocument, SitePage, Voice } from '../../document/projectDocument';
+import { freeKey } from '../../document/faces';
+import { widthInWords } from '../../document/occasion';
+import {
+  MOST_WIDTHS,
+  type Colour,
+  type ProjectDocument,
+  type SitePage,
+  type SiteWidth,
+  type Voice,
+} from '../../document/projectDocument';
 import type { Scale } from '../../document/scale';
 import { crossingsOf } from '../../scale/crossing';
 import { stepSizeAt } from '../../scale/sizeAt';
@@ -8,6 +17,7 @@ import { stepsOf } from '../../scale/steps';
 import { resolveInUse } from '../../style/resolve';
 import { movesTogether, type MovedText, type Moves } from '../moves';
 import { lookOf, type Stock, type StockText } from '../stock';
+import type { SiteBreak } from '../widths';
 import { bodySize, roleOfText } from '../fights';
 import { foldColours, type FoldedColours } from './foldColours';
 import {
@@ -79,6 +89,8 @@ export interface Fold {
   root: number | null | undefined;
   colours: FoldedColours;
   styles: FoldedStyles;
+  /** Widths at which the site sets type otherwise. */
+  widths: readonly SiteBreak[];
   choice: FoldChoice;
 }
 
@@ -161,7 +173,15 @@ export function foldStock(
     view.meets,
     choice.tolerance,
   );
-  return { voices, scale, root: rootOf(stock), colours, styles, choice };
+  return {
+    voices,
+    scale,
+    root: rootOf(stock),
+    colours,
+    styles,
+    widths: breaksOfSite(stock),
+    choice,
+  };
 }
 
 const replaced = (document: ProjectDocument, part: keyof ProjectDocument, value: unknown): Patch =>
@@ -174,6 +194,49 @@ const without = (document: ProjectDocument, ...parts: (keyof ProjectDocument)[])
     document[part] === undefined ? [] : [{ op: 'remove' as const, path: `/${part}` }],
   );
 
+/** Most widths that a fold brings: those that most of the site's rules are about. */
+const MOST_BREAKS = 4;
+
+/** The widths at which a site sets type otherwise, on all of its pages, those that most rules are about first. */
+function breaksOfSite({ pages }: Stock): SiteBreak[] {
+  const found = new Map<string, SiteBreak>();
+  for (const one of pages.flatMap(({ breaks = [] }) => breaks)) {
+    const key = `${one.container ?? ''} ${one.from}`;
+    const known = found.get(key);
+    // Pages of a site share their sheets.
+    if (!known || known.rules < one.rules) found.set(key, one);
+  }
+  return [...found.values()].sort((a, b) => b.rules - a.rules).slice(0, MOST_BREAKS);
+}
+
+/** Adds widths of the site's that a project does not have yet, for its styles to differ at. */
+function widthsPatch(document: ProjectDocument, breaks: readonly SiteBreak[]): Patch {
+  const { widths = {} } = document;
+  const room = MOST_WIDTHS - Object.keys(widths).length;
+  const added = breaks
+    .filter(
+      ({ from, container }) =>
+        !Object.values(widths).some((one) => one.from === from && one.container === container),
+    )
+    .slice(0, Math.max(0, room))
+    .map(({ from, container }): [string, SiteWidth] => {
+      const width = { name: '', from, ...(container ? { container } : {}) };
+      const key = [
+        ...(container ? [container.toLowerCase().replace(/[^a-z0-9]+/g, '-')] : []),
+        from,
+      ];
+      return [
+        freeKey(Object.keys(widths), key.join('-'), 'from'),
+        { ...width, name: capital(widthInWords(width)) },
+      ];
+    });
+  return added.length > 0
+    ? replaced(document, 'widths', { ...widths, ...Object.fromEntries(added) })
+    : [];
+}
+
+const capital = (words: string): string => words.replace(/^./, (first) => first.toUpperCase());
+
 /** The layer that a site's own style sheets are put into, so that what is folded wins. */
 export const SITE_LAYER = 'site';
 
@@ -183,7 +246,7 @@ export const SITE_LAYER = 'site';
  */
 export function foldPatch(
   document: ProjectDocument,
-  { voices, scale, root, colours, styles, choice }: Fold,
+  { voices, scale, root, colours, styles, widths, choice }: Fold,
   pages: Readonly<Record<string, SitePage>> = {},
 ): Patch {
   const patch: Patch = [];
@@ -260,6 +323,7 @@ export function foldPatch(
             .map(({ key, element }) => [key, element]),
         ),
       ),
+      ...widthsPatch(document, widths),
       ...without(document, 'aside'),
       // Outside all layers, it wins over sheets in one, wherever it is linked.
       { op: 'replace', path: '/delivery/layer', value: null },

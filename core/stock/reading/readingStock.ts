@@ -7,6 +7,7 @@ import type { PageAsRead } from '../../page/pagesAsRead';
 import { liveFace, LiveTexts, overLook } from '../live';
 import { ProvenanceReader } from '../provenanceReader';
 import { lettersOutside } from '../outside';
+import { breaksOf } from '../widths';
 import {
   StockBook,
   STOCK_ENDS,
@@ -123,10 +124,12 @@ export function stockOfReadings(
       });
     }
     nodes.push(...book.add(MARKUP, texts).keys());
+    const breaks = breaksOf(rules);
     book.pages.push({
       title,
       narrow: ends.narrow.width,
       wide: ends.wide.width,
+      ...(breaks.length > 0 ? { breaks } : {}),
       faces,
       live: true,
       elsewhere,
