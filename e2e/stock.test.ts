@@ -504,15 +504,22 @@ test('the reader is offered in full, and its file is read as the page', async ()
 test('an address is fetched on a word, and one that leads inside is refused', async () => {
   await page.locator('input[aria-label="Address of a page"]').fill('http://127.0.0.1:1/');
   await press(page, 'Fetch it');
-  await page.waitForSelector('::-p-text(this machine or its neighbours)');
+  await page.waitForSelector('::-p-text(this machine or one of its neighbours)');
   expect(await page.$('table.shares')).toBeNull();
+  // Where it is allowed for the project it is asked, until that is withdrawn.
+  await page.locator('::-p-aria(Allowed by[role="textbox"])').fill('Ása');
+  await press(page, 'Allow 127.0.0.1:1 and fetch');
+  await page.waitForSelector('::-p-text(127.0.0.1:1 does not answer)');
+  await page.waitForSelector('::-p-text(127.0.0.1:1, allowed by Ása)');
+  await press(page, 'Withdraw 127.0.0.1:1');
+  await page.waitForSelector('::-p-text(127.0.0.1:1, allowed by Ása)', { hidden: true });
 
   served = '<!doctype html><title>The log</title><link rel=stylesheet href=log.css><p>Fog</p>';
   await page.locator('input[aria-label="Address of a page"]').fill(`http://${host}/`);
   await press(page, 'Fetch it');
   await read();
   expect(await summary()).toContain('1 page, 1 text, read at');
-  expect(errors.filter((error) => !/422|Failed to load/.test(error))).toEqual([]);
+  expect(errors.filter((error) => !/403|422|Failed to load/.test(error))).toEqual([]);
 
   // It is fetched again as it is then, also when the project is opened another time.
   served += '<p>Ebb</p>';

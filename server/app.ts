@@ -7,6 +7,7 @@ import { deliveryRoutes } from './http/delivery';
 import { familyRoutes } from './http/families';
 import { fontRoutes } from './http/fonts';
 import { foundryRoutes } from './http/foundry';
+import { siteHostRoutes } from './http/siteHosts';
 import { languageRoutes } from './http/languages';
 import { localFontRoutes } from './http/localFonts';
 import { openApi } from './http/openapi';
@@ -87,6 +88,7 @@ export function createApp({
   api.use(fontRoutes(services));
   api.use(familyRoutes(services));
   api.use(foundryRoutes(services));
+  api.use(siteHostRoutes(services));
   api.use(projectFileRoutes(services));
   api.use(pageRoutes(services));
   api.use(stockRoutes(services));

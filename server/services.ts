@@ -21,6 +21,7 @@ import { StockStore } from './store/stockStore';
 import { TuningStore } from './store/tuningStore';
 import { ProjectStore } from './store/projectStore';
 import { SessionStore } from './store/sessionStore';
+import { HostStore } from './store/hostStore';
 import { WaypointStore } from './store/waypointStore';
 import { DeliveryStore } from './store/deliveryStore';
 import { FoundryClient } from './supply/foundryClient';
@@ -33,6 +34,7 @@ export interface Services {
   database: Database;
   projects: ProjectStore;
   waypoints: WaypointStore;
+  hosts: HostStore;
   madeDeliveries: DeliveryStore;
   fonts: FontStore;
   pages: PageStore;
@@ -94,6 +96,7 @@ export async function openServices(config: Config, options: OpenOptions = {}): P
     database,
     projects: new ProjectStore(database, outbox),
     waypoints: new WaypointStore(database, outbox),
+    hosts: new HostStore(database),
     madeDeliveries: new DeliveryStore(database),
     fonts,
     pages,

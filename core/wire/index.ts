@@ -27,6 +27,7 @@ export const SHAPES = {
   PageTitle: pages.PageTitle,
   BroughtPages: pages.BroughtPages,
   LookedPages: pages.LookedPages,
+  AllowedHost: pages.AllowedHost,
   KeptStock: pages.KeptStock,
   PageAccount: pages.PageAccount,
   Reading: readings.Reading,
@@ -72,6 +73,7 @@ export type Revision = Shape<'Revision'>;
 export type Waypoint = Shape<'Waypoint'>;
 export type WaypointState = Shape<'WaypointState'>;
 export type MadeDelivery = Shape<'MadeDelivery'>;
+export type AllowedHost = Shape<'AllowedHost'>;
 export type LanguageText = Shape<'LanguageText'>;
 export type PageTitle = Shape<'PageTitle'>;
 export type BroughtPages = Shape<'BroughtPages'>;

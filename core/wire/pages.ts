@@ -32,6 +32,13 @@ export const LookedPages = Type.Object({
   leftOut: list(why, 'Files that are left out'),
 });
 
+/** An inner host that pages may be fetched from. */
+export const AllowedHost = Type.Object({
+  host: text('As name or name:port'),
+  allowedAt: text('ISO 8601'),
+  allowedBy: text(),
+});
+
 const RemovedShape = shapeOf<Removed>()(
   Type.Object({ kind: oneOf(REMOVED_KINDS), what: text(), times: integer() }),
 );

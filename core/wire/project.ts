@@ -235,6 +235,7 @@ export const Problem = Type.Object(
     status: integer(),
     detail: text('What was wrong, in plain words'),
     errors: Type.Optional(list(Type.Object({ path: text('JSON Pointer'), message: text() }))),
+    host: Type.Optional(text('The inner host that may be allowed')),
     current: Type.Optional(
       Type.Object(
         {

@@ -12,6 +12,12 @@ import { between, integer, oneOf, shapeOf, text } from './shape';
 /** Characters of an address that a page is fetched from, at most. */
 const LONGEST_ADDRESS = 2000;
 const LONGEST = { name: 120, waypoint: 80, token: 400, family: 300, place: 100 };
+/** What lets in where a site is behind a password: so many headers, of a kind that says nothing of how it is sent. */
+const MOST_HEADERS = 8;
+const LONGEST_HEADER = 4000;
+const HEADER_NAME =
+  "^(?!(?:[Hh]ost|[Cc]onnection|[Cc]ontent-[Ll]ength|[Tt]ransfer-[Ee]ncoding|[Uu]pgrade|[Tt][Ee]|[Tt]railer|[Ee]xpect|[Aa]ccept-[Ee]ncoding)$)[A-Za-z0-9!#$%&'*+.^_`|~-]+$";
+const HEADER_VALUE = '^[\\t\\x20-\\x7e\\x80-\\xff]*$';
 /** Scripts and faces of a family that are taken in at once. */
 const MOST_PICKS = 40;
 
@@ -29,7 +35,22 @@ export const REQUESTS = {
   NewProject: Type.Object({ name: filled(LONGEST.name) }),
   WaypointName: Type.Object({ name: filled(LONGEST.waypoint) }),
   FoundryPermission: Type.Object({ allowedBy: filled(LONGEST.name, 'Who allows it') }),
-  PageAddress: Type.Object({ address: filled(LONGEST_ADDRESS) }),
+  HostPermission: Type.Object({ allowedBy: filled(LONGEST.name, 'Who allows it') }),
+  PageAddress: Type.Object({
+    address: filled(LONGEST_ADDRESS),
+    headers: Type.Optional(
+      Type.Array(
+        Type.Object({
+          name: Type.String({ pattern: HEADER_NAME, maxLength: 60 }),
+          value: Type.String({ pattern: HEADER_VALUE, minLength: 1, maxLength: LONGEST_HEADER }),
+        }),
+        {
+          maxItems: MOST_HEADERS,
+          description: 'What is sent along to that host, and to no other; it is not kept',
+        },
+      ),
+    ),
+  }),
   PagesOfStock: Type.Object({
     pages: Type.Array(
       Type.Object({

@@ -77,8 +77,8 @@ describe('a page that is looked at', () => {
   });
 
   test.each<[unknown, number]>([
-    ['http://127.0.0.1:1/', 422],
-    ['http://169.254.169.254/', 422],
+    ['http://127.0.0.1:1/', 403],
+    ['http://169.254.169.254/', 403],
     ['file:///etc/passwd', 422],
     ['', 422],
     [7, 422],
@@ -197,5 +197,88 @@ describe('the site that was taken stock of last', () => {
       .send(body as object)
       .expect(status);
     expect((await request(server.app).get(at).expect(200)).body).toEqual({ made: null, pages: [] });
+  });
+});
+
+describe('an inner host', () => {
+  const hostsOf = (id: string) => `/api/v1/projects/${id}/hosts`;
+  const fetchIn = (of: TestServer, id: string, more: object = {}) =>
+    request(of.app)
+      .post(`/api/v1/projects/${id}/looked/address`)
+      .send({ address: `http://${host}/`, ...more });
+
+  test('is asked once it was allowed for the project, until that is withdrawn', async () => {
+    const own = await startTestServer({ fetches: true, fetchHosts: [] });
+    try {
+      const [one, other] = [await project(own), await project(own)];
+      const refused = await fetchIn(own, one.id).expect(403);
+      expect(refused.body).toMatchObject({ type: 'urn:lettera:problem:inner-host', host });
+      const allowed = await request(own.app)
+        .put(`${hostsOf(one.id)}/${host}`)
+        .send({ allowedBy: 'Ása' })
+        .expect(200);
+      expect(allowed.body).toMatchObject([{ host, allowedBy: 'Ása' }]);
+      await fetchIn(own, one.id).expect(201);
+      // For that project alone, and for that host with its port.
+      await fetchIn(own, other.id).expect(403);
+      await request(own.app)
+        .post(`/api/v1/projects/${one.id}/looked/address`)
+        .send({ address: 'http://127.0.0.1:1/' })
+        .expect(403);
+      await request(own.app)
+        .delete(`${hostsOf(one.id)}/${host}`)
+        .expect(200, []);
+      await fetchIn(own, one.id).expect(403);
+    } finally {
+      await own.close();
+    }
+  });
+
+  test('is not to be allowed where Lettera is shared', async () => {
+    const shared = await startTestServer({ fetches: true, fetchHosts: [], token: 'x'.repeat(20) });
+    try {
+      const as = { Authorization: `Bearer ${'x'.repeat(20)}` };
+      const { body } = await request(shared.app)
+        .post('/api/v1/projects')
+        .set(as)
+        .send({ name: 'Skerry' })
+        .expect(201);
+      const { id } = body as Project;
+      const answer = await request(shared.app)
+        .put(`${hostsOf(id)}/${host}`)
+        .set(as)
+        .send({ allowedBy: 'Ása' })
+        .expect(403);
+      expect((answer.body as { detail: string }).detail).toContain('--fetch-hosts');
+      const refused = await request(shared.app)
+        .post(`/api/v1/projects/${id}/looked/address`)
+        .set(as)
+        .send({ address: `http://${host}/` })
+        .expect(403);
+      expect(refused.body).not.toHaveProperty('host');
+    } finally {
+      await shared.close();
+    }
+  });
+
+  test.each(['a b', 'x/y', 'x:99999999', '-x', 'http://x', 'x@y'])('%s is none', async (name) => {
+    const { id } = await project(server);
+    await request(server.app)
+      .put(`${hostsOf(id)}/${encodeURIComponent(name)}`)
+      .send({ allowedBy: 'Ása' })
+      .expect(400);
+  });
+
+  test('headers are sent along, but none that say how it is sent', async () => {
+    const { id } = await project(server);
+    const withHeader = (name: string, value: string) =>
+      fetchIn(server, id, { headers: [{ name, value }] });
+    await withHeader('X-Preview', 'abc').expect(201);
+    for (const name of ['Host', 'content-length', 'Transfer-Encoding', 'X Y', 'X:Y', '']) {
+      await withHeader(name, 'abc').expect(422);
+    }
+    for (const value of ['a\r\nX: b', 'a\nb', '', '\u0000']) {
+      await withHeader('X-Preview', value).expect(422);
+    }
   });
 });

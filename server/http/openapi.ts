@@ -8,6 +8,7 @@ import { deliveryPaths } from './delivery';
 import { fontPaths } from './fonts';
 import { familyPaths } from './families';
 import { foundryPaths } from './foundry';
+import { siteHostPaths } from './siteHosts';
 import { pagePaths } from './pages';
 import { stockPaths } from './stock';
 import { localFontPaths } from './localFonts';
@@ -50,6 +51,7 @@ export const openApi = {
     ...fontPaths,
     ...familyPaths,
     ...foundryPaths,
+    ...siteHostPaths,
     ...pagePaths,
     ...stockPaths,
     ...localFontPaths,

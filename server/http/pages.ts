@@ -8,6 +8,7 @@ import { siteBase, type ReadPage, type ReadSite } from '@lettera/core/page/file'
 import type { LookedPages, PageAccount } from '@lettera/core/wire';
 import type { Services } from '../services';
 import type { Page } from '../store/pageStore';
+import { InnerHostError } from '../supply/siteFetcher';
 import { Problem } from './problem';
 import { bodyOf, projectOf, untilGone } from './requests';
 import { pageSecurity } from './security';
@@ -61,7 +62,7 @@ export const pagePaths = {
     parameters: [describe.project],
     post: {
       summary:
-        'Fetches a page, its style sheets and its fonts to be looked at: never from this machine or its neighbours',
+        'Fetches a page, its style sheets and its fonts to be looked at: from this machine or its neighbours only where that host is allowed',
       requestBody: { content: describe.json(describe.ref('PageAddress')) },
       responses: {
         201: describe.answer('What they are', describe.ref('LookedPages')),
@@ -128,6 +129,16 @@ export const pagePaths = {
   },
 } as const;
 
+/** What is told of a host that may not be asked, with the ways that are open. */
+const innerHost = ({ host }: InnerHostError, isShared: boolean): Problem =>
+  new Problem(
+    'inner-host',
+    isShared
+      ? `${host} is this machine or one of its neighbours, and this Lettera is shared: it fetches from there only when it is started with --fetch-hosts ${host}. Nothing was fetched. Save the page, or bring it through the reader.`
+      : `${host} is this machine or one of its neighbours. Nothing was fetched: allow that host for this project, save the page, or bring it through the reader.`,
+    isShared ? {} : { host },
+  );
+
 /** The pages that a project is proofed on: those that came with it, and the site's own. */
 export function pageRoutes({
   projects,
@@ -136,10 +147,11 @@ export function pageRoutes({
   jobs,
   incoming,
   siteFetcher,
+  hosts,
   config,
 }: Pick<
   Services,
-  'projects' | 'pages' | 'sites' | 'jobs' | 'incoming' | 'siteFetcher' | 'config'
+  'projects' | 'pages' | 'sites' | 'jobs' | 'incoming' | 'siteFetcher' | 'hosts' | 'config'
 >): Router {
   const router = Router();
   const rules = new Map<string, Promise<ReadRules>>();
@@ -222,12 +234,16 @@ export function pageRoutes({
         'This Lettera fetches no pages: it is shared, and was not started with --fetch on. Save the page, or use the reader.',
       );
     }
-    const { address } = bodyOf(request, 'PageAddress');
+    const { address, headers = [] } = bodyOf(request, 'PageAddress');
     const gone = untilGone(response);
     const own = jobs.for(id);
-    const fetched = await siteFetcher.fetch(address, own, gone).catch((error: unknown) => {
+    const visit = {
+      allowed: config.token === null ? (await hosts.list(id)).map(({ host }) => host) : [],
+      headers: Object.fromEntries(headers.map(({ name, value }) => [name, value])),
+    };
+    const fetched = await siteFetcher.fetch(address, own, gone, visit).catch((error: unknown) => {
       if (gone.aborted) return null;
-      throw error;
+      throw error instanceof InnerHostError ? innerHost(error, config.token !== null) : error;
     });
     if (!fetched) return;
     const hash = createHash('sha256');

@@ -32,6 +32,7 @@ export type ProblemName =
   | 'foundry-not-allowed'
   | 'foundry-failed'
   | 'fetching-off'
+  | 'inner-host'
   | 'damaged-project'
   | 'storage-failed'
   | 'database-busy'
@@ -58,6 +59,7 @@ const TITLES: Record<ProblemName, [status: number, title: string]> = {
   'token-missing': [401, 'An access token is needed'],
   'foundry-not-allowed': [403, 'The foundry is not allowed for this project'],
   'fetching-off': [403, 'Pages are not fetched here'],
+  'inner-host': [403, 'The host is an inner one'],
   'foundry-failed': [502, 'The foundry failed'],
   'damaged-project': [500, 'The project is damaged'],
   'storage-failed': [507, 'The data could not be written'],

@@ -23,6 +23,21 @@ export const projects = sqliteTable('projects', {
   updatedAt: text('updated_at').notNull(),
 });
 
+/** Inner hosts that pages of a project may be fetched from, and who allowed it when. */
+export const projectHosts = sqliteTable(
+  'project_hosts',
+  {
+    projectId: text('project_id')
+      .notNull()
+      .references(() => projects.id, { onDelete: 'cascade' }),
+    /** As `name` or `name:port`. */
+    host: text('host').notNull(),
+    allowedAt: text('allowed_at').notNull(),
+    allowedBy: text('allowed_by').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.projectId, table.host] })],
+);
+
 /**
  * Every revision of a project, one row each. Changes are linked as two stacks: `below` is the change
  * that undo would take back after this one, `nextRedo` the one that redo would make again after it.

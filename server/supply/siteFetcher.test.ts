@@ -5,7 +5,13 @@ import { afterEach, describe, expect, test } from '@jest/globals';
 import { readSite, requestsOf } from '@lettera/core/page/file';
 import type { Jobs } from '../job/jobs';
 import { isPublicAddress } from './publicAddress';
-import { FETCH_LIMITS, SiteFetcher, type FetchedFile, type Resolver } from './siteFetcher';
+import {
+  FETCH_LIMITS,
+  InnerHostError,
+  SiteFetcher,
+  type FetchedFile,
+  type Resolver,
+} from './siteFetcher';
 
 /** Pages from addresses, held to servers of this test's own. */
 
@@ -191,7 +197,7 @@ describe('where Lettera does not go', () => {
       'six.test': ['::ffff:10.0.0.1'],
     });
     await expect(new SiteFetcher([], resolve).fetch(address, READING, never())).rejects.toThrow(
-      /this machine or its neighbours/,
+      /this machine or one of its neighbours/,
     );
   });
 
@@ -247,6 +253,18 @@ describe('where Lettera does not go', () => {
     };
     await new SiteFetcher([host], changing).fetch(`http://${host}/`, READING, never());
     expect(answers).toBe(1);
+  });
+
+  test('a visit may be allowed a host, for itself alone', async () => {
+    const host = await serving(site({ '/': '<p>Fog</p>' }));
+    const fetcher = new SiteFetcher([], HERE);
+    const visiting = (allowed: string[]) =>
+      fetcher.fetch(`http://${host}/`, READING, never(), { allowed });
+    expect(await visiting([host])).toHaveLength(1);
+    await expect(visiting(['site.test:1'])).rejects.toThrow(InnerHostError);
+    await expect(fetcher.fetch(`http://${host}/`, READING, never())).rejects.toMatchObject({
+      host,
+    });
   });
 
   test('a host is allowed by its name and port, and no other', async () => {
@@ -394,4 +412,68 @@ test.each<[string, boolean]>([
   ['no address', false],
 ])('%s leads to the world: %p', (address, holds) => {
   expect(isPublicAddress(address)).toBe(holds);
+});
+
+describe('an address without a scheme', () => {
+  test('is that of an inner host, which seldom has https', async () => {
+    const host = await serving(site({ '/log': '<p>Fog</p>' }));
+    const port = host.split(':')[1];
+    for (const typed of [`site.test:${port}/log`, `//site.test:${port}/log`]) {
+      const [page] = await new SiteFetcher(['site.test'], HERE).fetch(typed, READING, never());
+      expect(page?.address).toBe(`http://${host}/log`);
+    }
+    for (const typed of [`localhost:${port}/log`, `127.0.0.1:${port}/log`]) {
+      const fetcher = new SiteFetcher(['localhost', '127.0.0.1']);
+      const [page] = await fetcher.fetch(typed, READING, never());
+      expect(page?.address).toBe(`http://${typed}`);
+    }
+  });
+
+  test('is that of a site of the world, which has', async () => {
+    const asked: string[] = [];
+    const fetcher = new SiteFetcher([], names({ 'tarnholm.example': [] }, asked));
+    await expect(fetcher.fetch('tarnholm.example/tides', READING, never())).rejects.toThrow();
+    expect(asked).toEqual(['tarnholm.example']);
+    await expect(fetcher.fetch('tarnholm.example:x', READING, never())).rejects.toThrow();
+  });
+
+  test.each(['javascript:alert(1)', 'data:text/html,x', 'file:/etc/passwd'])(
+    'but %s has one',
+    async (address) => {
+      await expect(new SiteFetcher().fetch(address, READING, never())).rejects.toThrow(
+        /https:\/\/ or http/,
+      );
+    },
+  );
+});
+
+describe('what lets in', () => {
+  test('goes to the host of the page alone, wherever that sends on to or asks', async () => {
+    const told: string[] = [];
+    const elsewhere = await serving((request, response) => {
+      told.push(`elsewhere ${request.headers.cookie ?? 'nothing'}`);
+      response.end('p { color: red }');
+    });
+    const host = await serving((request, response) => {
+      told.push(`${request.url} ${request.headers.cookie ?? 'nothing'}`);
+      if (request.headers.cookie !== 'keeper=1') response.writeHead(401).end();
+      else if (request.url === '/') {
+        response
+          .writeHead(200, HTML)
+          .end(
+            `<link rel=stylesheet href="/own.css"><link rel=stylesheet href="http://${elsewhere}/x.css"><p>Fog</p>`,
+          );
+      } else response.end('p { color: blue }');
+    });
+    const fetcher = new SiteFetcher(['site.test'], HERE);
+    await expect(fetcher.fetch(`http://${host}/`, READING, never())).rejects.toThrow(
+      /asks who you are \(401\)/,
+    );
+    told.length = 0;
+    const files = await fetcher.fetch(`http://${host}/`, READING, never(), {
+      headers: { Cookie: 'keeper=1' },
+    });
+    expect(files).toHaveLength(3);
+    expect(told).toEqual(['/ keeper=1', '/own.css keeper=1', 'elsewhere nothing']);
+  });
 });

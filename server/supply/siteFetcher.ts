@@ -42,14 +42,49 @@ export type Resolver = (
 const bySystem: Resolver = (host, answer) =>
   lookUp(host, { all: true }, (error, addresses) => answer(error, addresses ?? []));
 
-const INNER =
-  'It leads to this machine or its neighbours, where Lettera does not go. Nothing was fetched.';
+/** A host that is this machine or one of its neighbours, and that was not allowed. */
+export class InnerHostError extends SiteError {
+  constructor(readonly host: string) {
+    super(`${host} is this machine or one of its neighbours. Nothing was fetched.`);
+  }
+}
+
+/** What a visit of a site may do beside what anybody may. */
+export interface Visit {
+  /** Hosts, as `name` or `name:port`, that were allowed though they are inner ones. */
+  allowed?: readonly string[];
+  /** What is sent along to the host of the page, and to no other. */
+  headers?: Readonly<Record<string, string>>;
+}
+
+/** A visit, with the host that it is of. */
+interface Visiting extends Required<Visit> {
+  host: string;
+}
+
+/** Names that no site of the world has. RFC 6761; RFC 6762. */
+const INNER_NAME =
+  /^(localhost|[^./:]+)(?=[:/]|$)|^[^/:]+\.(localhost|local|test|internal|lan)(?=[:/]|$)/i;
+const SCHEME = /^[a-z][a-z\d+.-]*:\/\//i;
+
+/** An address as it is meant, where it was typed without a scheme: sites of the world have `https`, inner hosts seldom. */
+function withScheme(typed: string): string {
+  // `javascript:` and the like are no hosts with a port.
+  if (SCHEME.test(typed) || /^[a-z][a-z\d+.-]*:(?![1-9]\d{0,4}([/?#]|$))/i.test(typed)) return typed;
+  const host = typed.replace(/^\/\//, '');
+  const [, literal = ''] = /^(\[[^\]]*\]|[^/:]*)/.exec(host) ?? [];
+  const isInner =
+    INNER_NAME.test(host) ||
+    (isIP(literal.replace(/^\[|\]$/g, '')) > 0 &&
+      !isPublicAddress(literal.replace(/^\[|\]$/g, '')));
+  return `${isInner ? 'http' : 'https'}://${host}`;
+}
 
 /** An address as it may be asked for. @throws SiteError */
 function asked(address: string, from?: URL): URL {
   let url: URL;
   try {
-    url = new URL(address, from);
+    url = new URL(from ? address : withScheme(address), from);
   } catch {
     throw new SiteError(
       `“${address.slice(0, 200)}” is no address. Give one such as https://example.org/.`,
@@ -82,46 +117,48 @@ export class SiteFetcher {
     private readonly limits: Readonly<typeof FETCH_LIMITS> = FETCH_LIMITS,
   ) {}
 
-  #mayBeInner = ({ host, hostname }: URL): boolean =>
-    this.allowed.includes(host) || this.allowed.includes(hostname);
+  #mayBeInner = ({ host, hostname }: URL, { allowed }: Visiting): boolean =>
+    [...this.allowed, ...allowed].some((one) => one === host || one === hostname);
 
   /** Answers a name with addresses that may be connected to, and no others. */
   #lookup =
-    (url: URL): LookupFunction =>
+    (url: URL, visit: Visiting): LookupFunction =>
     (hostname, options, done) => {
       this.resolve(hostname, (error, addresses) => {
         if (error) {
           done(error, []);
           return;
         }
-        const open = this.#mayBeInner(url)
+        const open = this.#mayBeInner(url, visit)
           ? addresses
           : addresses.filter(({ address }) => isPublicAddress(address));
         const [first] = open;
         // One inner answer among several is one too many: it is there to be taken another time.
-        if (!first || open.length < addresses.length) done(new SiteError(INNER), []);
+        if (!first || open.length < addresses.length) done(new InnerHostError(url.host), []);
         else if (options.all) done(null, open);
         else done(null, first.address, first.family);
       });
     };
 
-  #ask(url: URL, signal: AbortSignal): Promise<IncomingMessage> {
+  #ask(url: URL, signal: AbortSignal, visit: Visiting): Promise<IncomingMessage> {
     const literal = url.hostname.replace(/^\[|\]$/g, '');
-    if (isIP(literal) && !this.#mayBeInner(url) && !isPublicAddress(literal)) {
-      throw new SiteError(INNER);
+    if (isIP(literal) && !this.#mayBeInner(url, visit) && !isPublicAddress(literal)) {
+      throw new InnerHostError(url.host);
     }
     const request = url.protocol === 'https:' ? requestHttps : requestHttp;
     return new Promise((resolve, reject) => {
       const asking = request(
         url,
         {
-          lookup: this.#lookup(url),
+          lookup: this.#lookup(url, visit),
           signal,
           agent: false,
           headers: {
             Accept: 'text/html,text/css,font/woff2,*/*;q=0.5',
             'Accept-Encoding': 'gzip, deflate, br',
             'User-Agent': 'Lettera',
+            // What lets in is for the one host that it was given for, wherever that sends on to.
+            ...(url.host === visit.host ? visit.headers : {}),
           },
           maxHeaderSize: 32 * 1024,
         },
@@ -137,11 +174,12 @@ export class SiteFetcher {
     start: URL,
     kind: Kind,
     signal: AbortSignal,
+    visit: Visiting,
   ): Promise<{ url: URL; bytes: Uint8Array }> {
     const own = AbortSignal.any([signal, AbortSignal.timeout(this.limits.answer)]);
     let url = start;
     for (let redirects = 0; ; redirects++) {
-      const answer = await this.#ask(url, own).catch((error: unknown) => {
+      const answer = await this.#ask(url, own, visit).catch((error: unknown) => {
         throw faultOf(error, url, signal, this.limits);
       });
       const { statusCode = 0, headers } = answer;
@@ -157,7 +195,11 @@ export class SiteFetcher {
       }
       if (statusCode !== 200) {
         answer.destroy();
-        throw new SiteError(`${url.host} answered ${statusCode} for ${url.pathname}.`);
+        throw new SiteError(
+          statusCode === 401 || statusCode === 403
+            ? `${url.host} asks who you are (${statusCode}). Give what lets you in there, or bring the page through the reader.`
+            : `${url.host} answered ${statusCode} for ${url.pathname}.`,
+        );
       }
       if (kind === 'page' && !/html/i.test(headers['content-type'] ?? '')) {
         answer.destroy();
@@ -180,6 +222,7 @@ export class SiteFetcher {
    * A page and what sets its type.
    * @param jobs reads what comes, beside the server
    * @param signal ends it
+   * @param visit what it may do beside what anybody may
    * @returns the page first
    * @throws SiteError where it does not come, or leads where Lettera does not go
    */
@@ -187,10 +230,13 @@ export class SiteFetcher {
     address: string,
     jobs: Pick<Jobs, 'requestsOf'>,
     signal: AbortSignal,
+    { allowed = [], headers = {} }: Visit = {},
   ): Promise<FetchedFile[]> {
     if (address.length > this.limits.address) throw new SiteError('The address is too long.');
     const all = AbortSignal.any([signal, AbortSignal.timeout(this.limits.all)]);
-    const page = await this.#get(asked(address.trim()), 'page', all);
+    const start = asked(address.trim());
+    const visit = { allowed, headers, host: start.host };
+    const page = await this.#get(start, 'page', all, visit);
     const { requests: waiting, base } = await requestsIn(jobs, page.bytes, 'page', page.url);
     const files: FetchedFile[] = [
       { path: pathOf(page.url, 'page'), address: page.url.href, base, bytes: page.bytes },
@@ -203,7 +249,7 @@ export class SiteFetcher {
       if (seen.has(url.href)) continue;
       seen.add(url.href);
       // What does not come is reported as not brought along; the page is read without it.
-      const came = await this.#get(url, kind, all).catch((error: unknown) => {
+      const came = await this.#get(url, kind, all, visit).catch((error: unknown) => {
         if (all.aborted || !(error instanceof SiteError)) throw error;
         return null;
       });

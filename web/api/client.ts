@@ -4,6 +4,7 @@ import type { FallbackTrials, LocalReading, TunedFace } from '@lettera/core/fall
 import type { FaceReading, Instance } from '@lettera/core/font';
 import type { FaceMeasures, FamilyMeasures, FamilySheet } from '@lettera/core/measure';
 import type {
+  AllowedHost,
   BroughtPages,
   Change,
   KeptStock,
@@ -188,12 +189,23 @@ export const api = {
       pages,
     } satisfies RequestBody<'PagesOfStock'>),
   forgetStock: (id: string) => sendJson<void>('DELETE', `${project(id)}/stock`),
+  allowedHosts: (id: string) => get<AllowedHost[]>(`${project(id)}/hosts`),
+  allowHost: (id: string, host: string, allowedBy: string) =>
+    sendJson<AllowedHost[]>('PUT', `${project(id)}/hosts/${encodeURIComponent(host)}`, {
+      allowedBy,
+    } satisfies RequestBody<'HostPermission'>),
+  withdrawHost: (id: string, host: string) =>
+    sendJson<AllowedHost[]>('DELETE', `${project(id)}/hosts/${encodeURIComponent(host)}`),
   /** Has a page fetched to be looked at. */
-  lookAtAddress: (id: string, address: string, signal?: AbortSignal) =>
+  lookAtAddress: (
+    id: string,
+    { address, headers }: RequestBody<'PageAddress'>,
+    signal?: AbortSignal,
+  ) =>
     sendJson<LookedPages>(
       'POST',
       `${project(id)}/looked/address`,
-      { address } satisfies RequestBody<'PageAddress'>,
+      (headers?.length ? { address, headers } : { address }) satisfies RequestBody<'PageAddress'>,
       {},
       signal,
     ),

@@ -26,3 +26,7 @@ export const count = (number: number, noun: string, plural = nounPlural(noun)): 
 
 const nounPlural = (noun: string): string =>
   noun.endsWith('y') && !/[aeiou]y$/.test(noun) ? `${noun.slice(0, -1)}ies` : `${noun}s`;
+
+/** A day as it is said: 3 October. @param at ISO 8601 */
+export const dayOf = (at: string): string =>
+  new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'long' });

@@ -4,10 +4,11 @@ import type { Stock, SiteView } from '@lettera/core/stock';
 import type { LookedPages } from '@lettera/core/wire';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
-import { api } from '../api/client';
+import { api, ApiError } from '../api/client';
 import type { PageFile } from './ownPages';
 import { useProject } from './project';
 import { useProof } from './proof';
+import { useSiteVisits } from './siteVisits';
 
 /** A page that is looked at, and where it was fetched from, where it was. */
 type LookedPage = LookedPages['pages'][number];
@@ -26,6 +27,7 @@ const FOLD = say.siteFolded;
 export const useStock = defineStore('stock', () => {
   const project = useProject();
   const proof = useProof();
+  const visits = useSiteVisits();
   /** Pages that are looked at, by the keys that they would have in the project. */
   const pages = shallowRef<Readonly<Record<string, SitePage>>>({});
   /** How the site that is being brought comes; null while none is. */
@@ -35,6 +37,8 @@ export const useStock = defineStore('stock', () => {
   /** What became of the files that were brought last. */
   const outcome = shallowRef<LookedPages | null>(null);
   const refusal = ref('');
+  /** The inner host that was not asked, and may be allowed; null where that was not it. */
+  const innerHost = ref<string | null>(null);
   /** What was read, with what selectors meet on those pages. */
   const read = shallowRef<{ stock: Stock; view: SiteView; slugs: string[] } | null>(null);
   /** What is shown as if it were taken; null for the site as it is. */
@@ -175,6 +179,7 @@ export const useStock = defineStore('stock', () => {
     bringing.value = by;
     way.value = by;
     refusal.value = '';
+    innerHost.value = null;
     outcome.value = null;
     abort = new AbortController();
     const { signal } = abort;
@@ -187,6 +192,7 @@ export const useStock = defineStore('stock', () => {
       return true;
     } catch (error) {
       refusal.value = signal.aborted ? say.stoppedNothingWasRead : (error as Error).message;
+      innerHost.value = error instanceof ApiError ? (error.problem.host ?? null) : null;
       return false;
     } finally {
       bringing.value = null;
@@ -201,7 +207,7 @@ export const useStock = defineStore('stock', () => {
 
   /** Has a page fetched from an address. @returns whether it came */
   const fetchPage = (address: string): Promise<boolean> =>
-    take('address', (signal) => api.lookAtAddress(project.id, address, signal));
+    take('address', (signal) => api.lookAtAddress(project.id, visits.requestOf(address), signal));
 
   /**
    * Has the pages that were fetched fetched again, as they are now. Only once all have come do they take the
@@ -216,7 +222,7 @@ export const useStock = defineStore('stock', () => {
           pages: now,
           refused,
           leftOut,
-        } = await api.lookAtAddress(project.id, address, signal);
+        } = await api.lookAtAddress(project.id, visits.requestOf(address), signal);
         came.pages.push(...now);
         came.refused.push(...refused);
         came.leftOut.push(...leftOut);
@@ -238,6 +244,7 @@ export const useStock = defineStore('stock', () => {
     way,
     outcome,
     refusal,
+    innerHost,
     read,
     keptAt,
     keepFault,

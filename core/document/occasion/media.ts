@@ -16,7 +16,7 @@ export const lessTransparency = occasion({
   kind: 'medium',
   css: '(prefers-reduced-transparency: reduce)',
   takes: colours,
-  says: 'For visitors who ask for less transparency: whole colours in place of those with alpha. Asked in Chromium alone.',
+  says: 'For visitors who ask for less transparency: whole colours in place of those with alpha. Not in Firefox.',
 });
 
 /** Media Queries 5 §11.4; CSS Color Adjustment 1 §3. */

@@ -47,7 +47,6 @@ const own = computed(() => Object.values(project.document?.pages ?? {}));
         {{ say.letteraFetchesPageStyle }}
       </p>
       <AddressForm />
-      <BringOutcome v-if="site.way === 'address'" />
     </div>
     <div v-if="own.length">
       <h2>{{ say.pagesHere }}</h2>

@@ -8,7 +8,7 @@ import DoButton from '../../control/DoButton.vue';
 import FoldAway from '../../control/FoldAway.vue';
 import ToolRow from '../../control/ToolRow.vue';
 import ViewTabs from '../../control/ViewTabs.vue';
-import { count } from '../../control/figures';
+import { count, dayOf } from '../../control/figures';
 import { BESIDE_NOTHING, pageAddress } from '../../proof/pageAddress';
 import UnseenPage from '../../proof/UnseenPage.vue';
 import { useUnseenPages } from '../../proof/unseenPages';
@@ -130,15 +130,13 @@ const summary = computed(() => {
   if (!stock.value) return '';
   const { pages, texts, made } = stock.value;
   const [page] = pages;
-  const day = (at: string) =>
-    new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'long' });
-  const before = site.keptAt ? say.asSiteWasBrought(day(site.keptAt)) : '';
+  const before = site.keptAt ? say.asSiteWasBrought(dayOf(site.keptAt)) : '';
   return say.readAtPxOn(
     count(pages.length, 'page'),
     count(texts.length, 'text'),
     page?.narrow ?? '',
     page?.wide ?? '',
-    day(made),
+    dayOf(made),
     before,
   );
 });

@@ -9,6 +9,21 @@ export const addressForm = {
   typeAddress: 'Type an address',
   fetchingPage: 'Fetching the page …',
   stop: 'Stop',
+  behindPassword: 'Behind a password',
+  sentTo: (host: Said) =>
+    `Sent to ${host} alone, each time that its page is fetched. It is held in this window until you close it, and is written down nowhere.`,
+  name: 'Name',
+  password: 'Password',
+  cookie: 'Cookie',
+  header: 'Header',
+  allowedBy: 'Allowed by',
+  yourName: 'your name',
+  unnamed: 'unnamed',
+  allowAndFetch: (host: Said) => `Allow ${host} and fetch`,
+  allowedHosts: 'Hosts that are allowed for this project',
+  hostAllowed: (host: Said, by: Said, day: Said) => `${host}, allowed by ${by}, ${day}`,
+  withdraw: 'Withdraw',
+  withdrawHost: (host: Said) => `Withdraw ${host}`,
 };
 
 export const bringSite = {
@@ -23,7 +38,7 @@ export const bringSite = {
     'A small script that you run on the page in your own browser, signed in or built by scripts as it may be. It sends nothing, and gives one file to bring here; run again at another width, it adds to it. It shows what the page has become; not font files, nor style sheets of other hosts that keep theirs closed. Form fields and hidden text stay out.',
   address: 'An address',
   letteraFetchesPageStyle:
-    'Lettera fetches the page, its style sheets and its fonts, once, and only when you press Fetch. It shows what the server sends to anybody; not what scripts add or signing in brings, and no page on this machine or its neighbours.',
+    'Lettera fetches the page, its style sheets and its fonts, once, and only when you press Fetch. It shows what the server sends to anybody; not what scripts add or signing in brings, and a page on this machine or its neighbours only where you allow that host.',
   pagesHere: 'Pages that are here',
   sitesOwnPagesProject:
     'The site’s own pages that the project is proofed on, without the project’s type.',
