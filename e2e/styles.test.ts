@@ -354,7 +354,7 @@ test('what differs on narrow screens is set in cells of its own, and shows there
   );
   expect(await navigation('text-transform')).toBe('none');
   await press(page, 'Undo');
-  await press(page, 'every width', '[aria-label="At which widths"]');
+  await choose(page, 'Where the sheet is', 'every width');
   await eventually(
     () => navigation('font-weight'),
     (weight) => weight === usual,
