@@ -14,18 +14,21 @@ import {
   saveProject,
   version,
   type Services,
+  ConfigError,
 } from '@lettera/server';
 import { newDocument } from '@lettera/core/document';
+import { SITE_LIMITS } from '@lettera/core/page';
 import { sheetOfElements } from '@lettera/sample';
 import { completionFor, SHELLS, type Shell } from './completion';
 import { ENDS, ENDS_IN_WORDS, fail } from './ending';
 import { heldToBaseline, writeBaseline } from './baseline';
+import type { Crawling } from './crawlSite';
 import { driftFindings } from './driftFindings';
 import { FAIL_ON, fails, type FailOn, type Findings } from './findings';
 import { markFindings } from './markFindings';
 import { report, REPORT_FORMATS, type ReportFormat } from './report';
 import { RunningServer } from './onServer';
-import { withProject } from './projectAt';
+import { documentAt, withProject } from './projectAt';
 import { demo, start } from './running';
 import { stockOfSite } from './siteStock';
 import { stockInWords, STOCK_FORMAT } from './stockReport';
@@ -109,10 +112,41 @@ async function check(name: string, { server, data, ...telling }: Where & Telling
 const readerScript = (): Promise<string> =>
   readFile(fileURLToPath(new URL('takeStock.js', import.meta.url)), 'utf8');
 
-async function takeStock(files: string[], { out }: { out?: string }): Promise<void> {
+/** How a site is gone through that is given by address. */
+interface Gone {
+  crawl?: boolean;
+  pages?: string;
+  header?: string[];
+}
+
+/** @throws ConfigError for what is no number of pages, or no header */
+function crawlingOf({ crawl, pages, header = [] }: Gone): Crawling {
+  const most = pages === undefined ? undefined : Number(pages);
+  if (most !== undefined && (!Number.isInteger(most) || most < 1 || most > SITE_LIMITS.pages)) {
+    throw new ConfigError(
+      `“${pages}” is no number of pages. Give one from 1 to ${SITE_LIMITS.pages}.`,
+    );
+  }
+  const headers = header.map((one) => {
+    const [, name, value] = /^([^:\s]+):\s*(.+)$/.exec(one) ?? [];
+    if (!name || !value)
+      throw new ConfigError(`“${one}” is no header. Give one such as "Cookie: a=b".`);
+    return [name, value] as const;
+  });
+  return {
+    ...(crawl ? { crawl } : {}),
+    ...(most === undefined ? {} : { pages: most }),
+    headers: Object.fromEntries(headers),
+    says: (line) => console.error(line),
+  };
+}
+
+async function takeStock(
+  places: string[],
+  { out, ...gone }: Gone & { out?: string },
+): Promise<void> {
   try {
-    const paths = files.map((file) => resolve(file));
-    const { stock, by } = await stockOfSite(paths, await readerScript(), null);
+    const { stock, by } = await stockOfSite(places, await readerScript(), null, crawlingOf(gone));
     if (out !== undefined) {
       await writeFile(resolve(out), `${JSON.stringify({ ...STOCK_FORMAT, by, ...stock })}\n`);
     }
@@ -124,15 +158,19 @@ async function takeStock(files: string[], { out }: { out?: string }): Promise<vo
 
 async function tellDrift(
   name: string,
-  files: string[],
-  { server, data, ...telling }: Where & Telling,
+  places: string[],
+  { server, data, crawl, pages, header, ...telling }: Where & Telling & Gone,
 ): Promise<void> {
   try {
-    const { document } = server
-      ? await new RunningServer(server).project(name)
-      : await withProject(name, { data }, (_services, found) => Promise.resolve(found));
-    const paths = files.map((file) => resolve(file));
-    const { stock, drift, by } = await stockOfSite(paths, await readerScript(), document);
+    const document = server
+      ? (await new RunningServer(server).project(name)).document
+      : await documentAt(name, { data });
+    const { stock, drift, by } = await stockOfSite(
+      places,
+      await readerScript(),
+      document,
+      crawlingOf({ crawl, pages, header }),
+    );
     if (drift) await tell(driftFindings(document, stock, drift, by), telling);
   } catch (error) {
     fail(error, ENDS.failed);
@@ -201,7 +239,8 @@ async function restoreBackup(file: string, flags: { data?: string }): Promise<vo
 }
 
 const WHICH = 'id or short name of the project, or a project file (….lettera)';
-const FILES_OF_SITE = 'pages with their files, folders, archives, or what the reader gave';
+const FILES_OF_SITE =
+  'pages with their files, folders, archives, what the reader gave, or addresses (https://…)';
 const ON_SERVER = 'address of a running Lettera whose project it is (with LETTERA_TOKEN)';
 
 const program = new Command('lettera')
@@ -277,6 +316,16 @@ const telling = (command: Command, failOn: FailOn): Command =>
     .exitOverride(({ exitCode }) => process.exit(exitCode === 0 ? 0 : ENDS.failed))
     .option('--data <folder>', 'folder of the data (LETTERA_DATA, ./data)');
 
+/** A command that reads a site. */
+const reading = (command: Command): Command =>
+  command
+    .option('--crawl', 'follow links from the addresses, to pages of the same host')
+    .option('--pages <number>', `most pages from addresses (${SITE_LIMITS.pages})`)
+    .option(
+      '--header <header...>',
+      'what is sent along to the hosts that are named, such as "Cookie: a=b"',
+    );
+
 program
   .command('open')
   .description('make a project of a project file, beside those that are there')
@@ -312,24 +361,28 @@ telling(
   'warning',
 ).action(check);
 
-program
-  .command('stock')
-  .description(
-    'take stock of a site in files: what sets its text, read in Chromium, or from the reader’s file without it; ends with 2 when it cannot',
-  )
-  .argument('<files...>', FILES_OF_SITE)
+reading(
+  program
+    .command('stock')
+    .description(
+      'take stock of a site, in files or by address: what sets its text, read in Chromium, or from the reader’s file without it; ends with 2 when it cannot',
+    )
+    .argument('<files...>', FILES_OF_SITE),
+)
   .option('--out <file>', 'file to write all of it to, as JSON')
   .exitOverride(({ exitCode }) => process.exit(exitCode === 0 ? 0 : ENDS.failed))
   .action(takeStock);
 
 telling(
-  program
-    .command('drift')
-    .description(
-      'tell which texts of a site no longer follow a project; ends with 1 when there are any, with 2 when it cannot',
-    )
-    .argument('<project>', WHICH)
-    .argument('<files...>', FILES_OF_SITE),
+  reading(
+    program
+      .command('drift')
+      .description(
+        'tell which texts of a site no longer follow a project; ends with 1 when there are any, with 2 when it cannot',
+      )
+      .argument('<project>', WHICH)
+      .argument('<files...>', FILES_OF_SITE),
+  ),
   'error',
 ).action(tellDrift);
 

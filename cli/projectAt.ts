@@ -7,10 +7,12 @@ import {
   openProject,
   openServices,
   PROJECT_FILE_SUFFIX,
+  projectDocumentIn,
   readConfig,
   type Project,
   type Services,
 } from '@lettera/server';
+import type { ProjectDocument } from '@lettera/core/document';
 import { projectNamed } from './projectNamed';
 
 /**
@@ -50,3 +52,12 @@ export async function withProject<T>(
     await rm(folder, { recursive: true, force: true });
   }
 }
+
+/**
+ * The document of a project alone, which needs no store where it lies in a project file.
+ * @throws as `withProject`
+ */
+export const documentAt = (name: string, flags: { data?: string }): Promise<ProjectDocument> =>
+  name.endsWith(PROJECT_FILE_SUFFIX)
+    ? projectDocumentIn(resolve(name))
+    : withProject(name, flags, (_services, { document }) => Promise.resolve(document));

@@ -2,7 +2,7 @@ import { existsSync } from 'node:fs';
 import { readdir, readFile, stat } from 'node:fs/promises';
 import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
-import { basename, join, relative } from 'node:path';
+import { basename, join, relative, resolve } from 'node:path';
 import type { ProjectDocument } from '@lettera/core/document';
 import { SITE_LIMITS, SiteError } from '@lettera/core/page';
 import {
@@ -14,7 +14,8 @@ import {
 } from '@lettera/core/page/file';
 import { driftOf, type Drift, type Stock } from '@lettera/core/stock';
 import { NotLiveError, stockOfReadings } from '@lettera/core/stock/reading';
-import puppeteer from 'puppeteer-core';
+import puppeteer, { type Browser } from 'puppeteer-core';
+import { crawlSite, isAddress, type Crawling } from './crawlSite';
 
 /** Pages that only a browser can read, and none was found. */
 export class BrowserError extends Error {
@@ -93,32 +94,56 @@ export interface SiteTaken {
 }
 
 /**
- * Takes stock of a site that lies in files: pages with what belongs to them, archives, folders, or what the
- * reader gave; and says how far it follows a project, where one is given. It is read in Chromium, or without a
+ * Takes stock of a site that lies in files, pages with what belongs to them, archives, folders, or what the reader
+ * gave, or that is fetched from addresses; and says how far it follows a project, where one is given. It is read in Chromium, or without a
  * browser where all of it is what the reader gave.
  *
  * @param script the reader, built to be run in a page
  * @throws SiteError, BrowserError
  */
 export async function stockOfSite(
-  paths: readonly string[],
+  places: readonly string[],
   script: string,
   project: ProjectDocument | null,
+  crawling: Crawling = {},
 ): Promise<SiteTaken> {
-  const site = readSite(siteFilesIn(await given(paths)), '/files/');
-  const pages = pagesAsRead(site);
   const executablePath = browserPath();
-  const made = new Date().toISOString();
-  if (executablePath === null) return withoutBrowser(pages, made, project);
-  const server = await serve(site);
-  const address = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
-  const browser = await puppeteer.launch({
+  // It starts while the site is read.
+  const starting = executablePath === null ? null : launch(executablePath);
+  try {
+    return await takeIn(places, starting, script, project, crawling);
+  } finally {
+    await (await starting?.catch(() => null))?.close();
+  }
+}
+
+const launch = (executablePath: string): Promise<Browser> =>
+  puppeteer.launch({
     executablePath,
     headless: true,
     args: ['--no-sandbox', '--disable-gpu', '--no-first-run', '--disable-background-networking'],
   });
+
+/** As `stockOfSite`, in a browser that is starting; without one where there is none. */
+async function takeIn(
+  places: readonly string[],
+  starting: Promise<Browser> | null,
+  script: string,
+  project: ProjectDocument | null,
+  crawling: Crawling,
+): Promise<SiteTaken> {
+  const paths = places.filter((place) => !isAddress(place)).map((path) => resolve(path));
+  const named = places.filter(isAddress);
+  const fetched = await crawlSite(named, crawling);
+  const files = [...siteFilesIn(await given(paths)), ...fetched.files];
+  const site = readSite(files, '/files/', fetched.addresses);
+  const pages = pagesAsRead(site);
+  const made = new Date().toISOString();
+  if (starting === null) return withoutBrowser(pages, made, project);
+  const server = await serve(site);
+  const address = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
   try {
-    const page = await browser.newPage();
+    const page = await (await starting).newPage();
     await page.goto(address);
     await page.evaluate(script);
     const taken = await page.evaluate(
@@ -134,7 +159,6 @@ export async function stockOfSite(
     );
     return { ...taken, by: 'Chromium' };
   } finally {
-    await browser.close();
     server.closeAllConnections();
     server.close();
   }

@@ -1,4 +1,5 @@
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
+import { once } from 'node:events';
 import { mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
@@ -36,7 +37,9 @@ afterAll(async () => {
 
 /** Runs a line of the guide where the site is. */
 function follow(line: string): { status: number | null; out: string } {
-  const [program, ...args] = line.split(' ');
+  const [program, ...args] = (line.match(/"[^"]*"|\S+/g) ?? []).map((word) =>
+    word.replaceAll('"', ''),
+  );
   expect(program).toBe('lettera');
   const { status, stdout, stderr } = spawnSync(
     process.execPath,
@@ -89,3 +92,44 @@ test('what was delivered passes, what breaks its type fails and says where, and 
   ]);
   expect(found.some(({ baselineState }) => baselineState === 'unchanged')).toBe(true);
 }, 180_000);
+
+test('a site that is served is gone through from its first page, with what lets in', async () => {
+  const line = lineWith('--crawl');
+  const head = '<link rel="stylesheet" href="/site.css"><a href="/log">Log</a>';
+  const pages: Record<string, string> = {
+    '/': BARE_PAGE.replace('<main>', `${head}<main>`),
+    '/log': BARE_PAGE.replace('<main>', `${head}<main>`).replace('</title>', ' log</title>'),
+    '/site.css': 'h1 { font-size: 30px }',
+  };
+  // In a process of its own: the command is waited for here.
+  const script = join(repository, 'serve.mjs');
+  writeFileSync(
+    script,
+    `import { createServer } from 'node:http';
+     import { existsSync, readFileSync } from 'node:fs';
+     const pages = ${JSON.stringify(pages)};
+     createServer((request, response) => {
+       const path = request.url;
+       const file = 'dist' + path;
+       const known = pages[path] ?? (existsSync(file) ? readFileSync(file) : null);
+       const isIn = request.headers.cookie === 'preview=1';
+       const type = path.endsWith('.css') ? 'text/css' : path.includes('.') ? 'font/woff2' : 'text/html';
+       response.writeHead(!isIn ? 401 : known ? 200 : 404, { 'Content-Type': type });
+       response.end(isIn ? known : '');
+     }).listen(0, '127.0.0.1', function () { console.log(this.address().port); });`,
+  );
+  const serving = spawn(process.execPath, [script], { cwd: repository });
+  try {
+    const [port] = (await once(serving.stdout, 'data')) as [Buffer];
+    const here = line.replace(
+      'https://staging.tarnholm.example',
+      `http://127.0.0.1:${port.toString().trim()}`,
+    );
+    const { status, out } = follow(here);
+    expect([status, out]).toEqual([1, expect.stringMatching(/Heading 1: font-size is 30 px/)]);
+    expect(out).toMatch(/by h1 in [^ ]*site\.css, line 1/);
+    expect(follow(here.replace(/ --header.*/, ''))).toMatchObject({ status: 2 });
+  } finally {
+    serving.kill();
+  }
+}, 120_000);

@@ -1,7 +1,14 @@
 import { FontError } from '@lettera/core/font';
 import type { Project } from '@lettera/core/wire';
 import { PROJECT_FILE_FORMAT, type ProjectManifest } from '@lettera/core/wire/projectFile';
-import { fontHashesOf, MANIFEST, ownPagesOf, type ReadProject } from './job/projectTasks';
+import type { ProjectDocument } from '@lettera/core/document';
+import {
+  fontHashesOf,
+  MANIFEST,
+  ownPagesOf,
+  readProjectDocument,
+  type ReadProject,
+} from './job/projectTasks';
 import type { Services } from './services';
 import type { NewFont } from './store/fontStore';
 
@@ -77,6 +84,19 @@ export async function saveProject(
       ),
     ),
   });
+}
+
+/**
+ * The document of a project file that lies on this machine, which is opened nowhere.
+ * @throws ProjectFileError
+ */
+export async function projectDocumentIn(at: string): Promise<ProjectDocument> {
+  const read = await readProjectDocument(at).catch((error: unknown) => {
+    const { code } = error as NodeJS.ErrnoException;
+    throw code === 'ENOENT' ? new ProjectFileError(`There is no ${at}.`) : error;
+  });
+  if ('unread' in read) throw new ProjectFileError(read.unread);
+  return read.document;
 }
 
 /** Turns of work on project files that are opened: they are no project's yet. */

@@ -1,8 +1,8 @@
 import type { Patch } from '../document/patch';
 import type { ProjectDocument } from '../document/projectDocument';
 import { occasionOf } from '../document/occasion';
-import { narrowBelowOf, valuesAt } from '../document/styleValues';
-import { documentAt, narrowDocument, occasionsUsed, saidAt } from '../style/documentAt';
+import { narrowBelowOf } from '../document/styleValues';
+import { documentOn, narrowDocument, occasionsUsed, saidAt } from '../style/documentAt';
 import { closeLevels } from './closeLevels';
 import { crossedSteps } from './crossedSteps';
 import { floatingLine } from './floatingLine';
@@ -152,7 +152,7 @@ function waysOf(document: ProjectDocument): Way[] {
       const named = occasionOf(key);
       const { from = 0, below: end = Infinity, name = key } = document.widths?.[key] ?? {};
       return {
-        at: documentAt(document, valuesAt(key)),
+        at: documentOn(document, key),
         rules: named ? COLOURS : BY_WIDTH,
         says: capital(named?.label ?? name),
         holds: named ? () => true : (width) => width >= from && width < end,

@@ -2,7 +2,7 @@ import type { Patch } from '../document/patch';
 import { freeKey } from '../document/faces';
 import type { ProjectDocument } from '../document/projectDocument';
 import { BODY_STYLE } from '../document/vocabulary';
-import { stepSizeAt } from '../scale/sizeAt';
+import { sizeInViewport } from '../style/documentAt';
 import { fitLineMeasure, lineMeasureOf, roleOf } from '../style/lineMeasure';
 import { resolveInUse } from '../style/resolve';
 import { px, styleName, type Mark, type Rule } from './mark';
@@ -44,7 +44,7 @@ export const lineMeasure: Rule = (document, { page }) =>
     const fit = fitLineMeasure(roleOf(document, style), page.width);
     if (!fit) return [];
     const resolved = resolveInUse(document, style);
-    const size = stepSizeAt(document.scale, resolved.step.value, page.width);
+    const size = sizeInViewport(document, resolved.step.value, page.width);
     const characters = lineMeasureOf(text, size, spacingHere(document, resolved, page.width));
     const lines = text.longest / characters;
     const long = characters > fit.most && lines >= FELT.long;

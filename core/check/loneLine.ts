@@ -1,6 +1,6 @@
 import { headingLevels } from '../style/lineMeasure';
 import { lineMeasureOf } from '../style/lineMeasure';
-import { stepSizeAt } from '../scale/sizeAt';
+import { sizeInViewport } from '../style/documentAt';
 import { resolveInUse } from '../style/resolve';
 import { styleName, type Mark, type Rule } from './mark';
 import { spacingHere } from '../style/spacingHere';
@@ -20,7 +20,7 @@ export const loneLine: Rule = (document, { page }) => {
     if (!text) return [];
     const resolved = resolveInUse(document, style);
     const { lineHeight, step } = resolved;
-    const size = stepSizeAt(document.scale, step.value, page.width);
+    const size = sizeInViewport(document, step.value, page.width);
     const measure = lineMeasureOf(text, size, spacingHere(document, resolved, page.width));
     if (text.longest > measure || lineHeight.value < APART) return [];
     return [

@@ -6,11 +6,13 @@ import type { Patch, ProjectDocument } from '../document';
 import {
   addWidthPatch,
   documentAtWidth,
+  documentOn,
   redundant,
   removeWidthPatch,
   resolveInUse,
   sameStyles,
   setCellPatch,
+  sizeInViewport,
   sizeOn,
   usersOfColour,
   voiceUses,
@@ -295,6 +297,11 @@ describe('widths of the site’s', () => {
   test('may have a scale of their own', () => {
     const document = wide({ from: 1600, scale: { base: 20, ratio: 1.5 } });
     expect(sizeOn(document, 'wide', 2)).toEqual({ size: 45, unit: 'px' });
+    expect(sizeInViewport(document, 2, 1600)).toBeCloseTo(45, 9);
+    expect(sizeInViewport(document, 2, 1599)).toBeCloseTo(
+      sizeInViewport(seatedDocument(), 2, 1599),
+      9,
+    );
     expect(flat(document)).toMatch(
       /@media \(min-width: 1600px\) \{ :root \{ [^}]*--size-base: 1\.25rem;[^}]*--size-up-2: 2\.8125rem;/,
     );
@@ -330,6 +337,7 @@ describe('print', () => {
     );
     expect(css.indexOf('@media print')).toBeGreaterThan(css.indexOf('@media (min-width: 600px)'));
     expect(sizeOn(document, 'print', 1)).toEqual({ size: 12, unit: 'pt' });
+    expect(documentOn(document, 'print').scale.large.base).toBeCloseTo(13.333, 3);
     expect(sizeOn(seatedDocument(), 'print', 1)).toBeNull();
   });
 

@@ -11,6 +11,7 @@ export {
   type SheetOfPage,
 } from './readSite';
 export { bodyOf } from './parseHtml';
+export { linksOf } from './linksOf';
 export { requestsOf, type Request, type Requests } from './requestsOf';
 export { rulesOfPage } from './siteRules';
 export { siteFilesIn } from './siteFilesIn';

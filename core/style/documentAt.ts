@@ -2,6 +2,7 @@ import { onceFor } from '../document/once';
 import { onceForParts } from '../document/onceForParts';
 import type { ProjectDocument, TextStyle } from '../document/projectDocument';
 import { PROPERTY_NAMES, type PropertyName } from '../document/property';
+import type { Scale } from '../document/scale';
 import {
   narrowBelowOf,
   occasionIn,
@@ -12,6 +13,7 @@ import {
   widthKeys,
   type StyleValues,
 } from '../document/styleValues';
+import { stepSizeAt } from '../scale/sizeAt';
 import {
   carries,
   resolveStyle,
@@ -106,16 +108,65 @@ export const documentsAt = <P extends Pick<ProjectDocument, 'styles'>>(project: 
   ...new Set([project, ...[...placesUsed(project)].map((where) => documentAt(project, where))]),
 ];
 
-/** The project as it is in a viewport of a width, CSS px. */
-export function documentAtWidth(document: ProjectDocument, width: number): ProjectDocument {
-  const at = width < narrowBelowOf(document) ? narrowDocument(document) : document;
-  return widthKeys(document)
-    .filter((key) => {
-      const { from = 0, below = Infinity, container } = document.widths?.[key] ?? {};
-      return container === undefined && width >= from && width < below;
-    })
-    .reduce((before, key) => documentAt(before, valuesAt(key)), at);
+/** pt in CSS px. CSS Values 4 §6.2. */
+const PT = 96 / 72;
+
+/** The scale on an occasion that has one of its own, which has one end; null where it has none. */
+function scaleOn({ print, scale, widths }: ProjectDocument, key: string): Scale | null {
+  const own = key === 'print' ? print : widths?.[key]?.scale;
+  if (!own) return null;
+  const base = own.base * (key === 'print' ? PT : 1);
+  const { display: _display, floor: _floor, ceiling: _ceiling, ...rest } = scale;
+  const end = { base, ratio: own.ratio };
+  return {
+    ...rest,
+    small: { ...scale.small, ...end },
+    large: { ...scale.large, ...end },
+    rounding: 'none',
+    overrides: {},
+  };
 }
+
+/** Projects as they are on occasions, and together on several, by the keys of those. */
+const together = onceFor<ProjectDocument, Map<string, ProjectDocument>>(() => new Map());
+
+/** The project as it is on several occasions at once, the later ones going before the earlier; its sizes too. */
+function documentOnAll(document: ProjectDocument, places: readonly StyleValues[]): ProjectDocument {
+  if (places.length === 0) return document;
+  const known = together(document);
+  const id = places.join(' ');
+  const before = known.get(id);
+  if (before) return before;
+  const made = places.reduce((at, where) => {
+    const there = documentAt(at, where);
+    const key = occasionIn(where);
+    const scale = key === null ? null : scaleOn(document, key);
+    return scale ? { ...there, scale } : there;
+  }, document);
+  known.set(id, made);
+  return made;
+}
+
+/** The project as it is on an occasion, its sizes too. */
+export const documentOn = (document: ProjectDocument, key: string): ProjectDocument =>
+  documentOnAll(document, [valuesAt(key)]);
+
+/** The project as it is in a viewport of a width, CSS px, its sizes too. */
+export function documentAtWidth(document: ProjectDocument, width: number): ProjectDocument {
+  const widths = widthKeys(document).filter((key) => {
+    const { from = 0, below = Infinity, container } = document.widths?.[key] ?? {};
+    return container === undefined && width >= from && width < below;
+  });
+  const isNarrow = width < narrowBelowOf(document);
+  return documentOnAll(document, [
+    ...(isNarrow ? ['narrow' as const] : []),
+    ...widths.map(valuesAt),
+  ]);
+}
+
+/** The size of a step in a viewport of a width, both CSS px. */
+export const sizeInViewport = (document: ProjectDocument, step: number, width: number): number =>
+  stepSizeAt(documentAtWidth(document, width).scale, step, width);
 
 /** A property of a style on an occasion. */
 export interface SaidAt {

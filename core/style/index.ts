@@ -56,10 +56,12 @@ export { addWidthPatch, removeWidthPatch, sizeOn } from './siteWidths';
 export {
   documentAt,
   documentAtWidth,
+  documentOn,
   documentsAt,
   narrowDocument,
   occasionsUsed,
   saidAt,
+  sizeInViewport,
 } from './documentAt';
 export { colouredBy, onGrounds, ruleSpecificity, selectorsOf, weighedSelector } from './ruleWeight';
 export { ownVoices, type OwnVoice } from './ownVoices';

@@ -1,5 +1,5 @@
 import type { ProjectDocument } from '../document/projectDocument';
-import { stepSizeAt } from '../scale/sizeAt';
+import { sizeInViewport } from './documentAt';
 import { stepByNumber } from '../scale/steps';
 import { suggestedLineHeight } from './lineHeight';
 import { lineMeasureOf, type SetText } from './lineMeasure';
@@ -46,7 +46,7 @@ export function suggestedFor(
     page && text
       ? lineMeasureOf(
           text,
-          stepSizeAt(document.scale, step.value, page.width),
+          sizeInViewport(document, step.value, page.width),
           spacingHere(document, resolved, page.width),
         )
       : null;

@@ -1,6 +1,6 @@
 import type { ProjectDocument } from '../document/projectDocument';
 import { BODY_STYLE } from '../document/vocabulary';
-import { stepSizeAt } from '../scale/sizeAt';
+import { sizeInViewport } from './documentAt';
 import { resolveElement, resolveStyle, type ResolvedStyle } from './resolve';
 
 /**
@@ -22,7 +22,7 @@ export function spacingHere(
   const there =
     around === undefined ? resolveStyle(document, BODY_STYLE) : resolveElement(document, around);
   const sizeOf = ({ value: number }: typeof step): number =>
-    stepSizeAt(document.scale, number, width);
+    sizeInViewport(document, number, width);
   const here = sizeOf(step);
   return here > 0 ? (value * sizeOf(there.step)) / here : value;
 }

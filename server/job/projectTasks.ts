@@ -80,6 +80,19 @@ export async function readProject(at: string): Promise<ReadProject | UnreadProje
   }
 }
 
+/** Reads the document of a project file and nothing else of it, or says why it cannot be read. */
+export async function readProjectDocument(
+  at: string,
+): Promise<{ document: ProjectDocument } | UnreadProject> {
+  try {
+    const files = unpacked(new Uint8Array(await readFile(at)));
+    return { document: documentIn(manifestIn(files.get(MANIFEST)).document, 'Its document') };
+  } catch (error) {
+    if (error instanceof Fault) return { unread: error.message };
+    throw error;
+  }
+}
+
 /** The files of an archive, by their paths. */
 function unpacked(bytes: Uint8Array): Map<string, Uint8Array> {
   if (!isZip(bytes)) throw new Fault('It is no project file of Lettera.');

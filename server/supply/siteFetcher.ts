@@ -55,10 +55,12 @@ export interface Visit {
   allowed?: readonly string[];
   /** What is sent along to the host of the page, and to no other. */
   headers?: Readonly<Record<string, string>>;
+  /** Addresses of files that are there already, and are not asked for again. */
+  known?: ReadonlySet<string>;
 }
 
 /** A visit, with the host that it is of. */
-interface Visiting extends Required<Visit> {
+interface Visiting extends Required<Omit<Visit, 'known'>> {
   host: string;
 }
 
@@ -70,7 +72,8 @@ const SCHEME = /^[a-z][a-z\d+.-]*:\/\//i;
 /** An address as it is meant, where it was typed without a scheme: sites of the world have `https`, inner hosts seldom. */
 function withScheme(typed: string): string {
   // `javascript:` and the like are no hosts with a port.
-  if (SCHEME.test(typed) || /^[a-z][a-z\d+.-]*:(?![1-9]\d{0,4}([/?#]|$))/i.test(typed)) return typed;
+  if (SCHEME.test(typed) || /^[a-z][a-z\d+.-]*:(?![1-9]\d{0,4}([/?#]|$))/i.test(typed))
+    return typed;
   const host = typed.replace(/^\/\//, '');
   const [, literal = ''] = /^(\[[^\]]*\]|[^/:]*)/.exec(host) ?? [];
   const isInner =
@@ -230,7 +233,7 @@ export class SiteFetcher {
     address: string,
     jobs: Pick<Jobs, 'requestsOf'>,
     signal: AbortSignal,
-    { allowed = [], headers = {} }: Visit = {},
+    { allowed = [], headers = {}, known = new Set() }: Visit = {},
   ): Promise<FetchedFile[]> {
     if (address.length > this.limits.address) throw new SiteError('The address is too long.');
     const all = AbortSignal.any([signal, AbortSignal.timeout(this.limits.all)]);
@@ -246,7 +249,7 @@ export class SiteFetcher {
     // What is found meanwhile is asked for too.
     for (const { url, kind } of waiting) {
       if (files.length >= this.limits.files || seen.size >= this.limits.requests) break;
-      if (seen.has(url.href)) continue;
+      if (seen.has(url.href) || known.has(url.href)) continue;
       seen.add(url.href);
       // What does not come is reported as not brought along; the page is read without it.
       const came = await this.#get(url, kind, all, visit).catch((error: unknown) => {

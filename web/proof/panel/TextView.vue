@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { textView as say } from './words';
-import { stepSizeAt } from '@lettera/core/scale';
+import { sizeInViewport } from '@lettera/core/style';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { debounce } from '../../control/debounce';
 import { count } from '../../control/figures';
@@ -68,7 +68,7 @@ const ends = computed(() => {
   if (!document || step === null) return null;
   const { small, large } = document.scale;
   return [small, large].map(({ width }) =>
-    say.at(px(stepSizeAt(document.scale, step, width)), width),
+    say.at(px(sizeInViewport(document, step, width)), width),
   );
 });
 

@@ -1,8 +1,7 @@
 import { claim as say } from './words';
 import { freeKey, type Patch, type ProjectDocument } from '@lettera/core/document';
 import { slug } from '@lettera/core/deliver';
-import { stepSizeAt } from '@lettera/core/scale';
-import { resolveInUse } from '@lettera/core/style';
+import { resolveInUse, sizeInViewport } from '@lettera/core/style';
 
 /** Size and weight of a text as it stands, CSS px. */
 export interface Look {
@@ -22,7 +21,7 @@ export function nearestStyle(
 ): string {
   const apart = (key: string): number => {
     const resolved = resolveInUse(document, key);
-    const own = stepSizeAt(document.scale, resolved.step.value, width);
+    const own = sizeInViewport(document, resolved.step.value, width);
     return (
       Math.abs(Math.log(own / size)) / SIZE_SPAN +
       Math.abs(resolved.weight.value - weight) / WEIGHT_SPAN

@@ -1,6 +1,5 @@
 import type { ProjectDocument } from '@lettera/core/document';
-import { stepSizeAt } from '@lettera/core/scale';
-import { resolveElement, spacingHere } from '@lettera/core/style';
+import { resolveElement, sizeInViewport, spacingHere } from '@lettera/core/style';
 import type { CSSProperties } from 'vue';
 
 /** How an element of the site is set, at a viewport width in CSS px, but for its family. */
@@ -12,7 +11,7 @@ export function specimenStyle(
   if (!document.elements[element]) return {};
   const style = resolveElement(document, element);
   return {
-    fontSize: `${stepSizeAt(document.scale, style.step.value, width).toFixed(2)}px`,
+    fontSize: `${sizeInViewport(document, style.step.value, width).toFixed(2)}px`,
     fontWeight: style.weight.value,
     fontStyle: style.slant.value,
     lineHeight: style.lineHeight.value,

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { ladderSheet as say } from './words';
 import type { ProjectDocument } from '@lettera/core/document';
-import { sizeAt, stepsOf } from '@lettera/core/scale';
+import { stepsOf } from '@lettera/core/scale';
+import { sizeInViewport } from '@lettera/core/style';
 import { computed } from 'vue';
 import { useLengthUnit } from '../../control/lengthUnit';
 import { useProof } from '../../store/proof';
@@ -27,7 +28,7 @@ const ladders = computed(() => [
 ]);
 const rungs = (width: number) =>
   steps.value.map((step) => {
-    const size = sizeAt(props.document.scale, step, width);
+    const size = sizeInViewport(props.document, step.number, width);
     return { step, size, style: { ...stepVoice(props.document, step), fontSize: `${size}px` } };
   });
 </script>

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { linesSheet as say } from './words';
 import { SCALE_BOUNDS, type Patch, type ProjectDocument } from '@lettera/core/document';
-import { stepSizeAt } from '@lettera/core/scale';
 import {
   fitLineMeasure,
   lineOnGrid,
@@ -12,6 +11,7 @@ import {
   stylesInUse,
   suggestedFor,
   spacingHere,
+  sizeInViewport,
 } from '@lettera/core/style';
 import { computed } from 'vue';
 import DoButton from '../../control/DoButton.vue';
@@ -49,7 +49,7 @@ const rows = computed(() => {
   const { page } = marks.evidence;
   return stylesInUse(document).map((key) => {
     const resolved = resolveInUse(document, key);
-    const size = stepSizeAt(document.scale, stepOf(document, key), proof.width);
+    const size = sizeInViewport(document, stepOf(document, key), proof.width);
     const text = page?.texts[key];
     const measure = text
       ? lineMeasureOf(text, size, spacingHere(document, resolved, proof.width))

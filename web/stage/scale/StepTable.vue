@@ -5,12 +5,12 @@ import {
   ENDS,
   giveBackPatch,
   setByHandPatch,
-  sizeAt,
   stepCss,
   stepsOf,
   type End,
   type Step,
 } from '@lettera/core/scale';
+import { sizeInViewport } from '@lettera/core/style';
 import { computed } from 'vue';
 import DoButton from '../../control/DoButton.vue';
 import FiguresTable from '../../control/FiguresTable.vue';
@@ -105,7 +105,9 @@ const cssOf = (step: Step): string => {
             @reset="giveBack(step.number, end)"
           />
         </td>
-        <td class="figure">{{ lengths.show(sizeAt(scale, step, proof.width)) }}</td>
+        <td class="figure">
+          {{ lengths.show(sizeInViewport(document, step.number, proof.width)) }}
+        </td>
         <td class="small quiet users" :title="users.get(step.number)?.join(', ')">
           {{ users.get(step.number)?.join(', ') ?? say.noStyle }}
         </td>
