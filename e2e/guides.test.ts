@@ -6,6 +6,7 @@ import { afterAll, afterEach, beforeAll, describe, expect, test } from '@jest/gl
 import type { Browser, Page } from 'puppeteer-core';
 import type { ProjectDocument } from '@lettera/core/document';
 import * as sass from 'sass';
+import * as sassNow from 'sass-now';
 import { computed, fontsUsed, launchBrowser, newPage } from './browser';
 import { startLettera, type RunningLettera } from './lettera';
 import { ask, changeProject } from './project';
@@ -114,7 +115,83 @@ describe('a framework that reads custom properties', () => {
   });
 });
 
-test('Sass: what the guide writes compiles and sets the page', async () => {
+test('names of steps: the token is that of the name', async () => {
+  const names = { ...start.scale.names, scheme: 'own', own: { '0': 'text' } };
+  await changeProject(lettera, SLUG, [{ op: 'add', path: '/scale/names', value: names }]);
+  try {
+    expect(GUIDE).toContain('`--size-text` in place of `--size-base`');
+    const given = Object.fromEntries(
+      Object.entries(namesIn('Bootstrap 5')).map(([theirs, ours]) => [
+        theirs,
+        ours.replace('--size-base', '--size-text'),
+      ]),
+    );
+    await deliver({ names: given });
+    await show(
+      '<link rel="stylesheet" href="framework.css"><link rel="stylesheet" href="lettera.css">',
+      { 'framework.css': readFileSync('node_modules/bootstrap/dist/css/bootstrap.css') },
+    );
+    expect(await computed(page, 'p', ['font-size'])).toEqual({ 'font-size': '19px' });
+  } finally {
+    await changeProject(lettera, SLUG, [
+      start.scale.names
+        ? { op: 'add', path: '/scale/names', value: start.scale.names }
+        : { op: 'remove', path: '/scale/names' },
+    ]);
+  }
+});
+
+test('a component library: custom properties reach into a shadow tree', async () => {
+  await deliver({});
+  const section = GUIDE.split('## A component library')[1] ?? '';
+  const [, source = ''] = /```css\n([^]*?)```/.exec(section) ?? [];
+  await show(
+    '<link rel="stylesheet" href="lettera.css"><link rel="stylesheet" href="site.css"><script src="card.js"></script><tide-card></tide-card>',
+    {
+      'site.css': Buffer.from(source),
+      'card.js': Buffer.from(
+        `customElements.define('tide-card', class extends HTMLElement {
+          connectedCallback() {
+            this.attachShadow({ mode: 'open' }).innerHTML =
+              '<style>h3 { font: 400 10px serif; font-family: var(--card-font); font-size: var(--card-size) }</style><h3>Tides</h3>';
+          }
+        });`,
+      ),
+    },
+  );
+  const inside = await page.$eval('tide-card', (card) => {
+    const heading = card.shadowRoot?.querySelector('h3');
+    const { fontFamily, fontSize } = getComputedStyle(heading as Element);
+    return { family: fontFamily.split(',')[0]?.replaceAll('"', ''), size: parseFloat(fontSize) };
+  });
+  expect(inside.family).toBe('Bricolage Grotesque');
+  expect(inside.size).toBeGreaterThan(19);
+});
+
+test('a static site generator, a theme: one address serves pages at any depth', async () => {
+  await deliver({});
+  const section = GUIDE.split('## A static site generator')[1] ?? '';
+  const [, link = ''] = /```html\n([^]*?)```/.exec(section) ?? [];
+  const bundle = await serveSite(lettera, SLUG, '');
+  await bundle.close();
+  const inFolder = Object.fromEntries(
+    Object.entries(bundle.files).map(([path, bytes]) => [`type/${path}`, bytes]),
+  );
+  await show(link, {
+    ...inFolder,
+    'log/1861/winter.html': Buffer.from(`<!doctype html><html lang="en">${link}${BODY}`),
+  });
+  await page.goto(`${site?.url ?? ''}log/1861/winter.html`);
+  await page.evaluate(() => document.fonts.ready.then(() => undefined));
+  expect(await setIn('h1')).toMatchObject({ asked: 'Bricolage Grotesque' });
+  expect((await setIn('h1')).used).toMatch(/^Bricolage Grotesque/);
+  expect((await setIn('p')).used).toBe('Literata');
+});
+
+test.each([
+  ['1.83', sass],
+  ['as it is now', sassNow],
+])('Sass, %s: what the guide writes compiles and sets the page', async (_which, compiler) => {
   await deliver({});
   const [, source = ''] = /```scss\n([^]*?)```/.exec(GUIDE) ?? [];
   const folder = mkdtempSync(join(tmpdir(), 'lettera-'));
@@ -124,7 +201,7 @@ test('Sass: what the guide writes compiles and sets the page', async () => {
   );
   const tokens = files.find(({ path }) => path === '_tokens.scss')?.content ?? '';
   writeFileSync(join(folder, '_tokens.scss'), tokens);
-  const { css } = sass.compileString(source, { loadPaths: [folder] });
+  const { css } = compiler.compileString(source, { loadPaths: [folder] });
   await show('<link rel="stylesheet" href="lettera.css"><link rel="stylesheet" href="site.css">', {
     'site.css': Buffer.from(css),
   });

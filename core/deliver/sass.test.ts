@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { compileString } from 'sass';
+import { compileString as compileNow } from 'sass-now';
 import { applyChange } from '../change';
 import { PROPERTIES } from '../document';
 import { carries, resolveStyle } from '../style';
@@ -12,6 +13,19 @@ const compiled = (scss: string, document = seatedDocument()) =>
   compileString(`@use 'sass:map';\n${tokens(document)}\n${scss}`).css;
 
 describe('the Sass file', () => {
+  test('says the same to Sass as it is now', () => {
+    const document = seatedDocument();
+    const source = `${tokens(document)}\n${Object.keys(document.styles)
+      .map((style) => `.${style} { @include style-${style}; color: red; }`)
+      .join('\n')}`;
+    const said = (css: string) =>
+      [...css.matchAll(/([a-z-]+: [^;{}]+);/g)].map(([, declaration]) => declaration).sort();
+    const now = compileNow(source).css;
+    expect(said(now)).toEqual(said(compileString(source).css));
+    expect(said(now).length).toBeGreaterThan(100);
+    expect(now).toContain('.link:hover {');
+  });
+
   test('compiles, and says nothing by itself', () => {
     expect(compiled('')).toBe('');
   });
