@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import {
+  breaksOf,
   familiesOf,
   fightsOf,
   gatherNear,
@@ -41,6 +42,43 @@ describe('the widths that a page is read at', () => {
     [['print', '(prefers-color-scheme: dark)', '(min-height: 200px)'], 360, 1280],
   ])('%p: %d and %d', (texts, narrow, wide) => {
     expect(stockWidths(media(...texts))).toEqual({ narrow, wide });
+  });
+});
+
+describe('the widths at which a page sets type otherwise', () => {
+  const found = (...texts: string[]) => breaksOf(media(...texts)).map(({ from }) => from);
+
+  test.each<[string, number[]]>([
+    ['(min-width: 768px)', [768]],
+    // What holds up to a width ends where the next begins.
+    ['(max-width: 767px)', [768]],
+    ['(max-width: 767.98px)', [768]],
+    ['(width < 768px)', [768]],
+    ['(width <= 767px)', [768]],
+    ['(767px >= width)', [768]],
+    ['(min-width: 48em)', [768]],
+    ['(min-width: 768px) and (max-width: 1023px)', [768, 1024]],
+    ['print', []],
+    ['(min-width: 9000px)', []],
+  ])('%s: %p', (text, widths) => {
+    expect(found(text)).toEqual(widths);
+  });
+
+  test('are told by how many rules are about them, those of containers by their name', () => {
+    const { rules } = media('(min-width: 992px)', '(min-width: 768px)', '(max-width: 767px)');
+    const inContainer = (text: string) =>
+      media('').rules.map((rule) => ({
+        ...rule,
+        conditions: [{ kind: 'container' as const, text }],
+      }));
+    const inContainers = ['card (min-width: 400px)', '(min-width: 300px)', 'not card'].flatMap(
+      (text) => inContainer(text),
+    );
+    expect(breaksOf({ rules: [...rules, ...inContainers] })).toEqual([
+      { from: 768, rules: 2 },
+      { from: 400, container: 'card', rules: 1 },
+      { from: 992, rules: 1 },
+    ]);
   });
 });
 

@@ -452,3 +452,38 @@ test('a scale that is taken without the styles keeps the steps that these have',
   expect(after.scale.up).toBe(Math.max(document.scale.up, found?.up ?? 0));
   expect(after.scale.down).toBe(Math.max(document.scale.down, found?.down ?? 0));
 });
+
+describe('the widths of a site', () => {
+  const BREAKS = [
+    { from: 768, rules: 9 },
+    { from: 992, rules: 5 },
+    { from: 400, container: 'card', rules: 4 },
+    { from: 1200, rules: 3 },
+    { from: 1400, rules: 1 },
+  ];
+  const take = (document: ProjectDocument) => {
+    const stock = stockOf(PAGE, { breaks: BREAKS });
+    const fold = foldStock(stock, viewOf(stock), document);
+    return applyChange(document, foldPatch(document, fold)).document;
+  };
+
+  test('come with its styles, those that most rules are about, and none twice', () => {
+    const after = take(newDocument('Tarnholm'));
+    expect(after.widths).toEqual({
+      'from-768': { name: 'From 768 px', from: 768 },
+      'from-992': { name: 'From 992 px', from: 992 },
+      'card-400': { name: 'From 400 px of the container card', from: 400, container: 'card' },
+      'from-1200': { name: 'From 1200 px', from: 1200 },
+    });
+    expect(take(after).widths).toEqual(after.widths);
+  });
+
+  test('stay as they were where they are there already', () => {
+    const { document } = applyChange(newDocument('Tarnholm'), [
+      { op: 'add', path: '/widths', value: { tablet: { name: 'Tablet', from: 768 } } },
+    ]);
+    const { widths = {} } = take(document);
+    expect(widths['tablet']).toEqual({ name: 'Tablet', from: 768 });
+    expect(Object.values(widths).filter(({ from }) => from === 768)).toHaveLength(1);
+  });
+});

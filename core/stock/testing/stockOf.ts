@@ -1,3 +1,4 @@
+import type { SiteBreak } from '../widths';
 import {
   STOCK_PROPERTIES,
   StockBook,
@@ -67,6 +68,7 @@ export function stockOf(
     narrow?: number;
     wide?: number;
     root?: { narrow: number; wide: number };
+    breaks?: SiteBreak[];
   } = {},
 ): Stock {
   const book = new StockBook();
@@ -102,12 +104,13 @@ export function stockOf(
       wide: at(text.look ?? {}),
     });
   }
-  const { faces = [], narrow = 360, wide = 1280, root } = page;
+  const { faces = [], narrow = 360, wide = 1280, root, breaks } = page;
   book.pages.push({
     title: 'The light',
     narrow,
     wide,
     ...(root ? { root } : {}),
+    ...(breaks ? { breaks } : {}),
     faces,
     live: false,
     elsewhere: [],

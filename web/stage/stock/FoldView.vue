@@ -21,9 +21,11 @@ import NumberField from '../../control/NumberField.vue';
 import OnOff from '../../control/OnOff.vue';
 import { count, percent, pixels, plainNumber } from '../../control/figures';
 import { useKeys } from '../../control/keys';
+import { useFramework } from '../../proof/builtOn';
 import UnseenPage from '../../proof/UnseenPage.vue';
 import { useProject } from '../../store/project';
 import { useFoldProposal } from '../../store/foldProposal';
+import { useProof } from '../../store/proof';
 import { useStock } from '../../store/stock';
 import FoldScale from './FoldScale.vue';
 import FoldVoices from './FoldVoices.vue';
@@ -35,6 +37,7 @@ import { usePlaces } from './places';
 const props = defineProps<{ stock: Stock; view: StockView }>();
 const project = useProject();
 const site = useStock();
+const proof = useProof();
 const { point } = usePlaces(() => props.stock);
 
 const voices = ref(true);
@@ -123,6 +126,17 @@ const movesOf = (estimated: Moves, texts: readonly number[]): Moves =>
 const allMoves = computed(() =>
   movesOf(fold.value?.moves ?? movesTogether([]), [...props.stock.texts.keys()]),
 );
+
+/** Widths at which the site sets type otherwise, which come with the styles. */
+const widths = computed(() => {
+  const found = fold.value?.patch.find(({ path }) => path === '/widths');
+  const value = found && 'value' in found ? (found.value as ProjectDocument['widths']) : {};
+  return Object.values(value ?? {})
+    .map(({ name }) => name)
+    .join(', ');
+});
+/** What the site is built on, whose parts can be text elements once it is a page of the project. */
+const built = useFramework(() => proof.shownPage);
 
 function leave(key: string, on: boolean): void {
   left.value = on ? left.value.filter((one) => one !== key) : [...left.value, key];
@@ -235,6 +249,8 @@ const selectorsOf = (style: string): string =>
 
     <div class="part">
       <OnOff v-model="styles" :label="say.textsStyles" />
+      <p v-if="styles && widths.length" class="small quiet">{{ say.widthsToo(widths) }}</p>
+      <p v-if="styles && built" class="small quiet">{{ say.builtOn(built.name) }}</p>
       <FiguresTable v-if="styles" class="styles">
         <thead>
           <tr>

@@ -127,6 +127,9 @@ export const foldScale = {
 };
 
 export const foldView = {
+  widthsToo: (names: Said) => `Styles can differ where the site’s own do: ${names}.`,
+  builtOn: (name: Said) =>
+    `The site is built on ${name}. Once this is applied, its parts (buttons, badges, cards) can become text elements: View › This page › Who sets its text.`,
   nothingWasChanged: (fault: Said) => `${fault} Nothing was changed.`,
   tryAgain: 'Try again',
   foldingWasStopped: 'Folding was stopped.',
