@@ -25,7 +25,7 @@ export const forcedColours = occasion({
   kind: 'medium',
   css: '(forced-colors: active)',
   takes: besidesColours,
-  says: 'The visitor’s own few colours replace those of text, backgrounds and lines. Sizes, weights and underlines stay: what is told apart by its colour alone needs one of them here.',
+  says: 'The visitor’s own few colours replace those of text, backgrounds and lines. Sizes, weights and underlines stay: what differs in colour alone needs one of them here.',
 });
 
 /** Media Queries 5 §2.3. */
