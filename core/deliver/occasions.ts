@@ -1,11 +1,7 @@
 import { occasionOf } from '../document/occasion';
-import type {
-  OwnScale,
-  ProjectDocument,
-  SiteWidth,
-  TextElement,
-} from '../document/projectDocument';
+import type { ProjectDocument, SiteWidth, TextElement } from '../document/projectDocument';
 import { PROPERTIES } from '../document/property';
+import type { OwnScale } from '../document/scale';
 import { widthKeys } from '../document/styleValues';
 import { stepNumbers } from '../scale/steps';
 import { remCss } from '../scale/fluid';

@@ -38,7 +38,7 @@ import { GENERICS, type Generic } from './vocabulary';
 
 export { Face, FaceFile, Family, PinnedLine, Reference } from './case';
 export { Delivery } from './delivery';
-export { OwnScale, Print, SiteWidth } from './siteWidth';
+export { Print, SiteWidth } from './siteWidth';
 
 /** The document's own format; raised when its shape changes. */
 export const DOCUMENT_FORMAT = 1;

@@ -44,14 +44,8 @@ const IsHalfStep = (): PropertyDecorator =>
     { each: true },
   );
 
-/** One end of the scale. */
-export class ScaleEnd {
-  /** Viewport width, CSS px. */
-  @IsInt()
-  @Min(width[0])
-  @Max(width[1])
-  width!: number;
-
+/** A scale that has one end: a size, and what each step is larger by. */
+export class OwnScale {
   /** Base size, CSS px. */
   @IsNumber()
   @Min(base[0])
@@ -62,6 +56,15 @@ export class ScaleEnd {
   @Min(ratio[0])
   @Max(ratio[1])
   ratio!: number;
+}
+
+/** One end of the scale. */
+export class ScaleEnd extends OwnScale {
+  /** Viewport width, CSS px. */
+  @IsInt()
+  @Min(width[0])
+  @Max(width[1])
+  width!: number;
 }
 
 /** A second base and ratio at one end. */

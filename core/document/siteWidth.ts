@@ -1,24 +1,11 @@
 import { IsBoolean, IsInt, IsNumber, Matches, Max, MaxLength, Min } from 'class-validator';
 import { IsName } from './cssValues';
 import { MayBeLeftOut, Part } from './decorators';
+import { OwnScale } from './scale';
 import { SCALE_BOUNDS } from './scaleBounds';
 
-const { base, ratio } = SCALE_BOUNDS;
+const { ratio } = SCALE_BOUNDS;
 const WIDEST = 5120;
-
-/** A scale that stands in place of the site's fluid one: a size, and what each step is larger by. */
-export class OwnScale {
-  /** Base size, CSS px. */
-  @IsNumber()
-  @Min(base[0])
-  @Max(base[1])
-  base!: number;
-
-  @IsNumber()
-  @Min(ratio[0])
-  @Max(ratio[1])
-  ratio!: number;
-}
 
 /** Widths at which the site is laid out otherwise: of the viewport, or of a container. */
 export class SiteWidth {

@@ -1,7 +1,8 @@
 import type { Patch } from '../document/patch';
 import { freeKey } from '../document/faces';
 import { OCCASION_KEYS, widthInWords } from '../document/occasion';
-import type { OwnScale, ProjectDocument, SiteWidth } from '../document/projectDocument';
+import type { ProjectDocument, SiteWidth } from '../document/projectDocument';
+import type { OwnScale } from '../document/scale';
 
 /** The size of a step of a scale that has one end: its base, and the ratio as often as the step is far from it. */
 export const ownSize = ({ base, ratio }: OwnScale, step: number): number => base * ratio ** step;

@@ -1,3 +1,4 @@
+import { BREAKS } from './breaking';
 import { property } from './property';
 
 /** Whether a page or a column may end after a text. After headings it should not. CSS Fragmentation 3 §3.1. */
@@ -8,10 +9,6 @@ export const breakAfter = property({
   inFontShorthand: false,
   initial: 'auto',
   part: 'breaks',
-  values: {
-    kind: 'choice',
-    of: ['auto', 'avoid', 'page'],
-    words: { auto: 'may break', avoid: 'none', page: 'a new page' },
-  },
+  values: BREAKS,
   tells: null,
 });

@@ -4,11 +4,11 @@ import { occasionOf, type Patch } from '@lettera/core/document';
 import { removeWidthPatch } from '@lettera/core/style';
 import { computed, ref } from 'vue';
 import DoButton from '../../control/DoButton.vue';
-import NumberField from '../../control/NumberField.vue';
 import OnOff from '../../control/OnOff.vue';
 import TextField from '../../control/TextField.vue';
 import { readNumber } from '../../control/readNumber';
 import { useProject } from '../../store/project';
+import OwnScaleFields from './OwnScaleFields.vue';
 
 /** What belongs to the occasion, or the width, that the sheet shows: how browsers take it, and what is set for it as a whole. */
 const props = defineProps<{ occasion: string }>();
@@ -100,28 +100,12 @@ const addresses = computed({
     <template v-if="occasion === 'print'">
       <OnOff v-model="printed" :label="say.sizesInPt" />
       <template v-if="print">
-        <NumberField
-          :label="say.base"
-          :model-value="print.base"
-          :min="5"
-          :max="36"
-          :step="0.5"
+        <OwnScaleFields
+          :scale="print"
           unit="pt"
-          width="56px"
-          @update:model-value="
-            project.change([{ op: 'replace', path: '/print/base', value: $event }])
-          "
-        />
-        <NumberField
-          :label="say.ratio"
-          :model-value="print.ratio"
-          :min="1"
-          :max="3"
-          :step="0.05"
-          width="56px"
-          @update:model-value="
-            project.change([{ op: 'replace', path: '/print/ratio', value: $event }])
-          "
+          :smallest="5"
+          :largest="36"
+          @set="(name, value) => project.change([{ op: 'replace', path: `/print/${name}`, value }])"
         />
         <OnOff v-model="addresses" :label="say.linkAddresses" />
       </template>
@@ -160,27 +144,14 @@ const addresses = computed({
       /></label>
       <template v-if="width.container === undefined">
         <OnOff v-model="ownScale" :label="say.ownScale" />
-        <template v-if="width.scale">
-          <NumberField
-            :label="say.base"
-            :model-value="width.scale.base"
-            :min="8"
-            :max="64"
-            :step="0.5"
-            unit="px"
-            width="56px"
-            @update:model-value="set('scale/base', $event)"
-          />
-          <NumberField
-            :label="say.ratio"
-            :model-value="width.scale.ratio"
-            :min="1"
-            :max="3"
-            :step="0.05"
-            width="56px"
-            @update:model-value="set('scale/ratio', $event)"
-          />
-        </template>
+        <OwnScaleFields
+          v-if="width.scale"
+          :scale="width.scale"
+          unit="px"
+          :smallest="8"
+          :largest="64"
+          @set="(name, value) => set(`scale/${name}`, value)"
+        />
       </template>
       <DoButton :label="say.removeWidth" @click="remove" />
       <span v-if="refused" role="alert" class="mark-text">{{ refused }}</span>
