@@ -1,6 +1,6 @@
 import type { Face, ProjectDocument } from '../document/projectDocument';
 import { onceFor } from '../document/once';
-import { documentsAt } from '../style/documentAt';
+import { elementsInAllWays } from '../style/documentAt';
 import { PROPERTIES, settingsIn } from '../document/property';
 import type { Slant } from '../document/vocabulary';
 import { matchFace, type FaceMatch } from '../style/faceMatch';
@@ -84,19 +84,18 @@ export const faceUses = onceFor((document: ProjectDocument): ReadonlyMap<Face, F
     matches.set(id, match);
     return match;
   };
-  for (const at of documentsAt(document)) {
-    // Elements of one style that stand in the same are resolved once, and ask once.
-    for (const resolved of new Set(
-      Object.keys(at.elements).map((key) => resolveElement(at, key)),
-    )) {
-      const slant = resolved.slant.value;
-      const match = matchOf(resolved.voice.value, resolved.weight.value, slant);
-      if (!match) continue;
-      const use = of(match.face);
-      use.weights.add(match.weight);
-      use.slanted ||= slant !== 'normal';
-      use.add(at, resolved);
-    }
+  // Elements of one style that stand in the same are resolved once, and ask once.
+  const asking = new Map(
+    [...elementsInAllWays(document)].map(([at, key]) => [resolveElement(at, key), at]),
+  );
+  for (const [resolved, at] of asking) {
+    const slant = resolved.slant.value;
+    const match = matchOf(resolved.voice.value, resolved.weight.value, slant);
+    if (!match) continue;
+    const use = of(match.face);
+    use.weights.add(match.weight);
+    use.slanted ||= slant !== 'normal';
+    use.add(at, resolved);
   }
   if (document.delivery.boldItalics) {
     for (const voice of Object.keys(document.voices)) {

@@ -1,6 +1,6 @@
 import type { ProjectDocument } from '../document/projectDocument';
 import { languageOf } from '../measure/coverage';
-import { documentsAt } from '../style/documentAt';
+import { elementsInAllWays } from '../style/documentAt';
 import { resolveElement } from '../style/resolve';
 
 /** From the space to the tilde: code, addresses and prices need any of it. */
@@ -37,13 +37,11 @@ const codePoints = (characters: Iterable<string>): ReadonlySet<number> =>
 
 /** Whether text in a family of the case is set in another case than it is written in. */
 const changesCase = (document: ProjectDocument, familyKey: string): boolean =>
-  documentsAt(document).some((at) =>
-    Object.keys(at.elements).some((key) => {
-      const resolved = resolveElement(at, key);
-      const family = at.voices[resolved.voice.value ?? '']?.family;
-      return family === familyKey && resolved.case.value !== 'none';
-    }),
-  );
+  [...elementsInAllWays(document)].some(([at, key]) => {
+    const resolved = resolveElement(at, key);
+    const family = at.voices[resolved.voice.value ?? '']?.family;
+    return family === familyKey && resolved.case.value !== 'none';
+  });
 
 /** Texts typed into pages, over the pages' own. */
 const typedTexts = ({ typed = {} }: ProjectDocument): string[] =>

@@ -1,8 +1,10 @@
+import { occasionOf } from '../document/occasion';
 import { onceFor } from '../document/once';
 import { onceForParts } from '../document/onceForParts';
 import type { ProjectDocument, TextStyle } from '../document/projectDocument';
 import { PROPERTY_NAMES, type PropertyName } from '../document/property';
 import type { Scale } from '../document/scale';
+import { BODY_STYLE } from '../document/vocabulary';
 import {
   narrowBelowOf,
   occasionIn,
@@ -103,10 +105,68 @@ export const occasionsUsed = (document: Pick<ProjectDocument, 'styles' | 'widths
   return used.size === 0 ? [] : occasionKeys(document).filter((key) => used.has(valuesAt(key)));
 };
 
-/** The project as it is in all of its ways: for every width, on narrow screens, and on each occasion that it differs. */
-export const documentsAt = <P extends Pick<ProjectDocument, 'styles'>>(project: P): P[] => [
-  ...new Set([project, ...[...placesUsed(project)].map((where) => documentAt(project, where))]),
-];
+/** Keys of the styles that differ somewhere: those that have values there, and those that follow one that has. */
+const reachedAt = byPlace((styles: Styles, where): ReadonlySet<string> => {
+  const reached = new Map<string, boolean>();
+  const differs = (key: string): boolean => {
+    const known = reached.get(key);
+    if (known !== undefined) return known;
+    // What follows itself is no document's; it would not end.
+    reached.set(key, false);
+    const style = styles[key];
+    const own = Object.keys(valuesOf(style, where)).length > 0;
+    const found = own || (style?.follows ? differs(style.follows) : false);
+    reached.set(key, found);
+    return found;
+  };
+  return new Set(Object.keys(styles).filter(differs));
+});
+
+/** Whether what differs there is handed on to text within: on a medium and at a width, not in a state or a part. */
+function isHandedOn(where: StyleValues): boolean {
+  const kind = occasionOf(occasionIn(where) ?? '')?.kind;
+  return kind !== 'state' && kind !== 'part';
+}
+
+/** A way in which a project differs from what it is for every width. */
+export interface WayAt<P> {
+  where: StyleValues;
+  at: P;
+  /** Keys of the styles that differ there. */
+  styles: ReadonlySet<string>;
+}
+
+/** The ways in which a project differs: on narrow screens, at widths, and on occasions. */
+export const waysAt = <P extends Pick<ProjectDocument, 'styles'>>(project: P): WayAt<P>[] =>
+  [...placesUsed(project)]
+    .filter((where) => where !== 'set')
+    .map((where) => ({
+      where,
+      at: documentAt(project, where),
+      styles: reachedAt(project.styles, where),
+    }));
+
+/**
+ * Every text element as the project has it, and as it has it wherever that may be something else: what no way reaches
+ * is looked at once.
+ */
+export function* elementsInAllWays<P extends StyledProject>(
+  project: P,
+): Generator<readonly [at: P, element: string]> {
+  const { elements } = project;
+  for (const key of Object.keys(elements)) yield [project, key];
+  for (const { where, at, styles } of waysAt(project)) {
+    const isEverywhere = isHandedOn(where) && styles.has(BODY_STYLE);
+    for (const [key, { style, parent }] of Object.entries(elements)) {
+      let isReached = isEverywhere || styles.has(style);
+      for (let around = parent; !isReached && isHandedOn(where) && around;) {
+        isReached = styles.has(elements[around]?.style ?? '');
+        around = elements[around]?.parent ?? null;
+      }
+      if (isReached) yield [at, key];
+    }
+  }
+}
 
 /** pt in CSS px. CSS Values 4 §6.2. */
 const PT = 96 / 72;

@@ -3,7 +3,7 @@ import { onceForParts } from '../document/onceForParts';
 import type { ProjectDocument } from '../document/projectDocument';
 import { PROPERTY_NAMES, type PropertyName } from '../document/property';
 import { BODY_STYLE } from '../document/vocabulary';
-import { documentsAt } from './documentAt';
+import { waysAt } from './documentAt';
 import { followsOneOf } from './mergeStyles';
 import { ownVoices } from './ownVoices';
 import {
@@ -64,13 +64,14 @@ export const redundant = onceForParts(['styles', 'elements'], (document): StyleP
     if (known) known.push(parent);
     else parents.set(style, [parent]);
   }
-  const ways = documentsAt(document);
+  const ways = waysAt(document);
   return Object.entries(document.styles).flatMap(([style, { set }]) =>
     PROPERTY_NAMES.flatMap((property): StyleProperty[] => {
       const value = set[property];
       if (value === undefined || style === BODY_STYLE) return [];
       const same = (parents.get(style) ?? [null]).every((parent) => {
-        return ways.every((at) => {
+        const there = ways.filter(({ styles }) => styles.has(style)).map(({ at }) => at);
+        return [document, ...there].every((at) => {
           // What it sets otherwise there, it sets whatever it follows elsewhere.
           if (at.styles[style]?.set[property] !== value) return true;
           const followed = followedProperty(at, style, parent, property);
@@ -105,19 +106,22 @@ export const sameStyles = onceForParts(['styles', 'elements'], (document): strin
   const groups: string[][] = [];
   const byWords = new Map<string, string[][]>();
   const worn = elementsByStyle(document);
-  const ways = documentsAt(document);
+  const ways = waysAt(document);
   const standsBehind = (one: string, other: string): boolean =>
     !worn.has(one) && followsOneOf(document, other, new Set([one]));
   for (const key of Object.keys(document.styles)) {
     const resolved = resolveInUse(document, key);
     // One that leaves all open says nothing.
     if (!PROPERTY_NAMES.some((name) => carries(resolved[name]))) continue;
-    const words = ways.map((at) => inWords(resolveInUse(at, key))).join('/');
+    const there = ways.filter(({ styles }) => styles.has(key));
+    const otherwise = there.map(({ where, at }) => `${where} ${inWords(resolveInUse(at, key))}`);
+    const words = [inWords(resolved), ...otherwise].join('/');
     const near = byWords.get(words) ?? [];
     byWords.set(words, near);
     const group = near.find(([first = '']) => {
       if (standsBehind(first, key) || standsBehind(key, first)) return false;
-      return ways.every((at) => {
+      // Those of the same words differ in the same places.
+      return [document, ...there.map(({ at }) => at)].every((at) => {
         const [one, other] = [resolveInUse(at, key), resolveInUse(at, first)];
         return PROPERTY_NAMES.every((name) => sayTheSame(one[name].value, other[name].value));
       });

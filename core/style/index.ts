@@ -57,7 +57,6 @@ export {
   documentAt,
   documentAtWidth,
   documentOn,
-  documentsAt,
   narrowDocument,
   occasionsUsed,
   saidAt,

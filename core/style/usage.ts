@@ -1,7 +1,7 @@
 import { onceForParts } from '../document/onceForParts';
 import type { ProjectDocument } from '../document/projectDocument';
 import type { Slant } from '../document/vocabulary';
-import { documentsAt } from './documentAt';
+import { elementsInAllWays } from './documentAt';
 import { resolveElement, resolveInUse, type StyledProject } from './resolve';
 
 /** A weight and a slant that styles ask for. */
@@ -22,9 +22,7 @@ export const voiceUses = onceForParts(
   ['styles', 'elements'],
   (document): ReadonlyMap<string, VoiceUse> => {
     const uses = new Map<string, Map<string, StyleRequest & { styles: Set<string> }>>();
-    for (const [at, key, element] of documentsAt(document).flatMap((one) =>
-      Object.entries(one.elements).map(([key, element]) => [one, key, element] as const),
-    )) {
+    for (const [at, key] of elementsInAllWays(document)) {
       const resolved = resolveElement(at, key);
       const voice = resolved.voice.value;
       const weight = resolved.weight.value;
@@ -38,7 +36,7 @@ export const voiceUses = onceForParts(
         styles: new Set<string>(),
       };
       requests.set(requestKey(weight, slant), request);
-      request.styles.add(element.style);
+      request.styles.add(at.elements[key]?.style ?? '');
     }
     return new Map(
       [...uses].map(([voice, requests]) => [

@@ -59,10 +59,14 @@ export interface Visit {
   known?: ReadonlySet<string>;
 }
 
-/** A visit, with the host that it is of. */
+/** A visit, with where it began. */
 interface Visiting extends Required<Omit<Visit, 'known'>> {
-  host: string;
+  start: URL;
 }
+
+/** Whether what lets in is sent along: to the host that it was given for, and never less safely than there. */
+const isLetIn = (url: URL, { start }: Visiting): boolean =>
+  url.host === start.host && (url.protocol === start.protocol || url.protocol === 'https:');
 
 /** Names that no site of the world has. RFC 6761; RFC 6762. */
 const INNER_NAME =
@@ -161,7 +165,7 @@ export class SiteFetcher {
             'Accept-Encoding': 'gzip, deflate, br',
             'User-Agent': 'Lettera',
             // What lets in is for the one host that it was given for, wherever that sends on to.
-            ...(url.host === visit.host ? visit.headers : {}),
+            ...(isLetIn(url, visit) ? visit.headers : {}),
           },
           maxHeaderSize: 32 * 1024,
         },
@@ -238,7 +242,7 @@ export class SiteFetcher {
     if (address.length > this.limits.address) throw new SiteError('The address is too long.');
     const all = AbortSignal.any([signal, AbortSignal.timeout(this.limits.all)]);
     const start = asked(address.trim());
-    const visit = { allowed, headers, host: start.host };
+    const visit = { allowed, headers, start };
     const page = await this.#get(start, 'page', all, visit);
     const { requests: waiting, base } = await requestsIn(jobs, page.bytes, 'page', page.url);
     const files: FetchedFile[] = [
