@@ -65,7 +65,7 @@ interface Visiting extends Required<Omit<Visit, 'known'>> {
 }
 
 /** Whether what lets in is sent along: to the host that it was given for, and never less safely than there. */
-const isLetIn = (url: URL, { start }: Visiting): boolean =>
+export const isLetIn = (url: URL, { start }: Pick<Visiting, 'start'>): boolean =>
   url.host === start.host && (url.protocol === start.protocol || url.protocol === 'https:');
 
 /** Names that no site of the world has. RFC 6761; RFC 6762. */
