@@ -8,6 +8,7 @@ import { isPublicAddress } from './publicAddress';
 import {
   FETCH_LIMITS,
   InnerHostError,
+  isLetIn,
   SiteFetcher,
   type FetchedFile,
   type Resolver,
@@ -448,6 +449,17 @@ describe('an address without a scheme', () => {
 });
 
 describe('what lets in', () => {
+  test.each([
+    ['https://a.test/', 'https://a.test/log', true],
+    ['http://a.test/', 'https://a.test/', true],
+    ['https://a.test/', 'http://a.test/', false],
+    ['https://a.test/', 'https://a.test:8443/', false],
+    ['https://a.test/', 'https://b.a.test/', false],
+    ['http://a.test:80/', 'http://a.test/', true],
+  ])('given for %s, is sent to %s: %p', (from, to, isSent) => {
+    expect(isLetIn(new URL(to), { start: new URL(from) })).toBe(isSent);
+  });
+
   test('goes to the host of the page alone, wherever that sends on to or asks', async () => {
     const told: string[] = [];
     const elsewhere = await serving((request, response) => {
