@@ -319,11 +319,15 @@ describe('an opened family', () => {
 
   test('leads to look-alikes, with what differs', async () => {
     await openRow('Gloock');
-    const first = await page.waitForSelector('.panel li button.name');
-    const name = await first?.evaluate((node) => node.textContent?.trim());
+    await page.waitForSelector('.panel li button.name');
+    // A name is set in its own face, and is blank until that is there.
+    const name = await eventually(
+      () => page.$eval('.panel li button.name', (node) => node.textContent?.trim() ?? ''),
+      (said) => said !== '',
+    );
     // The generated families repeat the library, so the nearest is another Gloock.
     expect(name).toMatch(/^Gloock \d/);
-    await press(page, name ?? '', '.panel');
+    await press(page, name, '.panel');
     await eventually(
       () => page.$eval('.family.open .name', (node) => node.textContent?.trim()),
       (open) => open === name,

@@ -1,33 +1,23 @@
 <script setup lang="ts">
 import { styleSheet as say } from './words';
 import {
-  narrowBelowOf,
   descriptorOf,
-  occasionIn,
-  OCCASION_KEYS,
-  OCCASIONS,
   PROPERTIES,
   PROPERTY_NAMES,
-  takenOn,
-  valuesAt,
   valuesOf,
-  widthKeys,
   type PropertyName,
   type PropertyPart,
-  type StyleValues,
 } from '@lettera/core/document';
 import {
-  addWidthPatch,
   copiedCells,
   documentAt,
   followPatch,
-  occasionsUsed,
   pastePatch,
   resolveInUse,
 } from '@lettera/core/style';
 import TextField from '../../control/TextField.vue';
 import PickOne from '../../control/PickOne.vue';
-import { computed, nextTick, onBeforeUnmount, ref, useTemplateRef, watch } from 'vue';
+import { computed, nextTick, ref, useTemplateRef, watch } from 'vue';
 import ChoiceSet from '../../control/ChoiceSet.vue';
 import NearTableRows from '../../control/NearTableRows.vue';
 import NumberField from '../../control/NumberField.vue';
@@ -37,11 +27,12 @@ import DoButton from '../../control/DoButton.vue';
 import { count } from '../../control/figures';
 import { useKeys } from '../../control/keys';
 import { useProject } from '../../store/project';
-import { STOPS, useProof } from '../../store/proof';
+import { useProof } from '../../store/proof';
 import { useCellCursor } from './cellCursor';
 import OccasionLine from './OccasionLine.vue';
 import SheetRow from './SheetRow.vue';
 import { saysOf, styleRow, type StyleRow } from './styleRow';
+import { useWhereShown, type Chosen } from './whereShown';
 
 /** The text styles as a ruled sheet: a row a style, a column a property. */
 const project = useProject();
@@ -56,12 +47,7 @@ const ALL_PARTS: { value: PropertyPart; label: string }[] = [
   { value: 'around', label: say.around },
   { value: 'breaks', label: say.breaks },
 ];
-/** Whether the sheet shows what is set for every width, or what differs somewhere. */
-const at = ref<StyleValues>('set');
-const occasion = computed(() => occasionIn(at.value));
-/** Whether a property can be set where the sheet is. */
-const isTaken = (name: PropertyName): boolean =>
-  occasion.value === null ? descriptorOf(name).only === undefined : takenOn(occasion.value, name);
+const { at, occasion, below, isTaken, places, goTo } = useWhereShown();
 const parts = computed(() =>
   ALL_PARTS.filter(({ value }) =>
     PROPERTY_NAMES.some((name) => PROPERTIES[name].part === value && isTaken(name)),
@@ -84,82 +70,6 @@ const engines = computed(() =>
     const { label, engines: says } = descriptorOf(name);
     return says ? [{ label, says }] : [];
   }),
-);
-
-const below = computed(() => (project.document ? narrowBelowOf(project.document) : 0));
-/** Stands in the list of widths for one that is added. */
-const ANOTHER = 'another';
-type Chosen = StyleValues | typeof ANOTHER;
-const places = computed<{ label: string; choices: { value: Chosen; label: string }[] }[]>(() => {
-  const { document } = project;
-  const used = new Set(document ? occasionsUsed(document) : []);
-  const named = (key: string, label: string) => ({
-    value: valuesAt(key),
-    label: used.has(key) ? say.isSet(label) : label,
-  });
-  const ofKind = (kind: string) =>
-    OCCASION_KEYS.filter((key) => OCCASIONS[key].kind === kind).map((key) =>
-      named(key, OCCASIONS[key].label),
-    );
-  return [
-    {
-      label: say.widths,
-      choices: [
-        { value: 'set', label: say.everyWidth },
-        { value: 'narrow', label: say.belowPx(below.value) },
-        ...(document
-          ? widthKeys(document).map((key) => named(key, document.widths?.[key]?.name ?? key))
-          : []),
-        { value: ANOTHER, label: say.anotherWidth },
-      ],
-    },
-    { label: say.states, choices: ofKind('state') },
-    { label: say.partsOfText, choices: ofKind('part') },
-    { label: say.media, choices: ofKind('medium') },
-  ];
-});
-/** Widths at which many sites change, from the widest phones on, CSS px. */
-const USUAL_WIDTHS = [768, 1024, 1440, 480];
-function goTo(where: Chosen): void {
-  const { document } = project;
-  if (where !== ANOTHER) at.value = where;
-  else if (document) {
-    const taken = Object.values(document.widths ?? {}).map(({ from }) => from);
-    const from = USUAL_WIDTHS.find((width) => !taken.includes(width)) ?? 1920;
-    const { patch, key } = addWidthPatch(document, { from });
-    if (project.change(patch)) at.value = valuesAt(key);
-  }
-}
-/** A width at which what the sheet shows is so; null for any. */
-function widthShown(where: StyleValues): number | null {
-  if (where === 'narrow') return Math.min(STOPS[0].width, below.value - 1);
-  const { from, below: end, container } = project.document?.widths?.[occasionIn(where) ?? ''] ?? {};
-  if (container !== undefined || (from === undefined && end === undefined)) return null;
-  return from ?? (end ?? 0) - 1;
-}
-/** The width that the proof had before others were looked at; a number, or null for its room. */
-let before: { asked: number | null } | null = null;
-/** What differs somewhere is seen there. */
-watch(at, (where) => {
-  proof.occasion = occasionIn(where);
-  const width = widthShown(where);
-  if (width !== null) {
-    before ??= { asked: proof.asked };
-    proof.setWidth(width);
-  } else if (before) {
-    proof.setWidth(before.asked);
-    before = null;
-  }
-});
-onBeforeUnmount(() => (proof.occasion = null));
-/** A width that is gone, by an undo or in another window, is shown no longer. */
-watch(
-  () =>
-    occasion.value === null ||
-    places.value.some(({ choices }) => choices.some(({ value }) => value === at.value)),
-  (isThere) => {
-    if (!isThere) at.value = 'set';
-  },
 );
 
 const sought = ref('');
