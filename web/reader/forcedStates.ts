@@ -90,8 +90,11 @@ export const stateOf = (occasion: string): State | null =>
 
 /** The project as it is in a state of its texts. */
 export function documentIn(document: ProjectDocument, state: State | null): ProjectDocument {
-  const key = Object.keys(OF_OCCASIONS).find((occasion) => OF_OCCASIONS[occasion] === state);
-  return key === undefined ? document : documentAt(document, valuesAt(key));
+  if (state === null) return document;
+  const forced = (WITH[state] ?? state).split(' ');
+  return Object.entries(OF_OCCASIONS)
+    .filter(([, one]) => forced.includes(one))
+    .reduce((at, [key]) => documentAt(at, valuesAt(key)), document);
 }
 
 /** States that a project has rules for. */
