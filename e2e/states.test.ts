@@ -225,7 +225,14 @@ describe('colours and the name', () => {
       Math.abs((told?.y ?? 0) + (told?.height ?? 0) - (tried?.y ?? 0)),
     );
     expect(apart).toBeLessThan(20);
-    expect(await field?.evaluate((node) => (node as HTMLInputElement).value)).toBe('rgb(34 34 34)');
+    await eventually(
+      () =>
+        page.$eval(
+          '[aria-label="Ink on the light background"]',
+          (node) => (node as HTMLInputElement).value,
+        ),
+      (value) => value === 'rgb(34 34 34)',
+    );
     await page.keyboard.press('Escape');
     await page.waitForSelector('.refusal', { hidden: true });
     expect(await colour()).toBe('rgb(34, 34, 34)');
