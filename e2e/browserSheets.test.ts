@@ -30,7 +30,7 @@ const BODY =
 <p>Running</p>';
 
 /** A value that is not the browser's, for each property that is inherited and left open otherwise. */
-const ON_BODY: Partial<Record<PropertyName, string>> = {
+const ON_BODY: Partial<Record<PropertyName, string | number>> = {
   alignment: 'end',
   wrapping: 'balance',
   figures: 'oldstyle-nums proportional-nums',
@@ -42,6 +42,8 @@ const ON_BODY: Partial<Record<PropertyName, string>> = {
   palette: 'dark',
   underlineOffset: '2px',
   underlineSkip: 'none',
+  orphans: 3,
+  widows: 4,
 };
 
 const add = (path: string, value: unknown): Patch[number] => ({ op: 'add', path, value });

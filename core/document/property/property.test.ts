@@ -56,6 +56,13 @@ describe('a property of a text style', () => {
     ['lineThickness', 'border-width', false, '0px'],
     ['lineKind', 'border-style', false, 'none'],
     ['lineColour', 'border-color', false, null],
+    // CSS Fragmentation 3 §3; CSS Inline 3 §7.
+    ['breakBefore', 'break-before', false, 'auto'],
+    ['breakInside', 'break-inside', false, 'auto'],
+    ['breakAfter', 'break-after', false, 'auto'],
+    ['orphans', 'orphans', true, 2],
+    ['widows', 'widows', true, 2],
+    ['dropLines', 'initial-letter', false, null],
   ])('%s is %s, inherited: %s, and %j when nothing sets it', (name, css, inherited, initial) => {
     expect(descriptorOf(name)).toMatchObject({ css, inherited, initial });
   });
@@ -88,6 +95,8 @@ describe('a property of a text style', () => {
     ['underlineOffset', ['0.2em', '-3px'], ['50px', '1lh', 'auto']],
     ['trimming', ['trim-both cap alphabetic'], ['trim-both', 'cap alphabetic']],
     ['ground', ['accent', 'ground'], ['#fff', 'none']],
+    ['orphans', [1, 3, 10], [0, 11, 2.5, '3']],
+    ['breakAfter', ['avoid', 'page'], ['always', 'left', 1]],
   ])('%s takes %j, and not %j', (name, taken, refused) => {
     for (const value of taken) expect(set(name, value)).not.toThrow();
     for (const value of refused) expect(set(name, value)).toThrow();
