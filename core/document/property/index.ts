@@ -44,6 +44,7 @@ export type { LengthUnit, Property, PropertyPart, Telling, Values } from './prop
 
 /** Every property of a text style, by its name in the document, in the order in which it is shown. */
 export const PROPERTIES = {
+  dropLines,
   voice,
   weight,
   slant,
@@ -52,7 +53,6 @@ export const PROPERTIES = {
   letterSpacing,
   case: letterCase,
   colour,
-  dropLines,
   figures,
   smallCaps,
   ligatures,

@@ -91,7 +91,8 @@ const isSet = computed(
 /** Nothing sets it, and nothing is delivered of it. */
 const isLeft = computed(() => props.resolved.origin === 'browser');
 const text = computed(() => {
-  if (isLeft.value) return say.pagesOwn;
+  // What means something on one occasion alone is not there elsewhere.
+  if (isLeft.value) return descriptorOf(props.property).only ? '–' : say.pagesOwn;
   const { shown } = project;
   if (!shown) return '';
   // A length is inherited as it was computed where it was set, whatever the size is here.

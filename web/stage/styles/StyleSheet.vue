@@ -340,7 +340,7 @@ useKeys(say.inStyles, [
   <div v-else ref="sheet" class="sheet">
     <table
       class="styles-table"
-      :class="part"
+      :class="[part, { many: properties.length > 8 }]"
       :aria-rowcount="listed.length + 1"
       @keydown="onKey"
       @copy="copy"
@@ -427,6 +427,10 @@ useKeys(say.inStyles, [
   width: 100%;
   min-width: 1000px;
   table-layout: fixed;
+}
+/* More columns than there is room for are reached by moving the sheet. */
+.styles-table.many {
+  min-width: 1200px;
 }
 col.wide {
   width: 20%;

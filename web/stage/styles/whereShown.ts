@@ -91,7 +91,8 @@ export function useWhereShown() {
   }
   /** What differs somewhere is seen there. */
   watch(occasion, (key) => (proof.occasion = key));
-  watch(range, (now) => {
+  watch(at, () => {
+    const { value: now } = range;
     if (!now) giveBack();
     else if (proof.width < now.from || proof.width >= now.below) {
       before ??= { asked: proof.asked };
