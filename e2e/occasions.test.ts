@@ -173,10 +173,11 @@ test('styles differ at the site’s widths, of the page and of a container, and 
         tablet: { name: 'Tablet', from: 768, below: 1100 },
         wall: { name: 'Wall', from: 1600, scale: { base: 24, ratio: 1.5 } },
         card: { name: 'Card', from: 400, container: 'card' },
+        slim: { name: 'Slim', below: 400, container: 'card' },
       },
     },
     at('heading-1', { tablet: { case: 'uppercase' } }),
-    at('pull-quote', { card: { case: 'uppercase' } }),
+    at('pull-quote', { card: { case: 'uppercase' }, slim: { case: 'lowercase' } }),
   ]);
   const page = await delivered();
   const cases: Record<number, string> = {};
@@ -187,7 +188,7 @@ test('styles differ at the site’s widths, of the page and of a container, and 
   expect(cases).toEqual({ 767: 'none', 768: 'uppercase', 1099: 'uppercase', 1100: 'none' });
   expect(await one(page, '.pull-quote', 'text-transform')).toBe('uppercase');
   await page.$eval('.card', (node) => ((node as HTMLElement).style.width = '399px'));
-  expect(await one(page, '.pull-quote', 'text-transform')).toBe('none');
+  expect(await one(page, '.pull-quote', 'text-transform')).toBe('lowercase');
   await page.setViewport({ width: 1600, height: 800 });
   expect(await one(page, 'body', 'font-size')).toBe('24px');
   await page.setViewport({ width: 1599, height: 800 });

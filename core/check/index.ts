@@ -1,8 +1,8 @@
 import type { Patch } from '../document/patch';
 import type { ProjectDocument } from '../document/projectDocument';
 import { occasionOf } from '../document/occasion';
-import { narrowBelowOf } from '../document/styleValues';
-import { documentOn, narrowDocument, occasionsUsed, saidAt } from '../style/documentAt';
+import { narrowBelowOf, widthKeys } from '../document/styleValues';
+import { documentAtWidth, documentOn, occasionsUsed, saidAt } from '../style/documentAt';
 import { closeLevels } from './closeLevels';
 import { crossedSteps } from './crossedSteps';
 import { floatingLine } from './floatingLine';
@@ -98,10 +98,11 @@ function* allMarks(document: ProjectDocument, evidence: Evidence): Generator<voi
       yield;
     }
     for (const mark of found) {
-      if (!reaches(mark.style)) continue;
-      if (mark.width === undefined ? known.has(mark.message) : !holds(mark.width)) continue;
-      if (known.has(mark.message)) {
-        if (subject === undefined) there.push(mark);
+      const isKnown = known.has(mark.message);
+      if (!reaches(mark.style) || (mark.width === undefined ? isKnown : !holds(mark.width)))
+        continue;
+      if (isKnown) {
+        there.push(mark);
         continue;
       }
       // Its change is for every width, and would not put right what differs here.
@@ -113,9 +114,9 @@ function* allMarks(document: ProjectDocument, evidence: Evidence): Generator<voi
       there.push({ ...rest, ...about, message: `${says}. ${mark.message}` });
     }
   }
-  // At narrow widths it is what is set there that is marked.
-  const [narrow] = ways.filter(({ subject }) => subject === undefined);
-  const isElsewhere = ({ width }: Mark) => !narrow || width === undefined || !narrow.holds(width);
+  // Where something differs by the width of the page, it is what is set there that is marked.
+  const isElsewhere = ({ width }: Mark) =>
+    width === undefined || !ways.some(({ holds }) => holds(width));
   const elsewhere = usual.flatMap(({ rule, marks }) =>
     BY_WIDTH.has(rule) ? marks.filter(isElsewhere) : marks,
   );
@@ -132,7 +133,7 @@ interface Way {
   holds: (width: number) => boolean;
   /** Whether it is about a style: what differs in a state or in a part of a text is that style's alone. */
   reaches: (style: string | undefined) => boolean;
-  /** The occasion; left out for narrow screens. */
+  /** What tells its marks from those of the rest; left out for narrow screens. */
   subject?: string;
 }
 
@@ -143,38 +144,49 @@ const WITHOUT_CONTRAST = ['disabled', 'forced-colours', 'print'];
 
 const capital = (label: string): string => label.replace(/^./, (first) => first.toUpperCase());
 
-function waysOf(document: ProjectDocument): Way[] {
+/** The ways of a project that its page's width decides, each with the widths at which it is so. */
+function waysByWidth(document: ProjectDocument): Way[] {
   const below = narrowBelowOf(document);
-  const narrow = narrowDocument(document);
+  const widths = widthKeys(document).map((key) => document.widths?.[key] ?? { name: key });
+  const starts = [0, below, ...widths.flatMap((one) => [one.from ?? 0, one.below ?? 0])];
+  const all = new Set(starts.map((width) => documentAtWidth(document, width)));
+  all.delete(document);
+  return [...all].map((at): Way => {
+    const holds = (width: number) => documentAtWidth(document, width) === at;
+    const first = starts.find(holds) ?? 0;
+    const names = widths
+      .filter((one) => one.container === undefined)
+      .filter((one) => first >= (one.from ?? 0) && first < (one.below ?? Infinity))
+      .map(({ name }) => name);
+    return {
+      at,
+      rules: BY_WIDTH,
+      says: [...(first < below ? [`Below ${below} px`] : []), ...names].join(', '),
+      holds,
+      reaches: () => true,
+      ...(names.length > 0 ? { subject: 'width' } : {}),
+    };
+  });
+}
+
+function waysOf(document: ProjectDocument): Way[] {
   const onOccasions = occasionsUsed(document)
     .filter((key) => !WITHOUT_CONTRAST.includes(key))
+    .filter((key) => occasionOf(key) || document.widths?.[key]?.container !== undefined)
     .map((key): Way => {
       const named = occasionOf(key);
-      const { from = 0, below: end = Infinity, name = key } = document.widths?.[key] ?? {};
+      const isOwn = named?.kind === 'state' || named?.kind === 'part';
       return {
         at: documentOn(document, key),
-        rules: named ? COLOURS : BY_WIDTH,
-        says: capital(named?.label ?? name),
-        holds: named ? () => true : (width) => width >= from && width < end,
+        rules: COLOURS,
+        says: capital(named?.label ?? document.widths?.[key]?.name ?? key),
+        holds: () => false,
         reaches: (style) =>
-          named?.kind !== 'state' && named?.kind !== 'part'
-            ? true
-            : style !== undefined && saidAt(document, style, key).length > 0,
+          !isOwn || (style !== undefined && saidAt(document, style, key).length > 0),
         subject: key,
       };
     });
-  return narrow === document
-    ? onOccasions
-    : [
-        {
-          at: narrow,
-          rules: BY_WIDTH,
-          says: `Below ${below} px`,
-          holds: (width) => width < below,
-          reaches: () => true,
-        },
-        ...onOccasions,
-      ];
+  return [...waysByWidth(document), ...onOccasions];
 }
 
 /** What a mark is, whatever its figures: its rule, and all that it is about. */

@@ -44,18 +44,12 @@ const said = (
  * nothing of what is left open: that is the site's.
  */
 export function elementRule(document: ProjectDocument, element: TextElement): string {
-  const selectors = selectorsOf(document, element);
-  const weighed = (of: readonly string[]) => (state: string) =>
-    weighedSelector(
-      document,
-      element,
-      state ? of.flatMap(selectorTexts).map((one) => one + state) : of,
-    );
-  if (!keepsColours(document)) return ruleOf(document, weighed(selectors), element);
-  const rest = ruleOf(document, weighed(selectors), element, (all) => parted(all).rest);
+  const whole = selectorIn(document, element, selectorsOf(document, element));
+  if (!keepsColours(document)) return ruleOf(document, whole, element);
+  const rest = ruleOf(document, whole, element, (all) => parted(all).rest);
   const colours = ruleOf(
     document,
-    weighed(colouredBy(document, element)),
+    selectorIn(document, element, colouredBy(document, element)),
     element,
     (all) => parted(all).coloured,
   );
@@ -98,6 +92,16 @@ export function ruleOf(
     ...occasions,
   ].join('');
 }
+
+/** How the selector of an element's rule is written in each state, for some of what it meets. */
+const selectorIn =
+  (document: ProjectDocument, element: TextElement, of: readonly string[]) =>
+  (state: string): string =>
+    weighedSelector(
+      document,
+      element,
+      state ? of.flatMap(selectorTexts).map((one) => one + state) : of,
+    );
 
 /** The selector of a part of what a list of selectors meets: each has it behind it. */
 const inPart = (selector: string, part: string): string =>
@@ -294,11 +298,22 @@ function gridRules(document: ProjectDocument, of: 'set' | 'open'): string {
     if (of === 'set' ? !isSet : isSet || !carries(own.step)) return [];
     const { source, value } = resolveStyle(document, style, parent).lineHeight;
     const factor = source ? `var(${styleProperty(source, 'lineHeight')})` : cssNumber(value);
-    const lines = `max(${grid}, round(nearest, calc(${factor} * 1em), ${grid}))`;
-    const declarations: Declaration[] = [['line-height', lines]];
-    return isSet
-      ? [cssRule(weighedSelector(document, element), said(element, declarations))]
-      : [cssRule(where(selectorsOf(document, element)), declarations)];
+    const rounded = (to: string): Declaration[] => [
+      ['line-height', `max(${grid}, round(nearest, calc(${to} * 1em), ${grid}))`],
+    ];
+    if (!isSet) return [cssRule(where(selectorsOf(document, element)), rounded(factor))];
+    const inState = selectorIn(document, element, selectorsOf(document, element));
+    // These rules stand behind all others: what differs on an occasion is said again.
+    const differing = occasionParts(document, element).flatMap(
+      ({ key, declarations, state, part, conditions }) => {
+        const own = declarations.find(([property]) => property === PROPERTIES.lineHeight.css);
+        if (!own || part) return [];
+        // Paper has no grid in px.
+        const lines = key === 'print' ? [own] : rounded(own[1]);
+        return [under(conditions, cssRule(inState(state), said(element, lines)))];
+      },
+    );
+    return [cssRule(inState(''), said(element, rounded(factor))), ...differing];
   });
   return rules.length > 0
     ? `@supports (line-height: round(nearest, 1em, 1px)) {\n${indent(rules.join('\n'))}}\n`

@@ -18,6 +18,7 @@ import {
   voiceUses,
 } from '../style';
 import { fallbacksOf, plansOf, seatedDocument } from '../testing/documents';
+import { bundleFiles } from './bundle';
 import { designTokens } from './designTokens';
 import { readTokens } from './reading';
 import { sassTokens } from './sass';
@@ -322,6 +323,73 @@ describe('widths of the site’s', () => {
     const without = changed(removeWidthPatch(set, first.key), set);
     expect(without.styles['lead']?.at).toEqual({});
     expect(Object.keys(without.widths ?? {})).toEqual([second.key]);
+  });
+});
+
+describe('beside what else the delivery has', () => {
+  test('text in a container takes its size anew where the style has another', () => {
+    const inContainers = changed([{ op: 'add', path: '/scale/between', value: 'container' }]);
+    const css = flat(on('lead', 'wide', { step: 2 }, wide({ from: 768 }, inContainers)));
+    expect(css).toMatch(
+      /:where\(\.lead\) \{ font-size: var\(--style-lead-font-size--wide\); --size: var\(--style-lead-font-size--wide\); \}/,
+    );
+    const part = flat(on('lead', 'first-letter', { step: 2 }, inContainers));
+    expect(part).toContain(
+      '::first-letter { font-size: var(--style-lead-font-size--first-letter); }',
+    );
+  });
+
+  test('a line height is on the grid there too, but not on paper', () => {
+    const gridded = changed([{ op: 'add', path: '/scale/grid', value: 8 }]);
+    const css = flat(
+      on('lead', 'print', { lineHeight: 1.3 }, on('lead', 'hover', { lineHeight: 1.8 }, gridded)),
+    );
+    const grid = css.slice(css.indexOf('@supports (line-height: round'));
+    expect(grid).toContain(
+      ':where(.lead:hover) { line-height: max(var(--grid), round(nearest, calc(var(--style-lead-line-height--hover) * 1em), var(--grid))); }',
+    );
+    expect(grid).toContain(
+      '@media print { :where(.lead) { line-height: var(--style-lead-line-height--print); } }',
+    );
+  });
+
+  test('tokens go by the prefix, where they are set and where they are read', () => {
+    const document = changed(
+      [{ op: 'add', path: '/delivery/prefix', value: 'tl' }],
+      on('lead', 'hover', { weight: 600 }),
+    );
+    const css = bundleFiles(document, plansOf(document), {}).find(
+      ({ path }) => path === 'lettera.css',
+    );
+    const text = css?.kind === 'text' ? css.content : '';
+    expect(text.match(/--tl-style-lead-font-weight--hover/g)).toHaveLength(2);
+    expect(text).not.toMatch(/--style-lead-font-weight--hover/);
+  });
+});
+
+describe('marks at a width of the site’s', () => {
+  const small = { width: 360, base: 15, ratio: 1.2 };
+  const tooSmall = changed([{ op: 'replace', path: '/scale/small', value: small }]);
+  const body = (document: ProjectDocument) =>
+    marksOf(document).filter(({ rule, message }) => rule === 'small-text' && /Body/.test(message));
+
+  test('are those of what is set there', () => {
+    expect(body(tooSmall)).toHaveLength(1);
+    const below = wide({ below: 500 }, tooSmall);
+    expect(body(below)).toHaveLength(1);
+    expect(body(on('body', 'wide', { step: 1 }, below))).toHaveLength(0);
+    // Elsewhere it changes nothing.
+    const elsewhere = on('body', 'wide', { step: 1 }, wide({ from: 500 }, tooSmall));
+    expect(body(elsewhere)).toHaveLength(1);
+  });
+
+  test('go by a scale that the width has of its own', () => {
+    const larger = wide({ below: 500, scale: { base: 18, ratio: 1.2 } }, tooSmall);
+    expect(body(larger)).toHaveLength(0);
+    const smaller = wide({ below: 500, scale: { base: 14, ratio: 1.2 } });
+    expect(body(smaller).map(({ message }) => message)).toEqual([
+      expect.stringMatching(/^Below 600 px, Wide\. Body/),
+    ]);
   });
 });
 

@@ -9,6 +9,7 @@ import { occasionsUsed, saidAt } from '../style/documentAt';
 import { ownSize } from '../style/siteWidths';
 import { carries, resolveStyle } from '../style/resolve';
 import { cssNumber, cssRule, indent, type Declaration } from './css';
+import { followsContainer, SIZE_HERE } from './openRules';
 import { sizeProperty, styleProperty, type CustomProperty } from './customProperties';
 
 /** What an element is given on one occasion, and how the rule for it is written. */
@@ -76,14 +77,18 @@ export function occasionParts(
   return occasionsUsed(document).flatMap((key): OccasionPart[] => {
     const properties = saidAt(document, style, key).map(({ property }) => property);
     if (properties.length === 0) return [];
+    const { kind, css } = occasionOf(key) ?? { kind: 'medium', css: '' };
     const declarations = [
       ...lineBefore(document, style, new Set(properties)),
       ...properties.map((property): Declaration => [
         PROPERTIES[property].css,
         `var(${styleProperty(style, property, key)})`,
       ]),
+      // What stands in it takes its size from there; nothing stands in a part of a text.
+      ...(followsContainer(document) && kind !== 'part' && properties.includes('step')
+        ? [[SIZE_HERE, `var(${styleProperty(style, 'step', key)})`] as const]
+        : []),
     ];
-    const { kind, css } = occasionOf(key) ?? { kind: 'medium', css: '' };
     return [
       {
         key,
