@@ -9,6 +9,8 @@ import { fontRoutes } from './http/fonts';
 import { foundryRoutes } from './http/foundry';
 import { siteHostRoutes } from './http/siteHosts';
 import { languageRoutes } from './http/languages';
+import { liveRoutes } from './http/live';
+import { livePageRoutes } from './http/livePages';
 import { localFontRoutes } from './http/localFonts';
 import { openApi } from './http/openapi';
 import { pageRoutes } from './http/pages';
@@ -16,7 +18,7 @@ import { stockRoutes } from './http/stock';
 import { projectFileRoutes } from './http/projectFiles';
 import { notFound, Problem, problemHandler } from './http/problem';
 import { projectRoutes } from './http/projects';
-import { Admission, contentSecurity, onlyOwnOrigin } from './http/security';
+import { Admission, contentSecurity, onlyOwnName, onlyOwnOrigin } from './http/security';
 import { sessionRoutes } from './http/session';
 import { waypointRoutes } from './http/waypoints';
 import { webApp } from './http/webApp';
@@ -48,13 +50,17 @@ export function createApp({
   if (config.trustedProxy !== null) app.set('trust proxy', config.trustedProxy);
   app.use(pinoHttp({ level: process.env['LETTERA_LOG'] ?? 'error', autoLogging: false }));
   app.use(contentSecurity(null));
-  app.use(onlyOwnOrigin(config));
+  app.use(onlyOwnName(config));
   app.use(
     compression({
       filter: (request, response) =>
         !request.path.endsWith('/events') && compression.filter(request, response),
     }),
   );
+
+  // Pages of the site that a designer has named have it; all else here is for Lettera's own pages alone.
+  app.use('/live', livePageRoutes(services, ending));
+  app.use(onlyOwnOrigin);
 
   const api = express.Router();
   api.use((_request, response, next) => {
@@ -89,6 +95,7 @@ export function createApp({
   api.use(familyRoutes(services));
   api.use(foundryRoutes(services));
   api.use(siteHostRoutes(services));
+  api.use(liveRoutes(services));
   api.use(projectFileRoutes(services));
   api.use(pageRoutes(services));
   api.use(stockRoutes(services));

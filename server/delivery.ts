@@ -11,8 +11,10 @@ import {
   totalBytes,
   type DeliveryEvidence,
   type LicenceTexts,
+  type PlannedFile,
+  type Plans,
 } from '@lettera/core/deliver';
-import type { FallbackTrials } from '@lettera/core/fallback';
+import { fallbackPlan, type FallbackTrials } from '@lettera/core/fallback';
 import type { DeliveryFile } from '@lettera/core/wire';
 import type { ProjectDocument } from '@lettera/core/document';
 import { Remembered } from './remembered';
@@ -114,11 +116,38 @@ export class Deliveries {
   }
 
   async #contentOf(projectId: string, file: DeliveryFile): Promise<string | Uint8Array> {
-    if (file.kind === 'text') return file.content;
-    const { source, cut } = file;
+    return file.kind === 'text' ? file.content : this.#fontBytes(projectId, file);
+  }
+
+  /** What a file holds that is delivered, from its source and what is done to that. */
+  bytes(
+    projectId: string,
+    { source, cut }: Pick<PlannedFile, 'source' | 'cut'>,
+  ): Promise<Uint8Array> {
+    return this.#fontBytes(projectId, { source, cut: cut && cutName(cut) });
+  }
+
+  async #fontBytes(
+    projectId: string,
+    { source, cut }: { source: string; cut: string | null },
+  ): Promise<Uint8Array> {
     return new Uint8Array(
       cut ? await this.maker.bytes(projectId, { source, cut }) : await this.#whole(source),
     );
+  }
+
+  /** The plans that a document is delivered by, once all files are there that they name. */
+  async plans(project: Pick<Project, 'id' | 'document'>): Promise<Plans> {
+    const { id, document } = project;
+    this.#stopped.delete(id);
+    const [trials] = await Promise.all([
+      this.tuner.trials(id, document),
+      this.#make(project, deliveryPlan),
+    ]);
+    return {
+      fallback: fallbackPlan(document, trials),
+      delivery: deliveryPlan(document, await this.evidence(project)),
+    };
   }
 
   /** What the delivery plan of a document needs to know: readings, and what has been made so far. */

@@ -22,6 +22,8 @@ import { TuningStore } from './store/tuningStore';
 import { ProjectStore } from './store/projectStore';
 import { SessionStore } from './store/sessionStore';
 import { HostStore } from './store/hostStore';
+import { LiveStore } from './store/liveStore';
+import { LiveSheets } from './liveSheets';
 import { WaypointStore } from './store/waypointStore';
 import { DeliveryStore } from './store/deliveryStore';
 import { FoundryClient } from './supply/foundryClient';
@@ -36,6 +38,8 @@ export interface Services {
   waypoints: WaypointStore;
   hosts: HostStore;
   madeDeliveries: DeliveryStore;
+  liveStore: LiveStore;
+  liveSheets: LiveSheets;
   fonts: FontStore;
   pages: PageStore;
   sites: SiteStore;
@@ -91,10 +95,20 @@ export async function openServices(config: Config, options: OpenOptions = {}): P
   const backgroundJobs = new Jobs(new WorkerPool(true));
   const background = new FamilyMeasurer(new MeasureStore(database), backgroundJobs, leases);
   const libraryMeasures = new LibraryMeasures(foundry, measurer, background, progress);
+  const projects = new ProjectStore(database, outbox);
+  const deliveries = new Deliveries(
+    fonts,
+    maker,
+    jobs,
+    tuner,
+    new SiteCopy(pages, sites, jobs),
+    outbox,
+  );
+  const liveStore = new LiveStore(database);
   return {
     config,
     database,
-    projects: new ProjectStore(database, outbox),
+    projects,
     waypoints: new WaypointStore(database, outbox),
     hosts: new HostStore(database),
     madeDeliveries: new DeliveryStore(database),
@@ -106,7 +120,9 @@ export async function openServices(config: Config, options: OpenOptions = {}): P
     tuningJobs,
     tuner,
     localReadings,
-    deliveries: new Deliveries(fonts, maker, jobs, tuner, new SiteCopy(pages, sites, jobs), outbox),
+    deliveries,
+    liveStore,
+    liveSheets: new LiveSheets(projects, deliveries, liveStore, outbox),
     incoming,
     sessions: new SessionStore(database, outbox),
     foundry,

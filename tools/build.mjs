@@ -45,8 +45,23 @@ export const READER = {
   logLevel: 'warning',
 };
 
+/** What pages of the running site have beside the live sheet: the script that follows it, small, and what is done there. */
+export const LIVE = {
+  absWorkingDir: ROOT,
+  entryPoints: { lettera: 'web/live/sheet.ts', tools: 'web/live/tools.ts' },
+  outdir: 'build/web/live',
+  bundle: true,
+  minify: true,
+  format: 'iife',
+  target: 'es2022',
+  charset: 'utf8',
+  logLevel: 'warning',
+  tsconfigRaw: { compilerOptions: { experimentalDecorators: true } },
+};
+
 async function buildReader() {
   const { build } = await import('esbuild');
+  await build(LIVE);
   await build(READER);
   // What the command runs in a browser that it drives.
   await build({

@@ -1,4 +1,5 @@
 import type { Static, TSchema } from '@sinclair/typebox';
+import * as live from './live';
 import * as pages from './pages';
 import * as project from './project';
 import * as readings from './readings';
@@ -29,6 +30,10 @@ export const SHAPES = {
   LookedPages: pages.LookedPages,
   AllowedHost: pages.AllowedHost,
   KeptStock: pages.KeptStock,
+  LiveSheet: live.LiveSheet,
+  LiveState: live.LiveState,
+  LiveReading: live.LiveReading,
+  LiveKinds: live.LiveKinds,
   PageAccount: pages.PageAccount,
   Reading: readings.Reading,
   FaceMeasures: readings.Measures,
@@ -56,6 +61,7 @@ export const SHAPES = {
 
 export { readBody } from './readBody';
 export type { RequestBody, RequestName } from './requests';
+export type { LiveTold } from './live';
 
 export type ShapeName = keyof typeof SHAPES;
 type Shape<N extends ShapeName> = Static<(typeof SHAPES)[N]>;
@@ -74,6 +80,10 @@ export type Waypoint = Shape<'Waypoint'>;
 export type WaypointState = Shape<'WaypointState'>;
 export type MadeDelivery = Shape<'MadeDelivery'>;
 export type AllowedHost = Shape<'AllowedHost'>;
+export type LiveSheet = Shape<'LiveSheet'>;
+export type LiveState = Shape<'LiveState'>;
+export type LiveReading = Shape<'LiveReading'>;
+export type LiveKinds = Shape<'LiveKinds'>;
 export type LanguageText = Shape<'LanguageText'>;
 export type PageTitle = Shape<'PageTitle'>;
 export type BroughtPages = Shape<'BroughtPages'>;

@@ -2,6 +2,7 @@ import { Type, type Static, type TSchema } from '@sinclair/typebox';
 import type { Picks, WantedReference } from '../document/libraryFamily';
 import { MOST_PARTS } from '../document/projectDocument';
 import { FACE_CLASSES } from '../document/vocabulary';
+import { PointedText, RehearsedSwap } from './live';
 import { between, integer, oneOf, shapeOf, text } from './shape';
 
 /**
@@ -11,7 +12,9 @@ import { between, integer, oneOf, shapeOf, text } from './shape';
 
 /** Characters of an address that a page is fetched from, at most. */
 const LONGEST_ADDRESS = 2000;
-const LONGEST = { name: 120, waypoint: 80, token: 400, family: 300, place: 100 };
+const LONGEST = { name: 120, waypoint: 80, token: 400, family: 300, place: 100, origin: 300 };
+const MOST_ORIGINS = 20;
+const MOST_MARKS_SHOWN = 60;
 /** What lets in where a site is behind a password: so many headers, of a kind that says nothing of how it is sent. */
 const MOST_HEADERS = 8;
 const LONGEST_HEADER = 4000;
@@ -36,6 +39,30 @@ export const REQUESTS = {
   WaypointName: Type.Object({ name: filled(LONGEST.waypoint) }),
   FoundryPermission: Type.Object({ allowedBy: filled(LONGEST.name, 'Who allows it') }),
   HostPermission: Type.Object({ allowedBy: filled(LONGEST.name, 'Who allows it') }),
+  LiveWish: Type.Object({
+    origins: Type.Array(filled(LONGEST.origin, 'As https://staging.example.org:8443'), {
+      maxItems: MOST_ORIGINS,
+      description: 'Where the site runs that may have the live sheet',
+    }),
+    tried: Type.Boolean({ description: 'Whether what is only being tried is shown there too' }),
+  }),
+  LiveLook: Type.Object({
+    tried: Type.Union([Type.Array(Type.Unknown()), Type.Null()], {
+      description: 'What is shown beyond what is stored, as a JSON Patch',
+    }),
+    style: Type.Union([Type.String({ maxLength: LONGEST.name }), Type.Null()], {
+      description: 'Key of the style that is selected',
+    }),
+    marks: Type.Array(
+      Type.Object({ style: Type.String({ maxLength: LONGEST.name }), says: filled(400) }),
+      {
+        maxItems: MOST_MARKS_SHOWN,
+        description: 'Marks to stand beside the texts that they are about',
+      },
+    ),
+  }),
+  PointedText,
+  RehearsedSwap,
   PageAddress: Type.Object({
     address: filled(LONGEST_ADDRESS),
     headers: Type.Optional(

@@ -9,6 +9,7 @@ import { fontPaths } from './fonts';
 import { familyPaths } from './families';
 import { foundryPaths } from './foundry';
 import { siteHostPaths } from './siteHosts';
+import { livePaths } from './live';
 import { pagePaths } from './pages';
 import { stockPaths } from './stock';
 import { localFontPaths } from './localFonts';
@@ -52,6 +53,7 @@ export const openApi = {
     ...familyPaths,
     ...foundryPaths,
     ...siteHostPaths,
+    ...livePaths,
     ...pagePaths,
     ...stockPaths,
     ...localFontPaths,

@@ -1,19 +1,17 @@
 import { createHash } from 'node:crypto';
 import { Router, type Request, type Response } from 'express';
-import { isLayerName } from '@lettera/core/css';
-import { escapeHtml } from '@lettera/core/deliver';
 import type { ProjectDocument, SitePage } from '@lettera/core/document';
 import { livePageOf, livePathOf, NOT_LIVE, SITE_LIMITS, type ReadRules } from '@lettera/core/page';
 import { siteBase, type ReadPage, type ReadSite } from '@lettera/core/page/file';
 import type { LookedPages, PageAccount } from '@lettera/core/wire';
 import type { Services } from '../services';
-import type { Page } from '../store/pageStore';
 import { InnerHostError } from '../supply/siteFetcher';
 import { Problem } from './problem';
 import { bodyOf, projectOf, untilGone } from './requests';
 import { pageSecurity } from './security';
 import { fileName, filesOf, receivingFiles } from './uploads';
 import * as describe from './describe';
+import { layeredSheet, layerNamed, pageLinking, samplePage } from './shownPages';
 import { pagesIn, plainName, siteHash } from './sitePages';
 
 const MEGABYTE = 1024 * 1024;
@@ -349,8 +347,7 @@ export function pageRoutes({
     const path = ([] as string[]).concat(request.params['path'] ?? []).join('/');
     const layer = layerNamed(request.query['layer']);
     if (layer) {
-      const name = path.replace(/^.*\//, '');
-      response.type('css').send(`@import url("${encodeURIComponent(name)}") layer(${layer});\n`);
+      response.type('css').send(layeredSheet(path, layer));
       return;
     }
     const file = await sites.file(id, request.params['site'] ?? '', path);
@@ -396,51 +393,3 @@ function ownPageOf(
       ? pages[params.page]
       : undefined;
 }
-
-/** Where the project's rules stand on a page of the site's own. */
-const START = '<link rel="stylesheet" id="lettera-start" href="../start.css">';
-
-/** A style sheet of the page's own, as pages are kept: a name in an attribute has no plain quotes. */
-const OWN_SHEET = /(<link rel="stylesheet" href="\.\.\/sites\/[^"?]*)(?=")/g;
-
-/**
- * A page of the site's own with a place for the project's rules, before all style sheets of its own or after
- * them, and those in a cascade layer if they are to be.
- */
-function pageLinking(
-  html: string,
-  { linked, layer }: { linked: unknown; layer: string | null },
-): string {
-  const layered = layer
-    ? html.replace(OWN_SHEET, (sheet) => `${sheet}?layer=${encodeURIComponent(layer)}`)
-    : html;
-  // Pages are kept without comments, so that the last end of a body is its own; one of frames has none.
-  const end = layered.lastIndexOf('</body>');
-  if (linked !== 'after' || end < 0) {
-    return layered.replace(/<head[^>]*>/, (head) => head + START);
-  }
-  return layered.slice(0, end) + START + layered.slice(end);
-}
-
-/** The name of a cascade layer that an address asks for. @throws Problem 400 */
-function layerNamed(value: unknown): string | null {
-  if (value === undefined) return null;
-  if (typeof value === 'string' && isLayerName(value)) return value;
-  throw new Problem('bad-request', 'What “layer” has is no name of a cascade layer.');
-}
-
-/** A page that came with the project, in the project's language. */
-const samplePage = ({ slug: key, title, html, css }: Page, language: string): string =>
-  `<!doctype html>
-<html lang="${escapeHtml(language)}">
-<head>
-<meta charset="utf-8">
-<meta name="viewport" content="width=device-width, initial-scale=1">
-<title>${escapeHtml(title)}</title>
-${css ? `<link rel="stylesheet" href="${encodeURIComponent(key)}/page.css">` : ''}
-</head>
-<body>
-${html}
-</body>
-</html>
-`;

@@ -104,7 +104,7 @@ export const projectPaths = {
     parameters: [describe.project],
     get: {
       summary:
-        'New revisions and the progress of long work as they come about, as server-sent events `hello`, `revision`, `waypoints` and `progress`',
+        'New revisions and the progress of long work as they come about, as server-sent events `hello`, `revision`, `waypoints`, `progress` and `live`',
       responses: {
         200: describe.file('The stream', 'text/event-stream'),
         ...describe.problems(404),
@@ -121,8 +121,12 @@ export function projectRoutes(
     sites,
     waypoints,
     progress,
+    liveSheets,
     database,
-  }: Pick<Services, 'projects' | 'fonts' | 'sites' | 'waypoints' | 'progress' | 'database'>,
+  }: Pick<
+    Services,
+    'projects' | 'fonts' | 'sites' | 'waypoints' | 'progress' | 'liveSheets' | 'database'
+  >,
   startingPages: () => Promise<Page[]>,
   admission: Admission,
   ending: AbortSignal,
@@ -263,6 +267,7 @@ export function projectRoutes(
     const stop = projects.onRevision(id, (change) => send('revision', change));
     const stopWaypoints = waypoints.onChange(id, () => send('waypoints', {}));
     const stopProgress = progress.on(id, (report) => send('progress', report));
+    const stopLive = liveSheets.onTold(id, (told) => send('live', told));
     const end = () => response.end();
     const heartbeat = setInterval(() => {
       response.write(': still here\n\n');
@@ -275,6 +280,7 @@ export function projectRoutes(
       stop();
       stopWaypoints();
       stopProgress();
+      stopLive();
       stopSession();
       clearInterval(heartbeat);
       ending.removeEventListener('abort', end);

@@ -11,27 +11,27 @@ import { Problem } from './problem';
 
 const LOOPBACK_NAMES = ['127.0.0.1', 'localhost', '[::1]'];
 
-/** The host names under which this server may be addressed. */
-function allowedHosts({ host, hostNames }: Config): Set<string> {
-  const names = [...LOOPBACK_NAMES, ...hostNames];
-  if (!isLoopback(host)) {
-    names.push(host.includes(':') ? `[${host}]` : host);
-    if (host === '0.0.0.0' || host === '::') {
-      for (const address of Object.values(networkInterfaces()).flatMap((all) => all ?? [])) {
-        names.push(address.family === 'IPv6' ? `[${address.address}]` : address.address);
-      }
-    }
-  }
-  return new Set(names.map((name) => name.toLowerCase()));
+/** The host names under which others in the network may address this server; none on loopback. */
+export function networkNames({ host, hostNames }: Config): string[] {
+  if (isLoopback(host)) return [...hostNames];
+  const isEvery = host === '0.0.0.0' || host === '::';
+  const own = isEvery
+    ? Object.values(networkInterfaces())
+        .flatMap((all) => all ?? [])
+        .filter(({ internal }) => !internal)
+        .map(({ family, address }) => (family === 'IPv6' ? `[${address}]` : address))
+    : [host.includes(':') ? `[${host}]` : host];
+  return [...hostNames, ...own];
 }
+
+/** The host names under which this server may be addressed. */
+const allowedHosts = (config: Config): Set<string> =>
+  new Set([...LOOPBACK_NAMES, ...networkNames(config)].map((name) => name.toLowerCase()));
 
 const hostName = (authority: string): string => authority.replace(/:\d+$/, '').toLowerCase();
 
-/**
- * Refuses requests addressed to another name, as a rebound name would be, and requests that a page of
- * another site sends.
- */
-export function onlyOwnOrigin(config: Config): RequestHandler {
+/** Refuses requests addressed to another name, as a rebound name would be. */
+export function onlyOwnName(config: Config): RequestHandler {
   const hosts = allowedHosts(config);
   return (request, _response, next) => {
     // Of a trusted proxy, the name that it was addressed by; otherwise the Host header itself.
@@ -42,18 +42,26 @@ export function onlyOwnOrigin(config: Config): RequestHandler {
         `Lettera is not known by the name “${hostName(authority).slice(0, 80)}”. Name it in LETTERA_HOST_NAMES if it should be.`,
       );
     }
-    const { origin } = request.headers;
-    const site = request.headers['sec-fetch-site'];
-    const foreignOrigin = origin !== undefined && origin !== `${request.protocol}://${authority}`;
-    // An address typed or followed from elsewhere opens a page; anything else from another site is refused.
-    const opensPage = request.method === 'GET' && request.headers['sec-fetch-mode'] === 'navigate';
-    const foreignSite = (site === 'cross-site' || site === 'same-site') && !opensPage;
-    if (foreignOrigin || foreignSite) {
-      throw new Problem('foreign-request', 'A page of another site sent this request.');
-    }
     next();
   };
 }
+
+/** The origin of this server, as the request addresses it. */
+export const ownOrigin = (request: Request): string => `${request.protocol}://${request.host}`;
+
+/** Refuses requests that a page of another site sends. */
+export const onlyOwnOrigin: RequestHandler = (request, _response, next) => {
+  const { origin } = request.headers;
+  const site = request.headers['sec-fetch-site'];
+  const foreignOrigin = origin !== undefined && origin !== ownOrigin(request);
+  // An address typed or followed from elsewhere opens a page; anything else from another site is refused.
+  const opensPage = request.method === 'GET' && request.headers['sec-fetch-mode'] === 'navigate';
+  const foreignSite = (site === 'cross-site' || site === 'same-site') && !opensPage;
+  if (foreignOrigin || foreignSite) {
+    throw new Problem('foreign-request', 'A page of another site sent this request.');
+  }
+  next();
+};
 
 /** A nonce for the style elements that components add, new for each page. */
 export const newNonce = (): string => randomBytes(16).toString('base64');

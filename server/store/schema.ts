@@ -38,6 +38,47 @@ export const projectHosts = sqliteTable(
   (table) => [primaryKey({ columns: [table.projectId, table.host] })],
 );
 
+/** Live sheets: what lets a running site have a project's type while it is decided. One that was ended stays told. */
+export const liveSheets = sqliteTable(
+  'live_sheets',
+  {
+    /** What stands in its address, which nobody can guess. */
+    key: text('key').primaryKey(),
+    projectId: text('project_id')
+      .notNull()
+      .references(() => projects.id, { onDelete: 'cascade' }),
+    /** Origins of the site that may have it. */
+    origins: text('origins', { mode: 'json' }).$type<string[]>().notNull(),
+    /** Whether what is only being tried is shown there too. */
+    tried: integer('tried', { mode: 'boolean' }).notNull(),
+    startedAt: text('started_at').notNull(),
+    endedAt: text('ended_at'),
+    /** Requests that were refused, and from where the last of them came. */
+    refused: integer('refused').notNull().default(0),
+    refusedFrom: text('refused_from'),
+  },
+  (table) => [index('live_sheets_by_project').on(table.projectId)],
+);
+
+/** Pages that were read on the running site, as the reader gave them, until somebody takes stock of them. */
+export const liveReadings = sqliteTable(
+  'live_readings',
+  {
+    projectId: text('project_id')
+      .notNull()
+      .references(() => projects.id, { onDelete: 'cascade' }),
+    address: text('address').notNull(),
+    title: text('title').notNull(),
+    at: text('at').notNull(),
+    /** Widths that it was read at, CSS px. */
+    widths: text('widths', { mode: 'json' }).$type<number[]>().notNull(),
+    texts: integer('texts').notNull(),
+    bytes: integer('bytes').notNull(),
+    reading: text('reading').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.projectId, table.address] })],
+);
+
 /**
  * Every revision of a project, one row each. Changes are linked as two stacks: `below` is the change
  * that undo would take back after this one, `nextRedo` the one that redo would make again after it.

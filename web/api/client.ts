@@ -8,6 +8,8 @@ import type {
   BroughtPages,
   Change,
   KeptStock,
+  LiveReading,
+  LiveState,
   LookedPages,
   PageAccount,
   DeliveryEvidence,
@@ -196,6 +198,23 @@ export const api = {
     } satisfies RequestBody<'HostPermission'>),
   withdrawHost: (id: string, host: string) =>
     sendJson<AllowedHost[]>('DELETE', `${project(id)}/hosts/${encodeURIComponent(host)}`),
+  live: (id: string) => get<LiveState>(`${project(id)}/live`),
+  wantLive: (id: string, wish: RequestBody<'LiveWish'>) =>
+    sendJson<LiveState>('PUT', `${project(id)}/live`, wish),
+  endLive: (id: string) => sendJson<LiveState>('DELETE', `${project(id)}/live`),
+  /** Shows on the running site what is looked at here. */
+  lookLive: (id: string, look: RequestBody<'LiveLook'>) =>
+    sendJson<void>('PUT', `${project(id)}/live/look`, look),
+  liveReadings: (id: string) => get<LiveReading[]>(`${project(id)}/live/readings`),
+  async liveReading(id: string, address: string): Promise<Blob> {
+    const path = `${project(id)}/live/readings/file?${new URLSearchParams({ address })}`;
+    return (await send(path)).blob();
+  },
+  forgetLiveReadings: (id: string, address?: string) =>
+    sendJson<LiveReading[]>(
+      'DELETE',
+      `${project(id)}/live/readings${address === undefined ? '' : `?${new URLSearchParams({ address })}`}`,
+    ),
   /** Has a page fetched to be looked at. */
   lookAtAddress: (
     id: string,

@@ -22,7 +22,11 @@ const ConflictDialog = defineAsyncComponent(() => import('./ConflictDialog.vue')
 const KeyHelp = defineAsyncComponent(() => import('./KeyHelp.vue'));
 const DropFiles = defineAsyncComponent(() => import('./DropFiles.vue'));
 const settled = ref(false);
-whenIdle(() => (settled.value = true));
+whenIdle(async () => {
+  settled.value = true;
+  // The running site is heard in any stage.
+  (await import('../store/live')).useLive();
+});
 
 const project = useProject();
 const proof = useProof();

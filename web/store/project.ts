@@ -4,7 +4,7 @@ import { applyChange, ChangeError, previewOf, patchBetween } from '@lettera/core
 import { sharing, type Patch, type ProjectDocument } from '@lettera/core/document';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
-import type { Change, PageTitle, ProgressReport, Project } from '@lettera/core/wire';
+import type { Change, LiveTold, PageTitle, ProgressReport, Project } from '@lettera/core/wire';
 import { api, ApiError, OfflineError, urls } from '../api/client';
 import { afterChange, rebase, replay } from './changeQueue';
 
@@ -97,6 +97,8 @@ export const useProject = defineStore('project', () => {
   const waypointsTold = ref(0);
   const progress = shallowRef<Partial<Record<ProgressReport['task'], ProgressReport>>>({});
 
+  /** Whoever hears what is told of the running site. */
+  const liveListeners = new Set<(told: LiveTold) => void>();
   let events: EventSource | null = null;
   let sending = false;
   /** Steps through the history that are still to be gone, first asked first. */
@@ -249,6 +251,10 @@ export const useProject = defineStore('project', () => {
       onRevision(change.revision);
     });
     events.addEventListener('waypoints', () => waypointsTold.value++);
+    events.addEventListener('live', (event: MessageEvent<string>) => {
+      const told = JSON.parse(event.data) as LiveTold;
+      for (const listener of liveListeners) listener(told);
+    });
     events.addEventListener('progress', (event: MessageEvent<string>) => {
       const report = JSON.parse(event.data) as ProgressReport;
       progress.value = { ...progress.value, [report.task]: report };
@@ -454,6 +460,7 @@ export const useProject = defineStore('project', () => {
     conflict,
     progress,
     waypointsTold,
+    onLive: (listener: (told: LiveTold) => void) => liveListeners.add(listener),
     open,
     close,
     change,

@@ -16,7 +16,7 @@ export const STOPS = [
 
 const within = (width: number): number => Math.round(Math.min(WIDEST, Math.max(NARROWEST, width)));
 
-export type ProofPanel = 'pages' | 'account' | 'text' | 'moved';
+export type ProofPanel = 'pages' | 'account' | 'text' | 'moved' | 'running';
 
 /** What may stand beside the page: the same page at another width, in other fonts, on the other ground, or as it was or would be. */
 export type Beside =

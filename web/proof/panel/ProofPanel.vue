@@ -1,17 +1,24 @@
 <script setup lang="ts">
 import { proofPanel as say } from './words';
-import { watch } from 'vue';
+import { computed, watch } from 'vue';
 import DoButton from '../../control/DoButton.vue';
 import ViewTabs from '../../control/ViewTabs.vue';
+import { useLive } from '../../store/live';
 import { useProof } from '../../store/proof';
 import AccountView from './AccountView.vue';
 import MovedView from './MovedView.vue';
 import PagesView from './PagesView.vue';
 import { PANELS } from './panels';
+import RunningView from './RunningView.vue';
 import TextView from './TextView.vue';
 
 /** What is shown about the page beside it: which pages there are, who sets its text, and a text that was clicked. */
 const proof = useProof();
+const live = useLive();
+
+const panels = computed(() =>
+  PANELS.filter(({ value }) => value !== 'running' || live.state?.sheet || live.pointed),
+);
 
 watch(
   () => proof.node,
@@ -27,7 +34,7 @@ watch(
       <ViewTabs
         :model-value="proof.panel ?? 'pages'"
         :label="say.aboutPage"
-        :views="PANELS"
+        :views="panels"
         @update:model-value="proof.panel = $event"
       />
       <DoButton :label="say.close" @click="proof.panel = null" />
@@ -36,6 +43,7 @@ watch(
       <PagesView v-if="proof.panel === 'pages'" />
       <AccountView v-else-if="proof.panel === 'account'" />
       <TextView v-else-if="proof.panel === 'text'" />
+      <RunningView v-else-if="proof.panel === 'running'" />
       <MovedView v-else />
     </div>
   </aside>

@@ -17,7 +17,7 @@ import { textRunsOf } from '../pageText';
 import { textFactsOf, type TextFacts } from './textFacts';
 import { onlyHerePatch } from './claim';
 import { pagesRead, placesEverywhere } from './placesEverywhere';
-import { placeSelector } from './placeSelector';
+import { placeSelector } from '../../reader/placeSelector';
 
 /** All that is known of the text that was clicked, as the browser sets it now. */
 const project = useProject();

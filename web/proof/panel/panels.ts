@@ -7,4 +7,5 @@ export const PANELS: readonly { value: ProofPanel; label: string }[] = [
   { value: 'account', label: say.whoSetsText },
   { value: 'text', label: say.thisText },
   { value: 'moved', label: say.whatMoved },
+  { value: 'running', label: say.runningSite },
 ];

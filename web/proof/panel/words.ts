@@ -181,6 +181,44 @@ export const panels = {
   whoSetsText: 'Who sets its text',
   thisText: 'This text',
   whatMoved: 'What moved',
+  runningSite: 'Running',
+};
+
+export const runningView = {
+  pointThere: 'On the running site, hold t and click a text: what is known of it stands here.',
+  noElement: 'none: no text element has it',
+  words: 'Words',
+  page: 'Page',
+  atPx: (address: Said, width: Said) => `${address}, ${width} px wide`,
+  source: 'In the sources',
+  style: 'Style',
+  usedBy: (style: Said, element: Said) => `${style}, by ${element}`,
+  contrast: 'Contrast',
+  toOn: (ratio: Said, background: Said) => `${ratio}:1 on ${background}`,
+  notKnown: 'not known: it stands on a picture, or on what is partly transparent',
+  characters: 'Line length',
+  about: (measure: Said) => `about ${measure} characters`,
+  property: 'Property',
+  there: 'There',
+  project: 'The project',
+  size: 'Size',
+  weight: 'Weight',
+  line: 'Line height',
+  spacing: 'Letter spacing',
+  face: 'Font',
+  normal: 'normal',
+  notKnownFont: 'a font that no stack names',
+  makeElement: 'Make it a text element',
+  chooseWhat: 'What is meant by it',
+  meets: (selector: Said, texts: Said) => `${selector}, ${texts} on that page`,
+  takesStyle: (style: Said) => `It begins with the style that it looks most like, ${style}.`,
+  otherwise:
+    'What is otherwise is set by the site. Read the page there, and Who sets its text says by which rule.',
+  swapped: (address: Said, width: Said) => `Swap rehearsed on ${address}, ${width} px wide:`,
+  shift: (value: Said) => `layout shift ${value}`,
+  noShift: 'layout shift not measured by that browser',
+  moved: (blocks: Said, farthest: Said) =>
+    `${blocks} moved or changed size, by ${farthest} px at most`,
 };
 
 export const textFacts = {

@@ -18,6 +18,7 @@ import CodeView from './CodeView.vue';
 import MakingLine from './MakingLine.vue';
 import FontsView from './FontsView.vue';
 import PagesTried from './PagesTried.vue';
+import RunningSite from './RunningSite.vue';
 import SheetChoices from './SheetChoices.vue';
 import SinceDelivered from './SinceDelivered.vue';
 import TokensFile from './TokensFile.vue';
@@ -33,11 +34,12 @@ const message = ref('');
 /** The text file that is shown in the list. */
 const path = ref('');
 
-type View = 'files' | 'fonts' | 'sheet';
+type View = 'files' | 'fonts' | 'sheet' | 'running';
 const VIEWS: { value: View; label: string }[] = [
   { value: 'files', label: say.files },
   { value: 'fonts', label: say.fonts },
   { value: 'sheet', label: say.styleSheet },
+  { value: 'running', label: say.runningSite },
 ];
 const view = ref<View>('files');
 
@@ -97,6 +99,7 @@ const sheet = computed(() => {
     <SheetChoices />
     <CodeView v-if="sheet" class="sheet" path="lettera.css" :code="sheet" />
   </template>
+  <RunningSite v-else-if="view === 'running' && project.document" />
   <FontsView v-else-if="view === 'fonts' && project.document" :document="project.document" />
   <p v-else-if="state === 'failed'" class="refused" role="alert">
     {{ message }} <DoButton @click="load">{{ say.tryAgain }}</DoButton>

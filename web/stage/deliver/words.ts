@@ -67,8 +67,60 @@ export const deliverStage = {
   files: 'Files',
   fonts: 'Fonts',
   styleSheet: 'Style sheet',
+  runningSite: 'Running site',
   downloadBundleOtherwise: (things: Said) => `Download the bundle, ${things} otherwise`,
   downloadBundle: 'Download the bundle',
+};
+
+export const runningSite = {
+  what: 'The project’s type on the site as it runs, while you decide: each change shows there at once, and what you click there is selected here. It is for development and staging; visitors get the bundle.',
+  where: 'Where the site runs',
+  example: 'http://localhost:5173',
+  severalPlaces: 'Several are separated by spaces or commas. Pages from elsewhere get nothing.',
+  tried: 'Show what I only try there too',
+  begin: 'Begin',
+  change: 'Change',
+  end: 'End it',
+  ended: 'Ended: that address is never good again.',
+  giveWhere: 'Say where the site runs',
+  ways: 'Three ways onto a page',
+  template: 'In the template of the development site',
+  templateAbout:
+    'In the head, the style sheet where it will stand later. Take both lines away before the site goes out.',
+  templateAfter: 'In the head. Take the line away before the site goes out.',
+  bookmark: 'A bookmark, for the page that you look at',
+  bookmarkAbout:
+    'Drag it to the bookmarks and press it on the page. It lasts until the page is left.',
+  bookmarkName: 'Type from Lettera',
+  bookmarkDrag: 'Drag it to the bookmarks: here it would do nothing.',
+  plugin: 'In the dev server of a bundler',
+  pluginAbout:
+    'A plugin in vite.config.js, among its plugins. It is there while the site is served and never in a build, and it writes where each text stands in the sources.',
+  follows: 'Pages that follow',
+  none: 'No page follows yet. Open the site with one of the three ways below.',
+  page: 'Page',
+  browser: 'Browser',
+  refused: (times: Said, from: Said) =>
+    `${times} refused, the last from ${from}, which is not named here.`,
+  allow: (from: Said) => `Name ${from}`,
+  marks: 'Show marks there',
+  read: 'Pages that were read there',
+  readAbout:
+    'On the page, Lettera’s own panel reads it: with what its scripts made, signed in as you are.',
+  takeStock: 'Take stock of them',
+  remove: 'Remove',
+  removeAll: 'Remove all',
+  readAt: (texts: Said, widths: Said) => `${texts} at ${widths} px`,
+  device: 'On a phone or tablet',
+  deviceAbout:
+    'The proof as a page of its own, in the present type. What you decide here shows in your hand.',
+  deviceSite:
+    'For the site itself, open it there by the same name or number as Lettera, and name that above too.',
+  deviceNot:
+    'This Lettera is reached from this machine alone. To have it on devices of your network, start it with --host 0.0.0.0 and an access token in LETTERA_TOKEN.',
+  code: 'Code to be photographed: the address of the proof',
+  at: 'Address',
+  last: (ended: Said, refused: Said) => `The last was ended on ${ended}, with ${refused} refused.`,
 };
 
 export const fetchedFirst = {

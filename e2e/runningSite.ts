@@ -1,0 +1,63 @@
+import type { ChildProcess } from 'node:child_process';
+import {
+  copyFileSync,
+  cpSync,
+  mkdtempSync,
+  readFileSync,
+  rmSync,
+  symlinkSync,
+  writeFileSync,
+} from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join, resolve } from 'node:path';
+import { end, freePort, start } from './lettera';
+
+/** A site that runs on its own development server, in a copy of its own. */
+export interface RunningSite {
+  url: string;
+  /** Changes a file of its sources, as whoever works on it does. */
+  edit(file: string, change: (text: string) => string): void;
+  close(): Promise<void>;
+}
+
+/** A site that is not running yet, at the address that it will have. */
+export interface SiteToRun {
+  url: string;
+  edit: RunningSite['edit'];
+  /** @param plugin code of a plugin for its development server, where it is to have one */
+  run(plugin?: string): Promise<RunningSite>;
+}
+
+/** Sites with scripts: one of Vue, one of React, and a page with a framework's style sheet. */
+export async function siteToRun(kind: 'vue' | 'react' | 'static'): Promise<SiteToRun> {
+  const folder = mkdtempSync(join(tmpdir(), 'lettera-site-'));
+  cpSync(resolve('e2e/sites/running', kind), folder, { recursive: true });
+  symlinkSync(resolve('node_modules'), join(folder, 'node_modules'));
+  if (kind === 'static') {
+    copyFileSync('node_modules/bootstrap/dist/css/bootstrap.css', join(folder, 'framework.css'));
+  }
+  const port = await freePort();
+  const url = `http://localhost:${port}`;
+  const edit: RunningSite['edit'] = (file, change) => {
+    const path = join(folder, file);
+    writeFileSync(path, change(readFileSync(path, 'utf8')));
+  };
+  return {
+    url,
+    edit,
+    async run(plugin) {
+      const at = join(folder, 'lettera.mjs');
+      if (plugin) writeFileSync(at, plugin);
+      const args = [folder, String(port), ...(plugin ? [at] : [])];
+      const server: ChildProcess = await start('e2e/sites/devServer.mjs', args, {});
+      return {
+        url,
+        edit,
+        async close() {
+          await end(server);
+          rmSync(folder, { recursive: true, force: true });
+        },
+      };
+    },
+  };
+}
