@@ -69,7 +69,7 @@ const FOLDERS = {
     change: ['style', 'scale', 'font', 'document'],
     page: ['font', 'document', 'css'],
     deliver: ['page', 'fallback', 'style', 'scale', 'measure', 'font', 'document', 'css'],
-    live: ['deliver', 'document'],
+    running: ['deliver', 'document'],
     wire: ['page', 'fallback', 'measure', 'font', 'document'],
     check: ['fallback', 'style', 'scale', 'measure', 'font', 'document', 'css'],
     stock: ['change', 'page', 'check', 'deliver', 'fallback', 'style', 'scale', 'document', 'css'],

@@ -6,6 +6,7 @@ import { changingDocuments } from './document';
 import { fallbacks } from './fallback';
 import { largeSites } from './largeSite';
 import { lineUps } from './lineUp';
+import { liveSheet } from './live';
 import {
   makingBundles,
   readingFaces,
@@ -38,6 +39,7 @@ const BENCHMARKS: Record<string, () => Promise<Row[]>> = {
   clients: manyClients,
   large: largeSites,
   several: severalProcesses,
+  live: liveSheet,
 };
 
 const asked = process.argv.slice(2);

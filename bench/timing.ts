@@ -1,7 +1,7 @@
 /** A row of the benchmark: what was measured, how often, and what is to be reached. */
 export interface Row {
   what: string;
-  unit: 'ms' | 'KB' | 'places' | '×';
+  unit: 'ms' | 'KB' | 'MB' | 'places' | '×';
   median: number;
   p95: number;
   runs: number;

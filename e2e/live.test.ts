@@ -1,10 +1,11 @@
 import { readFileSync } from 'node:fs';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import type { Browser, Page } from 'puppeteer-core';
-import type { LiveState } from '@lettera/core/wire';
+import type { LiveState, VisitState } from '@lettera/core/wire';
 import { eventually, fill, launchBrowser, newPage, press } from './browser';
 import { startLettera, type RunningLettera } from './lettera';
 import { ask, changeProject } from './project';
+import { BARE_PAGE, serveSite } from './site';
 import { siteToRun, type RunningSite, type SiteToRun } from './runningSite';
 
 /** The project's type on sites as they run, each on its own development server. */
@@ -484,4 +485,48 @@ test('ended, it is gone from the pages that had it, and its key is never good ag
   expect((await live()).sheet).toBeNull();
   expect(deskErrors.filter((error) => !/ERR_CONNECTION|Failed to load/.test(error))).toEqual([]);
   await page.close();
+});
+
+test('visits are counted on a site that is delivered so, and stand beside what is expected', async () => {
+  const { key } = await ask<{ key: string }>(lettera, `/projects/${slug}/visits`, {
+    method: 'PUT',
+  });
+  await changeProject(lettera, slug, [
+    { op: 'add', path: '/delivery/visits', value: `${lettera.url}/visits/${key}` },
+  ]);
+  const site = await serveSite(
+    lettera,
+    slug,
+    BARE_PAGE.replace('</html>', '<script src="visits.js" defer></script></html>'),
+  );
+  const { page, errors } = await newPage(browser);
+  await page.goto(site.url);
+  const { counts } = await eventually(
+    () => ask<VisitState>(lettera, `/projects/${slug}/visits`),
+    (state) => state.counts.length > 0,
+  );
+  const told = counts.map(({ what }) => what);
+  expect(told).toContain('visits');
+  // The web face set the text at last.
+  expect(told).toEqual(expect.arrayContaining(['drawn/text/0', 'drawn/heading/0']));
+  expect(told.filter((what) => /^(text|faces|shift)\//.test(what))).toHaveLength(3);
+  // As little as that is kept.
+  expect(new Set(counts.flatMap((one) => Object.keys(one)))).toEqual(
+    new Set(['day', 'what', 'times']),
+  );
+  expect(errors.filter((error) => !error.includes('favicon'))).toEqual([]);
+  await desk.bringToFront();
+  await desk.goto(`${lettera.url}/p/${slug}/fallbacks`);
+  await press(desk, 'Visitors');
+  await eventually(
+    () => desk.$eval('body', (body) => body.innerText),
+    (text) => /1 visit, .* to /.test(text) && text.includes('Set the text at last'),
+  );
+  await press(desk, 'Stop, and forget what was counted');
+  await eventually(
+    () => ask<VisitState>(lettera, `/projects/${slug}/visits`),
+    (state) => state.key === null && state.counts.length === 0,
+  );
+  await page.close();
+  await site.close();
 });

@@ -8,6 +8,8 @@ import {
   symlinkSync,
   writeFileSync,
 } from 'node:fs';
+import { createServer } from 'node:http';
+import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { end, freePort, start } from './lettera';
@@ -58,6 +60,25 @@ export async function siteToRun(kind: 'vue' | 'react' | 'static'): Promise<SiteT
           rmSync(folder, { recursive: true, force: true });
         },
       };
+    },
+  };
+}
+
+/** A place of a site, whose page links the live sheet. */
+export async function serveRunning(lines: () => string): Promise<{ url: string; close(): void }> {
+  const server = createServer((_request, response) => {
+    response.setHeader('Content-Type', 'text/html; charset=utf-8');
+    response.end(
+      `<!doctype html><html lang="en"><title>Log</title>${lines()}<h1 style="display: inline-block">Keeper’s log</h1><p>Fog</p></html>`,
+    );
+  });
+  await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
+  const { port } = server.address() as AddressInfo;
+  return {
+    url: `http://localhost:${port}`,
+    close() {
+      server.closeAllConnections();
+      server.close();
     },
   };
 }

@@ -21,6 +21,7 @@ import { projectRoutes } from './http/projects';
 import { Admission, contentSecurity, onlyOwnName, onlyOwnOrigin } from './http/security';
 import { sessionRoutes } from './http/session';
 import { waypointRoutes } from './http/waypoints';
+import { visitorRoutes, visitRoutes } from './http/visits';
 import { webApp } from './http/webApp';
 import type { Services } from './services';
 import type { Page } from './store/pageStore';
@@ -60,6 +61,7 @@ export function createApp({
 
   // Pages of the site that a designer has named have it; all else here is for Lettera's own pages alone.
   app.use('/live', livePageRoutes(services, ending));
+  app.use('/visits', visitorRoutes(services));
   app.use(onlyOwnOrigin);
 
   const api = express.Router();
@@ -96,6 +98,7 @@ export function createApp({
   api.use(foundryRoutes(services));
   api.use(siteHostRoutes(services));
   api.use(liveRoutes(services));
+  api.use(visitRoutes(services));
   api.use(projectFileRoutes(services));
   api.use(pageRoutes(services));
   api.use(stockRoutes(services));

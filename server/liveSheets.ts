@@ -7,7 +7,7 @@ import {
   type LiveFile,
   type SheetMessage,
   type ShownMessage,
-} from '@lettera/core/live';
+} from '@lettera/core/running';
 import { elementsByStyle, selectorsOf } from '@lettera/core/style';
 import type { LiveTold, RequestBody } from '@lettera/core/wire';
 import type { Deliveries } from './delivery';

@@ -23,6 +23,7 @@ import { ProjectStore } from './store/projectStore';
 import { SessionStore } from './store/sessionStore';
 import { HostStore } from './store/hostStore';
 import { LiveStore } from './store/liveStore';
+import { VisitStore } from './store/visitStore';
 import { LiveSheets } from './liveSheets';
 import { WaypointStore } from './store/waypointStore';
 import { DeliveryStore } from './store/deliveryStore';
@@ -39,6 +40,7 @@ export interface Services {
   hosts: HostStore;
   madeDeliveries: DeliveryStore;
   liveStore: LiveStore;
+  visits: VisitStore;
   liveSheets: LiveSheets;
   fonts: FontStore;
   pages: PageStore;
@@ -122,6 +124,7 @@ export async function openServices(config: Config, options: OpenOptions = {}): P
     localReadings,
     deliveries,
     liveStore,
+    visits: new VisitStore(database),
     liveSheets: new LiveSheets(projects, deliveries, liveStore, outbox),
     incoming,
     sessions: new SessionStore(database, outbox),

@@ -15,6 +15,7 @@ import { withPrefix } from './prefix';
 import { sassTokens } from './sass';
 import { specimen } from './specimen';
 import { stylesheet } from './stylesheet';
+import { visitsScript } from './visits';
 
 /** A file of the bundle: text made here, or a font to be fetched from the store by its source and cut. */
 export type BundleFile =
@@ -174,6 +175,15 @@ export function bundleFiles(
       withPrefix(document, specimen(document)),
     ),
     text('README.md', 'How to put it on the site', readme(document, delivery)),
+    ...(document.delivery.visits
+      ? [
+          text(
+            'visits.js',
+            'Counts how the site’s visitors get the type',
+            visitsScript(document, fallback, document.delivery.visits),
+          ),
+        ]
+      : []),
     ...delivery.files.map(({ path, purpose, source, cut, bytes }): BundleFile => ({
       path,
       kind: 'font',

@@ -29,6 +29,7 @@ export function headMarkup(document: ProjectDocument, delivery: DeliveryPlan): s
       ({ stylesheet }) => `<link rel="preload" href="${escapeHtml(stylesheet)}" as="style">`,
     ),
     '<link rel="stylesheet" href="lettera.css">',
+    ...(document.delivery.visits ? ['<script src="visits.js" defer></script>'] : []),
     '',
   ].join('\n');
 }

@@ -145,6 +145,15 @@ export class Delivery {
   @MaxLength(80, { each: true })
   first?: string[];
 
+  /** Where the site's visits are counted, by a script in the bundle; they are not when left out. */
+  @MayBeLeftOut()
+  @IsString()
+  @MaxLength(300)
+  @Matches(/^(https?:\/\/[\w.:[\]-]+)?\/[\w./~-]*$/, {
+    message: 'must be an address such as https://count.example.org/type or /type',
+  })
+  visits?: string;
+
   /** What all font files together are to stay under, bytes. */
   @MayBeLeftOut()
   @IsInt()

@@ -34,6 +34,7 @@ export const SHAPES = {
   LiveState: live.LiveState,
   LiveReading: live.LiveReading,
   LiveKinds: live.LiveKinds,
+  VisitState: live.VisitState,
   PageAccount: pages.PageAccount,
   Reading: readings.Reading,
   FaceMeasures: readings.Measures,
@@ -83,6 +84,7 @@ export type AllowedHost = Shape<'AllowedHost'>;
 export type LiveSheet = Shape<'LiveSheet'>;
 export type LiveState = Shape<'LiveState'>;
 export type LiveReading = Shape<'LiveReading'>;
+export type VisitState = Shape<'VisitState'>;
 export type LiveKinds = Shape<'LiveKinds'>;
 export type LanguageText = Shape<'LanguageText'>;
 export type PageTitle = Shape<'PageTitle'>;

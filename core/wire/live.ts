@@ -51,6 +51,12 @@ export const LiveKinds = Type.Object({
   }),
 });
 
+/** Where visits are counted, and what was counted on which day. */
+export const VisitState = Type.Object({
+  key: nullable(text('What stands in the address; null while none are counted here')),
+  counts: list(Type.Object({ day: text('ISO 8601'), what: text(), times: integer() })),
+});
+
 const LONG = { address: 2000, line: 300, name: 120, words: 400 };
 const MOST_SELECTORS = 8;
 const bounded = (maxLength: number) => Type.String({ maxLength });

@@ -94,6 +94,7 @@ const DeliveryShape = shapeOf<Delivery>()(
     features: Type.Optional(oneOf(FEATURES_KEPT, 'Layout features that they keep')),
     boldItalics: Type.Optional(boolean('Whether bold inside italics has files of its own')),
     first: Type.Optional(list(text(), 'Text elements that are seen first')),
+    visits: Type.Optional(text('Where the site’s visits are counted')),
     budget: Type.Optional(integer('What all font files are to stay under, bytes')),
   }),
 );

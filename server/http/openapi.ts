@@ -12,6 +12,7 @@ import { siteHostPaths } from './siteHosts';
 import { livePaths } from './live';
 import { pagePaths } from './pages';
 import { stockPaths } from './stock';
+import { visitPaths } from './visits';
 import { localFontPaths } from './localFonts';
 import { languagePaths } from './languages';
 
@@ -54,6 +55,7 @@ export const openApi = {
     ...foundryPaths,
     ...siteHostPaths,
     ...livePaths,
+    ...visitPaths,
     ...pagePaths,
     ...stockPaths,
     ...localFontPaths,

@@ -60,6 +60,30 @@ export const liveSheets = sqliteTable(
   (table) => [index('live_sheets_by_project').on(table.projectId)],
 );
 
+/** Where a project's visits are counted, by what stands in the address. */
+export const visitKeys = sqliteTable('visit_keys', {
+  key: text('key').primaryKey(),
+  projectId: text('project_id')
+    .notNull()
+    .unique()
+    .references(() => projects.id, { onDelete: 'cascade' }),
+});
+
+/** Visits of the site as sums by day: how often each thing was counted. */
+export const visitCounts = sqliteTable(
+  'visit_counts',
+  {
+    projectId: text('project_id')
+      .notNull()
+      .references(() => projects.id, { onDelete: 'cascade' }),
+    /** ISO 8601, of the world's time. */
+    day: text('day').notNull(),
+    what: text('what').notNull(),
+    times: integer('times').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.projectId, table.day, table.what] })],
+);
+
 /** Pages that were read on the running site, as the reader gave them, until somebody takes stock of them. */
 export const liveReadings = sqliteTable(
   'live_readings',

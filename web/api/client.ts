@@ -29,6 +29,7 @@ import type {
   Session,
   TakenFile,
   TwinScripts,
+  VisitState,
   MadeDelivery,
   Waypoint,
   WaypointState,
@@ -215,6 +216,9 @@ export const api = {
       'DELETE',
       `${project(id)}/live/readings${address === undefined ? '' : `?${new URLSearchParams({ address })}`}`,
     ),
+  visits: (id: string) => get<VisitState>(`${project(id)}/visits`),
+  countVisits: (id: string) => sendJson<VisitState>('PUT', `${project(id)}/visits`),
+  forgetVisits: (id: string) => sendJson<VisitState>('DELETE', `${project(id)}/visits`),
   /** Has a page fetched to be looked at. */
   lookAtAddress: (
     id: string,

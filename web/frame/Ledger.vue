@@ -18,6 +18,7 @@ import { useMarks } from '../store/marks';
 import { usePlans } from '../store/plans';
 import { useProject } from '../store/project';
 import { useProof } from '../store/proof';
+import { useVisits } from '../store/visits';
 import { count, kilobytes } from '../control/figures';
 import { whenIdle } from '../control/whenIdle';
 import MarkList from '../proof/MarkList.vue';
@@ -25,6 +26,7 @@ import MarkList from '../proof/MarkList.vue';
 const project = useProject();
 const proof = useProof();
 const plans = usePlans();
+const visits = useVisits();
 const allMarks = useMarks();
 const route = useRoute();
 const router = useRouter();
@@ -123,12 +125,28 @@ function goTo({ stage, style }: Mark): void {
             )
           }}
         </p>
+        <p v-if="visits.figures.visits > 0">
+          {{
+            say.counted(
+              count(visits.figures.visits, 'visit'),
+              say.textAndFonts(visits.seconds('text'), visits.seconds('faces')),
+            )
+          }}
+        </p>
         <p class="quiet small">
           {{ say.workedOutPageLoads }}
         </p>
       </template>
       <template v-else-if="open === 'shift'">
         <h2>{{ say.layoutShiftSwap }}</h2>
+        <p v-if="visits.figures.shift !== null">
+          {{
+            say.counted(
+              count(visits.figures.visits, 'visit'),
+              say.shiftOf(visits.figures.shift.toFixed(2)),
+            )
+          }}
+        </p>
         <p v-if="proof.shift !== null">
           {{
             say.onAtPxMeasured(

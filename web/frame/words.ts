@@ -67,6 +67,9 @@ export const ledger = {
     `${roundTrip} ms a round trip, ${bandwidth} Mbit/s. Text shows after ${seconds}, once the ${css} of style sheet are there; the web faces show after ${seconds2}, once the ${fontBytes} of faces for the site’s first language are, ${preloadedBytes} of which are fetched at once.`,
   workedOutPageLoads:
     'Worked out for a page that loads nothing else: round trips and bytes, uncompressed.',
+  counted: (visits: Said, what: Said) => `Counted on the site, ${visits}: ${what}.`,
+  textAndFonts: (text: Said, fonts: Said) => `text after ${text}, the last font after ${fonts}`,
+  shiftOf: (shift: Said) => `layout shift ${shift}`,
   layoutShiftSwap: 'Layout shift of the swap',
   onAtPxMeasured: (shift: Said, title: Said, width: Said) =>
     `${shift} on “${title}” at ${width} px, measured from its top by laying the page out in the fallback and in the web faces.`,

@@ -1,4 +1,4 @@
-import type { ShownMessage } from '@lettera/core/live';
+import type { ShownMessage } from '@lettera/core/running';
 
 /** How the page is shown: with all of the sheet, without it, or without its web faces. */
 export type Mode = 'all' | 'site' | 'fallback';

@@ -3,8 +3,8 @@
  * by now. What has not changed is not touched, so that nothing blinks and no font is fetched anew. A Lettera that went
  * away leaves the page as it was; when it is back, the page follows again. It asks nothing but its own server.
  */
-import { ruleChanges, withChanges } from '@lettera/core/live/rules';
-import type { SheetMessage, ShownMessage } from '@lettera/core/live';
+import { ruleChanges, withChanges } from '@lettera/core/running/rules';
+import type { SheetMessage, ShownMessage } from '@lettera/core/running';
 import { HANDLE, type LiveHandle, type Mode } from './handle';
 import { say } from './note';
 
@@ -194,7 +194,8 @@ const next = (step: () => Promise<void> | void): void => {
 };
 
 let stream: EventSource | null = null;
-let tools = false;
+let tools: Promise<unknown> | undefined;
+let isBarred = false;
 
 function open(): void {
   stream?.close();
@@ -209,11 +210,8 @@ function open(): void {
     linked ??= message.linked;
     shown = message;
     for (const listener of listeners) listener(message);
-    if (tools) return;
-    tools = true;
-    const script = document.createElement('script');
-    script.src = `${base}tools.js`;
-    document.head.append(script);
+    // Also where a policy lets no address be written into a script.
+    tools ??= import(`${base}tools.js`);
   });
   hear<SheetMessage>('sheet', take);
   hear('ended', () => {
@@ -227,7 +225,7 @@ function open(): void {
 
 /** A server that is away is waited for; one that refuses says why. */
 async function failed(events: EventSource): Promise<void> {
-  if (events.readyState !== EventSource.CLOSED || events !== stream) return;
+  if (events.readyState !== EventSource.CLOSED || events !== stream || isBarred) return;
   const answer = await fetch(`${base}kinds`).catch(() => null);
   if (!answer || answer.ok) {
     setTimeout(open, RETRY);
@@ -239,6 +237,7 @@ async function failed(events: EventSource): Promise<void> {
 
 addEventListener('securitypolicyviolation', ({ blockedURI, effectiveDirective }) => {
   if (!blockedURI.startsWith(lettera)) return;
+  isBarred ||= effectiveDirective === 'connect-src';
   say(
     `the policy of this page does not let ${lettera} in. On the dev server, add it to ${effectiveDirective}.`,
   );

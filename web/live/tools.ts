@@ -2,7 +2,7 @@
  * What is done on a page of the running site, beside the live sheet: pointing, marks, before and after, the swap, and
  * reading. What it sends goes to the server that it came from, on a click, and says before what that is.
  */
-import type { ShownMessage } from '@lettera/core/live';
+import type { ShownMessage } from '@lettera/core/running';
 import { familiesIn } from '@lettera/core/css';
 import { ownText, textElementsOf } from '../reader/domTree';
 import { LetterFinder } from '../reader/faceUsed';

@@ -23,4 +23,20 @@ CREATE TABLE `live_sheets` (
 	FOREIGN KEY (`project_id`) REFERENCES `projects`(`id`) ON UPDATE no action ON DELETE cascade
 );
 --> statement-breakpoint
-CREATE INDEX `live_sheets_by_project` ON `live_sheets` (`project_id`);
+CREATE INDEX `live_sheets_by_project` ON `live_sheets` (`project_id`);--> statement-breakpoint
+CREATE TABLE `visit_counts` (
+	`project_id` text NOT NULL,
+	`day` text NOT NULL,
+	`what` text NOT NULL,
+	`times` integer NOT NULL,
+	PRIMARY KEY(`project_id`, `day`, `what`),
+	FOREIGN KEY (`project_id`) REFERENCES `projects`(`id`) ON UPDATE no action ON DELETE cascade
+);
+--> statement-breakpoint
+CREATE TABLE `visit_keys` (
+	`key` text PRIMARY KEY NOT NULL,
+	`project_id` text NOT NULL,
+	FOREIGN KEY (`project_id`) REFERENCES `projects`(`id`) ON UPDATE no action ON DELETE cascade
+);
+--> statement-breakpoint
+CREATE UNIQUE INDEX `visit_keys_project_id_unique` ON `visit_keys` (`project_id`);

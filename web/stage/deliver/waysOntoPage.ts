@@ -14,7 +14,7 @@ export const templateLines = (at: string, linked: SheetPlace): string =>
 /** A bookmark that puts the script onto the page that is looked at, and says where that cannot be. */
 export const bookmarkFor = (at: string): string => {
   const { origin } = new URL(at);
-  const refused = `Lettera: this page does not let ${origin} in. Its policy (script-src) may forbid it, or it is a page of https, which some browsers let load nothing from http. Ways on: the line in the template, or the policy of the dev server.`;
+  const refused = `Lettera: this page does not let ${origin} in. Its policy (script-src) may forbid it, or the browser does: for a site that is not on this machine it asks first whether the site may reach it, and only over https. Ways on: allow that, or use the lines in the template of a site on this machine.`;
   const code = `(()=>{const s=document.createElement('script');s.src='${at}lettera.js';s.onerror=()=>alert(${JSON.stringify(refused)});document.head.append(s)})()`;
   return `javascript:${encodeURIComponent(code)}`;
 };

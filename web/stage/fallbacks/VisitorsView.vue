@@ -19,6 +19,7 @@ import DoButton from '../../control/DoButton.vue';
 import FiguresTable from '../../control/FiguresTable.vue';
 import NumberField from '../../control/NumberField.vue';
 import { percent } from '../../control/figures';
+import CountedVisits from './CountedVisits.vue';
 import { usePlans } from '../../store/plans';
 import { useProject } from '../../store/project';
 
@@ -189,6 +190,7 @@ async function read(event: Event): Promise<void> {
           )
     }}
   </p>
+  <CountedVisits :stack="stack" :voice="voice" :landed="landedIn(stack)" />
 </template>
 
 <style scoped>

@@ -214,3 +214,27 @@ export const wait = {
   webFaceComesAfter: (seconds: Said) =>
     `; the web face comes after ${seconds}, too late for this page, and is there for the next.`,
 };
+
+export const countedVisits = {
+  title: 'Counted on the site',
+  what: 'A script of 2 kB in the bundle tells how visitors get the type: which entry of each stack set the text, when text and fonts came, and what moved. It tells nothing of who visits or of the page, stores nothing with them, and is silent where their browser asks not to be followed. Sums by day are kept, and nothing else.',
+  here: 'Count here',
+  elsewhere: 'or send it to an address of your own',
+  example: 'https://count.example.org/type',
+  send: 'Send it there',
+  stop: 'Stop, and forget what was counted',
+  stopSending: 'Stop',
+  sent: (to: Said) => `The bundle sends it to ${to}, and nothing of it is here.`,
+  notReachable:
+    'This Lettera is reached from this machine alone, so that only visits from here are counted. Run it where visitors reach it, or send what is counted to an address of your own.',
+  none: 'Nothing has been counted yet: put the bundle onto the site as it is delivered now.',
+  of: (visits: Said, from: Said, to: Said) => `${visits}, ${from} to ${to}`,
+  entry: 'Entry of the stack',
+  expected: 'Expected',
+  counted: 'Counted while the web face was not there',
+  drawn: 'Set the text at last',
+  medians: (text: Said, faces: Said, shift: Said) =>
+    `In the middle of all visits, text came after ${text}, the last font after ${faces}, layout shift was ${shift}.`,
+  unknown: 'not known',
+  other: 'another font',
+};
