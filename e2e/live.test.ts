@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import type { Browser, Page } from 'puppeteer-core';
+import type { ProjectDocument } from '@lettera/core/document';
 import type { LiveState, VisitState } from '@lettera/core/wire';
 import { eventually, fill, launchBrowser, newPage, press } from './browser';
 import { startLettera, type RunningLettera } from './lettera';
@@ -204,7 +205,10 @@ describe('while it is decided', () => {
         () => styleOf(page),
         ({ fontFamily }) => fontFamily.startsWith(family === 'literata' ? 'Literata' : '"Bric'),
       );
-      await new Promise((resolve) => setTimeout(resolve, 400));
+      // What would still come comes within some frames.
+      await page.evaluate(async () => {
+        for (let frame = 0; frame < 30; frame++) await new Promise(requestAnimationFrame);
+      });
     }
     const seen = await widths();
     expect(seen).toHaveLength(3);
@@ -307,6 +311,34 @@ describe('pointing', () => {
     await page.close();
   });
 
+  test('marks stand beside the texts that they are about, where that is wanted', async () => {
+    const { page } = await visit('vue');
+    await follows(page);
+    const stored = await ask<{ document: ProjectDocument }>(lettera, `/projects/${slug}`);
+    const { ink } = stored.document.colours;
+    await changeProject(lettera, slug, [
+      { op: 'replace', path: '/colours/ink', value: { ...ink, light: '#aaaaaa' } },
+    ]);
+    // The desk judges what it shows.
+    await desk.bringToFront();
+    await eventually(
+      () =>
+        page.evaluate(() => document.querySelector('lettera-tools')?.shadowRoot?.textContent ?? ''),
+      (text) => /Show \d+ marks?/.test(text),
+    );
+    await page.bringToFront();
+    await tool(page, 'Show');
+    const marks = () =>
+      page.evaluate(() =>
+        [
+          ...(document.querySelector('lettera-tools')?.shadowRoot?.querySelectorAll('.mark') ?? []),
+        ].map((mark) => mark.textContent ?? ''),
+      );
+    await eventually(marks, (all) => all.some((says) => says.includes(':1')));
+    await changeProject(lettera, slug, [{ op: 'replace', path: '/colours/ink', value: ink }]);
+    await page.close();
+  });
+
   test('the swap is rehearsed there, and told here', async () => {
     const { page } = await visit('react');
     await follows(page);
@@ -388,8 +420,9 @@ test('a Lettera that went away leaves the page as it was, and is followed again 
   const { page } = await visit('react');
   await follows(page);
   const before = await size(page);
+  const asksAgain = page.waitForRequest((request) => request.url().includes('/events'));
   await lettera.kill();
-  await new Promise((resolve) => setTimeout(resolve, 1200));
+  await asksAgain;
   await follows(page);
   expect(await size(page)).toBe(before);
   await lettera.restart();

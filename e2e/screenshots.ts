@@ -1,6 +1,5 @@
 import { mkdirSync, readFileSync } from 'node:fs';
 import {
-  clickInProof,
   fallbacksFitted,
   fill,
   launchBrowser,
@@ -13,6 +12,7 @@ import {
 } from './browser';
 import { startLettera } from './lettera';
 import { changeProject } from './project';
+import { serveRunning } from './runningSite';
 
 const FOLDER = 'docs/screenshots';
 const SAMPLE = 'tarnholm-light';
@@ -169,12 +169,6 @@ try {
   await press(page, 'Sizes', '[aria-label="Views"]');
   await page.waitForSelector('.chart');
   await take('stock');
-  await press(page, 'Families', '[aria-label="Views"]');
-  const frame = await proofFrame(page, { asItIs: true });
-  await frame.$eval('.price', (node) => node.scrollIntoView({ block: 'center' }));
-  await clickInProof(page, frame, '.price');
-  await page.waitForSelector('section.here');
-  await take('stock-text');
   await press(page, 'Fold', '[aria-label="Views"]');
   await press(page, 'Folded (b)');
   await page.waitForSelector('section.proof iframe.ready[src*="layer=site"]');
@@ -193,6 +187,25 @@ try {
   await press(page, 'Work it out');
   await page.waitForSelector('::-p-aria(Work it out again[role="button"])');
   await take('deliver-fonts');
+  await press(page, 'Running site', '[aria-label="Views"]');
+  let lines = '';
+  const site = await serveRunning(() => lines);
+  await fill(page, 'Where the site runs', site.url);
+  await page.waitForSelector('.running pre');
+  lines = await page.$eval('.running pre', (pre) =>
+    [...pre.querySelectorAll('.code-line')].map((line) => line.textContent).join(''),
+  );
+  const visitor = await browser.newPage();
+  await visitor.goto(site.url);
+  await visitor.waitForFunction(() => document.querySelector('lettera-tools'));
+  await visitor.keyboard.down('t');
+  await visitor.click('h1');
+  await visitor.keyboard.up('t');
+  await page.bringToFront();
+  await page.waitForSelector('aside ::-p-text(Keeper’s log)');
+  await take('running-site');
+  await visitor.close();
+  site.close();
 
   await page.evaluate(() => localStorage.setItem('lettera:theme', 'dark'));
   await open('pair');

@@ -178,8 +178,8 @@ describe('who has it', () => {
   });
 
   test('what was refused is told the designer, with the place', async () => {
-    await fromSite('lettera.css', 'http://localhost:9999').expect(403);
-    await new Promise((resolve) => setTimeout(resolve, 900));
+    const told = await heard(() => fromSite('lettera.css', 'http://localhost:9999').expect(403));
+    expect(told.kind).toBe('changed');
     const { sheet } = (await request(server.app).get(live())).body as LiveState;
     expect(sheet?.refused).toBeGreaterThan(0);
     expect(sheet?.refusedFrom).toBe('http://localhost:9999');
