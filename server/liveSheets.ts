@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import { applyChange, ChangeError } from '@lettera/core/change';
-import type { Patch, ProjectDocument } from '@lettera/core/document';
+import { onceForParts, type Patch, type ProjectDocument } from '@lettera/core/document';
 import {
   liveSheet,
   ruleChanges,
@@ -275,6 +275,11 @@ function withTried(document: ProjectDocument, tried: Patch | null): ProjectDocum
   }
 }
 
+/** Tells text elements, and what decides which text has them, from others. */
+const kindsOf = onceForParts(['elements', 'delivery'], ({ elements, delivery }) =>
+  hash(JSON.stringify([elements, delivery.weight, delivery.leave])).slice(0, 16),
+);
+
 /** What is shown on a page, as its selectors have it. */
 function shownOf(document: ProjectDocument, { style, marks }: LiveLook): ShownMessage {
   const selectors = (key: string): string =>
@@ -288,6 +293,7 @@ function shownOf(document: ProjectDocument, { style, marks }: LiveLook): ShownMe
       const found = selectors(about);
       return found ? [{ style: about, selectors: found, says }] : [];
     }),
+    kinds: kindsOf(document),
     linked: document.delivery.linked ?? 'before',
   };
 }

@@ -18,6 +18,8 @@ export interface ShownMessage {
   /** Key of the selected style, and what meets its texts; null for none. */
   selected: { style: string; selectors: string } | null;
   marks: readonly PageMark[];
+  /** What the text elements are called by now: another, when they are others. */
+  kinds: string;
   /** Where the project's sheet is to stand beside the site's own. */
   linked: 'before' | 'after';
 }

@@ -61,6 +61,11 @@ export function visitorRoutes({ visits }: Pick<Services, 'visits'>): Router {
   };
   const shared = { windowMs: MINUTE, legacyHeaders: false, handler: tooOften };
   router.use(rateLimit({ ...shared, limit: LIMITS.address }));
+  // Browsers hold even an empty answer back from a page of another site, and say so, unless it is let go there.
+  router.use((_request, response, next) => {
+    response.set('Cross-Origin-Resource-Policy', 'cross-origin');
+    next();
+  });
   router.post(
     '/:key',
     rateLimit({

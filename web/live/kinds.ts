@@ -2,22 +2,20 @@ import type { ProjectDocument } from '@lettera/core/document';
 import { elementAt } from '@lettera/core/style';
 import type { LiveKinds } from '@lettera/core/wire';
 
-/** How long what was told of text elements is taken for true, milliseconds. */
-const FRESH = 1500;
-
 /** Which text element and style a text of the page has, as the project has them by now. */
 export class Kinds {
   #kinds: LiveKinds | null = null;
-  #asked = 0;
+  #known = '';
 
   constructor(private readonly base: string) {}
 
-  /** Asks for them anew, where that was not done a moment ago. */
-  async refresh(): Promise<void> {
-    if (Date.now() - this.#asked < FRESH) return;
-    this.#asked = Date.now();
+  /** Asks for them where they are others. @param called what they are called by now */
+  async refresh(called: string): Promise<void> {
+    if (called === this.#known) return;
+    this.#known = called;
     const answer = await fetch(`${this.base}kinds`).catch(() => null);
     if (answer?.ok) this.#kinds = (await answer.json()) as LiveKinds;
+    else this.#known = '';
   }
 
   /** The nearest element around a node that has a style, but for the page as a whole; null for none. */

@@ -177,9 +177,8 @@ function begin(handle: LiveHandle): void {
   const panel: Panel = new Panel([
     {
       label: () => say.pointOnce,
-      async act() {
+      act() {
         panel.open(false);
-        await kinds.refresh();
         isHeld = true;
       },
     },
@@ -228,7 +227,6 @@ function begin(handle: LiveHandle): void {
       const key = event.key.toLowerCase();
       if (key === POINT_KEY) {
         event.stopImmediatePropagation();
-        if (!isHeld) void kinds.refresh();
         isHeld = true;
       } else if (key === BEFORE_KEY && !event.repeat) {
         event.stopImmediatePropagation();
@@ -298,11 +296,13 @@ function begin(handle: LiveHandle): void {
     }, 150);
   }).observe(document.body, { childList: true, subtree: true });
 
-  handle.onShown((shown) => {
-    void kinds.refresh();
-    draw(shown);
-  });
-  void kinds.refresh().then(arrive);
+  const onShown = async (shown: ShownMessage): Promise<void> => {
+    await kinds.refresh(shown.kinds);
+    if (shown === handle.shown) draw(shown);
+  };
+  handle.onShown((shown) => void onShown(shown));
+  if (handle.shown) void onShown(handle.shown);
+  arrive();
 }
 
 const handle = (window as unknown as Record<symbol, LiveHandle | undefined>)[HANDLE];
