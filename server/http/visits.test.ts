@@ -11,7 +11,12 @@ const state = async (method: 'get' | 'put' | 'delete' = 'get'): Promise<VisitSta
   const asked = request(server.app);
   return (await asked[method](`/api/v1/projects/${id}/visits`).expect(200)).body as VisitState;
 };
-const VISIT = { voices: { text: { drawn: 0, local: 1 } }, text: 3, faces: 9, shift: null };
+const VISIT = {
+  voices: { 'text@01234567': { drawn: 0, local: 1 } },
+  text: 3,
+  faces: 9,
+  shift: null,
+};
 /** As `sendBeacon` sends it: text, from another site. */
 const send = (key: string, body: unknown) =>
   request(server.inner)
@@ -45,11 +50,13 @@ describe('visits', () => {
     for (let i = 0; i < 3; i++) await send(key ?? '', VISIT).expect(204);
     const day = new Date().toISOString().slice(0, 10);
     expect((await state()).counts).toEqual(
-      ['drawn/text/0', 'faces/9', 'local/text/1', 'text/3', 'visits'].map((what) => ({
-        day,
-        what,
-        times: 3,
-      })),
+      ['drawn/text@01234567/0', 'faces/9', 'local/text@01234567/1', 'text/3', 'visits'].map(
+        (what) => ({
+          day,
+          what,
+          times: 3,
+        }),
+      ),
     );
   });
 
@@ -58,7 +65,7 @@ describe('visits', () => {
     ['no visit', { hello: 1 }],
     ['a list', '[]'],
     ['more than a visit is', 'x'.repeat(5000)],
-    ['a voice that is none', { ...VISIT, voices: { '../x': { drawn: 0, local: 0 } } }],
+    ['a voice that is none', { ...VISIT, voices: { '../x@01234567': { drawn: 0, local: 0 } } }],
   ])('are refused: %s', async (_, body) => {
     const { key, counts } = await state();
     const { status } = await send(key ?? '', body);

@@ -6,4 +6,5 @@ export {
   type Visit,
   type VisitFigures,
 } from './visit';
+export { stackCounted } from './stackCounted';
 export { visitsScript } from './visitsScript';

@@ -1,6 +1,6 @@
 /** A visit as the script of the bundle tells it: nothing in it tells a person, a page or a time of day. */
 export interface Visit {
-  /** By voice: the entry of its stack that set its text at last, and the first one after the web face that is there. */
+  /** By voice and its stack, as `stackCounted` has them: the entry that set its text at last, and the first one after the web face that is there. */
   voices: Readonly<Record<string, { drawn: number; local: number }>>;
   /** When the first text was painted and when the last web face had come, tenths of a second; null where not known. */
   text: number | null;
@@ -11,8 +11,8 @@ export interface Visit {
 
 /** Larger figures are counted as this one. */
 const MOST = { entry: 30, figure: 300, voices: 12 };
-const VOICE = /^[a-z][a-z0-9]*(-[a-z0-9]+)*$/;
-const LONGEST_VOICE = 64;
+const VOICE = /^[a-z][a-z0-9]*(-[a-z0-9]+)*@[0-9a-f]{8}$/;
+const LONGEST_VOICE = 80;
 
 const isCount = (value: unknown, most: number): value is number =>
   Number.isInteger(value) && (value as number) >= 0 && (value as number) <= most;
@@ -66,7 +66,7 @@ export interface Counted {
 /** What was counted of all visits. */
 export interface VisitFigures {
   visits: number;
-  /** By voice, how many of its visits got each entry of the stack: at last, and while the web face was not there. */
+  /** By voice and its stack, how many of its visits got each entry of the stack: at last, and while the web face was not there. */
   voices: Readonly<Record<string, { drawn: number[]; local: number[] }>>;
   /** Medians: seconds, and layout shift; null where none was told. */
   text: number | null;

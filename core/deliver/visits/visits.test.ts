@@ -4,10 +4,10 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { plansOf, seatedDocument } from '../../testing/documents';
 import { bundleFiles } from '../bundle';
-import { countedAs, visitFigures, visitIn, visitsScript, type Visit } from './index';
+import { countedAs, stackCounted, visitFigures, visitIn, visitsScript, type Visit } from './index';
 
 const VISIT: Visit = {
-  voices: { text: { drawn: 0, local: 2 }, heading: { drawn: 1, local: 1 } },
+  voices: { 'text@01234567': { drawn: 0, local: 2 }, 'heading@89abcdef': { drawn: 1, local: 1 } },
   text: 4,
   faces: 11,
   shift: 3,
@@ -32,9 +32,15 @@ describe('a visit that is sent', () => {
     ['no voices', { ...VISIT, voices: 7 }],
     ['a voice of another kind', { ...VISIT, voices: { 'a/b': { drawn: 0, local: 1 } } }],
     ['a voice of the language', { ...VISIT, voices: { __proto__x: { drawn: 0, local: 1 } } }],
-    ['an entry that no stack has', { ...VISIT, voices: { text: { drawn: 31, local: 1 } } }],
-    ['an entry below the first', { ...VISIT, voices: { text: { drawn: -1, local: 1 } } }],
-    ['half an entry', { ...VISIT, voices: { text: { drawn: 0.5, local: 1 } } }],
+    [
+      'an entry that no stack has',
+      { ...VISIT, voices: { 'text@01234567': { drawn: 31, local: 1 } } },
+    ],
+    [
+      'an entry below the first',
+      { ...VISIT, voices: { 'text@01234567': { drawn: -1, local: 1 } } },
+    ],
+    ['half an entry', { ...VISIT, voices: { 'text@01234567': { drawn: 0.5, local: 1 } } }],
     ['a time before the visit', { ...VISIT, text: -1 }],
     ['a time in words', { ...VISIT, faces: 'soon' }],
     ['no shift at all', { voices: {}, text: 1, faces: 2 }],
@@ -43,7 +49,7 @@ describe('a visit that is sent', () => {
       {
         ...VISIT,
         voices: Object.fromEntries(
-          Array.from({ length: 13 }, (_, i) => [`v${i}`, VISIT.voices.text]),
+          Array.from({ length: 13 }, (_, i) => [`v${i}@01234567`, VISIT.voices['text@01234567']]),
         ),
       },
     ],
@@ -69,7 +75,10 @@ describe('figures of many', () => {
     const counted = [...times].map(([what, often]) => ({ what, times: often }));
     expect(visitFigures(counted)).toEqual({
       visits: 3,
-      voices: { text: { drawn: [3], local: [, , 3] }, heading: { drawn: [, 3], local: [, 3] } },
+      voices: {
+        'text@01234567': { drawn: [3], local: [, , 3] },
+        'heading@89abcdef': { drawn: [, 3], local: [, 3] },
+      },
       text: 0.4,
       faces: 1.1,
       shift: 0.03,
@@ -81,6 +90,20 @@ describe('figures of many', () => {
       faces: null,
       shift: null,
     });
+  });
+});
+
+describe('a stack', () => {
+  const names = (...all: string[]) => all.map((name) => ({ name }));
+
+  test('is counted under another name when its entries are others', () => {
+    const one = stackCounted('text', names('Literata', 'Georgia', 'serif'));
+    expect(one).toMatch(/^text@[0-9a-f]{8}$/);
+    expect(stackCounted('text', names('Literata', 'Georgia', 'serif'))).toBe(one);
+    expect(stackCounted('text', names('Georgia', 'Literata', 'serif'))).not.toBe(one);
+    expect(stackCounted('heading', names('Literata', 'Georgia', 'serif'))).not.toBe(one);
+    // FNV-1a of nothing is its offset basis.
+    expect(stackCounted('text', names())).toBe('text@811c9dc5');
   });
 });
 
@@ -106,7 +129,9 @@ describe('the script', () => {
     const script = visitsScript(document, plan, '/type');
     const stacks = /const stacks = (.*);\n/.exec(script)?.[1] ?? '';
     expect(Buffer.byteLength(script) - stacks.length).toBeLessThanOrEqual(2048);
-    expect(Object.keys(JSON.parse(stacks) as object)).toContain('text');
+    expect(Object.keys(JSON.parse(stacks) as object)).toContainEqual(
+      expect.stringMatching(/^text@[0-9a-f]{8}$/),
+    );
     const added: string[] = [];
     runInNewContext(script, { addEventListener: (name: string) => added.push(name) });
     expect(added).toEqual(['load']);

@@ -1,6 +1,7 @@
 import type { ProjectDocument } from '../../document/projectDocument';
 import type { FallbackPlan } from '../../fallback/plan';
 import { voiceUses } from '../../style/usage';
+import { stackCounted } from './stackCounted';
 
 /** Text in a script that stands alone: no end of a script element in it. */
 const quoted = (value: unknown): string => JSON.stringify(value).replace(/</g, '\\u003c');
@@ -10,7 +11,9 @@ const stacksOf = (document: ProjectDocument, { voices }: FallbackPlan): Record<s
   Object.fromEntries(
     [...voiceUses(document).keys()].flatMap((voice) => {
       const { stack = [] } = voices[voice] ?? {};
-      return stack[0]?.kind === 'web' ? [[voice, stack.map(({ name }) => name)]] : [];
+      return stack[0]?.kind === 'web'
+        ? [[stackCounted(voice, stack), stack.map(({ name }) => name)]]
+        : [];
     }),
   );
 

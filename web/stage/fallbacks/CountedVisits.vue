@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { countedVisits as say } from './words';
+import { stackCounted } from '@lettera/core/deliver/visits';
 import { localName, shareOf, type Landing, type StackEntry } from '@lettera/core/fallback';
 import { computed, onMounted, ref } from 'vue';
 import DoButton from '../../control/DoButton.vue';
@@ -29,8 +30,15 @@ const typed = ref('');
 
 const entryName = (entry: StackEntry): string =>
   entry.kind === 'fallback' ? localName(entry.local) : entry.name;
+const counted = computed(() => stackCounted(props.voice, props.stack));
+/** Visits that got an earlier stack, whose entries were others. */
+const earlier = computed(() => {
+  const { voices, visits: all } = visits.figures;
+  const sum = (voices[counted.value]?.drawn ?? []).reduce((total, times = 0) => total + times, 0);
+  return all - sum;
+});
 const rows = computed(() => {
-  const { drawn = [], local = [] } = visits.figures.voices[props.voice] ?? {};
+  const { drawn = [], local = [] } = visits.figures.voices[counted.value] ?? {};
   const all = (list: readonly number[]) => list.reduce((sum, times = 0) => sum + times, 0);
   const share = (list: readonly number[], i: number): string =>
     all(list) > 0 ? percent((list[i] ?? 0) / all(list)) : '';
@@ -41,6 +49,10 @@ const rows = computed(() => {
     drawn: share(drawn, i),
   }));
 });
+const days = computed(() => {
+  const [first = '', last = first] = [visits.days[0], visits.days.at(-1)];
+  return first === last ? dayOf(first) : say.fromTo(dayOf(first), dayOf(last));
+});
 const middle = (which: 'text' | 'faces'): string =>
   visits.figures[which] === null ? say.unknown : visits.seconds(which);
 </script>
@@ -50,13 +62,8 @@ const middle = (which: 'text' | 'faces'): string =>
     <h2>{{ say.title }}</h2>
     <template v-if="visits.figures.visits > 0">
       <p>
-        {{
-          say.of(
-            count(visits.figures.visits, 'visit'),
-            dayOf(visits.days[0] ?? ''),
-            dayOf(visits.days.at(-1) ?? ''),
-          )
-        }}
+        {{ say.of(count(visits.figures.visits, 'visit'), days) }}
+        <template v-if="earlier > 0">{{ say.earlier(count(earlier, 'visit')) }}</template>
       </p>
       <FiguresTable>
         <thead>
@@ -118,5 +125,8 @@ h2 {
 }
 .what {
   max-width: 620px;
+}
+p {
+  margin: 8px 0;
 }
 </style>

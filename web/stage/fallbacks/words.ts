@@ -228,7 +228,9 @@ export const countedVisits = {
   notReachable:
     'This Lettera is reached from this machine alone, so that only visits from here are counted. Run it where visitors reach it, or send what is counted to an address of your own.',
   none: 'Nothing has been counted yet: put the bundle onto the site as it is delivered now.',
-  of: (visits: Said, from: Said, to: Said) => `${visits}, ${from} to ${to}`,
+  of: (visits: Said, days: Said) => `${visits}, ${days}.`,
+  fromTo: (from: Said, to: Said) => `${from} to ${to}`,
+  earlier: (visits: Said) => `${visits} got an earlier stack, and are not among these.`,
   entry: 'Entry of the stack',
   expected: 'Expected',
   counted: 'Counted while the web face was not there',
