@@ -4,7 +4,7 @@ import type { LiveState } from '@lettera/core/wire';
 import { eventually, launchBrowser } from '../e2e/browser';
 import { startLettera, type RunningLettera } from '../e2e/lettera';
 import { ask } from '../e2e/project';
-import { serveRunning } from '../e2e/runningSite';
+import { linesOntoPage, serveRunning } from '../e2e/runningSite';
 import { summarise, type Row } from './timing';
 
 const SAMPLE = 'tarnholm-light';
@@ -68,13 +68,7 @@ export async function liveSheet(): Promise<Row[]> {
   const lettera = await startLettera();
   let lines = '';
   const site = await serveRunning(() => lines);
-  const { sheet } = await ask<LiveState>(lettera, `/projects/${SAMPLE}/live`, {
-    method: 'PUT',
-    headers: { 'Content-Type': 'application/json' },
-    body: JSON.stringify({ origins: [site.url], tried: false }),
-  });
-  const at = `${lettera.url}/live/${sheet?.key ?? ''}/`;
-  lines = `<link rel="stylesheet" href="${at}lettera.css" crossorigin><script src="${at}lettera.js" defer></script>`;
+  lines = await linesOntoPage(lettera, SAMPLE, site);
   const browser = await launchBrowser();
   try {
     const page = await browser.newPage();

@@ -12,7 +12,9 @@ import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
-import { end, freePort, start } from './lettera';
+import type { LiveState } from '@lettera/core/wire';
+import { end, freePort, start, type RunningLettera } from './lettera';
+import { ask } from './project';
 
 /** A site that runs on its own development server, in a copy of its own. */
 export interface RunningSite {
@@ -81,4 +83,19 @@ export async function serveRunning(lines: () => string): Promise<{ url: string; 
       server.close();
     },
   };
+}
+
+/** Opens the live sheet of a project for a place. @returns the lines for the head of its pages */
+export async function linesOntoPage(
+  lettera: RunningLettera,
+  slug: string,
+  { url }: { url: string },
+): Promise<string> {
+  const { sheet } = await ask<LiveState>(lettera, `/projects/${slug}/live`, {
+    method: 'PUT',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify({ origins: [url], tried: false }),
+  });
+  const at = `${lettera.url}/live/${sheet?.key ?? ''}/`;
+  return `<link rel="stylesheet" href="${at}lettera.css" crossorigin><script src="${at}lettera.js" defer></script>`;
 }

@@ -136,17 +136,25 @@ export class Deliveries {
     );
   }
 
-  /** The plans that a document is delivered by, once all files are there that they name. */
-  async plans(project: Pick<Project, 'id' | 'document'>): Promise<Plans> {
-    const { id, document } = project;
+  /**
+   * The plans that a document is delivered by, once all files are there that they name.
+   * @param stored the document as it is stored, where the other is only tried: of files that the project does not
+   *   have nothing is cut or fitted
+   */
+  async plans(
+    { id, document }: Pick<Project, 'id' | 'document'>,
+    stored: ProjectDocument = document,
+  ): Promise<Plans> {
     this.#stopped.delete(id);
+    const hashes = caseFonts(document).map(({ file }) => file.sha256);
+    const missing = new Set(await this.fonts.missingFrom(id, hashes));
     const [trials] = await Promise.all([
-      this.tuner.trials(id, document),
-      this.#make(project, deliveryPlan),
+      this.tuner.trials(id, missing.size > 0 ? stored : document),
+      this.#make({ id, document }, deliveryPlan, ({ source }) => !missing.has(source)),
     ]);
     return {
       fallback: fallbackPlan(document, trials),
-      delivery: deliveryPlan(document, await this.evidence(project)),
+      delivery: deliveryPlan(document, await this.evidence({ id, document })),
     };
   }
 
@@ -192,11 +200,12 @@ export class Deliveries {
   async #make(
     project: Pick<Project, 'id' | 'document'>,
     planOf: typeof casePlan | typeof deliveryPlan,
+    isThere: (file: { source: string }) => boolean = () => true,
   ): Promise<void> {
     const { wanted } = planOf(project.document, await this.evidence(project));
     await this.maker.make(
       project.id,
-      wanted.map(({ source, cut }): DerivedFile => ({ source, cut: cutName(cut) })),
+      wanted.filter(isThere).map(({ source, cut }): DerivedFile => ({ source, cut: cutName(cut) })),
     );
   }
 

@@ -14,6 +14,7 @@ import type { Deliveries } from './delivery';
 import type { LiveStore } from './store/liveStore';
 import type { Outbox } from './store/outbox';
 import type { ProjectStore } from './store/projectStore';
+import type { FoundryClient } from './supply/foundryClient';
 
 /** What a designer looks at in Lettera, which the running page is to show too. */
 export type LiveLook = RequestBody<'LiveLook'>;
@@ -28,9 +29,9 @@ const MOST_FILES = 400;
 /** How long a sheet is kept ready that nobody follows, milliseconds. */
 const LINGERS = 60_000;
 /** How long what is looked at is shown that is not said again: its window may have been closed. Milliseconds. */
-export const LOOK_LASTS = 45_000;
+const LOOK_LASTS = 45_000;
 
-const hash = (text: string): string => createHash('sha256').update(text).digest('hex');
+const hash = (text: string | Uint8Array): string => createHash('sha256').update(text).digest('hex');
 const NOTHING_LOOKED_AT: LiveLook = { tried: null, style: null, marks: [] };
 
 /** A style sheet by now: what it is called by, and its rules. */
@@ -72,6 +73,8 @@ export class LiveSheets {
     private readonly deliveries: Deliveries,
     private readonly store: LiveStore,
     private readonly outbox: Outbox,
+    private readonly foundry: FoundryClient,
+    private readonly lookLasts = LOOK_LASTS,
   ) {
     outbox.on<LiveLook>(LOOK, (project, look) => void this.#take(project ?? '', look));
     outbox.on(ENDED, (project) => this.#end(project ?? ''));
@@ -125,7 +128,22 @@ export class LiveSheets {
     if (!followed.files.has(name)) await this.#made(projectId, followed);
     const file = followed.files.get(name);
     this.#letGo(projectId, followed);
-    return file ? this.deliveries.bytes(projectId, file) : null;
+    if (!file) return null;
+    const offered = followed.look.offered?.find(({ sha256 }) => sha256 === file.source);
+    return offered && !file.cut
+      ? this.#offered(projectId, offered)
+      : this.deliveries.bytes(projectId, file);
+  }
+
+  /** A file of the library that is only tried, where the library is allowed for the project. */
+  async #offered(
+    projectId: string,
+    { sha256, family, name }: NonNullable<LiveLook['offered']>[number],
+  ): Promise<Uint8Array | null> {
+    const project = await this.projects.get(projectId);
+    if (!project?.foundry) return null;
+    const bytes = await this.foundry.file(await this.foundry.family(family), name);
+    return hash(bytes) === sha256 ? bytes : null;
   }
 
   /** The document that the sheet is of by now. */
@@ -201,7 +219,7 @@ export class LiveSheets {
     if (look !== NOTHING_LOOKED_AT) {
       followed.trying = setTimeout(() => {
         void this.#take(projectId, NOTHING_LOOKED_AT);
-      }, LOOK_LASTS).unref();
+      }, this.lookLasts).unref();
     }
     if (JSON.stringify(before.tried) !== JSON.stringify(look.tried)) {
       this.#changed(projectId, followed);
@@ -243,7 +261,7 @@ export class LiveSheets {
     const project = await this.projects.get(projectId);
     if (!project) return;
     const document = withTried(project.document, followed.look.tried as Patch | null);
-    const plans = await this.deliveries.plans({ id: projectId, document });
+    const plans = await this.deliveries.plans({ id: projectId, document }, project.document);
     const { rules, files } = liveSheet(document, plans, hash);
     followed.document = document;
     for (const [name, file] of files) {

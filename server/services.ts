@@ -125,7 +125,7 @@ export async function openServices(config: Config, options: OpenOptions = {}): P
     deliveries,
     liveStore,
     visits: new VisitStore(database),
-    liveSheets: new LiveSheets(projects, deliveries, liveStore, outbox),
+    liveSheets: new LiveSheets(projects, deliveries, liveStore, outbox, foundry),
     incoming,
     sessions: new SessionStore(database, outbox),
     foundry,

@@ -50,6 +50,19 @@ export const REQUESTS = {
     tried: Type.Union([Type.Array(Type.Unknown()), Type.Null()], {
       description: 'What is shown beyond what is stored, as a JSON Patch',
     }),
+    offered: Type.Optional(
+      Type.Array(
+        Type.Object({
+          sha256: Type.String({ pattern: '^[0-9a-f]{64}$' }),
+          family: filled(LONGEST.name),
+          name: filled(LONGEST.name),
+        }),
+        {
+          maxItems: MOST_PICKS,
+          description: 'Files of the library that it names and that were not added yet',
+        },
+      ),
+    ),
     style: Type.Union([Type.String({ maxLength: LONGEST.name }), Type.Null()], {
       description: 'Key of the style that is selected',
     }),

@@ -3,7 +3,7 @@ import type { LiveState } from '@lettera/core/wire';
 import { eventually } from '../browser';
 import type { RunningLettera } from '../lettera';
 import { ask, changeProject } from '../project';
-import { serveRunning } from '../runningSite';
+import { linesOntoPage, serveRunning } from '../runningSite';
 import { ENGINES, type Engine } from './engine';
 
 const SAMPLE = 'tarnholm-light';
@@ -107,17 +107,12 @@ async function tryIn(
 export async function liveSheets(lettera: RunningLettera): Promise<number> {
   let [lines, faults] = ['', 0];
   const site = await serveRunning(() => lines);
-  const { sheet } = await ask<LiveState>(lettera, `/projects/${SAMPLE}/live`, {
-    method: 'PUT',
-    headers: { 'Content-Type': 'application/json' },
-    body: JSON.stringify({ origins: [site.url], tried: false }),
-  });
-  const at = `${lettera.url}/live/${sheet?.key ?? ''}/`;
-  lines = `<link rel="stylesheet" href="${at}lettera.css" crossorigin><script src="${at}lettera.js" defer></script>`;
+  lines = await linesOntoPage(lettera, SAMPLE, site);
   // Files of the other family are made before: that takes its time once.
   const { document } = await ask<Project>(lettera, `/projects/${SAMPLE}`);
+  const [, sheet = ''] = /href="([^"]+)"/.exec(lines) ?? [];
   await inOtherFamily(lettera, document, async () =>
-    (await fetch(`${at}lettera.css`, { headers: { Origin: site.url } })).text(),
+    (await fetch(sheet, { headers: { Origin: site.url } })).text(),
   );
   for (const { name, start } of ENGINES) {
     const engine = await start();

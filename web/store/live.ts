@@ -1,8 +1,11 @@
 import { patchBetween } from '@lettera/core/change';
+import { caseFonts } from '@lettera/core/deliver';
+import type { ProjectDocument } from '@lettera/core/document';
 import type { LiveReading, LiveState, LiveTold, RequestBody } from '@lettera/core/wire';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { api } from '../api/client';
+import { useLibrary } from './library';
 import { useMarks } from './marks';
 import { useProject } from './project';
 import { useProof } from './proof';
@@ -13,6 +16,7 @@ type Swapped = Extract<LiveTold, { kind: 'swapped' }>;
 /** What is looked at is said again so often, as the server lets go of what a closed window looked at; milliseconds. */
 const SAID_AGAIN = 15_000;
 const MOST_MARKS = 60;
+const MOST_OFFERED = 40;
 const LONGEST_MARK = 400;
 
 /** The live sheet: the project's type on the running site, what is looked at here shown there, and what it says. */
@@ -20,6 +24,7 @@ export const useLive = defineStore('live', () => {
   const project = useProject();
   const proof = useProof();
   const marks = useMarks();
+  const library = useLibrary();
 
   const state = shallowRef<LiveState | null>(null);
   const readings = shallowRef<readonly LiveReading[]>([]);
@@ -121,9 +126,11 @@ export const useLive = defineStore('live', () => {
       state.value?.sheet?.tried && shown.value !== document
         ? patchBetween(document, shown.value).filter(({ path }) => !path.startsWith('/pages'))
         : [];
+    const offered = tried.length > 0 ? offeredIn(document, shown.value) : [];
     const about = showsMarks.value ? marks.marks : [];
     return {
       tried: tried.length > 0 ? tried : null,
+      ...(offered.length > 0 ? { offered } : {}),
       style: proof.style,
       marks: about
         .flatMap(({ style, message }) =>
@@ -132,6 +139,24 @@ export const useLive = defineStore('live', () => {
         .slice(0, MOST_MARKS),
     };
   });
+  /** Files of the library that are tried, and were not added to the project. */
+  function offeredIn(
+    stored: ProjectDocument,
+    tried: ProjectDocument,
+  ): NonNullable<RequestBody<'LiveLook'>['offered']> {
+    const there = new Set(caseFonts(stored).map(({ file }) => file.sha256));
+    const wanted = new Set(
+      caseFonts(tried).flatMap(({ file }) => (there.has(file.sha256) ? [] : [file.sha256])),
+    );
+    if (wanted.size === 0) return [];
+    return library.families
+      .flatMap(({ id, files }) =>
+        files.flatMap(({ sha256, name }) =>
+          wanted.has(sha256) ? [{ sha256, family: id, name }] : [],
+        ),
+      )
+      .slice(0, MOST_OFFERED);
+  }
   let said = '';
   let saying = false;
   /** Says what is looked at, the newest as soon as the last has arrived. */

@@ -98,7 +98,9 @@ export function visitFigures(counted: readonly Counted[]): VisitFigures {
     if (kind === 'visits') visits += times;
     else if (kind === 'drawn' || kind === 'local') {
       const list = (voices[first] ??= { drawn: [], local: [] })[kind];
-      list[Number(second)] = (list[Number(second)] ?? 0) + times;
+      const entry = Number(second);
+      while (list.length <= entry) list.push(0);
+      list[entry] = (list[entry] ?? 0) + times;
     } else if (kind === 'text' || kind === 'faces' || kind === 'shift') {
       figures[kind].set(Number(first), (figures[kind].get(Number(first)) ?? 0) + times);
     }

@@ -76,8 +76,8 @@ describe('figures of many', () => {
     expect(visitFigures(counted)).toEqual({
       visits: 3,
       voices: {
-        'text@01234567': { drawn: [3], local: [, , 3] },
-        'heading@89abcdef': { drawn: [, 3], local: [, 3] },
+        'text@01234567': { drawn: [3], local: [0, 0, 3] },
+        'heading@89abcdef': { drawn: [0, 3], local: [0, 3] },
       },
       text: 0.4,
       faces: 1.1,

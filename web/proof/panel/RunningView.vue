@@ -122,7 +122,7 @@ function claim(): void {
   </p>
   <p v-if="!text" class="quiet">{{ say.pointThere }}</p>
   <template v-else>
-    <dl>
+    <dl class="l-facts">
       <dt>{{ say.words }}</dt>
       <dd>{{ text.words }}</dd>
       <dt>{{ say.page }}</dt>
@@ -170,20 +170,6 @@ function claim(): void {
 </template>
 
 <style scoped>
-dl {
-  display: grid;
-  grid-template-columns: max-content 1fr;
-  gap: 3px 12px;
-  margin: 0 0 10px;
-}
-dt {
-  color: var(--ink-2);
-}
-dd {
-  margin: 0;
-  min-width: 0;
-  overflow-wrap: anywhere;
-}
 .claim {
   display: grid;
   justify-items: start;

@@ -124,7 +124,7 @@ async function onlyHere(): Promise<void> {
 <template>
   <p v-if="!facts" class="quiet">{{ say.clickTextPageSee }}</p>
   <template v-else>
-    <dl>
+    <dl class="l-facts">
       <dt>{{ say.style }}</dt>
       <dd>
         {{
@@ -205,20 +205,6 @@ async function onlyHere(): Promise<void> {
 </template>
 
 <style scoped>
-dl {
-  display: grid;
-  grid-template-columns: max-content 1fr;
-  gap: 3px 12px;
-  margin: 0 0 10px;
-}
-dt {
-  color: var(--ink-2);
-}
-dd {
-  margin: 0;
-  min-width: 0;
-  overflow-wrap: anywhere;
-}
 .face {
   display: block;
 }

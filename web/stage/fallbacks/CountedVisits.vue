@@ -34,12 +34,12 @@ const counted = computed(() => stackCounted(props.voice, props.stack));
 /** Visits that got an earlier stack, whose entries were others. */
 const earlier = computed(() => {
   const { voices, visits: all } = visits.figures;
-  const sum = (voices[counted.value]?.drawn ?? []).reduce((total, times = 0) => total + times, 0);
+  const sum = (voices[counted.value]?.drawn ?? []).reduce((total, times) => total + times, 0);
   return all - sum;
 });
 const rows = computed(() => {
   const { drawn = [], local = [] } = visits.figures.voices[counted.value] ?? {};
-  const all = (list: readonly number[]) => list.reduce((sum, times = 0) => sum + times, 0);
+  const all = (list: readonly number[]) => list.reduce((sum, times) => sum + times, 0);
   const share = (list: readonly number[], i: number): string =>
     all(list) > 0 ? percent((list[i] ?? 0) / all(list)) : '';
   return [...props.stack.map(entryName), say.other].map((name, i) => ({
