@@ -26,8 +26,7 @@ const contrast = computed(() => {
 
 /** Sizes and lines that differ by less are rounded otherwise, CSS px. */
 const ROUNDED = 0.06;
-const px = (value: number): string =>
-  `${Number(value.toFixed(2))} px`.replace('-', '\u2212');
+const px = (value: number): string => `${Number(value.toFixed(2))} px`.replace('-', '\u2212');
 
 interface Row {
   label: string;
