@@ -173,6 +173,21 @@ describe('who has it', () => {
       .expect(200);
   });
 
+  test('but the proof of its own, on devices whose browsers say nothing over plain http', async () => {
+    const { headers } = await request(server.inner)
+      .get(`/live/${key}/proof/lettera.css`)
+      .expect(200);
+    // Nobody else's page can have it: it neither says where it is nor is it let go there.
+    expect(headers['cross-origin-resource-policy']).toBe('same-origin');
+    expect(headers['access-control-allow-origin']).toBeUndefined();
+    await fromSite('proof/lettera.css', 'http://localhost:5174').expect(403);
+    await fromSite('proof/pages/log', 'http://localhost:5174').expect(403);
+    const { text } = await request(server.inner).get(`/live/${key}/proof/pages/log`).expect(200);
+    expect(text).toContain('Þokuljós');
+    await request(server.inner).get(`/live/${key}/proof/pages/constructor`).expect(404);
+    await request(server.inner).get(`/live/${key}/proof/sites/constructor/x.css`).expect(404);
+  });
+
   test('and under no other name of the server', async () => {
     await fromSite('lettera.css').set('Host', 'rebound.example.org').expect(403);
   });

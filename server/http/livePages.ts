@@ -186,7 +186,10 @@ export function livePageRoutes(
           .end();
         return;
       }
-    } else if (!isOwn && !isProgram && !opensProof) {
+    } else if (opensProof) {
+      // Where a device asks over plain http, its browser says nothing of where it comes from.
+      response.set('Cross-Origin-Resource-Policy', 'same-origin');
+    } else if (!isOwn && !isProgram) {
       const from = origin ?? request.get('Referer')?.slice(0, 200) ?? destination ?? 'no page';
       refuse(
         sheet,
@@ -201,11 +204,11 @@ export function livePageRoutes(
   });
   router.use('/:key', limited(LIMITS.asked));
 
-  router.get('/:key/lettera.css', async (request, response) => {
+  router.get('/:key{/proof}/lettera.css', async (request, response) => {
     response.type('css').send(await liveSheets.css(sheetOf(request).projectId));
   });
 
-  router.get('/:key/fonts/:name', async (request, response) => {
+  router.get('/:key{/proof}/fonts/:name', async (request, response) => {
     const { projectId } = sheetOf(request);
     const bytes = await liveSheets.file(projectId, request.params.name);
     if (!bytes) throw new Problem('not-found', 'The live sheet names no such file.');
@@ -215,7 +218,7 @@ export function livePageRoutes(
   });
 
   for (const name of PROGRAMS) {
-    router.get(`/:key/${name}`, (_request, response) => {
+    router.get(`/:key{/proof}/${name}`, (_request, response) => {
       const program = programs.get(name);
       if (program === undefined) throw new Problem('not-found', 'This Lettera is not built.');
       response.type('js').send(program);
@@ -224,7 +227,7 @@ export function livePageRoutes(
 
   router.use('/:key/proof', liveProofRoutes(services, sheetOf));
 
-  router.get('/:key/kinds', async (request, response) => {
+  router.get('/:key{/proof}/kinds', async (request, response) => {
     const document = await liveSheets.document(sheetOf(request).projectId);
     if (!document) throw new Problem('not-found', 'There is no such project.');
     const { weight, leave } = document.delivery;
@@ -248,7 +251,7 @@ export function livePageRoutes(
     response.json(kinds);
   });
 
-  router.get('/:key/events', async (request, response) => {
+  router.get('/:key{/proof}/events', async (request, response) => {
     const { key, projectId } = sheetOf(request);
     if (liveSheets.pages(projectId).length >= MOST_FOLLOWERS) {
       throw new Problem('busy', `${MOST_FOLLOWERS} pages follow this sheet already.`);
@@ -298,7 +301,7 @@ export function livePageRoutes(
   });
 
   router.post(
-    '/:key/said',
+    '/:key{/proof}/said',
     limited(LIMITS.said),
     express.json({ limit: LARGEST_SAID, type: () => true }),
     async (request, response) => {
@@ -320,7 +323,7 @@ export function livePageRoutes(
   );
 
   router.post(
-    '/:key/reading',
+    '/:key{/proof}/reading',
     limited(LIMITS.read),
     express.text({ limit: LARGEST_READING, type: () => true }),
     async (request, response) => {

@@ -7,8 +7,8 @@ import { ownOrigin } from './security';
 import { layeredSheet, layerNamed, pageLinking, samplePage } from './shownPages';
 
 /** What its pages have in their heads. */
-const script = '<script src="../../lettera.js" defer></script>';
-const start = '<link rel="stylesheet" href="../../lettera.css" crossorigin>';
+const script = '<script src="../lettera.js" defer></script>';
+const start = '<link rel="stylesheet" href="../lettera.css" crossorigin>';
 
 /** Nothing runs there but the script of the live sheet: scripts, forms and outside requests of pages were removed. */
 const proofSecurity: RequestHandler = (request, response, next) => {
@@ -58,8 +58,8 @@ export function liveProofRoutes(
 <meta charset="utf-8">
 <meta name="viewport" content="width=device-width, initial-scale=1">
 <title>${escapeHtml(project.name)}</title>
-<link rel="stylesheet" href="${at}/lettera.css" crossorigin>
-<script src="${at}/lettera.js" defer></script>
+<link rel="stylesheet" href="${at}/proof/lettera.css" crossorigin>
+<script src="${at}/proof/lettera.js" defer></script>
 </head>
 <body style="margin: 24px">
 <h1>${escapeHtml(project.name)}</h1>
