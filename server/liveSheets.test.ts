@@ -25,16 +25,19 @@ const sheetsThatForget = (after: number): LiveSheets => {
 /** Follows a sheet, and gives what comes as it comes. */
 async function following(sheets: LiveSheets) {
   const [told, shown]: [SheetMessage[], ShownMessage[]] = [[], []];
+  const order: string[] = [];
   let came = () => undefined as void;
   const stop = await sheets.follow(
     project.id,
     {
       sheet(message) {
         told.push(message);
+        order.push('sheet');
         came();
       },
       shown(message) {
         shown.push(message);
+        order.push('shown');
         came();
       },
       ended: () => undefined,
@@ -45,6 +48,7 @@ async function following(sheets: LiveSheets) {
   return {
     told,
     shown,
+    order,
     stop,
     /** Waits until something holds of what came. */
     async until(holds: () => boolean): Promise<void> {
@@ -105,6 +109,8 @@ test('pages are those that follow now', async () => {
   const sheets = sheetsThatForget(60_000);
   expect(sheets.pages(project.id)).toEqual([]);
   const page = await following(sheets);
+  // Where the sheet is to stand is told before it comes.
+  expect(page.order).toEqual(['shown', 'sheet']);
   expect(sheets.pages(project.id)).toEqual([
     { address: 'http://localhost:5173/', engine: 'Firefox' },
   ]);

@@ -170,8 +170,9 @@ export class LiveSheets {
     followed.followers.add(follower);
     followed.pages.set(follower, page);
     const { sheet, document } = followed;
-    if (sheet && sheet.id !== known) follower.sheet(sheet);
+    // Where the sheet is to stand is known before its rules come.
     if (document) follower.shown(shownOf(document, followed.look));
+    if (sheet && sheet.id !== known) follower.sheet(sheet);
     void this.#tellPages(projectId);
     return () => {
       followed.followers.delete(follower);
