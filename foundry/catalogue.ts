@@ -1,4 +1,5 @@
 import { createHash } from 'node:crypto';
+import { drawnFor } from './drawnFor';
 import { readFileSync } from 'node:fs';
 import { readdir, readFile } from 'node:fs/promises';
 import { createRequire } from 'node:module';
@@ -24,6 +25,8 @@ export interface FamilySummary {
   class: string;
   licence: string;
   scripts: string[];
+  /** The script that it was drawn for. */
+  drawnFor: string;
   variable: boolean;
   files: CatalogueFile[];
 }
@@ -48,6 +51,16 @@ interface PackageMetadata {
 
 const VARIABLE_SCOPE = '@fontsource-variable/';
 const SCOPES = [VARIABLE_SCOPE, '@fontsource/'];
+
+/** Ideographs, kana and syllables with their punctuation: packages give the ranges of parts of these files alone. */
+const IDEOGRAPHIC =
+  'U+1100-11FF,U+2E80-9FFF,U+A960-A97F,U+AC00-D7FF,U+F900-FAFF,U+FE30-FE4F,U+FF00-FFEF,U+20000-3FFFF';
+const WHOLE_SCRIPTS: Readonly<Record<string, string>> = {
+  japanese: IDEOGRAPHIC,
+  korean: IDEOGRAPHIC,
+  'chinese-simplified': IDEOGRAPHIC,
+  'chinese-traditional': IDEOGRAPHIC,
+};
 
 const require = createRequire(import.meta.url);
 
@@ -126,6 +139,7 @@ async function readSource(packageName: string): Promise<Source> {
       class: metadata.category,
       licence: metadata.license.type,
       scripts: metadata.subsets,
+      drawnFor: drawnFor(id),
       variable: packageName.startsWith(VARIABLE_SCOPE),
       files,
     },
@@ -169,7 +183,7 @@ export class Catalogue {
     const ranges = readJson<Record<string, string>>(join(folder, 'unicode.json'));
     const files = summary.files.map((file) => ({
       ...file,
-      unicodeRange: ranges[file.script] ?? 'U+0-10FFFF',
+      unicodeRange: ranges[file.script] ?? WHOLE_SCRIPTS[file.script] ?? 'U+0-10FFFF',
     }));
     const licenceText = await readFile(join(folder, 'LICENSE'), 'utf8');
     return { ...summary, version, licenceText, files };

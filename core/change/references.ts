@@ -4,6 +4,7 @@ import { placesOf, valuesOf } from '../document/styleValues';
 import { onceFor } from '../document/once';
 import type { ProjectDocument, TextStyle } from '../document/projectDocument';
 import { PROPERTIES, type PropertyName } from '../document/property';
+import { scriptOf } from '../script';
 import { BODY_STYLE, GROUND, INK } from '../document/vocabulary';
 import { stepNumbers } from '../scale/steps';
 import { scaleErrors } from './scaleErrors';
@@ -53,9 +54,16 @@ const kept: Rule = {
 const seats: Rule = {
   reads: ['voices', 'case'],
   check({ voices, case: families }, refuse) {
-    for (const [key, { family }] of Object.entries(voices)) {
+    for (const [key, { family, scripts = {} }] of Object.entries(voices)) {
       if (family !== null && family !== undefined && !has(families, family)) {
         refuse(`/voices/${key}/family`, `names “${family}”, which is not in the case`);
+      }
+      for (const [script, seat] of Object.entries(scripts)) {
+        const path = `/voices/${key}/scripts/${script}`;
+        if (!scriptOf(script)) refuse(path, 'is no script that a voice can have a family for');
+        if (!has(families, seat.family)) {
+          refuse(`${path}/family`, `names “${seat.family}”, which is not in the case`);
+        }
       }
     }
   },

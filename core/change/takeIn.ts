@@ -5,6 +5,7 @@ import { freeKey, NORMAL_WIDTH, sortFaces } from '../document/faces';
 import type { Patch } from '../document/patch';
 import type { Face, Family, ProjectDocument } from '../document/projectDocument';
 import type { FaceClass } from '../document/vocabulary';
+import { seatPaths } from '../style';
 
 /** A file that has been read. */
 export interface TakenFile {
@@ -65,7 +66,15 @@ const LETTERS: readonly [string, number][] = [
   ['hebrew', 0x5d0],
   ['arabic', 0x627],
   ['devanagari', 0x905],
+  ['bengali', 0x985],
+  ['tamil', 0xb85],
   ['thai', 0xe01],
+  ['armenian', 0x561],
+  ['georgian', 0x10d0],
+  ['korean', 0xac00],
+  ['japanese', 0x3042],
+  ['chinese-simplified', 0x8fd9],
+  ['chinese-traditional', 0x9019],
 ];
 
 /** The script that part of a face is for, by its range. */
@@ -140,13 +149,11 @@ export function moveFacePatch(
   return [
     { op: 'add', path: `/case/${target}`, value: moved },
     ...(last
-      ? Object.entries(document.voices)
-          .filter(([, voice]) => voice.family === familyKey)
-          .map(([voice]) => ({
-            op: 'replace' as const,
-            path: `/voices/${voice}/family`,
-            value: target,
-          }))
+      ? seatPaths(document, familyKey).map((path) => ({
+          op: 'replace' as const,
+          path,
+          value: target,
+        }))
       : []),
     last
       ? { op: 'remove', path: `/case/${familyKey}` }

@@ -1,61 +1,125 @@
-import { inUnicodeRange, parseUnicodeRange } from '../css/unicodeRange';
-import { languageOf, missingLetters } from '../measure';
+import { inUnicodeRange } from '../css/unicodeRange';
+import type { ProjectDocument } from '../document/projectDocument';
+import { languageOf, missingLetters, scriptOfLanguage, type Language } from '../measure';
 import { resolveInUse } from '../style/resolve';
-import { familiesInUse, stylesInUse } from '../style/usage';
+import { servedBy } from '../style/served';
+import { stylesInUse, voiceUses } from '../style/usage';
 import { inWords, lettersInWords, styleName, type Mark, type Rule, subjectOf } from './mark';
 
-/** Letters of the site's languages that the faces of a family in use lack. */
-export const languageLetters: Rule = (document, { characters = {} }) =>
-  familiesInUse(document).flatMap((family): Mark[] => {
-    const range = characters[family];
-    const name = document.case[family]?.name;
-    if (!range || !name) return [];
-    const ranges = parseUnicodeRange(range);
-    const maps = (codePoint: number) =>
-      ranges.some(([from, to]) => codePoint >= from && codePoint <= to);
-    const lacks = document.languages.flatMap((tag) => {
+/** Whether the files of a voice's families have a character, together; null where one of them is not known. */
+function mapsOf(
+  document: ProjectDocument,
+  voice: string,
+  characters: Readonly<Record<string, string>>,
+): ((codePoint: number) => boolean) | null {
+  const ranges = servedBy(document, voice).map(({ key }) => characters[key]);
+  if (ranges.length === 0 || ranges.some((range) => !range)) return null;
+  return (codePoint) => ranges.some((range) => inUnicodeRange(range ?? '', codePoint));
+}
+
+/** What a voice's families are called together. */
+const servedNames = (document: ProjectDocument, voice: string): string =>
+  inWords([...new Set(servedBy(document, voice).map(({ family }) => family.name))]);
+
+/** A language whose letters a voice lacks, some or all. */
+interface Lack {
+  language: Language;
+  letters: string[];
+  /** Whether nothing of its script is there. */
+  whole: boolean;
+}
+
+const LACKED = new Set(['latin', 'greek', 'cyrillic']);
+
+/** Letters of the site's languages that the families of a voice in use lack. */
+export const languageLetters: Rule = (document, { characters = {} }) => {
+  const marks = new Map<string, Mark>();
+  for (const voice of voiceUses(document).keys()) {
+    const family = document.voices[voice]?.family;
+    const maps = mapsOf(document, voice, characters);
+    if (!family || !maps) continue;
+    const lacks = document.languages.flatMap((tag): Lack[] => {
       const language = languageOf(tag);
       const letters = language ? missingLetters(language, maps) : [];
-      return language && letters.length > 0 ? [{ language: language.name, letters }] : [];
+      const whole = letters.length === [...(language?.characters ?? '')].length;
+      return language && letters.length > 0 ? [{ language, letters, whole }] : [];
     });
-    if (lacks.length === 0) return [];
-    const letters = [...new Set(lacks.flatMap((one) => one.letters))];
-    return [
-      {
-        rule: 'language-letters',
-        stage: 'faces',
-        family,
-        subject: subjectOf(...lacks.map(({ language }) => language)),
-        message: `${name}: in ${inWords(lacks.map(({ language }) => language))} some letters come from another font, since the files in the case have no ${lettersInWords(letters)}.`,
-        remedy: `Add the script of ${name} that has them, or choose a family that does.`,
-      },
-    ];
-  });
+    for (const mark of [
+      ...lackedLetters(
+        document,
+        voice,
+        lacks.filter((one) => !needsFamily(one)),
+      ),
+      ...lacks.filter(needsFamily).map((one) => lackedScript(document, voice, one)),
+    ]) {
+      marks.set(mark.message, mark);
+    }
+  }
+  return [...marks.values()];
+};
 
-/** Characters of the page that the family of their style lacks. */
+/** Whether a language wants a family for its script, rather than more files of the one that is there. */
+const needsFamily = ({ language, whole }: Lack): boolean =>
+  whole && !LACKED.has(scriptOfLanguage(language)?.key ?? 'latin');
+
+function lackedLetters(document: ProjectDocument, voice: string, lacks: readonly Lack[]): Mark[] {
+  const family = document.voices[voice]?.family ?? '';
+  if (lacks.length === 0) return [];
+  const names = lacks.map(({ language }) => language.name);
+  const letters = [...new Set(lacks.flatMap((one) => one.letters))];
+  const name = servedNames(document, voice);
+  return [
+    {
+      rule: 'language-letters',
+      stage: 'faces',
+      family,
+      subject: subjectOf(...names),
+      message: `${name}: in ${inWords(names)} some letters come from another font, since the files in the case have no ${lettersInWords(letters)}.`,
+      remedy: `Add the script of ${name} that has them, or choose a family that does.`,
+    },
+  ];
+}
+
+function lackedScript(document: ProjectDocument, voice: string, { language }: Lack): Mark {
+  const { name = voice } = document.voices[voice] ?? {};
+  const script = scriptOfLanguage(language)?.name ?? language.script;
+  return {
+    rule: 'language-script',
+    stage: 'pair',
+    voice,
+    subject: subjectOf(language.tag),
+    message: `${name}: text in ${language.name} shows in whatever font the visitor’s system has for ${script}, since no family of this voice has its letters.`,
+    remedy: `Give the voice a family for ${script}, in Pair.`,
+  };
+}
+
+/** Characters of the page that the families of their style lack. */
 export const pageLetters: Rule = (document, { characters = {}, page }) =>
   stylesInUse(document).flatMap((style): Mark[] => {
-    const { voice } = resolveInUse(document, style);
-    const family = document.voices[voice.value ?? '']?.family ?? '';
-    const range = characters[family];
-    const name = document.case[family]?.name;
+    const voice = resolveInUse(document, style).voice.value ?? '';
     const text = page?.letters?.[style];
-    if (!page || !text || !range || !name) return [];
+    const maps = mapsOf(document, voice, characters);
+    if (!page || !text || !maps) return [];
     const missing = [...text].filter(
-      (letter) => letter.trim() && !inUnicodeRange(range, letter.codePointAt(0) ?? 0),
+      (letter) => letter.trim() && !isUnseen(letter) && !maps(letter.codePointAt(0) ?? 0),
     );
     if (missing.length === 0) return [];
+    const name = servedNames(document, voice);
     return [
       {
         rule: 'page-letters',
         stage: 'styles',
         style,
         subject: subjectOf(page.title),
-        message: `${styleName(document, style)}: on “${page.title}” ${lettersInWords(missing)} ${missing.length === 1 ? 'comes' : 'come'} from another font, since ${name} has no such ${missing.length === 1 ? 'character' : 'characters'}.`,
+        message: `${styleName(document, style)}: on “${page.title}” ${lettersInWords(missing)} ${missing.length === 1 ? 'comes' : 'come'} from another font, since ${name} ${name.includes(' and ') ? 'have' : 'has'} no such ${missing.length === 1 ? 'character' : 'characters'}.`,
         remedy: `Add the script of ${name} that has them, or set this text in a family that does.`,
       },
     ];
   });
+
+/** Joiners and marks of direction, which draw nothing. Unicode 16 §23.2, §23.3. */
+const isUnseen = (character: string): boolean =>
+  /\p{Default_Ignorable_Code_Point}/u.test(character);
 
 /** The ways to write a letter with its marks that a browser tries: as far joined as can be, and apart. Unicode 16 §3.11. */
 const waysToWrite = (cluster: string): string[] => [
@@ -69,13 +133,13 @@ const waysToWrite = (cluster: string): string[] => [
  */
 export const markedLetters: Rule = (document, { readings = {}, page }) =>
   stylesInUse(document).flatMap((style): Mark[] => {
-    const { voice } = resolveInUse(document, style);
-    const family = document.case[document.voices[voice.value ?? '']?.family ?? ''];
+    const voice = resolveInUse(document, style).voice.value ?? '';
+    const served = servedBy(document, voice);
     const marked = page?.marked?.[style];
-    if (!page || !marked || !family) return [];
-    const ranges = family.faces.flatMap(({ files }) =>
-      files.map(({ sha256 }) => readings[sha256]?.characters),
-    );
+    if (!page || !marked || served.length === 0) return [];
+    const ranges = served
+      .flatMap(({ family }) => family.faces)
+      .flatMap(({ files }) => files.map(({ sha256 }) => readings[sha256]?.characters));
     // Of a file that has not been read it is not known.
     if (ranges.some((range) => range === undefined)) return [];
     const has = (range: string | undefined, text: string): boolean =>
@@ -92,7 +156,7 @@ export const markedLetters: Rule = (document, { readings = {}, page }) =>
         stage: 'styles',
         style,
         subject: subjectOf(page.title),
-        message: `${styleName(document, style)}: on “${page.title}” ${lettersInWords(apart)} ${apart.length === 1 ? 'comes' : 'come'} from another font, since no one file of ${family.name} has the ${apart.length === 1 ? 'letter' : 'letters'} and the marks.`,
+        message: `${styleName(document, style)}: on “${page.title}” ${lettersInWords(apart)} ${apart.length === 1 ? 'comes' : 'come'} from another font, since no one file of ${servedNames(document, voice)} has the ${apart.length === 1 ? 'letter' : 'letters'} and the marks.`,
         remedy: 'Set this text in a family that has them in one file.',
       },
     ];

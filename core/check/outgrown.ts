@@ -1,7 +1,19 @@
 import { inUnicodeRange } from '../css/unicodeRange';
 import { resolveInUse } from '../style/resolve';
+import type { ProjectDocument } from '../document/projectDocument';
+import { servedBy, servedRange } from '../style/served';
 import { stylesInUse } from '../style/usage';
 import { lettersInWords, styleName, subjectOf, type Mark, type Rule } from './mark';
+
+/** Each family that each style in use is set in. */
+const usesOf = (document: ProjectDocument) =>
+  stylesInUse(document).flatMap((style) =>
+    servedBy(document, resolveInUse(document, style).voice.value ?? '').map(({ key, family }) => ({
+      style,
+      key,
+      family,
+    })),
+  );
 
 /**
  * Text of the page that outgrows the files: its family has the characters, and the files that the site loads do
@@ -11,12 +23,11 @@ export const outgrownFiles: Rule = (
   document,
   { characters = {}, delivered = {}, lastDelivered, page },
 ) =>
-  stylesInUse(document).flatMap((style): Mark[] => {
-    const key = document.voices[resolveInUse(document, style).voice.value ?? '']?.family ?? '';
-    const family = document.case[key];
-    const own = characters[key];
+  usesOf(document).flatMap(({ style, key, family }): Mark[] => {
+    const has = characters[key];
+    const own = has && servedRange(document, key, has);
     const text = page?.letters?.[style];
-    if (!page || !family || !own || !text) return [];
+    if (!page || !own || !text) return [];
     const lackedBy = (range: string | undefined): string[] =>
       range
         ? [...text].filter((letter) => {

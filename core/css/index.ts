@@ -18,6 +18,7 @@ export {
   inUnicodeRange,
   parseUnicodeRange,
   withinUnicodeRange,
+  lessUnicodeRange,
   unitedUnicodeRange,
 } from './unicodeRange';
 export { isClosed, TOKEN, tokensOf, type Token } from './whole';

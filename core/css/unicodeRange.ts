@@ -67,6 +67,22 @@ export function sharedUnicodeRange(a: string | null, b: string | null): string {
     .join(', ');
 }
 
+/** What a range has and another has not, as a CSS `unicode-range`; empty where nothing is left. No range means every character. */
+export function lessUnicodeRange(range: string | null, less: string): string {
+  let left: readonly Range[] = range === null ? [[0, LAST_CODE_POINT]] : parseUnicodeRange(range);
+  for (const [from, to] of less === '' ? [] : parseUnicodeRange(less)) {
+    left = left.flatMap(([first, last]): Range[] =>
+      to < first || from > last
+        ? [[first, last]]
+        : [
+            ...(first < from ? [[first, from - 1] as const] : []),
+            ...(last > to ? [[to + 1, last] as const] : []),
+          ],
+    );
+  }
+  return left.map(written).join(', ');
+}
+
 /** All that several ranges have, as one `unicode-range`; empty for none. */
 export function unitedUnicodeRange(ranges: readonly string[]): string {
   const all = ranges.flatMap(parseUnicodeRange).sort(([a], [b]) => a - b);

@@ -2,7 +2,7 @@ import { onceFor } from '../document/once';
 import type { ProjectDocument } from '../document/projectDocument';
 import { descriptorOf, PROPERTIES, PROPERTY_NAMES, type PropertyName } from '../document/property';
 import { lengthCss, settingsCss, settingsIn } from '../document/property/written';
-import { voiceFallback, type FallbackPlan } from '../fallback/plan';
+import { voiceFallback, wholeStack, type FallbackPlan } from '../fallback/plan';
 import { systemWord } from '../fallback/plainNames';
 import type { Scale } from '../document/scale';
 import { stepName } from '../scale/names';
@@ -62,8 +62,8 @@ export function voiceProperties(
 ): CustomProperty[] {
   return Object.keys(document.voices).map((voice) => [
     fontProperty(voice),
-    voiceFallback(fallback, voice)
-      .stack.filter(({ kind }) => fonts === 'web' || kind !== 'web')
+    wholeStack(voiceFallback(fallback, voice))
+      .filter(({ kind }) => fonts === 'web' || kind !== 'web')
       .map(({ kind, name }) => (kind === 'generic' || systemWord(name) ? name : cssString(name)))
       .join(', '),
   ]);

@@ -6,6 +6,7 @@ import type { Slant } from '../document/vocabulary';
 import { matchFace, type FaceMatch } from '../style/faceMatch';
 import { resolveElement, type ResolvedStyle } from '../style/resolve';
 import { stepByNumber, stepsOf } from '../scale/steps';
+import { servedBy } from '../style/served';
 import { voiceRequests } from '../style/usage';
 
 /** What the site's text elements ask of a face. */
@@ -70,19 +71,21 @@ export const faceUses = onceFor((document: ProjectDocument): ReadonlyMap<Face, F
     gathered.set(face, known);
     return known;
   };
-  const facesOf = (voice: string | null): readonly Face[] => {
-    const family = document.case[document.voices[voice ?? '']?.family ?? ''];
-    return family?.faces ?? [];
-  };
-  /** Many elements ask for the same. */
-  const matches = new Map<string, FaceMatch<Face> | null>();
-  const matchOf = (voice: string | null, weight: number, slant: Slant): FaceMatch<Face> | null => {
+  /** Many elements ask for the same: of each family of a voice, the face that answers. */
+  const matches = new Map<string, readonly FaceMatch<Face>[]>();
+  const matchesOf = (
+    voice: string | null,
+    weight: number,
+    slant: Slant,
+  ): readonly FaceMatch<Face>[] => {
     const id = `${voice} ${weight} ${slant}`;
     const known = matches.get(id);
     if (known !== undefined) return known;
-    const match = matchFace(facesOf(voice), { weight, slant });
-    matches.set(id, match);
-    return match;
+    const found = servedBy(document, voice ?? '').flatMap(
+      ({ family }) => matchFace(family.faces, { weight, slant }) ?? [],
+    );
+    matches.set(id, found);
+    return found;
   };
   // Elements of one style that stand in the same are resolved once, and ask once.
   const asking = new Map(
@@ -90,22 +93,22 @@ export const faceUses = onceFor((document: ProjectDocument): ReadonlyMap<Face, F
   );
   for (const [resolved, at] of asking) {
     const slant = resolved.slant.value;
-    const match = matchOf(resolved.voice.value, resolved.weight.value, slant);
-    if (!match) continue;
-    const use = of(match.face);
-    use.weights.add(match.weight);
-    use.slanted ||= slant !== 'normal';
-    use.add(at, resolved);
+    for (const match of matchesOf(resolved.voice.value, resolved.weight.value, slant)) {
+      const use = of(match.face);
+      use.weights.add(match.weight);
+      use.slanted ||= slant !== 'normal';
+      use.add(at, resolved);
+    }
   }
   if (document.delivery.boldItalics) {
     for (const voice of Object.keys(document.voices)) {
       for (const request of voiceRequests(document, voice)) {
-        const match = matchFace(facesOf(voice), request);
-        if (!match) continue;
-        const use = of(match.face);
-        use.weights.add(match.weight);
-        // In text of any size.
-        for (const { small, large } of stepsOf(document.scale)) use.sizes.push(small, large);
+        for (const match of matchesOf(voice, request.weight, request.slant)) {
+          const use = of(match.face);
+          use.weights.add(match.weight);
+          // In text of any size.
+          for (const { small, large } of stepsOf(document.scale)) use.sizes.push(small, large);
+        }
       }
     }
   }

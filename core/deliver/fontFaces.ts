@@ -1,8 +1,10 @@
 import { siteName } from '../document/familyName';
+import type { ProjectDocument } from '../document/projectDocument';
 import type { FontDisplay } from '../document/vocabulary';
 import { widthRange } from '../document/faces';
 import { localSet, type LocalVariant } from '../fallback/localFonts';
 import type { PlannedFallbackFace } from '../fallback/plan';
+import { namesOf, servedRange, type NamedAt } from '../style/served';
 import { cssPercent, cssRule, cssString } from './css';
 import type { DeliveredFont } from './delivered';
 import type { LocalFace } from './plan';
@@ -17,6 +19,7 @@ export const woff2Source = (url: string): string => `url(${cssString(url)}) form
 /**
  * The `@font-face` rule of one delivered file. CSS Fonts 4 §4.
  * @param source the `src`
+ * @param as the name and the size that it is delivered at, where those are not its own
  */
 export function webFaceRule(
   {
@@ -26,11 +29,12 @@ export function webFaceRule(
   }: Pick<DeliveredFont, 'family' | 'face'> & { file: Pick<DeliveredFont['file'], 'unicodeRange'> },
   source: string,
   display: FontDisplay | 'block',
+  { name, size }: NamedAt = { name: siteName(family), size: 1 },
 ): string {
   const { weightMin, weightMax, pinned } = face;
   const [widthMin, widthMax] = widthRange(face);
   return cssRule('@font-face', [
-    ['font-family', cssString(siteName(family))],
+    ['font-family', cssString(name)],
     ['font-style', face.style],
     ['font-weight', cssRange(weightMin, weightMax)],
     ...(widthMin === 100 && widthMax === 100
@@ -40,6 +44,7 @@ export function webFaceRule(
         ] as const)),
     ['font-display', display],
     ['src', source],
+    ...(size === 1 ? [] : ([['size-adjust', cssPercent(size)]] as const)),
     ...(pinned
       ? ([
           ['ascent-override', cssPercent(pinned.ascent)],
@@ -49,6 +54,23 @@ export function webFaceRule(
       : []),
     ...(file.unicodeRange ? ([['unicode-range', file.unicodeRange]] as const) : []),
   ]);
+}
+
+/**
+ * The `@font-face` rules of one file of a project: one for each size that voices set its family at, for the characters
+ * that it serves there. CSS Fonts 5 §2.1, `size-adjust`.
+ */
+export function servedFaceRules(
+  document: ProjectDocument,
+  { familyKey, family, face, file }: Pick<DeliveredFont, 'familyKey' | 'family' | 'face' | 'file'>,
+  source: string,
+  display: FontDisplay | 'block',
+): string {
+  const unicodeRange = servedRange(document, familyKey, file.unicodeRange);
+  if (unicodeRange === '') return '';
+  return namesOf(document, familyKey)
+    .map((as) => webFaceRule({ family, face, file: { unicodeRange } }, source, display, as))
+    .join('\n');
 }
 
 /** The `@font-face` rule of a face that shows only where visitors have it installed. */

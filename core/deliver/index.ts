@@ -23,7 +23,7 @@ export { fallbackBytes } from './fallbackBytes';
 export { otherSizes, printedSizes } from './occasions';
 export { layeredRules, narrowTokens, projectRules } from './elementRules';
 export { slug } from './fileName';
-export { fallbackFaceRule, localSources, webFaceRule } from './fontFaces';
+export { fallbackFaceRule, localSources, servedFaceRules, webFaceRule } from './fontFaces';
 export { bundleFault, MOST_BUNDLE_BYTES } from './bundleLimit';
 export { headMarkup } from './head';
 export { elementsSeenFirst, fontBytesFirst, preloadedFonts } from './seenFirst';

@@ -1,5 +1,7 @@
 import type { ProjectDocument } from '../document/projectDocument';
-import { languageOf } from '../measure/coverage';
+import { onceFor } from '../document/once';
+import { languageOf, scriptOfLanguage, type Language } from '../measure/coverage';
+import { SCRIPTS, type Script } from '../script';
 import { elementsInAllWays } from '../style/documentAt';
 import { resolveElement } from '../style/resolve';
 
@@ -52,53 +54,43 @@ export const LOAN_LETTERS = Array.from({ length: 0x40 }, (_, i) => String.fromCo
   .filter((character) => /\p{L}/u.test(character))
   .join('');
 
-/** Scripts of so many letters that no site has all of them: of these, what its pages have. */
-const LARGE =
-  /\p{Script=Han}|\p{Script=Hangul}|\p{Script=Hiragana}|\p{Script=Katakana}|\p{Script=Yi}/u;
-/** Scripts whose letters are known by language. */
-const BY_LANGUAGE =
-  /\p{Script=Latin}|\p{Script=Greek}|\p{Script=Cyrillic}|\p{Script=Common}|\p{Script=Inherited}/u;
-/** Other scripts that fonts of the list have letters of. */
-const WHOLE_SCRIPTS = [
-  'Arabic',
-  'Armenian',
-  'Bengali',
-  'Devanagari',
-  'Ethiopic',
-  'Georgian',
-  'Gujarati',
-  'Gurmukhi',
-  'Hebrew',
-  'Kannada',
-  'Khmer',
-  'Lao',
-  'Malayalam',
-  'Myanmar',
-  'Oriya',
-  'Sinhala',
-  'Tamil',
-  'Telugu',
-  'Thaana',
-  'Thai',
-  'Tibetan',
-].map((name) => new RegExp(`\\p{Script_Extensions=${name}}`, 'u'));
+/** Scripts whose letters a site needs by its languages alone, and not beside them. */
+const ALPHABETS = new Set(['latin', 'greek', 'cyrillic']);
+/** What a script has beside its letters: marks, figures and punctuation. */
+const BESIDE_LETTERS = /[\p{M}\p{N}\p{P}]/u;
 const LAST_OF_PLANE = 0xffff;
 
-/** All letters, marks and figures of the scripts that some text is in and whose letters no table has by language. */
-function scriptsOf(text: string): string[] {
-  const others = [...new Set(text)].filter((one) => !BY_LANGUAGE.test(one) && !LARGE.test(one));
-  const scripts = WHOLE_SCRIPTS.filter((script) => others.some((one) => script.test(one)));
-  if (scripts.length === 0) return [];
-  return Array.from({ length: LAST_OF_PLANE }, (_, i) => i + 1)
+const charactersOf = onceFor((script: Script): readonly string[] =>
+  Array.from({ length: LAST_OF_PLANE }, (_, i) => i + 1)
     .filter((codePoint) => codePoint < 0xd800 || codePoint > 0xdfff)
     .map((codePoint) => String.fromCodePoint(codePoint))
-    .filter((one) => scripts.some((script) => script.test(one)));
+    .filter((one) => script.has.test(one)),
+);
+
+/**
+ * What text needs of scripts other than alphabets that are set as Latin is: their marks, figures and punctuation; and
+ * where it has letters that its languages' tables have not, all letters. Of a script of many, nothing but the text.
+ */
+function besideText(text: string, alphabets: string): string[] {
+  const known = new Set(alphabets);
+  const letters = [...new Set(text)].filter((one) => /\p{L}/u.test(one));
+  return SCRIPTS.filter(({ key, large }) => !large && !ALPHABETS.has(key)).flatMap((script) => {
+    const own = letters.filter((one) => script.has.test(one));
+    const isWritten = own.length > 0 || [...known].some((one) => script.has.test(one));
+    if (!isWritten) return [];
+    const isKnown = own.every((one) => known.has(one));
+    return charactersOf(script).filter((one) => !isKnown || BESIDE_LETTERS.test(one));
+  });
 }
+
+/** Letters of a language that each site in it needs; of a script of many, no site has them all. */
+const alphabetOf = (language: Language | undefined): string =>
+  language && !scriptOfLanguage(language)?.large ? language.characters : '';
 
 /**
  * The characters that a site needs of its fonts: every letter of its languages and of those that its pages say
- * they are in, in both cases; every character of its pages and of what was typed into them, and with it all of its
- * script where no table has its letters; those that the delivery names; those of names and loan words; and those
+ * they are in, in both cases; every character of its pages and of what was typed into them, with the marks, figures
+ * and punctuation of its script, and all of that where no table has its letters; those that the delivery names; those of names and loan words; and those
  * of running text anywhere.
  * @param copy the characters of the pages
  * @param languages those that the pages say they are in
@@ -113,7 +105,7 @@ export function neededCharacters(
   const own = document.languages.map(languageOf);
   if (letters === 'whole' || own.includes(undefined)) return null;
   const languages = [...own, ...said.map(languageOf)];
-  const alphabets = languages.map((language) => language?.characters ?? '').join('');
+  const alphabets = languages.map(alphabetOf).join('');
   const isLatin = languages.some((one) => one?.script === 'latin' || one?.script === 'vietnamese');
   const loans = loanLetters && isLatin ? LOAN_LETTERS : '';
   const written = joined([copy, alsoLetters, ...typedTexts(document)].join(''));
@@ -123,7 +115,7 @@ export function neededCharacters(
     ...inEveryCase([...written, ...alphabets]),
     // In both cases already, but for ß and ÿ, whose capitals would ask for another file.
     ...loans,
-    ...scriptsOf(written.join('')),
+    ...besideText(written.join(''), alphabets),
   ]);
 }
 

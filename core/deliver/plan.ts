@@ -13,6 +13,7 @@ import {
 import { faceUses } from './faceUse';
 import { featuresUsed } from './featuresUsed';
 import { charactersOfCopy, neededCharacters } from './neededCharacters';
+import { servedRange } from '../style/served';
 import { isMark, splitByScript } from './scripts';
 import { waysOf, type Way } from './ways';
 
@@ -253,7 +254,10 @@ class Planner {
   #wantedOf({ familyKey, file }: DeliveredFont): number[] {
     const needed = charactersOfCopy(this.document, familyKey) ?? this.#needed ?? [];
     const own = this.#files.readingOf(file.sha256)?.characters ?? null;
-    const has = withinUnicodeRange(own, withinUnicodeRange(file.unicodeRange, needed));
+    const has = withinUnicodeRange(
+      own,
+      withinUnicodeRange(servedRange(this.document, familyKey, file.unicodeRange), needed),
+    );
     return file.unicodeRange === null || lettersIn(has).length === 0
       ? has
       : [...new Set([...has, ...marksOn(has, needed, own)])];

@@ -21,7 +21,7 @@ import { changeWidth } from '../scale/sizeAt';
 import { widthOf } from '../scale/words';
 import { layeredRules, narrowTokens } from './elementRules';
 import { otherSizes } from './occasions';
-import { fallbackFaceRule, localFaceRule, webFaceRule, woff2Source } from './fontFaces';
+import { fallbackFaceRule, localFaceRule, servedFaceRules, woff2Source } from './fontFaces';
 
 const comment = (text: string): string => `/* ${text} */\n`;
 
@@ -99,7 +99,10 @@ export function stylesheet(document: ProjectDocument, { fallback, delivery }: Sh
       .join(''),
     comment('Web faces') +
       delivery.files
-        .map((font) => webFaceRule(font, woff2Source(font.path), font.family.display ?? display))
+        .map((font) =>
+          servedFaceRules(document, font, woff2Source(font.path), font.family.display ?? display),
+        )
+        .filter(Boolean)
         .join('\n'),
     ...(delivery.locals.length > 0
       ? [

@@ -19,6 +19,8 @@ export interface LibraryFamily {
   class: string;
   licence: string;
   scripts: string[];
+  /** The script that it was drawn for, as the library says it; Latin when left out. */
+  drawnFor?: string;
   variable: boolean;
   files: LibraryFile[];
 }

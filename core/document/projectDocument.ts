@@ -25,6 +25,7 @@ import {
   PartsByKey,
   ValuesByKey,
 } from './decorators';
+import { SCRIPT_KEYS } from '../script';
 import { IsCssColour, IsName, IsSelector } from './cssValues';
 import type { PropertyValues } from './property';
 import { Family } from './case';
@@ -116,6 +117,32 @@ export class AudienceShares {
   linux?: number;
 }
 
+/** How much larger or smaller than its own size a family can be set beside another. */
+export const SEAT_SIZES = [0.4, 2.5] as const;
+
+/** A further family of a voice, which serves one script of the site's. */
+export class ScriptSeat {
+  /** The key of a family in the case. */
+  @IsString()
+  family!: string;
+
+  /** How many times the text's size it is set at, so that it looks as large as the voice's own family. */
+  @IsNumber()
+  @Min(SEAT_SIZES[0])
+  @Max(SEAT_SIZES[1])
+  size!: number;
+
+  /** The generic family that ends its stack; the voice's when left out. */
+  @MayBeLeftOut()
+  @IsIn(GENERICS)
+  generic?: Generic;
+
+  /** Keys of the local fonts that fallback faces are made over, first to last; those proposed when left out. */
+  @MayBeLeftOut()
+  @IsKeyOrKeys(MOST_FALLBACKS)
+  fallback?: string[];
+}
+
 /** A named seat for a family. Styles name a voice, never a family. */
 export class Voice extends Placed {
   @IsName(60)
@@ -149,6 +176,11 @@ export class Voice extends Placed {
   @MayBeLeftOut()
   @Part(() => VoiceFitting)
   fitting?: VoiceFitting;
+
+  /** Its further families, by the script that each serves. */
+  @MayBeLeftOut()
+  @PartsByKey(() => ScriptSeat, { most: SCRIPT_KEYS.length })
+  scripts?: Record<string, ScriptSeat>;
 }
 
 /** Most widths at which a site is laid out otherwise. */

@@ -17,8 +17,9 @@ export interface TunedCandidate {
 /** Everything tried, by the voice and the family that is seated in it. */
 export type FallbackTrials = Record<string, TunedCandidate[]>;
 
-/** The key of what was tried for a family in a voice. */
-export const trialKey = (voice: string, family: string): string => `${voice}/${family}`;
+/** The key of what was tried for a family in a voice, as its own or for one script. */
+export const trialKey = (voice: string, family: string, script?: string): string =>
+  [voice, family, ...(script ? [script] : [])].join('/');
 
 /** The mean error of words of a candidate, as it is tuned for what the voice is most used in. */
 export const candidateError = ({ faces }: TunedCandidate): number => faces[0]?.fit.mean ?? Infinity;

@@ -29,6 +29,7 @@ export { MOST_GROUPS } from './groupLetters';
 export {
   LOCAL_SETS,
   localCandidates,
+  scriptCandidates,
   localName,
   localSet,
   localVariant,
@@ -59,6 +60,7 @@ export {
   fallbackPlan,
   fittingOf,
   voiceFallback,
+  wholeStack,
   type FallbackPlan,
   type PlannedFallbackFace,
   type VoiceFallback,
@@ -79,7 +81,7 @@ export {
 } from './reach';
 export { LINES_SIZE, MEASURES, type LinesFit } from './runningLines';
 export { readNames, type ReadNames } from './readNames';
-export { localsOf, triedFor } from './stack';
+export { localsOf, scriptLocals, triedFor, type ScriptStack } from './stack';
 export type { StackEntry } from './stackEntry';
 export {
   tuneFallback,

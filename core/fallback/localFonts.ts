@@ -1,97 +1,31 @@
 import type { Generic, Slant } from '../document/vocabulary';
+import {
+  APPLE,
+  BARE,
+  DESKTOPS,
+  font,
+  HYPHENED,
+  MONOTYPE,
+  OBLIQUE,
+  only,
+  PLATFORMS,
+  set,
+  type LocalPlatform,
+  type LocalSet,
+  type LocalVariant,
+} from './localSet';
+import { SCRIPT_SETS } from './scriptFonts';
 
-export const PLATFORMS = ['windows', 'macos', 'ios', 'android', 'chromeos', 'linux'] as const;
-export type LocalPlatform = (typeof PLATFORMS)[number];
+export {
+  PLATFORMS,
+  VARIANTS,
+  type LocalClass,
+  type LocalFont,
+  type LocalPlatform,
+  type LocalSet,
+  type LocalVariant,
+} from './localSet';
 
-/** The four styles that system text fonts come in. */
-export const VARIANTS = ['regular', 'bold', 'italic', 'boldItalic'] as const;
-export type LocalVariant = (typeof VARIANTS)[number];
-
-/** What a local font is drawn as, in the words of the generic families. */
-export type LocalClass = Generic | 'fantasy';
-
-/** A font that some platforms carry as shipped. */
-export interface LocalFont {
-  /** The family name that CSS knows it by. */
-  name: string;
-  /** For `local()`: full name, then PostScript name (CSS Fonts 4 §4.3.1). Styles that it lacks are left out. */
-  localNames: Partial<Record<LocalVariant, readonly string[]>>;
-  /** Platforms that carry it as shipped; of Linux, its common distributions. */
-  platforms: readonly LocalPlatform[];
-}
-
-/**
- * Local fonts of equal advances, which are sources of one fallback face: one tuning serves the platforms
- * of all of them. Most are sets of one.
- */
-export interface LocalSet {
-  /** The name of the font that leads it. */
-  name: string;
-  class: LocalClass;
-  fonts: readonly LocalFont[];
-  /**
-   * The open font that advances are read from: the font itself, or one drawn to identical advances; the
-   * name of a package. Null where there is none: then they are measured on the designer's machine.
-   */
-  twin: string | null;
-  /** Whether the twin's line metrics are those of the font that leads the set as well. */
-  linesAsTwin: boolean;
-}
-
-type Suffixes = Partial<Record<LocalVariant, string>>;
-
-const HYPHENED: Suffixes = {
-  regular: '-Regular',
-  bold: '-Bold',
-  italic: '-Italic',
-  boldItalic: '-BoldItalic',
-};
-const BARE: Suffixes = { ...HYPHENED, regular: '' };
-const MONOTYPE: Suffixes = {
-  regular: 'MT',
-  bold: '-BoldMT',
-  italic: '-ItalicMT',
-  boldItalic: '-BoldItalicMT',
-};
-const OBLIQUE: Suffixes = { ...BARE, italic: '-Oblique', boldItalic: '-BoldOblique' };
-
-const STYLE_WORDS: Record<LocalVariant, string> = {
-  regular: '',
-  bold: ' Bold',
-  italic: ' Italic',
-  boldItalic: ' Bold Italic',
-};
-
-/** A font whose full and PostScript names follow one of the patterns above. */
-function font(
-  name: string,
-  platforms: readonly LocalPlatform[],
-  suffixes: Suffixes = BARE,
-  postScript = name.replaceAll(' ', ''),
-): LocalFont {
-  const oblique = suffixes === OBLIQUE;
-  const names = Object.entries(suffixes).map(([variant, suffix]) => {
-    const words = STYLE_WORDS[variant as LocalVariant];
-    const full = `${name}${oblique ? words.replace('Italic', 'Oblique') : words}`;
-    return [variant, [full, `${postScript}${suffix}`]];
-  });
-  return { name, platforms, localNames: Object.fromEntries(names) as LocalFont['localNames'] };
-}
-
-const only = (suffixes: Suffixes, ...variants: LocalVariant[]): Suffixes =>
-  Object.fromEntries(variants.map((variant) => [variant, suffixes[variant] ?? '']));
-
-function set(
-  setClass: LocalClass,
-  fonts: LocalFont[],
-  twin: string | null = null,
-  linesAsTwin = twin !== null,
-): LocalSet {
-  return { name: fonts[0]?.name ?? '', class: setClass, fonts, twin, linesAsTwin };
-}
-
-const DESKTOPS = ['windows', 'macos'] as const;
-const APPLE = ['macos', 'ios'] as const;
 const DESKTOPS_IOS = ['windows', 'macos', 'ios'] as const;
 
 /**
@@ -243,6 +177,7 @@ export const LOCAL_SETS: Readonly<Record<string, LocalSet>> = {
   ]),
   impact: set('fantasy', [font('Impact', DESKTOPS, only(BARE, 'regular'))]),
   papyrus: set('fantasy', [font('Papyrus', APPLE, only(BARE, 'regular'))]),
+  ...SCRIPT_SETS,
 };
 
 /** A set of local fonts by its key; undefined for one that is not in the table. */
@@ -269,5 +204,12 @@ export const localVariant = (weight: number, slant: Slant): LocalVariant =>
 /** Keys of the sets of local fonts that may stand in for a voice: those of its class. */
 export const localCandidates = (generic: Generic): string[] =>
   Object.entries(LOCAL_SETS)
-    .filter(([, { class: drawn }]) => drawn === generic)
+    .filter(([, { class: drawn, script }]) => drawn === generic && script === undefined)
     .map(([key]) => key);
+
+/** Keys of the sets of local fonts that may stand in for a family of one script, those of its class first. */
+export const scriptCandidates = (script: string, generic: Generic): string[] => {
+  const of = Object.entries(LOCAL_SETS).filter(([, set]) => set.script === script);
+  const rank = ({ class: drawn }: LocalSet) => (drawn === generic ? 0 : 1);
+  return of.sort(([, a], [, b]) => rank(a) - rank(b)).map(([key]) => key);
+};

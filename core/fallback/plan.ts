@@ -2,11 +2,13 @@ import { onceFor } from '../document/once';
 import type { ProjectDocument } from '../document/projectDocument';
 import { BODY_STYLE, type Slant } from '../document/vocabulary';
 import { resolveInUse } from '../style/resolve';
-import { voiceUses } from '../style/usage';
+import { sharedUnicodeRange } from '../css/unicodeRange';
+import { scriptRange } from '../style/served';
+import { voiceRequests, voiceUses, type StyleRequest } from '../style/usage';
 import type { FallbackTrials, TunedCandidate } from './fallbackFace';
 import { defaultFitting, type Fitting } from './fitting';
-import type { LocalVariant } from './localFonts';
-import { localsOf, stackOf, triedFor } from './stack';
+import { localSet, localVariant, type LocalVariant } from './localFonts';
+import { localsOf, scriptStacks, stackOf, triedFor, type ScriptStack } from './stack';
 import type { StackEntry } from './stackEntry';
 
 /**
@@ -36,7 +38,26 @@ export interface VoiceFallback {
   tuned: readonly TunedCandidate[];
   /** How they are tuned. */
   fitting: Fitting;
+  /** Of its further families, by script. */
+  scripts: readonly ScriptStack[];
 }
+
+/**
+ * Everything that a voice's `font-family` names: the web faces, the local fonts of each script, whose faces hold no
+ * other characters, and then what its own family falls back to.
+ */
+export const wholeStack = ({ stack, scripts }: VoiceFallback): readonly StackEntry[] => {
+  if (scripts.length === 0) return stack;
+  const web = ({ name }: ScriptStack): StackEntry => ({ kind: 'web', name });
+  const isWeb = ({ kind }: StackEntry) => kind === 'web';
+  return [
+    ...scripts.filter(({ first }) => first).map(web),
+    ...stack.filter(isWeb),
+    ...scripts.filter(({ first }) => !first).map(web),
+    ...scripts.flatMap(({ entries }) => entries),
+    ...stack.filter((entry) => !isWeb(entry)),
+  ];
+};
 
 /** What every voice falls back to, and the faces that it takes. The one source of stacks and fallback faces. */
 export interface FallbackPlan {
@@ -51,7 +72,12 @@ export function fittingOf(document: ProjectDocument, voiceKey: string): Fitting 
   return { ...defaultFitting(running), ...document.voices[voiceKey]?.fitting };
 }
 
-const NOTHING: VoiceFallback = { stack: [], tuned: [], fitting: defaultFitting(false) };
+const NOTHING: VoiceFallback = {
+  stack: [],
+  tuned: [],
+  fitting: defaultFitting(false),
+  scripts: [],
+};
 
 /** What a voice of the plan falls back to; nothing for a voice that is not there. */
 export const voiceFallback = ({ voices }: FallbackPlan, voice: string): VoiceFallback =>
@@ -101,22 +127,83 @@ function planVoice(
       (local) => tried.find((candidate) => candidate.local === local) ?? [],
     ),
     fitting: fittingOf(document, voiceKey),
+    scripts: scriptStacks(document, voiceKey, trials),
   };
 }
 
+/**
+ * The faces over a local font that stands in for a family of one script: as it was tuned, and where its widths are not
+ * known, at the size of the family. In scripts of squares these are equally wide.
+ */
+function scriptFaces(
+  { script, size, tuned }: ScriptStack,
+  { name, local }: { name: string; local: string },
+  requests: readonly StyleRequest[],
+): PlannedFallbackFace[] {
+  const range = scriptRange(script);
+  const candidate = tuned.find((one) => one.local === local);
+  if (candidate) {
+    return facesOf(name, candidate).map((face) => ({
+      ...face,
+      sizeAdjust: face.sizeAdjust * size,
+      overrides: face.overrides && {
+        ascent: face.overrides.ascent / size,
+        descent: face.overrides.descent / size,
+        lineGap: face.overrides.lineGap / size,
+      },
+      unicodeRange: face.unicodeRange ? sharedUnicodeRange(face.unicodeRange, range) : range,
+    }));
+  }
+  const weights = [...new Set(requests.map(({ weight }) => weight))];
+  return weights.flatMap((weight): PlannedFallbackFace[] => {
+    const variant = localVariant(weight, 'normal');
+    const has = localSet(local)?.fonts.some(({ localNames }) => localNames[variant]);
+    return has
+      ? [
+          {
+            name,
+            local,
+            variant,
+            weight,
+            slant: 'normal',
+            sizeAdjust: size,
+            overrides: null,
+            unicodeRange: range,
+          },
+        ]
+      : [];
+  });
+}
+
+/** Voices with the same family for a script name the same faces. */
+function onceEach(faces: readonly PlannedFallbackFace[]): PlannedFallbackFace[] {
+  const known = new Map<string, PlannedFallbackFace>();
+  for (const face of faces) {
+    const { name, weight, slant, unicodeRange } = face;
+    known.set([name, weight, slant, unicodeRange].join(), face);
+  }
+  return [...known.values()];
+}
+
 function makePlan(document: ProjectDocument, trials: FallbackTrials): FallbackPlan {
+  const scripted = Object.values(document.voices).some(({ scripts }) => scripts);
   const voices = Object.fromEntries(
     Object.keys(document.voices).map((key) => [key, planVoice(document, key, trials)]),
   );
   const faces = [...voiceUses(document).keys()].flatMap((key) => {
-    const { stack = [], tuned = [] } = voices[key] ?? {};
-    return stack.flatMap((entry) => {
+    const { stack = [], tuned = [], scripts = [] } = voices[key] ?? {};
+    const own = stack.flatMap((entry) => {
       const candidate =
         entry.kind === 'fallback' ? tuned.find(({ local }) => local === entry.local) : undefined;
       return candidate ? facesOf(entry.name, candidate) : [];
     });
+    const requests = scripts.length > 0 ? voiceRequests(document, key) : [];
+    const ofScripts = scripts.flatMap((one) =>
+      one.entries.flatMap((entry) => scriptFaces(one, entry, requests)),
+    );
+    return [...own, ...ofScripts];
   });
-  return { voices, faces };
+  return { voices, faces: scripted ? onceEach(faces) : faces };
 }
 
 const plans = onceFor((document: ProjectDocument) =>

@@ -2,11 +2,22 @@ import { describe, expect, test } from '@jest/globals';
 import { tuned } from '../testing/documents';
 import { DEFAULT_AUDIENCE, sharesOf } from './audience';
 import type { TunedCandidate } from './fallbackFace';
-import { LOCAL_SETS, localCandidates, platformsOf, PLATFORMS, VARIANTS } from './localFonts';
+import { SCRIPTS } from '../script';
+import {
+  LOCAL_SETS,
+  localCandidates,
+  localSet,
+  platformsOf,
+  PLATFORMS,
+  scriptCandidates,
+  VARIANTS,
+} from './localFonts';
 import { ENOUGH, proposedStack } from './propose';
 import { landings, meritOf, orderCandidates, orderRemarks, shareOf, tunedShare } from './reach';
 import { readAudience } from './readAudience';
 import type { StackEntry } from './stackEntry';
+
+const ALPHABETS = ['latin', 'greek', 'cyrillic'];
 
 const candidate = (local: string, mean: number): TunedCandidate => ({
   local,
@@ -22,6 +33,13 @@ const over = (...locals: string[]): StackEntry[] => [
 
 describe('the table of local fonts', () => {
   const fonts = Object.values(LOCAL_SETS).flatMap((set) => set.fonts);
+  /** Several scripts are in one font of a platform's: it is told once for each. */
+  const byScript = () =>
+    [...new Set(Object.values(LOCAL_SETS).map(({ script }) => script))].map((script) =>
+      Object.values(LOCAL_SETS)
+        .filter((set) => set.script === script)
+        .flatMap((set) => set.fonts),
+    );
 
   test('has thirty fonts and more, each with names for local() and the platforms that carry it', () => {
     expect(fonts.length).toBeGreaterThanOrEqual(30);
@@ -34,15 +52,20 @@ describe('the table of local fonts', () => {
       expect(localNames.regular?.length).toBeGreaterThan(0);
       expect(platforms.length).toBeGreaterThan(0);
     }
-    expect(new Set(fonts.map(({ name }) => name)).size).toBe(fonts.length);
+    for (const ofScript of byScript()) {
+      expect(new Set(ofScript.map(({ name }) => name)).size).toBe(ofScript.length);
+    }
   });
 
   test('names each style of each font once', () => {
-    const names = fonts.flatMap(({ localNames }) =>
-      VARIANTS.flatMap((variant) => [...new Set(localNames[variant] ?? [])]),
-    );
-    expect(new Set(names).size).toBe(names.length);
-    expect(names).toEqual(
+    const namesIn = (some: typeof fonts) =>
+      some.flatMap(({ localNames }) =>
+        VARIANTS.flatMap((variant) => [...new Set(localNames[variant] ?? [])]),
+      );
+    for (const ofScript of byScript()) {
+      expect(new Set(namesIn(ofScript)).size).toBe(namesIn(ofScript).length);
+    }
+    expect(namesIn(fonts)).toEqual(
       expect.arrayContaining(['Arial-BoldItalicMT', 'TimesNewRomanPSMT', 'Georgia Bold']),
     );
   });
@@ -52,6 +75,26 @@ describe('the table of local fonts', () => {
     expect(localCandidates('monospace')).toContain('courier-new');
     expect(localCandidates('serif')).not.toContain('arial');
   });
+
+  test.each(
+    SCRIPTS.filter(({ body }) => body)
+      .map(({ key }) => key)
+      .filter((key) => !ALPHABETS.includes(key)),
+  )(
+    'has fonts of %s for Windows, Apple’s and Android’s platforms, those of a class first',
+    (script) => {
+      for (const generic of ['serif', 'sans-serif'] as const) {
+        const candidates = scriptCandidates(script, generic);
+        expect(localSet(candidates[0] ?? '')?.class).toBe(generic);
+        expect(candidates.flatMap(platformsOf)).toEqual(
+          expect.arrayContaining(['windows', 'android', 'linux']),
+        );
+      }
+      expect(localCandidates('serif')).not.toEqual(
+        expect.arrayContaining(scriptCandidates(script, 'serif')),
+      );
+    },
+  );
 });
 
 describe('where visitors land', () => {

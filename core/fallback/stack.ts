@@ -1,24 +1,26 @@
 import { siteName } from '../document/familyName';
 import type { ProjectDocument } from '../document/projectDocument';
+import type { Script } from '../script';
+import { servedBy } from '../style/served';
 import {
   fallbackFamilyName,
   trialKey,
   type FallbackTrials,
   type TunedCandidate,
 } from './fallbackFace';
-import { localName } from './localFonts';
+import { localName, platformsOf, PLATFORMS, scriptCandidates } from './localFonts';
 import { proposedStack } from './propose';
 import type { StackEntry } from './stackEntry';
 
-/** What was tried for a voice, with the family that it has. */
-export function triedFor(
+/** What was tried for a voice, with its own family. */
+export const triedFor = (
   document: ProjectDocument,
   voice: string,
   trials: FallbackTrials,
-): TunedCandidate[] {
-  const key = trialKey(voice, document.voices[voice]?.family ?? '');
-  return (Object.hasOwn(trials, key) ? trials[key] : undefined) ?? NOTHING;
-}
+): TunedCandidate[] => triedAs(trialKey(voice, document.voices[voice]?.family ?? ''), trials);
+
+const triedAs = (key: string, trials: FallbackTrials): TunedCandidate[] =>
+  (Object.hasOwn(trials, key) ? trials[key] : undefined) ?? NOTHING;
 
 /** One and the same, so that what follows from nothing is worked out once. */
 const NOTHING: TunedCandidate[] = [];
@@ -64,6 +66,69 @@ export function stackOf(
     ...plain.map((one): StackEntry => ({ kind: 'local', name: one })),
     generic,
   ];
+}
+
+/** The local fonts that stand in for a family of one script. */
+export interface ScriptStack {
+  script: Script;
+  /** The family's key in the case, the name that its faces are delivered under, and its size. */
+  family: string;
+  name: string;
+  size: number;
+  /** Whether a browser asks it before the voice's own family. */
+  first: boolean;
+  entries: (StackEntry & { kind: 'fallback' })[];
+  /** What was tried of them; the others are set as they are. */
+  tuned: readonly TunedCandidate[];
+}
+
+/** Most local fonts in the stack of a script: one a platform. */
+const MOST_OF_SCRIPT = PLATFORMS.length;
+
+/** Local fonts of a script: those chosen, else the first of its class for each platform. */
+export function scriptLocals(
+  { scripts = {}, generic }: Pick<ProjectDocument['voices'][string], 'scripts' | 'generic'>,
+  script: string,
+): readonly string[] {
+  const seat = scripts[script];
+  if (seat?.fallback) return seat.fallback;
+  const candidates = scriptCandidates(script, seat?.generic ?? generic);
+  const firsts = PLATFORMS.flatMap(
+    (platform) => candidates.find((local) => platformsOf(local).includes(platform)) ?? [],
+  );
+  return candidates.filter((local) => firsts.includes(local)).slice(0, MOST_OF_SCRIPT);
+}
+
+/** The stacks of a voice's further families, each for the characters of its script. */
+export function scriptStacks(
+  document: ProjectDocument,
+  voiceKey: string,
+  trials: FallbackTrials,
+): ScriptStack[] {
+  const voice = document.voices[voiceKey];
+  if (!voice) return [];
+  const served = servedBy(document, voiceKey);
+  const own = served.findIndex(({ script }) => script === null);
+  return served.flatMap(({ script, key, name, size }, i): ScriptStack[] => {
+    if (!script) return [];
+    const tried = triedAs(trialKey(voiceKey, key, script.key), trials);
+    const locals = scriptLocals(voice, script.key);
+    return [
+      {
+        script,
+        family: key,
+        name,
+        size,
+        first: i < own,
+        tuned: locals.flatMap((local) => tried.find((one) => one.local === local) ?? []),
+        entries: locals.map((local) => ({
+          kind: 'fallback',
+          name: fallbackFamilyName(local, name),
+          local,
+        })),
+      },
+    ];
+  });
 }
 
 /** What a voice's fallback faces are named for: the family, and the voice where several share it. */

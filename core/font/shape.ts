@@ -1,6 +1,6 @@
 import { Blob, Buffer as ShapingBuffer, Face, Feature, Font, shape, Variation } from 'harfbuzzjs';
 import { unpack } from './container';
-import { glyphOutline, type Outline } from './outline';
+import { boxOf, glyphOutline, type Box, type Outline } from './outline';
 
 /** A point in a variable face's design space; axes left out stay at their default. */
 export type Instance = Record<string, number>;
@@ -81,6 +81,29 @@ export class Shaper {
     let units = 0;
     for (const { xAdvance } of buffer.getGlyphPositions()) units += xAdvance;
     return units / this.#unitsPerEm;
+  }
+
+  /** The box around the ink of a run of text, em; null for one that leaves no ink, or has a letter that the face lacks. */
+  inkBox(text: string): Pick<Box, 'top' | 'bottom'> | null {
+    if (![...text].every((one) => this.has(one.codePointAt(0) ?? 0))) return null;
+    const buffer = this.#buffer;
+    buffer.reset();
+    buffer.addText(text);
+    buffer.guessSegmentProperties();
+    shape(this.#font, buffer);
+    const positions = buffer.getGlyphPositions();
+    const boxes = buffer.getGlyphInfos().flatMap(({ codepoint }, i) => {
+      const outline = glyphOutline(this.#font, codepoint, this.#unitsPerEm);
+      if (!outline) return [];
+      const up = (positions[i]?.yOffset ?? 0) / this.#unitsPerEm;
+      const { top, bottom } = boxOf(outline);
+      return [{ top: top + up, bottom: bottom + up }];
+    });
+    if (boxes.length === 0) return null;
+    return {
+      top: Math.max(...boxes.map(({ top }) => top)),
+      bottom: Math.min(...boxes.map(({ bottom }) => bottom)),
+    };
   }
 
   /** How a character is drawn when it stands alone, or null when the face lacks it or leaves it blank. */

@@ -1,59 +1,135 @@
+import { SCRIPTS, scriptOf, type Script } from '../script';
 import { SOURCE, TABLE } from './languages/table';
-
-export type Script = 'latin' | 'vietnamese' | 'greek' | 'cyrillic';
 
 /** A language and the letters that it cannot do without. */
 export interface Language {
   /** BCP 47. */
   tag: string;
   name: string;
-  script: Script;
+  /** Key of its script, as libraries call the files of it: Vietnamese is in files of its own. */
+  script: string;
+  direction: Script['direction'];
   characters: string;
 }
 
 /** Where the letters of each language are from. */
 export const LANGUAGE_SOURCE = SOURCE;
 
-/** European languages, Vietnamese, Greek and those in Cyrillic, by name. */
-export const LANGUAGES: readonly Language[] = TABLE;
+/** The script of a language. */
+export const scriptOfLanguage = ({ script }: Pick<Language, 'script'>): Script | undefined =>
+  scriptOf(script === 'vietnamese' ? 'latin' : script);
 
-const byTag = new Map(LANGUAGES.map((language) => [language.tag, language]));
+/** Reads what make.mjs packed: each run by how far it is from the one before, and how many more it has. */
+function unpacked(packed: string): string {
+  let last = 0;
+  const points = packed.split(' ').flatMap((run) => {
+    const [gap = 0, more = 0] = run.split('-').map((digits) => parseInt(digits, 36));
+    const first = last + gap;
+    last = first + more;
+    return Array.from({ length: more + 1 }, (_, i) => first + i);
+  });
+  return String.fromCodePoint(...points);
+}
+
+/** Letters with their capitals. Greek loses its accents under its own rule, which is for words in capitals. */
+function withCapitals(letters: string, tag: string): string {
+  const capitals = [...letters].flatMap((letter) => {
+    const capital = tag === 'tr' ? letter.toLocaleUpperCase(tag) : letter.toUpperCase();
+    return [...capital].length === 1 ? [capital] : [];
+  });
+  return [...new Set([...letters, ...capitals])].join('');
+}
+
+function charactersOf({ tag, script, letters }: { tag: string; script: string; letters: string }) {
+  const { large = false, capitals = true } = scriptOfLanguage({ script }) ?? {};
+  if (large) return unpacked(letters);
+  return capitals ? withCapitals(letters, tag) : letters;
+}
+
+/** Languages of Unicode CLDR that are written in a script of the list, by name. */
+export const LANGUAGES: readonly Language[] = TABLE.map(([tag, name, script, letters]) => {
+  let known: string | undefined;
+  return {
+    tag,
+    name,
+    script,
+    direction: scriptOfLanguage({ script })?.direction ?? 'ltr',
+    get characters() {
+      return (known ??= charactersOf({ tag, script, letters }));
+    },
+  };
+});
+
+const byTag = new Map(LANGUAGES.map((language) => [language.tag.toLowerCase(), language]));
+
+/** What Chinese is looked up as: by its script, or by a country's. CLDR, likely subtags. */
+const chinese = (tag: string): string =>
+  /^(yue(?!-hans)|zh-(tw|hk|mo|hant))\b/.test(tag) ? 'zh-hant' : 'zh-hans';
+
+/** Tags that a language is looked up by, the one that says most first; Norwegian is Bokmål where it says no more. */
+function lookedUp(tag: string): string[] {
+  const whole = tag.toLowerCase();
+  const parts = whole.split('-');
+  if (parts[0] === 'zh' || parts[0] === 'yue') return [chinese(whole)];
+  const shorter = parts.map((_, i) => parts.slice(0, parts.length - i).join('-'));
+  return parts[0] === 'no' ? [...shorter, 'nb'] : shorter;
+}
 
 /** The entry for a language tag: `nb-NO` is found as `nb`; undefined for one that is not in the table. */
-export const languageOf = (tag: string): Language | undefined =>
-  byTag.get(tag) ?? byTag.get(tag.split('-')[0] ?? '');
+export const languageOf = (tag: string): Language | undefined => {
+  for (const one of lookedUp(tag)) {
+    const language = byTag.get(one);
+    if (language) return language;
+  }
+  return undefined;
+};
 
 /** Whether a face maps a character, by code point. */
 export type Maps = (codePoint: number) => boolean;
 
 /** The letters of a language that a face lacks, in the order of the alphabet. */
-export const missingLetters = ({ characters }: Language, maps: Maps): string[] =>
-  [...characters].filter((character) => !maps(character.codePointAt(0) ?? 0));
+export const missingLetters = (
+  { characters }: Pick<Language, 'characters'>,
+  maps: Maps,
+): string[] => [...characters].filter((character) => !maps(character.codePointAt(0) ?? 0));
+
+const codePointsOf = new Map<Language, readonly number[]>();
+
+/** Whether a face has every letter of a language. */
+function covers(language: Language, maps: Maps): boolean {
+  const points =
+    codePointsOf.get(language) ??
+    Array.from(language.characters, (character) => character.codePointAt(0) ?? 0);
+  codePointsOf.set(language, points);
+  return points.every(maps);
+}
 
 /** Tags of the languages that a face has every letter of. */
 export const languagesCovered = (maps: Maps): string[] =>
-  LANGUAGES.filter((language) => missingLetters(language, maps).length === 0).map(({ tag }) => tag);
+  LANGUAGES.filter((language) => covers(language, maps)).map(({ tag }) => tag);
 
-/** Scripts told apart in a character grid: a name, and the Unicode property that tells. */
-export const SCRIPTS = [
-  { name: 'Latin', property: /\p{Script=Latin}/u },
-  { name: 'Greek', property: /\p{Script=Greek}/u },
-  { name: 'Cyrillic', property: /\p{Script=Cyrillic}/u },
+/** What is told apart in a character grid: a name, and the property that tells. */
+const GROUPS: readonly { name: string; property: RegExp }[] = [
+  { name: 'Han', property: /\p{Script=Han}/u },
+  { name: 'Hiragana', property: /\p{Script=Hiragana}/u },
+  { name: 'Katakana', property: /\p{Script=Katakana}/u },
+  { name: 'Hangul', property: /\p{Script=Hangul}/u },
+  ...SCRIPTS.filter(({ large }) => !large).map(({ name, has }) => ({ name, property: has })),
   { name: 'Other letters', property: /\p{L}/u },
   { name: 'Figures', property: /\p{N}/u },
   { name: 'Punctuation', property: /\p{P}/u },
   { name: 'Signs', property: /\p{S}/u },
   { name: 'Marks', property: /\p{M}/u },
-] as const;
+];
 
 /** The characters of a face by script, each once, in code point order; spaces and controls left out. */
 export function charactersByScript(
   codePoints: Iterable<number>,
 ): { name: string; characters: string[] }[] {
-  const groups = new Map<string, string[]>(SCRIPTS.map(({ name }) => [name, []]));
+  const groups = new Map<string, string[]>(GROUPS.map(({ name }) => [name, []]));
   for (const codePoint of codePoints) {
     const character = String.fromCodePoint(codePoint);
-    const script = SCRIPTS.find(({ property }) => property.test(character));
+    const script = GROUPS.find(({ property }) => property.test(character));
     if (script) groups.get(script.name)?.push(character);
   }
   return [...groups].flatMap(([name, characters]) =>

@@ -1,6 +1,7 @@
 import type { Slant } from '../document/vocabulary';
 import type { FaceMeasures } from './measureFace';
 import type { ItalicKind } from './trueItalic';
+import type { ScriptMeasures } from './scriptMeasures';
 import type { WeightMeasures } from './weightMeasures';
 
 /** What is measured of a family: its regular, its italic, and the languages it can set. */
@@ -13,6 +14,8 @@ export interface FamilyMeasures {
   italic: ItalicKind | null;
   /** BCP 47 tags of the languages that its regular has every letter of. */
   languages: string[];
+  /** What its regular is measured on in each script that it sets, by the script's key. */
+  scripts: Record<string, ScriptMeasures>;
   /** How many characters its regular maps. */
   characters: number;
 }

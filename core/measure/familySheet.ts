@@ -7,6 +7,7 @@ import { languagesCovered } from './coverage';
 import { weightMeasuresOf, type WeightMeasures } from './weightMeasures';
 import type { FamilyMeasures } from './family';
 import { measure } from './measureFace';
+import { scriptMeasures, type ScriptMeasures } from './scriptMeasures';
 import { italicDifferences, italicKind, type LetterDifference } from './trueItalic';
 
 /** The files of one face, the one with Latin letters first, and the weight to read it at. */
@@ -70,6 +71,10 @@ export async function familySheet(
         .sort((a, b) => a.weight - b.weight),
       italic: leaning ? italicKind(italicLetters) : null,
       languages: languagesCovered((codePoint) => codePoints.has(codePoint)),
+      scripts: Object.assign({}, ...shapers.toReversed().map(scriptMeasures)) as Record<
+        string,
+        ScriptMeasures
+      >,
       characters: codePoints.size,
     },
     reading: await readFace(main, { wght: regular.weight }),

@@ -7,8 +7,8 @@ export {
   LANGUAGES,
   languagesCovered,
   missingLetters,
+  scriptOfLanguage,
   type Language,
-  type Script,
 } from './coverage';
 export { measuresAt, weightsMeasured } from './weights';
 export type { WeightMeasures } from './weightMeasures';
@@ -46,4 +46,5 @@ export {
   type SlabReading,
 } from './measuredClass';
 export type { FaceMeasures } from './measureFace';
+export type { ScriptMeasures } from './scriptMeasures';
 export type { ItalicKind, LetterDifference } from './trueItalic';

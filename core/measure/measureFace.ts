@@ -9,7 +9,7 @@ import { slopeOf } from './slope';
 import { stemOf, strokeRange } from './strokes';
 
 /** Raised with every change that gives another measure, so that stored ones are taken anew. */
-export const MEASURES_VERSION = 3;
+export const MEASURES_VERSION = 4;
 
 /**
  * What is measured on a face, from its outlines at one point of its axes. Lengths are in em; null where

@@ -10,6 +10,7 @@ import { bytesAt } from './testing/faces';
  */
 const CAME_TO: Record<number, string> = {
   3: '6bd90967319d0144',
+  4: '595f93ab22768263',
 };
 
 const font = (name: string) => bytesAt(`core/font/golden/tarnholm-${name}.otf`);

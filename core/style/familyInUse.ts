@@ -2,7 +2,11 @@ import type { Patch } from '../document/patch';
 import { siteName } from '../document/familyName';
 import type { ProjectDocument } from '../document/projectDocument';
 import { apparentSizePatch } from './apparentSize';
+import { scriptOf } from '../script';
 import { resolveElement } from './resolve';
+import { seatPaths } from './served';
+
+const isScriptSeat = (path: string): boolean => path.includes('/scripts/');
 
 /** A voice that a family is seated in, the text set in it, and what that text shows without it. */
 export interface SeatInUse {
@@ -17,8 +21,21 @@ export interface SeatInUse {
 /** Where a family is used on the site, and what each place will show once it is gone. */
 export function seatsOf(document: ProjectDocument, familyKey: string): SeatInUse[] {
   return Object.entries(document.voices)
-    .filter(([, { family }]) => family === familyKey)
-    .map(([voice, { name, generic }]) => ({
+    .flatMap(([voice, { name, generic, family, scripts = {} }]) => [
+      ...(family === familyKey ? [{ voice, name, generic }] : []),
+      ...Object.entries(scripts).flatMap(([script, seat]) =>
+        seat.family === familyKey
+          ? [
+              {
+                voice,
+                name: `${name}, ${scriptOf(script)?.name ?? script}`,
+                generic: seat.generic ?? generic,
+              },
+            ]
+          : [],
+      ),
+    ])
+    .map(({ voice, name, generic }) => ({
       voice,
       voiceName: name,
       elements: Object.entries(document.elements)
@@ -30,11 +47,11 @@ export function seatsOf(document: ProjectDocument, familyKey: string): SeatInUse
 
 /** The change that takes a family out of the case and out of every seat. */
 export const takeOutPatch = (document: ProjectDocument, familyKey: string): Patch => [
-  ...seatsOf(document, familyKey).map(({ voice }) => ({
-    op: 'replace' as const,
-    path: `/voices/${voice}/family`,
-    value: null,
-  })),
+  ...seatPaths(document, familyKey).map((path) =>
+    isScriptSeat(path)
+      ? { op: 'remove' as const, path: path.replace(/\/family$/, '') }
+      : { op: 'replace' as const, path, value: null },
+  ),
   { op: 'remove', path: `/case/${familyKey}` },
 ];
 
@@ -49,13 +66,12 @@ export function replaceFamilyPatch(
   to: string,
   keepSize: number | null,
 ): Patch {
-  const voices = seatsOf(document, from).map(({ voice }) => voice);
+  const paths = seatPaths(document, from);
+  const voices = Object.entries(document.voices).flatMap(([voice, { family }]) =>
+    family === from ? [voice] : [],
+  );
   return [
-    ...voices.map((voice) => ({
-      op: 'replace' as const,
-      path: `/voices/${voice}/family`,
-      value: to,
-    })),
+    ...paths.map((path) => ({ op: 'replace' as const, path, value: to })),
     ...(keepSize === null ? [] : apparentSizePatch(document, voices, keepSize)),
   ];
 }

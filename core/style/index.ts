@@ -65,6 +65,16 @@ export {
 export { colouredBy, onGrounds, ruleSpecificity, selectorsOf, weighedSelector } from './ruleWeight';
 export { ownVoices, type OwnVoice } from './ownVoices';
 export {
+  namesOf,
+  scriptRange,
+  scriptSeats,
+  seatPaths,
+  servedBy,
+  servedRange,
+  type NamedAt,
+  type ServedFamily,
+} from './served';
+export {
   gatheredCount,
   redundant,
   sameStyles,

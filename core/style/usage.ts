@@ -54,12 +54,15 @@ export const voiceUses = onceForParts(
   },
 );
 
-/** Keys of the families that the site's elements are set in, in the order of their voices. */
+/** Keys of the families that the site's elements are set in, those of single scripts too, in the order of their voices. */
 export function familiesInUse(document: StyledProject & Pick<ProjectDocument, 'voices'>): string[] {
   const uses = voiceUses(document);
   const families = Object.entries(document.voices)
     .filter(([voice]) => uses.has(voice))
-    .map(([, voice]) => voice.family);
+    .flatMap(([, voice]) => [
+      voice.family,
+      ...Object.values(voice.scripts ?? {}).map(({ family }) => family),
+    ]);
   return [...new Set(families.filter((family) => family !== null))];
 }
 

@@ -112,6 +112,17 @@ export const FamilyOfCase = shapeOf<FamilyMeasures>()(
     ),
     italic: nullable(oneOf(['drawn', 'sloped'])),
     languages: list(text('BCP 47'), 'Languages that it has every letter of'),
+    scripts: byKey(
+      Type.Object({
+        height: nullable(number('What carries the eye along a line: x-height, tooth height …')),
+        thin: nullable(number()),
+        thick: nullable(number()),
+        advance: nullable(number('Mean advance of running text')),
+        top: nullable(number('How high running text reaches with its marks')),
+        bottom: nullable(number('How low it reaches, negative')),
+      }),
+      'What it is measured on in each script that it sets',
+    ),
     characters: integer(),
   }),
 );
@@ -211,6 +222,7 @@ const library = {
   class: text('The class that the library claims'),
   licence: text(),
   scripts: list(text()),
+  drawnFor: Type.Optional(text('The script that it was drawn for; Latin when left out')),
   variable: boolean(),
 };
 

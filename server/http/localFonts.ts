@@ -34,9 +34,12 @@ export function localFontRoutes(): Router {
   router.get('/local-fonts', (_request, response) => {
     response.json(
       Object.fromEntries(
-        Object.entries(LOCAL_SETS).map(([key, { twin }]) => [
+        Object.entries(LOCAL_SETS).map(([key, { twin, script: of }]) => [
           key,
-          twinFiles(twin, 'regular').map(({ script, unicodeRange }) => ({ script, unicodeRange })),
+          twinFiles(twin, 'regular', of).map(({ script, unicodeRange }) => ({
+            script,
+            unicodeRange,
+          })),
         ]),
       ),
     );
@@ -47,7 +50,7 @@ export function localFontRoutes(): Router {
     const set = localSet(request.params.key);
     const file =
       set && variant
-        ? twinFiles(set.twin, variant).find(
+        ? twinFiles(set.twin, variant, set.script).find(
             ({ script }) => `${script}.woff2` === request.params.script,
           )
         : undefined;

@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto';
 import type { PinnedLine, ProjectDocument } from '@lettera/core/document';
 import {
   fittingOf,
+  scriptLocals,
   localCandidates,
   localsOf,
   orderCandidates,
@@ -14,7 +15,15 @@ import {
   type TunedFace,
   type TuningText,
 } from '@lettera/core/fallback';
-import { matchFace, voiceRequests, voiceUses, type StyleRequest } from '@lettera/core/style';
+import type { Script } from '@lettera/core/script';
+import { languageOf, scriptOfLanguage } from '@lettera/core/measure';
+import {
+  matchFace,
+  scriptSeats,
+  voiceRequests,
+  voiceUses,
+  type StyleRequest,
+} from '@lettera/core/style';
 import type { Progress } from '../store/progress';
 import type { FontStore } from '../store/fontStore';
 import type { Leases } from '../store/leases';
@@ -80,15 +89,24 @@ export class FallbackTuner {
   async trials(projectId: string, document: ProjectDocument): Promise<FallbackTrials> {
     const ground = { ...(await this.#groundOf(projectId, document)), told: this.#told(projectId) };
     const voices = [...voiceUses(document).keys()].filter((key) => document.voices[key]?.family);
-    const trials = await Promise.all(
-      voices.map(
+    const trials = await Promise.all([
+      ...voices.map(
         async (voice) =>
           [
             trialKey(voice, document.voices[voice]?.family ?? ''),
             await this.#voice(ground, voice),
           ] as const,
       ),
-    );
+      ...voices.flatMap((voice) =>
+        scriptSeats(document.voices[voice]).map(
+          async ({ script, seat }) =>
+            [
+              trialKey(voice, seat.family, script.key),
+              await this.#script(ground, voice, script),
+            ] as const,
+        ),
+      ),
+    ]);
     return Object.fromEntries(trials);
   }
 
@@ -148,6 +166,7 @@ export class FallbackTuner {
   async #textOf(
     projectId: string,
     { languages, pages: own = {}, typed = {} }: ProjectDocument,
+    script: Script | null = null,
   ): Promise<{ text: TuningText; textKey: string }> {
     // The site's own pages take the place of those that came with the project.
     const ownPages = await Promise.all(
@@ -158,13 +177,16 @@ export class FallbackTuner {
         ? ownPages.map((page) => page?.html ?? '')
         : (await this.pages.list(projectId)).map(({ html }) => html);
     const words = Object.values(typed).flatMap(({ texts }) => Object.values(texts));
-    const key = hash([pages, languages, words]);
+    const key = hash([pages, languages, words, script?.key ?? null]);
     const known = this.#texts.get(key);
     if (known) return known;
-    const text = tuningTextOf(
-      [...(await this.jobs.for(projectId).pageTexts(pages)), ...words].join('\n'),
-      languages.map(languageText),
-    );
+    const copy = [...(await this.jobs.for(projectId).pageTexts(pages)), ...words].join('\n');
+    const text = script
+      ? tuningTextOf(
+          wordsIn(copy, script),
+          languages.filter((tag) => isOfScript(tag, script)).map(languageText),
+        )
+      : tuningTextOf(copy, languages.map(languageText));
     const read = { text, textKey: hash([[...text.tuning], text.judged]) };
     this.#texts.set(key, read);
     forget(this.#texts, TEXTS_REMEMBERED);
@@ -204,6 +226,27 @@ export class FallbackTuner {
     }));
   }
 
+  /** The local fonts of a script's stack, for all that the voice is used in. */
+  async #script(ground: Ground, voice: string, script: Script): Promise<TunedCandidate[]> {
+    const { document, owner } = ground;
+    const seat = document.voices[voice];
+    const family = seat?.scripts?.[script.key]?.family;
+    // Each ideograph is as wide as the em in every font of them.
+    if (!seat || !family || script.large) return [];
+    const locals = [...scriptLocals(seat, script.key)].sort();
+    const own = { ...ground, ...(await this.#textOf(owner, document, script)) };
+    const fitting = fittingOf(document, voice);
+    const requests = voiceRequests(document, voice).filter(({ slant }) => slant === 'normal');
+    const faces = await Promise.all(
+      requests.map((request) => this.#request(own, voice, request, locals, fitting, family)),
+    );
+    return locals.flatMap((local): TunedCandidate[] => {
+      const tuned = faces.flatMap((one) => one[local] ?? []);
+      const source = ground.measured[local] ? 'measured' : 'twin';
+      return tuned.length > 0 ? [{ local, source, faces: tuned }] : [];
+    });
+  }
+
   /** One weight and style of a voice over each local font, from memory where it is known. */
   async #request(
     ground: Ground,
@@ -211,10 +254,11 @@ export class FallbackTuner {
     { weight, slant }: StyleRequest,
     locals: readonly string[],
     fitting: Fitting,
+    familyKey = ground.document.voices[voice]?.family ?? '',
   ): Promise<Record<string, TunedFace>> {
     const { signal, owner, document, text, textKey, measured, measuredKeys, told } = ground;
     signal.throwIfAborted();
-    const family = document.case[document.voices[voice]?.family ?? ''];
+    const family = document.case[familyKey];
     const match = matchFace(family?.faces ?? [], { weight, slant });
     if (!match) return {};
     const hashes = match.face.files.map(({ sha256 }) => sha256);
@@ -269,7 +313,7 @@ export class FallbackTuner {
     } catch (error) {
       // Another project waited for the same tuning, and stopped it for itself.
       if (!(error instanceof StoppedError) || signal.aborted) throw error;
-      return this.#request(ground, voice, { weight, slant }, locals, fitting);
+      return this.#request(ground, voice, { weight, slant }, locals, fitting, familyKey);
     }
   }
 
@@ -329,6 +373,27 @@ export class FallbackTuner {
     return this.jobs.for(owner).tune({ ...request, files: [...files.values()], metrics }, signal);
   }
 }
+
+const isOfScript = (tag: string, { key }: Script): boolean => {
+  const language = languageOf(tag);
+  return language !== undefined && scriptOfLanguage(language)?.key === key;
+};
+
+/** Words of a text that are of one script alone; what ends a sentence stays, since sentences are told by it. */
+const wordsIn = (text: string, { has }: Script): string =>
+  text
+    .split('\n')
+    .map((line) =>
+      line
+        .split(/\s+/)
+        .filter(
+          (word) =>
+            has.test(word) && ![...word].some((one) => /\p{L}/u.test(one) && !has.test(one)),
+        )
+        .join(' '),
+    )
+    .filter(Boolean)
+    .join('\n');
 
 /** Lets go of the oldest entries beyond so many. */
 function forget(map: Map<string, unknown>, most: number): void {

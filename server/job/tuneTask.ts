@@ -52,7 +52,7 @@ const openTwins = new Map<string, Promise<OpenTwin | null>>();
 async function openTwin(local: string, variant: LocalVariant): Promise<OpenTwin | null> {
   const set = localSet(local);
   const files = await Promise.all(
-    twinFiles(set?.twin ?? null, variant).map(({ path }) => readFile(path)),
+    twinFiles(set?.twin ?? null, variant, set?.script).map(({ path }) => readFile(path)),
   );
   const [first] = files;
   // A style that platforms do not carry is not tried, though the twin has it.

@@ -12,6 +12,7 @@ export interface TwinFile {
   path: string;
 }
 
+/** Files that letters of alphabets are in; those of a font of another script are that script's alone. */
 const SCRIPTS = ['latin', 'latin-ext', 'vietnamese', 'greek', 'cyrillic'];
 
 const STYLES: Record<LocalVariant, string> = {
@@ -21,17 +22,29 @@ const STYLES: Record<LocalVariant, string> = {
   boldItalic: '700-italic',
 };
 
+/** Where a package stands; null for one that is not there. */
+function folderOf(twin: string): string | null {
+  try {
+    return dirname(require.resolve(`@fontsource/${twin}/package.json`));
+  } catch {
+    return null;
+  }
+}
+
 /** The files of a twin in one of its four styles, a file a script; none for a twin that is not there. */
-export function twinFiles(twin: string | null, variant: LocalVariant): TwinFile[] {
+export function twinFiles(twin: string | null, variant: LocalVariant, script?: string): TwinFile[] {
   if (!twin || !/^[a-z-]+$/.test(twin)) return [];
-  const folder = dirname(require.resolve(`@fontsource/${twin}/package.json`));
+  const folder = folderOf(twin);
+  if (folder === null) return [];
   const ranges = JSON.parse(readFileSync(join(folder, 'unicode.json'), 'utf8')) as Record<
     string,
     string
   >;
-  return SCRIPTS.map((script) => ({
-    script,
-    unicodeRange: ranges[script] ?? 'U+0-10FFFF',
-    path: join(folder, 'files', `${twin}-${script}-${STYLES[variant]}.woff2`),
-  })).filter(({ path }) => existsSync(path));
+  return (script ? [script] : SCRIPTS)
+    .map((of) => ({
+      script: of,
+      unicodeRange: ranges[of] ?? 'U+0-10FFFF',
+      path: join(folder, 'files', `${twin}-${of}-${STYLES[variant]}.woff2`),
+    }))
+    .filter(({ path }) => existsSync(path));
 }

@@ -9,7 +9,7 @@ import {
   narrowTokens,
   otherSizes,
   printedSizes,
-  webFaceRule,
+  servedFaceRules,
   type FontsShown,
 } from '@lettera/core/deliver';
 import type { ProjectDocument } from '@lettera/core/document';
@@ -84,7 +84,7 @@ function faceRules({ fontUrl, document, fallback: plan, twins, delivery }: Proof
   // Until a face is there its text is blank, so that what is judged is never another face; the swap is rehearsed in
   // Fallbacks.
   const web = shown.map(({ font, source }) =>
-    webFaceRule(font, `url(${cssString(fontUrl(source))})`, 'block'),
+    servedFaceRules(document, font, `url(${cssString(fontUrl(source))})`, 'block'),
   );
   const fallback = plan.faces.map((face) => fallbackRules(face, twins[face.local]));
   return [...web, ...fallback].join('\n');

@@ -1,72 +1,145 @@
-// Makes table.ts from the Unicode CLDR's exemplar characters. Run from the root, once:
-//   npm install --no-save cldr-misc-full && node core/measure/languages/make.mjs
-import { readFileSync, writeFileSync } from 'node:fs';
+// Makes table.ts from the Unicode CLDR's exemplar characters and likely scripts. Run from the root, once:
+//   npm install --no-save cldr-misc-full cldr-core && node core/measure/languages/make.mjs
+import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
+import { build } from 'esbuild';
 
-const folder = dirname(createRequire(import.meta.url).resolve('cldr-misc-full/package.json'));
-const { version } = JSON.parse(readFileSync(join(folder, 'package.json'), 'utf8'));
+const require = createRequire(import.meta.url);
+const folderOf = (name) => dirname(require.resolve(`${name}/package.json`));
+const read = (...path) => JSON.parse(readFileSync(join(...path), 'utf8'));
+const folder = folderOf('cldr-misc-full');
+const { version } = read(folder, 'package.json');
+const { likelySubtags } = read(
+  folderOf('cldr-core'),
+  'supplemental',
+  'likelySubtags.json',
+).supplemental;
 
-/** BCP 47 tag, script, and the CLDR locale where its name differs. */
-const LANGUAGES = [
-  ...'sq eu bs br ca hr cs da nl en et fo fi fr gl de hu is ga it lv lt lb mt nb nn oc pl pt ro rm gd sk sl es sv tr cy se'
-    .split(' ')
-    .map((tag) => [tag, 'latin']),
-  ['sr-Latn', 'latin'],
-  ['vi', 'vietnamese'],
-  ['el', 'greek'],
-  ...'be bg mk ru uk'.split(' ').map((tag) => [tag, 'cyrillic']),
-  ['sr', 'cyrillic'],
-];
+/** The scripts of the project, read as they stand. */
+const { outputFiles } = await build({
+  entryPoints: [new URL('../../script/index.ts', import.meta.url).pathname],
+  bundle: true,
+  format: 'esm',
+  write: false,
+});
+const { scriptByCode } = await import(
+  `data:text/javascript;base64,${Buffer.from(outputFiles[0].text).toString('base64')}`
+);
+
+/** Chinese stands under its two scripts, and Cantonese is looked up there. CLDR names the country and its script where a language is the usual one of both; Norwegian's usual form is Bokmål. */
 const LOCALE = { nb: 'no' };
+const LEFT_OUT = new Set(['no', 'root', 'und', 'zh', 'yue', 'yue-Hans', 'yue-Hant']);
 
-/** Letters, and the dot of Catalan. Modifier letters and combining marks are written otherwise in practice. */
-const NEEDED = /^[\p{Lu}\p{Ll}\p{Lo}·]$/u;
+/** Letters, and the dot of Catalan: of alphabets, modifier letters and combining marks are written otherwise. */
+const LETTERS = /^[\p{Lu}\p{Ll}\p{Lo}·]$/u;
+/** Elsewhere vowels and finals are marks, and joiners shape words. */
+const LETTERS_AND_MARKS = /^[\p{L}\p{M}\u200c\u200d]$/u;
+const ALPHABETS = new Set(['latin', 'greek', 'cyrillic']);
 
 /** The characters of a CLDR set such as `[a á b {ch} c-e]`, sequences taken apart. */
-function charactersOf(set) {
-  const inner = set.slice(1, -1).replaceAll('\\', '');
+function charactersOf(set, needed) {
+  const inner = set
+    .slice(1, -1)
+    .replace(/\\u([\dA-F]{4})/gi, (_, code) => String.fromCharCode(parseInt(code, 16)))
+    .replaceAll('\\', '');
   const characters = new Set();
   for (const part of inner.split(' ').filter(Boolean)) {
-    const range = /^(.)-(.)$/u.exec(part);
-    if (range) {
-      for (let c = range[1].codePointAt(0); c <= range[2].codePointAt(0); c++) {
+    const [, from, to] = /^(.)-(.)$/u.exec(part) ?? [];
+    if (from) {
+      for (let c = from.codePointAt(0); c <= to.codePointAt(0); c++)
         characters.add(String.fromCodePoint(c));
-      }
     } else
       for (const character of part.replace(/[{}]/g, '').normalize('NFC')) characters.add(character);
   }
-  return [...characters].filter((character) => NEEDED.test(character));
+  return [...characters].filter((character) => needed.test(character));
 }
 
-const names = new Intl.DisplayNames('en', { type: 'language' });
-const languages = LANGUAGES.map(([tag, script]) => {
-  const locale = LOCALE[tag] ?? tag;
-  const path = join(folder, 'main', locale, 'characters.json');
-  const { characters } = JSON.parse(readFileSync(path, 'utf8')).main[locale];
-  const lower = charactersOf(characters.exemplarCharacters);
-  const upper = lower.flatMap((letter) => {
-    // Greek loses its accents under its own locale's rule, which is for words in capitals.
-    const capital = tag === 'tr' ? letter.toLocaleUpperCase(tag) : letter.toUpperCase();
-    return [...capital].length === 1 ? [capital] : [];
-  });
-  return {
-    tag,
-    name: names.of(tag),
-    script,
-    characters: [...new Set([...lower, ...upper])].join(''),
-  };
-}).sort((a, b) => a.name.localeCompare(b.name, 'en'));
+/** The syllables of Korean that are in use: those of KS X 1001. CLDR has all that can be built. */
+function koreanSyllables() {
+  const decoder = new TextDecoder('euc-kr');
+  const rows = Array.from({ length: 0xc8 - 0xb0 + 1 }, (_, i) => 0xb0 + i);
+  const cells = Array.from({ length: 0xfe - 0xa1 + 1 }, (_, i) => 0xa1 + i);
+  return rows
+    .flatMap((row) => cells.map((cell) => decoder.decode(Uint8Array.of(row, cell))))
+    .filter((one) => /^\p{Script=Hangul}$/u.test(one));
+}
 
-const source = `Unicode CLDR ${version}, main exemplar characters of each locale and their capitals`;
-const rows = languages.map((language) => `  ${JSON.stringify(language)},`).join('\n');
+/**
+ * Many letters in few: from each run to the next how far, and how many more it has, in base 36. `5-2 1` are the
+ * fifth, sixth and seventh, and the ninth.
+ */
+function packed(characters) {
+  const points = characters.map((one) => one.codePointAt(0)).sort((a, b) => a - b);
+  const runs = [];
+  let last = 0;
+  for (const point of points) {
+    const run = runs.at(-1);
+    if (run && point === last + 1) run.more++;
+    else runs.push({ gap: point - last, more: 0 });
+    last = point;
+  }
+  return runs
+    .map(({ gap, more }) => gap.toString(36) + (more > 0 ? `-${more.toString(36)}` : ''))
+    .join(' ');
+}
+
+const scriptCode = (tag) =>
+  /-([A-Z][a-z]{3})$/.exec(tag)?.[1] ?? likelySubtags[tag]?.split('-')[1] ?? null;
+
+const names = new Intl.DisplayNames('en', { type: 'language' });
+const nameOf = (tag) => {
+  const name = names.of(tag);
+  return name?.startsWith(tag) ? null : name;
+};
+
+const tags = [
+  ...readdirSync(join(folder, 'main')).filter((tag) => /^[a-z]{2,3}(-[A-Z][a-z]{3})?$/.test(tag)),
+].filter((tag) => !LEFT_OUT.has(tag));
+
+const languages = tags
+  .flatMap((tag) => {
+    const name = nameOf(tag);
+    const found = scriptByCode(scriptCode(LOCALE[tag] ?? tag) ?? '');
+    const locale = LOCALE[tag] ?? tag;
+    const { characters } = read(folder, 'main', locale, 'characters.json').main[locale];
+    const set = characters.exemplarCharacters;
+    if (!name || !found || !set || set === '[]') return [];
+    const script = tag === 'vi' ? 'vietnamese' : found.key;
+    const own =
+      tag === 'ko'
+        ? koreanSyllables()
+        : charactersOf(set, ALPHABETS.has(found.key) ? LETTERS : LETTERS_AND_MARKS);
+    if (own.length === 0) return [];
+    const letters = found.large ? packed(own) : own.join('');
+    return [{ tag, name, script, letters }];
+  })
+  .filter(
+    // Of a language in its usual script one entry is enough; Chinese is asked for by both.
+    ({ tag, letters }, i, all) =>
+      tag.startsWith('zh') ||
+      !all.some((one) => tag.startsWith(`${one.tag}-`) && one.letters === letters),
+  );
+languages.sort((a, b) => a.name.localeCompare(b.name, 'en'));
+
+const source = `Unicode CLDR ${version}, main exemplar characters of each locale and their capitals; for Korean the syllables of KS X 1001`;
+const rows = languages
+  .map((language) => `  ${JSON.stringify(Object.values(language))},`)
+  .join('\n');
 writeFileSync(
   new URL('./table.ts', import.meta.url),
   `/** Made by make.mjs: where the letters are from, and those that each language needs. */
-export const SOURCE = ${JSON.stringify(source)};
+export const SOURCE =
+  ${JSON.stringify(source)};
 
-export const TABLE = [
+/** Small letters, or all of a script without; of scripts of many as make.mjs packs them. */
+export const TABLE: readonly (readonly [
+  tag: string,
+  name: string,
+  script: string,
+  letters: string,
+])[] = [
 ${rows}
-] as const;
+];
 `,
 );

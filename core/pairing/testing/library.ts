@@ -1,4 +1,5 @@
 import { readdirSync, readFileSync } from 'node:fs';
+import { drawnFor } from '../../../foundry/drawnFor';
 import { join } from 'node:path';
 import { libraryFaces, type LibraryFile } from '../../document';
 import type { FaceClass } from '../../document/vocabulary';
@@ -65,17 +66,18 @@ async function partnerOf(scope: string, id: string): Promise<Partner> {
   };
 }
 
-/** Local fonts' twins, which are never offered as partners. */
+/** Local fonts' twins, which are never offered as partners; those of one script other than Latin too. */
 const TWINS = new Set(
   'arimo tinos cousine carlito caladea gelasio roboto noto-sans noto-serif dejavu-sans'.split(' '),
 );
+const TWIN_OF_SCRIPT = /^noto-(sans|serif|naskh)-(?!mono$)/;
 
-/** Every family of the library, as the order sees it. */
+/** Every family of the library that was drawn for Latin, as the order sees it. */
 export const testLibrary = (): Promise<Partner[]> =>
   Promise.all(
     SCOPES.flatMap((scope) =>
       readdirSync(join(modules, scope))
-        .filter((id) => !TWINS.has(id))
+        .filter((id) => !TWINS.has(id) && !TWIN_OF_SCRIPT.test(id) && drawnFor(id) === 'latin')
         .map((id) => partnerOf(scope, id)),
     ),
   );

@@ -1,0 +1,14 @@
+import { AS_LATIN, script } from './script';
+
+export const armenian = script({
+  key: 'armenian',
+  name: 'Armenian',
+  iso: ['Armn'],
+  has: /\p{Script_Extensions=Armenian}/u,
+  capitals: true,
+  body: { of: 'top', letters: ['ո', 'ս', 'ա'], called: 'x-height', againstX: 0.94 },
+  reaches: 'ՖԹֆզջ',
+  stroke: 'օ',
+  sentence: 'Բոլոր մարդիկ ծնվում են ազատ ու հավասար իրենց արժանապատվությամբ ու իրավունքներով։',
+  setting: AS_LATIN,
+});
