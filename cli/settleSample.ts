@@ -5,6 +5,7 @@ import { siteBase } from '@lettera/core/page/file';
 import type { Project, Services } from '@lettera/server';
 import { SAMPLE_NAME, sampleSite } from '@lettera/sample';
 import { loadSample } from './loadSample';
+import { loadWelcome } from './loadWelcome';
 
 /** A change that was made to the sample, and what the state before it is called. */
 interface Worked {
@@ -41,7 +42,7 @@ const WORK: readonly Worked[] = [
 
 type Needs = Pick<
   Services,
-  'projects' | 'fonts' | 'jobs' | 'waypoints' | 'sites' | 'stocks' | 'libraryMeasures'
+  'projects' | 'fonts' | 'jobs' | 'waypoints' | 'sites' | 'stocks' | 'libraryMeasures' | 'measurer'
 >;
 
 /** How much of the work has been done to the sample; null once somebody has made something else of it. */
@@ -92,5 +93,6 @@ export async function settleSample(services: Needs): Promise<void> {
       now = await projects.change(id, null, patch);
     }
   }
+  await loadWelcome(services);
   if (project.foundry || done !== null) await libraryMeasures.start();
 }

@@ -1,8 +1,10 @@
 export { samplePages, sampleSite, sheetOfElements, type SamplePage } from './pages';
+export { SAMPLE_NAME, SAMPLE_SLUG, sampleDocument, sampleFamilies } from './project';
+export type { SampleFamily } from './families';
 export {
-  SAMPLE_NAME,
-  SAMPLE_SLUG,
-  sampleDocument,
-  sampleFamilies,
-  type SampleFamily,
-} from './project';
+  WELCOME_SEATS,
+  WELCOME_SLUG,
+  welcomeDocument,
+  welcomeFamilies,
+  welcomePages,
+} from './welcome';

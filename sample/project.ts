@@ -1,34 +1,8 @@
-import { readFile } from 'node:fs/promises';
-import { createRequire } from 'node:module';
-import { dirname, join } from 'node:path';
 import { newDocument, type ProjectDocument } from '@lettera/core/document';
-
-const require = createRequire(import.meta.url);
+import { readFamily, type SampleFamily, type Wanted } from './families';
 
 export const SAMPLE_SLUG = 'tarnholm-light';
 export const SAMPLE_NAME = 'Tarnholm Light Trust';
-
-/** A family that the sample project has taken in, as its package holds it. */
-export interface SampleFamily {
-  key: string;
-  name: string;
-  class: 'serif' | 'sans-serif';
-  licence: string;
-  licenceText: string;
-  faces: {
-    style: 'normal' | 'italic';
-    weightMin: number;
-    weightMax: number;
-    files: { script: string; unicodeRange: string; bytes: Buffer }[];
-  }[];
-}
-
-interface Wanted {
-  key: string;
-  class: SampleFamily['class'];
-  scripts: string[];
-  styles: ('normal' | 'italic')[];
-}
 
 /**
  * Headings in a grotesque with some weather in it, text in a bookish serif with a true italic for the
@@ -48,40 +22,6 @@ const WANTED: Wanted[] = [
     styles: ['normal', 'italic'],
   },
 ];
-
-async function readFamily({ key, scripts, styles, ...wanted }: Wanted): Promise<SampleFamily> {
-  const folder = dirname(require.resolve(`@fontsource-variable/${key}/package.json`));
-  const json = async <T>(name: string) =>
-    JSON.parse(await readFile(join(folder, name), 'utf8')) as T;
-  const metadata = await json<{
-    family: string;
-    license: { type: string };
-    variable: { wght: { min: string; max: string } };
-  }>('metadata.json');
-  const ranges = await json<Record<string, string>>('unicode.json');
-  const { min, max } = metadata.variable.wght;
-  return {
-    key,
-    name: metadata.family,
-    class: wanted.class,
-    licence: metadata.license.type,
-    licenceText: await readFile(join(folder, 'LICENSE'), 'utf8'),
-    faces: await Promise.all(
-      styles.map(async (style) => ({
-        style,
-        weightMin: Number(min),
-        weightMax: Number(max),
-        files: await Promise.all(
-          scripts.map(async (script) => ({
-            script,
-            unicodeRange: ranges[script] ?? '',
-            bytes: await readFile(join(folder, 'files', `${key}-${script}-wght-${style}.woff2`)),
-          })),
-        ),
-      })),
-    ),
-  };
-}
 
 /** The families of the sample project, with their files. */
 export const sampleFamilies = (): Promise<SampleFamily[]> => Promise.all(WANTED.map(readFamily));

@@ -36,6 +36,9 @@ const WORDS: Record<string, string> = {
   localOnly: 'only where it is installed',
   first: 'faces fetched first',
   important: '!important',
+  scripts: 'script',
+  justified: 'justified text',
+  numerals: 'figures of lists',
 };
 
 const PARTS: Record<string, string> = {
@@ -49,6 +52,7 @@ const PARTS: Record<string, string> = {
   name: 'Project name',
   words: 'Words of the line-up',
   languages: 'Languages',
+  byLanguage: 'Language',
   shortlist: 'Shortlist',
   contenders: 'Contenders',
   pair: 'Voices that are paired',

@@ -1,6 +1,7 @@
 import { inUnicodeRange } from '../css/unicodeRange';
 import type { ProjectDocument } from '../document/projectDocument';
-import { languageOf, missingLetters, scriptOfLanguage, type Language } from '../measure';
+import { missingLetters } from '../measure';
+import { languageOf, scriptOfLanguage, type Language } from '../script';
 import { resolveInUse } from '../style/resolve';
 import { servedBy } from '../style/served';
 import { stylesInUse, voiceUses } from '../style/usage';
@@ -44,12 +45,13 @@ export const languageLetters: Rule = (document, { characters = {} }) => {
       const whole = letters.length === [...(language?.characters ?? '')].length;
       return language && letters.length > 0 ? [{ language, letters, whole }] : [];
     });
+    const some = new Map<string, Lack[]>();
+    for (const lack of lacks.filter((one) => !needsFamily(one))) {
+      const serving = servingFamily(document, voice, lack.language);
+      some.set(serving, [...(some.get(serving) ?? []), lack]);
+    }
     for (const mark of [
-      ...lackedLetters(
-        document,
-        voice,
-        lacks.filter((one) => !needsFamily(one)),
-      ),
+      ...[...some].map(([serving, of]) => lackedLetters(document, serving, of)),
       ...lacks.filter(needsFamily).map((one) => lackedScript(document, voice, one)),
     ]) {
       marks.set(mark.message, mark);
@@ -62,22 +64,24 @@ export const languageLetters: Rule = (document, { characters = {} }) => {
 const needsFamily = ({ language, whole }: Lack): boolean =>
   whole && !LACKED.has(scriptOfLanguage(language)?.key ?? 'latin');
 
-function lackedLetters(document: ProjectDocument, voice: string, lacks: readonly Lack[]): Mark[] {
-  const family = document.voices[voice]?.family ?? '';
-  if (lacks.length === 0) return [];
+/** The family of a voice that a language is set in: that of its script, else the voice's own. */
+function servingFamily(document: ProjectDocument, voice: string, language: Language): string {
+  const { scripts = {}, family } = document.voices[voice] ?? {};
+  return scripts[scriptOfLanguage(language)?.key ?? '']?.family ?? family ?? '';
+}
+
+function lackedLetters(document: ProjectDocument, family: string, lacks: readonly Lack[]): Mark {
   const names = lacks.map(({ language }) => language.name);
   const letters = [...new Set(lacks.flatMap((one) => one.letters))];
-  const name = servedNames(document, voice);
-  return [
-    {
-      rule: 'language-letters',
-      stage: 'faces',
-      family,
-      subject: subjectOf(...names),
-      message: `${name}: in ${inWords(names)} some letters come from another font, since the files in the case have no ${lettersInWords(letters)}.`,
-      remedy: `Add the script of ${name} that has them, or choose a family that does.`,
-    },
-  ];
+  const name = document.case[family]?.name ?? family;
+  return {
+    rule: 'language-letters',
+    stage: 'faces',
+    family,
+    subject: subjectOf(...names),
+    message: `${name}: in ${inWords(names)} some letters come from another font, since the files in the case have no ${lettersInWords(letters)}.`,
+    remedy: `Add the script of ${name} that has them, or choose a family that does.`,
+  };
 }
 
 function lackedScript(document: ProjectDocument, voice: string, { language }: Lack): Mark {

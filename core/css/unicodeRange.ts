@@ -50,6 +50,10 @@ function readRanges(value: string): Range[] {
   });
 }
 
+/** The ranges of what these functions give: none where nothing is left. */
+const rangesIn = (range: string): readonly Range[] =>
+  range === '' ? [] : parseUnicodeRange(range);
+
 const LAST_CODE_POINT = 0x10ffff;
 /** The range of a face that has none, as browsers say it. CSS Fonts 4 §4.5. */
 export const EVERY_CHARACTER = 'U+0-10FFFF';
@@ -57,7 +61,7 @@ export const EVERY_CHARACTER = 'U+0-10FFFF';
 /** What two ranges share, as a CSS `unicode-range`; empty where they share nothing. No range means every character. */
 export function sharedUnicodeRange(a: string | null, b: string | null): string {
   const all = (range: string | null): readonly Range[] =>
-    range === null ? [[0, LAST_CODE_POINT]] : parseUnicodeRange(range);
+    range === null ? [[0, LAST_CODE_POINT]] : rangesIn(range);
   return all(a)
     .flatMap(([from, to]) =>
       all(b).map(([first, last]) => [Math.max(from, first), Math.min(to, last)] as const),
@@ -69,8 +73,8 @@ export function sharedUnicodeRange(a: string | null, b: string | null): string {
 
 /** What a range has and another has not, as a CSS `unicode-range`; empty where nothing is left. No range means every character. */
 export function lessUnicodeRange(range: string | null, less: string): string {
-  let left: readonly Range[] = range === null ? [[0, LAST_CODE_POINT]] : parseUnicodeRange(range);
-  for (const [from, to] of less === '' ? [] : parseUnicodeRange(less)) {
+  let left: readonly Range[] = range === null ? [[0, LAST_CODE_POINT]] : rangesIn(range);
+  for (const [from, to] of rangesIn(less)) {
     left = left.flatMap(([first, last]): Range[] =>
       to < first || from > last
         ? [[first, last]]
@@ -85,7 +89,7 @@ export function lessUnicodeRange(range: string | null, less: string): string {
 
 /** All that several ranges have, as one `unicode-range`; empty for none. */
 export function unitedUnicodeRange(ranges: readonly string[]): string {
-  const all = ranges.flatMap(parseUnicodeRange).sort(([a], [b]) => a - b);
+  const all = ranges.flatMap(rangesIn).sort(([a], [b]) => a - b);
   const united: [number, number][] = [];
   for (const [from, to] of all) {
     const last = united.at(-1);
@@ -98,14 +102,13 @@ export function unitedUnicodeRange(ranges: readonly string[]): string {
 /** Whether a code point lies in a `unicode-range`; no range means every character. */
 export function inUnicodeRange(range: string | null, codePoint: number): boolean {
   return (
-    range === null ||
-    parseUnicodeRange(range).some(([from, to]) => codePoint >= from && codePoint <= to)
+    range === null || rangesIn(range).some(([from, to]) => codePoint >= from && codePoint <= to)
   );
 }
 
 /** Those of some code points that lie in a `unicode-range`, in their order; no range means every character. */
 export function withinUnicodeRange(range: string | null, codePoints: Iterable<number>): number[] {
   if (range === null) return [...codePoints];
-  const ranges = parseUnicodeRange(range);
+  const ranges = rangesIn(range);
   return [...codePoints].filter((one) => ranges.some(([from, to]) => one >= from && one <= to));
 }

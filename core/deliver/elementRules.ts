@@ -25,6 +25,7 @@ import {
   narrowStyleProperties,
   styleProperty,
 } from './customProperties';
+import { languageRules } from './languageRules';
 import { occasionParts, partRules, printRules, under } from './occasions';
 
 /** What a rule is made of. */
@@ -332,6 +333,7 @@ function containerRules(document: ProjectDocument): string[] {
 const elementRules = (document: ProjectDocument): string =>
   [
     ...containerRules(document),
+    languageRules(document),
     ...Object.values(document.elements).map((element) => elementRule(document, element)),
     gridRules(document, 'set'),
     printRules(document),
@@ -349,8 +351,11 @@ const layeredBy = onceForParts(['styles', 'elements', 'delivery'], () => new Map
 export function layeredRules(document: ProjectDocument): string {
   const { between, containers, grid } = document.scale;
   const known = layeredBy(document);
-  const { widths, print } = document;
+  const { widths, print, languages, byLanguage } = document;
   const id = JSON.stringify([
+    languages,
+    byLanguage,
+    Object.values(document.voices).map(({ scripts = {} }) => Object.keys(scripts)),
     between,
     containers,
     grid,

@@ -6,6 +6,7 @@ import type { Slant } from '../document/vocabulary';
 import { matchFace, type FaceMatch } from '../style/faceMatch';
 import { resolveElement, type ResolvedStyle } from '../style/resolve';
 import { stepByNumber, stepsOf } from '../scale/steps';
+import { documentInLanguage, siteLanguages } from '../style/inLanguage';
 import { servedBy } from '../style/served';
 import { voiceRequests } from '../style/usage';
 
@@ -98,6 +99,23 @@ export const faceUses = onceFor((document: ProjectDocument): ReadonlyMap<Face, F
       use.weights.add(match.weight);
       use.slanted ||= slant !== 'normal';
       use.add(at, resolved);
+    }
+  }
+  // Text in a language of a script that has a family of its own may be set otherwise there.
+  for (const language of siteLanguages(document)) {
+    const { key } = language.script;
+    if (!Object.values(document.voices).some(({ scripts = {} }) => scripts[key])) continue;
+    for (const [at, element] of elementsInAllWays(documentInLanguage(document, language))) {
+      const resolved = resolveElement(at, element);
+      const seat = servedBy(document, resolved.voice.value ?? '').find(
+        ({ script }) => script?.key === key,
+      );
+      const { weight, slant } = resolved;
+      const match =
+        seat && matchFace(seat.family.faces, { weight: weight.value, slant: slant.value });
+      if (!match) continue;
+      of(match.face).weights.add(match.weight);
+      of(match.face).add(at, resolved);
     }
   }
   if (document.delivery.boldItalics) {

@@ -41,6 +41,7 @@ export {
   type PlannedFile,
 } from './plan';
 export type { Plans } from './plans';
-export { changedSizes, stylesheet } from './stylesheet';
+export { changedSizes, languageTokens } from './languages';
+export { stylesheet } from './stylesheet';
 
 export { heldCharacters } from './heldCharacters';

@@ -1,6 +1,6 @@
 import type { ProjectDocument } from '../document/projectDocument';
 import { onceFor } from '../document/once';
-import { languageOf, scriptOfLanguage, type Language } from '../measure/coverage';
+import { languageOf, scriptOfLanguage, type Language } from '../script';
 import { SCRIPTS, type Script } from '../script';
 import { elementsInAllWays } from '../style/documentAt';
 import { resolveElement } from '../style/resolve';

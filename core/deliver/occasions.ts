@@ -159,18 +159,22 @@ const ADDRESSES = cssRule(':where(a[href]:not([href^="#"], [href^="javascript:"]
 export const printRules = ({ print }: ProjectDocument): string =>
   print?.addresses ? under(['@media print'], ADDRESSES) : '';
 
-const inRoot = (sizes: readonly CustomProperty[]): string =>
-  sizes.length > 0 ? cssRule(':root', sizes) : '';
+const inRoot = (sizes: readonly CustomProperty[], root = ':root'): string =>
+  sizes.length > 0 ? cssRule(root, sizes) : '';
 
 /** The sizes of steps in print, whatever the page is shown on. */
-export const printedSizes = (document: ProjectDocument): string => inRoot(printSizes(document));
+export const printedSizes = (document: ProjectDocument, root?: string): string =>
+  inRoot(printSizes(document), root);
 
-/** Sizes that stand in place of those for all widths: at widths with a scale of their own, and in print. */
-export function otherSizes(document: ProjectDocument): string {
+/**
+ * Sizes that stand in place of those for all widths: at widths with a scale of their own, and in print.
+ * @param root what has them
+ */
+export function otherSizes(document: ProjectDocument, root?: string): string {
   return [
     ...widthKeys(document).map((key) =>
-      under(conditionsOf(document, key), inRoot(sizesAtWidth(document, key))),
+      under(conditionsOf(document, key), inRoot(sizesAtWidth(document, key), root)),
     ),
-    under(['@media print'], printedSizes(document)),
+    under(['@media print'], printedSizes(document, root)),
   ].join('');
 }

@@ -1,7 +1,7 @@
 import type { ProjectDocument } from '../document/projectDocument';
 import { BODY_STYLE } from '../document/vocabulary';
 import { inUnicodeRange } from '../css/unicodeRange';
-import { languageOf } from '../measure/coverage';
+import { languageOf } from '../script';
 import { matchFace } from '../style/faceMatch';
 import { resolveElement, resolveStyle } from '../style/resolve';
 import { totalBytes, type DeliveryPlan, type PlannedFile } from './plan';

@@ -5,7 +5,6 @@ import { localName } from '../fallback/localFonts';
 import type { FallbackPlan } from '../fallback/plan';
 import { cssRule, cssString, indent } from './css';
 import {
-  changedSizeProperties,
   colourProperties,
   gridProperties,
   occasionProperties,
@@ -20,6 +19,7 @@ import type { SheetPlans } from './plans';
 import { changeWidth } from '../scale/sizeAt';
 import { widthOf } from '../scale/words';
 import { layeredRules, narrowTokens } from './elementRules';
+import { changedSizes, languageTokens } from './languages';
 import { otherSizes } from './occasions';
 import { fallbackFaceRule, localFaceRule, servedFaceRules, woff2Source } from './fontFaces';
 
@@ -29,14 +29,6 @@ const sizesTitle = ({ scale }: ProjectDocument): string =>
   scale.between === 'media'
     ? `Sizes, which change at ${changeWidth(scale)} px of viewport`
     : `Sizes, from ${scale.small.width} px to ${scale.large.width} px of ${widthOf(scale)}`;
-
-/** The sizes that hold from one width on, where plain sizes change at one; empty where they run. */
-export function changedSizes(document: ProjectDocument): string {
-  const properties = changedSizeProperties(document);
-  if (properties.length === 0) return '';
-  const width = changeWidth(document.scale);
-  return `@media (min-width: ${width}px) {\n${indent(cssRule(':root', properties))}}\n`;
-}
 
 function tokens(document: ProjectDocument, fallback: FallbackPlan): string {
   const groups: [string, CustomProperty[]][] = [
@@ -120,6 +112,7 @@ export function stylesheet(document: ProjectDocument, { fallback, delivery }: Sh
     changedSizes(document),
     narrowTokens(document),
     otherSizes(document),
+    languageTokens(document, fallback),
     ...(dark ? [darkColours(document)] : []),
     ...(names.length > 0
       ? [

@@ -30,6 +30,7 @@ import { IsCssColour, IsName, IsSelector } from './cssValues';
 import type { PropertyValues } from './property';
 import { Family } from './case';
 import { Delivery } from './delivery';
+import { LanguageSetting } from './languageSetting';
 import { OCCASION_KEYS } from './occasion';
 import { Placed } from './placed';
 import { Scale } from './scale';
@@ -39,12 +40,14 @@ import { GENERICS, type Generic } from './vocabulary';
 
 export { Face, FaceFile, Family, PinnedLine, Reference } from './case';
 export { Delivery } from './delivery';
+export { EMPHASES, LANGUAGE_BOUNDS, LanguageSetting, type Emphasis } from './languageSetting';
 export { Print, SiteWidth } from './siteWidth';
 
 /** The document's own format; raised when its shape changes. */
 export const DOCUMENT_FORMAT = 1;
 
 const LANGUAGE = /^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$/;
+const LANGUAGE_KEY = /^[a-z]{2,3}(-[a-z0-9]{2,8})*$/;
 
 /** Most local fonts, and most plain names, of a stack. */
 export const MOST_FALLBACKS = 12;
@@ -350,6 +353,11 @@ export class ProjectDocument {
   @ArrayMaxSize(30)
   @Matches(LANGUAGE, { each: true, message: 'must be BCP 47 language tags' })
   languages!: string[];
+
+  /** How text in some of them is set otherwise, by the tag in small letters. */
+  @MayBeLeftOut()
+  @PartsByKey(() => LanguageSetting, { key: LANGUAGE_KEY, most: 30 })
+  byLanguage?: Record<string, LanguageSetting>;
 
   /** What the line-up sets in every face. */
   @IsName(400)

@@ -2,9 +2,10 @@ import { onceFor } from '../document/once';
 import type { ProjectDocument } from '../document/projectDocument';
 import { BODY_STYLE, type Slant } from '../document/vocabulary';
 import { resolveInUse } from '../style/resolve';
-import { sharedUnicodeRange } from '../css/unicodeRange';
+import { sharedUnicodeRange } from '../font';
 import { scriptRange } from '../style/served';
-import { voiceRequests, voiceUses, type StyleRequest } from '../style/usage';
+import { scriptRequests } from '../style/inLanguage';
+import { voiceUses, type StyleRequest } from '../style/usage';
 import type { FallbackTrials, TunedCandidate } from './fallbackFace';
 import { defaultFitting, type Fitting } from './fitting';
 import { localSet, localVariant, type LocalVariant } from './localFonts';
@@ -197,10 +198,10 @@ function makePlan(document: ProjectDocument, trials: FallbackTrials): FallbackPl
         entry.kind === 'fallback' ? tuned.find(({ local }) => local === entry.local) : undefined;
       return candidate ? facesOf(entry.name, candidate) : [];
     });
-    const requests = scripts.length > 0 ? voiceRequests(document, key) : [];
-    const ofScripts = scripts.flatMap((one) =>
-      one.entries.flatMap((entry) => scriptFaces(one, entry, requests)),
-    );
+    const ofScripts = scripts.flatMap((one) => {
+      const requests = scriptRequests(document, key, one.script);
+      return one.entries.flatMap((entry) => scriptFaces(one, entry, requests));
+    });
     return [...own, ...ofScripts];
   });
   return { voices, faces: scripted ? onceEach(faces) : faces };

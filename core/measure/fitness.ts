@@ -1,5 +1,5 @@
 import type { FaceClass } from '../document/vocabulary';
-import { languageOf } from './coverage';
+import { languageOf } from '../script';
 import { measuresAt } from './weights';
 import { onOffer, type FamilyMeasures, type ListedFace } from './family';
 import { FITNESS_LIMITS, type FitnessLimit, type TextPart } from './fitnessLimits';

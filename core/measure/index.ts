@@ -1,15 +1,7 @@
+export { besideSize } from './besideSize';
 export { meanAdvance } from './meanAdvance';
 /** What follows from measures once they have been taken. What takes them stands in `file.ts`. */
-export {
-  charactersByScript,
-  LANGUAGE_SOURCE,
-  languageOf,
-  LANGUAGES,
-  languagesCovered,
-  missingLetters,
-  scriptOfLanguage,
-  type Language,
-} from './coverage';
+export { charactersByScript, languagesCovered, missingLetters } from './coverage';
 export { measuresAt, weightsMeasured } from './weights';
 export type { WeightMeasures } from './weightMeasures';
 export {

@@ -65,6 +65,13 @@ export {
 export { colouredBy, onGrounds, ruleSpecificity, selectorsOf, weighedSelector } from './ruleWeight';
 export { ownVoices, type OwnVoice } from './ownVoices';
 export {
+  documentInLanguage,
+  scriptRequests,
+  siteLanguages,
+  type SetLanguage,
+  type WholeSetting,
+} from './inLanguage';
+export {
   namesOf,
   scriptRange,
   scriptSeats,

@@ -106,6 +106,9 @@ export const Document = partsOf<ProjectDocument>()(
       format: integer(),
       name: text(),
       languages: list(text('BCP 47')),
+      byLanguage: Type.Optional(
+        byKey(Type.Unknown(), 'How text in some of them is set otherwise, by tag in small letters'),
+      ),
       words: text('What the line-up sets in every face'),
       case: byKey(Type.Unknown(), 'Families in the case'),
       shortlist: Type.Optional(list(text())),

@@ -16,9 +16,10 @@ import {
   type TuningText,
 } from '@lettera/core/fallback';
 import type { Script } from '@lettera/core/script';
-import { languageOf, scriptOfLanguage } from '@lettera/core/measure';
+import { languageOf, scriptOfLanguage } from '@lettera/core/script';
 import {
   matchFace,
+  scriptRequests,
   scriptSeats,
   voiceRequests,
   voiceUses,
@@ -166,7 +167,7 @@ export class FallbackTuner {
   async #textOf(
     projectId: string,
     { languages, pages: own = {}, typed = {} }: ProjectDocument,
-    script: Script | null = null,
+    of: { script?: Script; without?: readonly Script[] } = {},
   ): Promise<{ text: TuningText; textKey: string }> {
     // The site's own pages take the place of those that came with the project.
     const ownPages = await Promise.all(
@@ -177,7 +178,8 @@ export class FallbackTuner {
         ? ownPages.map((page) => page?.html ?? '')
         : (await this.pages.list(projectId)).map(({ html }) => html);
     const words = Object.values(typed).flatMap(({ texts }) => Object.values(texts));
-    const key = hash([pages, languages, words, script?.key ?? null]);
+    const { script, without: others = [] } = of;
+    const key = hash([pages, languages, words, script?.key ?? null, others.map((one) => one.key)]);
     const known = this.#texts.get(key);
     if (known) return known;
     const copy = [...(await this.jobs.for(projectId).pageTexts(pages)), ...words].join('\n');
@@ -186,7 +188,10 @@ export class FallbackTuner {
           wordsIn(copy, script),
           languages.filter((tag) => isOfScript(tag, script)).map(languageText),
         )
-      : tuningTextOf(copy, languages.map(languageText));
+      : tuningTextOf(
+          others.length > 0 ? wordsOutside(copy, others) : copy,
+          languages.filter((tag) => !others.some((one) => isOfScript(tag, one))).map(languageText),
+        );
     const read = { text, textKey: hash([[...text.tuning], text.judged]) };
     this.#texts.set(key, read);
     forget(this.#texts, TEXTS_REMEMBERED);
@@ -195,12 +200,17 @@ export class FallbackTuner {
 
   /**
    * All local fonts of a voice's class for what the voice is most used in; for everything else that it is
-   * used in, those that its stack then takes.
+   * used in, those that its stack then takes. Text of scripts that it has other families for is not tuned on.
    */
-  async #voice(ground: Ground, voice: string): Promise<TunedCandidate[]> {
-    const { document } = ground;
+  async #voice(all: Ground, voice: string): Promise<TunedCandidate[]> {
+    const { document } = all;
     const seat = document.voices[voice];
     if (!seat?.family) return [];
+    const without = scriptSeats(seat).map(({ script }) => script);
+    const ground =
+      without.length > 0
+        ? { ...all, ...(await this.#textOf(all.owner, document, { without })) }
+        : all;
     const { generic, fallback, family } = seat;
     const fitting = fittingOf(document, voice);
     const [main, ...others] = voiceRequests(document, voice);
@@ -234,9 +244,11 @@ export class FallbackTuner {
     // Each ideograph is as wide as the em in every font of them.
     if (!seat || !family || script.large) return [];
     const locals = [...scriptLocals(seat, script.key)].sort();
-    const own = { ...ground, ...(await this.#textOf(owner, document, script)) };
+    const own = { ...ground, ...(await this.#textOf(owner, document, { script })) };
     const fitting = fittingOf(document, voice);
-    const requests = voiceRequests(document, voice).filter(({ slant }) => slant === 'normal');
+    const requests = scriptRequests(document, voice, script).filter(
+      ({ slant }) => slant === 'normal',
+    );
     const faces = await Promise.all(
       requests.map((request) => this.#request(own, voice, request, locals, fitting, family)),
     );
@@ -393,6 +405,18 @@ const wordsIn = (text: string, { has }: Script): string =>
         .join(' '),
     )
     .filter(Boolean)
+    .join('\n');
+
+/** A text without its words of some scripts. */
+const wordsOutside = (text: string, scripts: readonly Script[]): string =>
+  text
+    .split('\n')
+    .map((line) =>
+      line
+        .split(/\s+/)
+        .filter((word) => !scripts.some(({ has }) => has.test(word) && /\p{L}/u.test(word)))
+        .join(' '),
+    )
     .join('\n');
 
 /** Lets go of the oldest entries beyond so many. */

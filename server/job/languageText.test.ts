@@ -9,7 +9,7 @@ import {
   type TunedFace,
   type TuningText,
 } from '@lettera/core/fallback';
-import { LANGUAGES } from '@lettera/core/measure';
+import { LANGUAGES } from '@lettera/core/script';
 import { readFace } from '@lettera/core/font/file';
 import { amountsIn, namesIn } from './languagePhrases';
 import { languageText } from './languageText';

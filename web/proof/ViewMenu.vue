@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { viewMenu as say } from './words';
-import { languageOf, LANGUAGES } from '@lettera/core/measure';
+import { languageOf, LANGUAGES } from '@lettera/core/script';
 import { OtherWords } from '@lettera/core/page';
 import PickOne from '../control/PickOne.vue';
 import { computed, ref, watch } from 'vue';

@@ -6,6 +6,7 @@ import {
   changedSizes,
   GRID_PROPERTY,
   layeredRules,
+  languageTokens,
   narrowTokens,
   otherSizes,
   printedSizes,
@@ -167,6 +168,7 @@ export class ProofSheet {
       changedSizes(document) +
       narrowTokens(document) +
       otherSizes(document) +
+      languageTokens(document, state.fallback) +
       (state.occasion === 'print' ? printedSizes(document) : '') +
       layeredRules(document) +
       grid;

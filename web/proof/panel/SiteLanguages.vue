@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { siteLanguages as say } from './words';
-import { languageOf, LANGUAGES } from '@lettera/core/measure';
+import { languageOf, LANGUAGES } from '@lettera/core/script';
 import { computed, ref } from 'vue';
 import DoButton from '../../control/DoButton.vue';
 import OnOffSet from '../../control/OnOffSet.vue';

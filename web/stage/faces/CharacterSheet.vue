@@ -1,13 +1,8 @@
 <script setup lang="ts">
 import { characterSheet as say } from './words';
 import { parseUnicodeRange } from '@lettera/core/font';
-import {
-  charactersByScript,
-  LANGUAGE_SOURCE,
-  languageOf,
-  missingLetters,
-  type FamilySheet,
-} from '@lettera/core/measure';
+import { charactersByScript, missingLetters, type FamilySheet } from '@lettera/core/measure';
+import { LANGUAGE_SOURCE, languageOf } from '@lettera/core/script';
 import { computed, ref } from 'vue';
 import DoButton from '../../control/DoButton.vue';
 import { useProject } from '../../store/project';

@@ -1,12 +1,8 @@
 <script setup lang="ts">
 import { faceVerdict as say } from './words';
 import { embeddingRights } from '@lettera/core/font';
-import {
-  fitnessSentences,
-  languageOf,
-  slabReadings,
-  type FamilySheet,
-} from '@lettera/core/measure';
+import { fitnessSentences, slabReadings, type FamilySheet } from '@lettera/core/measure';
+import { languageOf } from '@lettera/core/script';
 import { computed, ref } from 'vue';
 import DoButton from '../../control/DoButton.vue';
 import { useProject } from '../../store/project';

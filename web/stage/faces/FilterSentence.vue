@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { filterSentence as say } from './words';
 import { FACE_CLASSES } from '@lettera/core/document';
-import { LANGUAGES, PART_NAMES, TEXT_PARTS } from '@lettera/core/measure';
+import { PART_NAMES, TEXT_PARTS } from '@lettera/core/measure';
+import { LANGUAGES } from '@lettera/core/script';
 import PickOne from '../../control/PickOne.vue';
 import { computed, nextTick, ref } from 'vue';
 import DoButton from '../../control/DoButton.vue';

@@ -22,7 +22,7 @@ import {
   type StackEntry,
   type TunedCandidate,
 } from '@lettera/core/fallback';
-import { languageOf } from '@lettera/core/measure';
+import { languageOf } from '@lettera/core/script';
 import { count, percent } from '../../control/figures';
 
 const KINDS: Record<StackEntry['kind'], string> = {

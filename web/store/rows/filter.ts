@@ -1,5 +1,6 @@
 import type { FaceClass } from '@lettera/core/document';
-import { languageOf, PART_NAMES, type Figures, type TextPart } from '@lettera/core/measure';
+import { PART_NAMES, type Figures, type TextPart } from '@lettera/core/measure';
+import { languageOf } from '@lettera/core/script';
 import { kilobytes } from '../../control/figures';
 import { namesMatch } from './carelessName';
 import { plain, type LineUpRow } from './rows';

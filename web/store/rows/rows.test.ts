@@ -69,7 +69,14 @@ let measures: FamilyMeasures;
 let rows: LineUpRow[];
 beforeAll(async () => {
   const regular = await measured(variable('literata'), { wght: 400 });
-  measures = { regular, weights: [], italic: 'drawn', languages: ['en', 'is'], characters: 300 };
+  measures = {
+    regular,
+    weights: [],
+    italic: 'drawn',
+    languages: ['en', 'is'],
+    scripts: {},
+    characters: 300,
+  };
   rows = [
     rowOfLibrary(STATIC, null, USE, null),
     rowOfLibrary(VARIABLE, 'hanken-grotesk', USE, undefined),

@@ -8,7 +8,7 @@ import {
   type Patch,
   type ProjectDocument,
 } from '@lettera/core/document';
-import { languageOf } from '@lettera/core/measure';
+import { languageOf } from '@lettera/core/script';
 import { weightChanges, weightPatch, type MatchableFace } from '@lettera/core/style';
 import type { LineUpRow } from './rows';
 

@@ -1,5 +1,5 @@
 // Makes table.ts from the Unicode CLDR's exemplar characters and likely scripts. Run from the root, once:
-//   npm install --no-save cldr-misc-full cldr-core && node core/measure/languages/make.mjs
+//   npm install --no-save cldr-misc-full cldr-core && node core/script/languages/make.mjs
 import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
@@ -18,7 +18,7 @@ const { likelySubtags } = read(
 
 /** The scripts of the project, read as they stand. */
 const { outputFiles } = await build({
-  entryPoints: [new URL('../../script/index.ts', import.meta.url).pathname],
+  entryPoints: [new URL('../scripts.ts', import.meta.url).pathname],
   bundle: true,
   format: 'esm',
   write: false,

@@ -1,0 +1,198 @@
+import { onceFor } from '../document/once';
+import type { LanguageSetting } from '../document/languageSetting';
+import type { ProjectDocument, ScriptSeat, TextStyle, Voice } from '../document/projectDocument';
+import { PROPERTIES, type PropertyValues } from '../document/property';
+import { lengthIn } from '../document/property/written';
+import type { Scale } from '../document/scale';
+import { scriptOf, scriptOfTag, type Script } from '../script';
+import { voiceRequests, type StyleRequest } from './usage';
+
+/** How a language is set, with nothing left open. */
+export type WholeSetting = Required<Omit<LanguageSetting, 'quotes' | 'hyphenation'>> &
+  Pick<LanguageSetting, 'quotes' | 'hyphenation'>;
+
+/** A language of the site's, and how its text is set. */
+export interface SetLanguage {
+  tag: string;
+  /** As `:lang()` and the document name it. */
+  key: string;
+  script: Script;
+  setting: WholeSetting;
+}
+
+const round = (value: number): number => Math.round(value * 1e4) / 1e4;
+
+/** Line height, measure and the rest of a script, against those of the site's first language. */
+function bySetting(script: Script, first: Script): WholeSetting {
+  const middle = ({ setting: { measure } }: Script) => (measure[0] + measure[1]) / 2;
+  return {
+    lineHeight: round(script.setting.lineHeight / first.setting.lineHeight),
+    size: 1,
+    // A measure in ch counts figures: two stand in the place of an ideograph.
+    measure: script.large === first.large ? round(middle(script) / middle(first)) : 1,
+    spacing: script.joining ? 'none' : 'kept',
+    emphasis: script.setting.emphasis,
+    justified: 'justify',
+    numerals: 'western',
+  };
+}
+
+/**
+ * The languages of a site and how each is set: as the project has it, else as its script wants it beside that of the
+ * site's first language, which styles are made for.
+ */
+export function siteLanguages({
+  languages,
+  byLanguage = {},
+}: Pick<ProjectDocument, 'languages' | 'byLanguage'>): SetLanguage[] {
+  const first = scriptOfTag(languages[0] ?? '');
+  if (!first) return [];
+  return languages.flatMap((tag, i): SetLanguage[] => {
+    const script = scriptOfTag(tag);
+    if (!script) return [];
+    const key = tag.toLowerCase();
+    const own = byLanguage[key] ?? {};
+    const usual = bySetting(script, first);
+    const setting = { ...(i === 0 ? { ...usual, lineHeight: 1, measure: 1 } : usual), ...own };
+    // Space between letters that are joined takes words apart: that is not to be had.
+    return [
+      { tag, key, script, setting: script.joining ? { ...setting, spacing: 'none' } : setting },
+    ];
+  });
+}
+
+/** A weight that stands for italics. */
+const EMPHATIC = 700;
+
+/** What a style sets, as it is in a language. */
+function valuesIn(values: PropertyValues, { setting, script }: SetLanguage): PropertyValues {
+  const changed: PropertyValues = { ...values };
+  if (values.lineHeight !== undefined) {
+    changed.lineHeight = round(values.lineHeight * setting.lineHeight);
+  }
+  if (values.letterSpacing !== undefined && setting.spacing === 'none') changed.letterSpacing = 0;
+  if (values.case !== undefined && !script.capitals) changed.case = 'none';
+  if (values.slant === 'italic' && setting.emphasis !== 'italic') {
+    changed.slant = 'normal';
+    if (setting.emphasis === 'weight' && values.weight === undefined) changed.weight = EMPHATIC;
+  }
+  if (values.hyphenation !== undefined && setting.hyphenation) {
+    changed.hyphenation = setting.hyphenation;
+  }
+  if (values.alignment === 'justify') changed.alignment = setting.justified;
+  const measure = values.measure && lengthIn(values.measure, PROPERTIES.measure.values);
+  if (measure && setting.measure !== 1) {
+    changed.measure = measure.lengths
+      .map(({ number, unit }) => `${round(number * setting.measure)}${unit}`)
+      .join(' ');
+  }
+  return changed;
+}
+
+function styleIn(style: TextStyle, language: SetLanguage): TextStyle {
+  return {
+    ...style,
+    set: valuesIn(style.set, language),
+    ...(style.narrow ? { narrow: valuesIn(style.narrow, language) } : {}),
+    ...(style.at
+      ? {
+          at: Object.fromEntries(
+            Object.entries(style.at).map(([key, values]) => [key, valuesIn(values, language)]),
+          ),
+        }
+      : {}),
+  };
+}
+
+const times = <T extends object, K extends keyof T>(of: T, keys: readonly K[], by: number): T => ({
+  ...of,
+  ...Object.fromEntries(
+    keys.flatMap((key) => (typeof of[key] === 'number' ? [[key, round(of[key] * by)]] : [])),
+  ),
+});
+
+/** A scale of which every size is so many times as large. */
+const scaleTimes = (scale: Scale, by: number): Scale => ({
+  ...times(scale, ['floor', 'ceiling'], by),
+  small: times(scale.small, ['base'], by),
+  large: times(scale.large, ['base'], by),
+  ...(scale.display
+    ? {
+        display: {
+          ...scale.display,
+          small: times(scale.display.small, ['base'], by),
+          large: times(scale.display.large, ['base'], by),
+        },
+      }
+    : {}),
+  overrides: Object.fromEntries(
+    Object.entries(scale.overrides).map(([step, sizes]) => [
+      step,
+      times(sizes, ['small', 'large'], by),
+    ]),
+  ),
+});
+
+/** A voice whose family for a script is asked first: of the ideographs that several scripts share, a language has its own. */
+function voiceIn(voice: Voice, { script }: SetLanguage): Voice {
+  const { [script.key]: own, ...others } = voice.scripts ?? {};
+  const shares = Object.keys(others).some((key) => scriptOf(key)?.large);
+  if (!own || !script.large || !shares) return voice;
+  const scripts: Record<string, ScriptSeat> = { [script.key]: own, ...others };
+  return { ...voice, scripts };
+}
+
+const entriesOf = <T>(parts: Record<string, T>, change: (part: T) => T): Record<string, T> =>
+  Object.fromEntries(Object.entries(parts).map(([key, part]) => [key, change(part)]));
+
+const inLanguage = onceFor((document: ProjectDocument) => {
+  const known = new Map<string, ProjectDocument>();
+  return (language: SetLanguage): ProjectDocument => {
+    const id = JSON.stringify([language.key, language.script.key, language.setting]);
+    const before = known.get(id);
+    if (before) return before;
+    const { setting } = language;
+    const made = {
+      ...document,
+      voices: entriesOf(document.voices, (voice) => voiceIn(voice, language)),
+      styles: entriesOf(document.styles, (style) => styleIn(style, language)),
+      ...(setting.size === 1
+        ? {}
+        : {
+            scale: scaleTimes(document.scale, setting.size),
+            ...(document.print ? { print: times(document.print, ['base'], setting.size) } : {}),
+            ...(document.widths
+              ? {
+                  widths: entriesOf(document.widths, (width) =>
+                    width.scale
+                      ? { ...width, scale: times(width.scale, ['base'], setting.size) }
+                      : width,
+                  ),
+                }
+              : {}),
+          }),
+    };
+    known.set(id, made);
+    return made;
+  };
+});
+
+/** The project as it is for text in a language: what holds there is what its styles, scale and voices say. */
+export const documentInLanguage = (
+  document: ProjectDocument,
+  language: SetLanguage,
+): ProjectDocument => inLanguage(document)(language);
+
+/** The requests that a voice's family for a script must answer: those of the languages that are written in it. */
+export function scriptRequests(
+  document: ProjectDocument,
+  voice: string,
+  { key }: Pick<Script, 'key'>,
+): StyleRequest[] {
+  const ways = siteLanguages(document)
+    .filter(({ script }) => script.key === key)
+    .map((language) => documentInLanguage(document, language));
+  const requests = (ways.length > 0 ? ways : [document]).flatMap((at) => voiceRequests(at, voice));
+  const id = ({ weight, slant }: StyleRequest) => `${weight} ${slant}`;
+  return [...new Map(requests.map((request) => [id(request), request])).values()];
+}
