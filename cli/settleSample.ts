@@ -93,6 +93,9 @@ export async function settleSample(services: Needs): Promise<void> {
       now = await projects.change(id, null, patch);
     }
   }
-  await loadWelcome(services);
+  const welcome = await loadWelcome(services);
+  if (welcome.revision === 1 && !welcome.foundry) {
+    await projects.allowFoundry(welcome.id, SAMPLE_NAME);
+  }
   if (project.foundry || done !== null) await libraryMeasures.start();
 }

@@ -33,6 +33,7 @@ export { cutName, cutOf, madeKey, PACKED, type Cut } from './cut';
 export {
   casePlan,
   deliveryPlan,
+  filesNow,
   totalBytes,
   type DeliveryEvidence,
   type DeliveryPlan,

@@ -1,4 +1,9 @@
-import { formatUnicodeRange, withinUnicodeRange } from '../css/unicodeRange';
+import {
+  formatUnicodeRange,
+  parseUnicodeRange,
+  sharedUnicodeRange,
+  withinUnicodeRange,
+} from '../css/unicodeRange';
 import type { Face, Family, ProjectDocument } from '../document/projectDocument';
 import { embeddingRights } from '../font/embedding';
 import type { FaceReading } from '../font/reading';
@@ -10,9 +15,11 @@ import {
   uniquePaths,
   type DeliveredFont,
 } from './delivered';
-import { faceUses } from './faceUse';
+import { faceUses, type FaceUse } from './faceUse';
+import { laterLetters, siteLetters } from './laterLetters';
 import { featuresUsed } from './featuresUsed';
 import { charactersOfCopy, neededCharacters } from './neededCharacters';
+import { SCRIPTS } from '../script';
 import { servedRange } from '../style/served';
 import { isMark, splitByScript } from './scripts';
 import { waysOf, type Way } from './ways';
@@ -26,6 +33,8 @@ export interface PlannedFile extends DeliveredFont {
   /** Of the file that is delivered; null until it has been made. */
   bytes: number | null;
   purpose: string;
+  /** Whether it holds only letters that no page has yet: a page that comes later fetches it. */
+  isLater?: boolean;
 }
 
 /** A file that was taken in and is not delivered, and why. */
@@ -111,6 +120,24 @@ function marksOn(
   return marks.filter((mark) => (own !== null && drawn.has(mark)) || joined.has(mark));
 }
 
+/** Scripts of many letters that a family is seated for, or has as a voice's own. */
+const largeScripts = ({ voices }: ProjectDocument, familyKey: string): ReadonlySet<string> =>
+  new Set(
+    Object.values(voices).flatMap(({ family, scripts = {} }) => [
+      ...Object.entries(scripts).flatMap(([key, seat]) => (seat.family === familyKey ? [key] : [])),
+      ...(family === familyKey
+        ? SCRIPTS.filter(({ key, large }) => large && !scripts[key]).map(({ key }) => key)
+        : []),
+    ]),
+  );
+
+const pointsOf = (range: string): number[] =>
+  range === ''
+    ? []
+    : parseUnicodeRange(range).flatMap(([from, to]) =>
+        Array.from({ length: to - from + 1 }, (_, i) => from + i),
+      );
+
 /** Files that are planned, each the way that weighs least. */
 class PlannedFiles {
   readonly files: Omit<PlannedFile, 'path'>[] = [];
@@ -145,7 +172,7 @@ class PlannedFiles {
   }
 
   /** Takes the way of least bytes; the first until all of them are known, and of two as small. */
-  smallest(ways: readonly Way[]): void {
+  smallest(ways: readonly Way[], { isLater = false } = {}): void {
     const known = ways.map((way) => ({ way, bytes: way.map((file) => this.#bytesOf(file)) }));
     for (const { source, cut } of ways.flat()) {
       if (cut) this.wanted.set(madeKey(source, cut), { source, cut });
@@ -158,7 +185,10 @@ class PlannedFiles {
       this.files.push({
         ...file,
         bytes: settled ? (best.bytes[i] ?? null) : null,
-        purpose: purposeOf(file),
+        purpose: isLater
+          ? `${purposeOf(file)}: letters that pages may have later`
+          : purposeOf(file),
+        ...(isLater ? { isLater } : {}),
       });
     });
   }
@@ -238,13 +268,54 @@ class Planner {
       file.unicodeRange === null
         ? splitByScript(wanted)
         : [{ script: file.script, unicodeRange: formatUnicodeRange(wanted) }];
-    for (const { script, unicodeRange } of parts) {
-      const name = parts.length > 1 ? script : file.script;
+    for (const { script, unicodeRange } of parts.flatMap((one) => this.#parted(one, familyKey))) {
+      const name =
+        parts.length > 1 ? script : script.startsWith(`${file.script}-`) ? script : file.script;
       const part = { ...font, file: { ...file, script: name, unicodeRange } };
       // Where it has no other, there is none to leave out.
       const characters = unicodeRange === reading.characters ? null : unicodeRange;
       this.#files.smallest(waysOf(part, reading, limits, { characters, features: this.#features }));
     }
+    if (letters === 'needed' && family.onlyFor === undefined)
+      this.#addLater(font, reading, limits, wanted);
+  }
+
+  /** A part as it is, or where it has more letters of a script of many than a page should fetch, in several. */
+  #parted(
+    part: { script: string; unicodeRange: string },
+    familyKey: string,
+  ): { script: string; unicodeRange: string }[] {
+    if (largeScripts(this.document, familyKey).size === 0) return [part];
+    const groups = siteLetters(pointsOf(part.unicodeRange), this.document.languages);
+    return groups.map((points, i) => ({
+      script: i === 0 ? part.script : `${part.script}-site-${i + 1}`,
+      unicodeRange: formatUnicodeRange(points),
+    }));
+  }
+
+  /** Plans files for letters of a script of many that pages may have later, which none has now. */
+  #addLater(
+    font: DeliveredFont,
+    reading: Reading,
+    limits: FaceUse | null,
+    wanted: readonly number[],
+  ): void {
+    const { familyKey, file } = font;
+    const scripts = largeScripts(this.document, familyKey);
+    if (scripts.size === 0) return;
+    const range = servedRange(this.document, familyKey, file.unicodeRange);
+    const has = new Set(pointsOf(sharedUnicodeRange(range, reading.characters ?? null)));
+    laterLetters(this.document, scripts, has, new Set(wanted)).forEach((points, i) => {
+      const characters = formatUnicodeRange(points);
+      const part = {
+        ...font,
+        file: { ...file, script: `${file.script}-${i + 2}`, unicodeRange: characters },
+      };
+      this.#files.smallest(
+        waysOf(part, reading, limits, { characters, features: this.#features }),
+        { isLater: true },
+      );
+    });
   }
 
   /**
@@ -322,6 +393,10 @@ export function casePlan(
   for (const font of caseFonts(project)) planned.addWhole(font);
   return planned.plan;
 }
+
+/** The files that the site's pages fetch as they are. */
+export const filesNow = ({ files }: Pick<DeliveryPlan, 'files'>): readonly PlannedFile[] =>
+  files.filter(({ isLater }) => !isLater);
 
 /** Bytes of all files together; null while one has not been made. */
 export const totalBytes = (files: readonly Pick<PlannedFile, 'bytes'>[]): number | null =>

@@ -126,6 +126,14 @@ export class Delivery {
   @IsBoolean()
   loanLetters?: boolean;
 
+  /**
+   * Whether letters of languages of many that no page has yet are in files of their own, which a page that comes later
+   * fetches; they are when left out.
+   */
+  @MayBeLeftOut()
+  @IsBoolean()
+  laterLetters?: boolean;
+
   /** The layout features that they keep; all when left out. */
   @MayBeLeftOut()
   @IsIn(FEATURES_KEPT)

@@ -1,4 +1,5 @@
 export { besideSize } from './besideSize';
+export { measuresInScript } from './inScript';
 export { meanAdvance } from './meanAdvance';
 /** What follows from measures once they have been taken. What takes them stands in `file.ts`. */
 export { charactersByScript, languagesCovered, missingLetters } from './coverage';

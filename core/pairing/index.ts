@@ -1,3 +1,9 @@
+export {
+  scriptPartners,
+  type HeldBeside,
+  type ScriptPartner,
+  type ScriptReason,
+} from './acrossScripts';
 export { drawPlace } from './draw';
 export type { PairJudgement, PairReason } from './judge';
 export { pairScaleOf, type PairScale } from './library';

@@ -21,6 +21,7 @@ const ideographic = (
     },
     reaches: '国永鷹',
     stroke: '口',
+    swells: 1.5,
     setting: { lineHeight: 1.15, measure: [25, 40], emphasis: 'dots' },
     large: true,
   });
@@ -61,5 +62,6 @@ export const korean: Script = {
   body: { of: 'ink', letters: ['를', '밤', '한'], called: 'syllable height', againstX: 1.66 },
   reaches: '를뷁',
   stroke: '마',
+  swells: 1,
   setting: { lineHeight: 1.1, measure: [30, 45], emphasis: 'weight' },
 };

@@ -1,4 +1,5 @@
 export {
+  COMMON_LETTERS,
   LANGUAGE_SOURCE,
   languageOf,
   LANGUAGES,

@@ -1,4 +1,4 @@
-import { SOURCE, TABLE } from './languages/table';
+import { COMMON, SOURCE, TABLE } from './languages/table';
 import type { Script } from './script';
 import { scriptOf } from './scripts';
 
@@ -12,6 +12,9 @@ export interface Language {
   direction: Script['direction'];
   characters: string;
 }
+
+/** Letters of running text in a language of a script of many, the most frequent first, by its tag. */
+export const COMMON_LETTERS = COMMON;
 
 /** Where the letters of each language are from. */
 export const LANGUAGE_SOURCE = SOURCE;

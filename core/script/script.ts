@@ -45,6 +45,8 @@ export interface Script {
   reaches: string;
   /** A letter with strokes in all directions, on which their thickness is taken. */
   stroke: string;
+  /** The stroke contrast that goes with a Latin one, as a power of it: forms that are written swell more or less. */
+  swells: number;
   /** Running text: the beginning of the first article of the Universal Declaration of Human Rights. */
   sentence: string;
   setting: Setting;
@@ -65,6 +67,7 @@ export const script = (
   body: null,
   reaches: '',
   stroke: '',
+  swells: 1,
   sentence: '',
   setting: { ...AS_LATIN, emphasis: 'weight' },
   large: false,

@@ -90,6 +90,9 @@ const DeliveryShape = shapeOf<Delivery>()(
     prefix: Type.Optional(text('What the names of its custom properties begin with')),
     letters: Type.Optional(oneOf(LETTERS_KEPT, 'What the font files hold')),
     alsoLetters: Type.Optional(text('Characters that they hold besides')),
+    laterLetters: Type.Optional(
+      boolean('Whether letters of large scripts that no page has yet are in files of their own'),
+    ),
     loanLetters: Type.Optional(boolean('Whether they hold the letters of names and loan words')),
     features: Type.Optional(oneOf(FEATURES_KEPT, 'Layout features that they keep')),
     boldItalics: Type.Optional(boolean('Whether bold inside italics has files of its own')),

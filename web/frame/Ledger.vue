@@ -7,6 +7,7 @@ import {
   referencedFamilies,
   STATED_CONNECTION,
   stylesheet,
+  filesNow,
   totalBytes,
 } from '@lettera/core/deliver';
 import { computed, ref } from 'vue';
@@ -50,11 +51,13 @@ const figures = computed(() => {
   const document = allMarks.shown;
   if (!document) return null;
   const delivery = plans.settledDelivery(document);
-  const fonts = delivery.files;
+  const fonts = filesNow(delivery);
+  const later = delivery.files.length - fonts.length;
   const first = fontBytesFirst(document, delivery);
   return {
     faces: new Set(fonts.map(({ face }) => face)).size,
     fonts,
+    later,
     elsewhere: referencedFamilies(document),
     bytes: totalBytes(fonts),
     css: css.value,
@@ -102,6 +105,7 @@ function goTo({ stage, style }: Mark): void {
             </tr>
           </tbody>
         </FiguresTable>
+        <p v-if="figures.later" class="small">{{ say.andLater(count(figures.later, 'file')) }}</p>
         <p v-for="reason in plans.failed" :key="reason" class="mark-text" role="alert">
           {{ reason }}
         </p>

@@ -50,6 +50,8 @@ export const keyHelp = {
 
 export const ledger = {
   ledger: 'Ledger',
+  andLater: (files: Said) =>
+    `And ${files} for letters that pages may have later, fetched by those alone.`,
   whatVisitorMayLoad: 'What a visitor may load',
   browsersFetchOnlyScripts: 'Browsers fetch only the scripts that a page has letters of.',
   andFromWhoseBytes: (name: Said, address: Said) =>

@@ -12,6 +12,8 @@ export type Sample = 'words' | 'heading' | 'sentence' | 'paragraph' | 'figures' 
 /** How the line-up stands in a project. */
 export interface LineUpSettings {
   sample: Sample;
+  /** Key of the script that families are lined up in. */
+  script: string;
   /**
    * Of what is set large, and of sentences and paragraphs, CSS px; at equal x-height, the size of a face
    * whose x-height is half its em.
@@ -29,6 +31,7 @@ export interface LineUpSettings {
 
 const START: LineUpSettings = {
   sample: 'words',
+  script: 'latin',
   sizes: { large: 30, text: 18 },
   ground: 'room',
   equal: 'size',

@@ -3,7 +3,7 @@ import { wrap, type Remote } from 'comlink';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import type { PairingWorker } from '../worker/pairing';
-import type { LineUpRow } from './rows/rows';
+import { LATIN, rowsInScript, type LineUpRow } from './rows/rows';
 import { partnerOf, useFamilies } from './families';
 
 let worker: Remote<PairingWorker> | null = null;
@@ -21,7 +21,9 @@ export const usePartners = defineStore('partners', () => {
   /** What the order was asked for last: an earlier answer that comes late is let go. */
   let asked = 0;
 
-  const measured = computed(() => families.rows.filter(({ measures }) => measures !== undefined));
+  const measured = computed(() =>
+    rowsInScript(families.rows, LATIN).filter(({ measures }) => measures !== undefined),
+  );
   /** Families and how the site sets them: what every order rests on. */
   const library = computed(() => ({ rows: measured.value, use: families.use }));
   watch(

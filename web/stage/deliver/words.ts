@@ -143,6 +143,9 @@ export const fontsView = {
   none: 'none',
   forCopyAlone: (name: Said) => `${name} for this copy alone`,
   allSites: 'all of the site’s',
+  laterLetters: 'files for letters that pages may have later',
+  laterLettersWhy:
+    'Of scripts with thousands of letters: each file is fetched by pages that have one of its letters',
   boldInsideItalicsWhich: 'Bold inside italics, which browsers thicken otherwise',
   fileForbidsBeingCut: (uncut: Said) =>
     `${uncut}: the file forbids being cut to some of its characters, so it is delivered whole.`,

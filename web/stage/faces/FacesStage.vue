@@ -17,12 +17,13 @@ import { useProject } from '../../store/project';
 import { SAMPLES, useSamples } from '../../store/samples';
 import { useUpload } from '../../store/upload';
 import StageHeader from '../StageHeader.vue';
+import { SCRIPTS, scriptOf, scriptOfTag } from '@lettera/core/script';
 import { filterRows, isOnlyNear, phrasesOf } from '../../store/rows/filter';
 import FilterSentence from './FilterSentence.vue';
 import { FILTER_PARTS } from './filterParts';
 import FoundryAsk from './FoundryAsk.vue';
 import WaysToBegin from './WaysToBegin.vue';
-import type { LineUpRow } from '../../store/rows/rows';
+import { LATIN, rowsInScript, type LineUpRow } from '../../store/rows/rows';
 import LineUpList from './LineUpList.vue';
 import MeasuringLine from './MeasuringLine.vue';
 import { measureOf } from '../../store/rows/measures';
@@ -85,7 +86,19 @@ const sizes = computed(() =>
     .map((value) => ({ value, label: `${value} px` })),
 );
 
-const rows = computed<LineUpRow[]>(() => families.rows);
+const rows = computed<LineUpRow[]>(() => rowsInScript(families.rows, lineUp.settings.script));
+/** Scripts that some family has the letters of, those of the site's languages first. */
+const scripts = computed(() => {
+  const site = new Set(
+    (project.document?.languages ?? []).flatMap((tag) => scriptOfTag(tag)?.key ?? []),
+  );
+  const offered = new Set(families.rows.flatMap((row) => [row.drawnFor, ...row.scripts]));
+  const rank = (key: string) => (key === LATIN ? 0 : site.has(key) ? 1 : 2);
+  return SCRIPTS.filter(({ key, body }) => body && (key === LATIN || offered.has(key)))
+    .map(({ key, name }) => ({ value: key, label: name }))
+    .sort((a, b) => rank(a.value) - rank(b.value));
+});
+const script = computed(() => scriptOf(lineUp.settings.script));
 /** Nothing to line up yet, and nothing on its way: what is offered is how to begin. */
 const beginning = computed(() => rows.value.length === 0 && !project.stored?.foundry);
 /** Narrowing is for a list that is longer than one looks at. */
@@ -109,7 +122,12 @@ const onlyNear = computed(() => isOnlyNear(rows.value, lineUp.settings.filter));
 const recentRows = computed(() =>
   lineUp.recent.flatMap((key) => rows.value.find((row) => row.key === key) ?? []).slice(0, 6),
 );
-const text = computed(() => texts.value[lineUp.settings.sample]);
+/** Own words and copy are in the site's own language: of another script, its running text is set. */
+const text = computed(() => {
+  const own = texts.value[lineUp.settings.sample];
+  const { has, sentence: running } = script.value ?? {};
+  return lineUp.settings.script === LATIN || !has || has.test(own) ? own : (running ?? own);
+});
 
 function setWords(event: Event): void {
   const value = (event.target as HTMLInputElement).value.trim();
@@ -135,6 +153,9 @@ async function show(key: string | null): Promise<void> {
   if (!key) return;
   lineUp.wanted = null;
   lineUp.settings.view = 'rows';
+  const wanted = families.byKey.get(key);
+  if (wanted && !rows.value.some((row) => row.key === key))
+    lineUp.settings.script = wanted.drawnFor;
   if (!shown.value.some((row) => row.key === key)) lineUp.clearFilter();
   await nextTick();
   list.value?.show(key);
@@ -144,7 +165,7 @@ async function show(key: string | null): Promise<void> {
 watch(
   [() => lineUp.wanted, rows],
   () => {
-    if (rows.value.some(({ key }) => key === lineUp.wanted)) void show(lineUp.wanted);
+    if (families.rows.some(({ key }) => key === lineUp.wanted)) void show(lineUp.wanted);
   },
   { immediate: true, flush: 'post' },
 );
@@ -241,6 +262,12 @@ watch(
   <WaysToBegin v-if="beginning" @bring="files?.click()" @refer="referring = true" />
   <template v-else>
     <ToolRow>
+      <PickOne
+        v-if="scripts.length > 1"
+        v-model="lineUp.settings.script"
+        :choices="scripts"
+        :label="say.script"
+      />
       <PickOne v-model="lineUp.settings.sample" :choices="SAMPLES" :label="say.whatSet" />
       <TextField
         v-if="lineUp.settings.sample === 'words'"

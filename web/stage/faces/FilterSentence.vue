@@ -2,13 +2,14 @@
 import { filterSentence as say } from './words';
 import { FACE_CLASSES } from '@lettera/core/document';
 import { PART_NAMES, TEXT_PARTS } from '@lettera/core/measure';
-import { LANGUAGES } from '@lettera/core/script';
+import { languageOf } from '@lettera/core/script';
 import PickOne from '../../control/PickOne.vue';
 import { computed, nextTick, ref } from 'vue';
 import DoButton from '../../control/DoButton.vue';
 import ChoiceSet from '../../control/ChoiceSet.vue';
 import NumberField from '../../control/NumberField.vue';
 import OnOffSet from '../../control/OnOffSet.vue';
+import LanguagePick from '../../proof/panel/LanguagePick.vue';
 import { useLineUp } from '../../store/lineUp';
 import { useProject } from '../../store/project';
 import {
@@ -59,13 +60,12 @@ const FROM = Object.entries(FROM_WORDS).map(([value, label]) => ({
   label,
 }));
 
-const languages = computed(() => {
-  const own = project.document?.languages.map((tag) => tag.split('-')[0]) ?? [];
-  const rank = (tag: string) => (own.includes(tag) ? 0 : 1);
-  return [...LANGUAGES]
-    .sort((a, b) => rank(a.tag) - rank(b.tag))
-    .map(({ tag, name }) => ({ value: tag, label: name }));
-});
+/** Those of the site; any other is added by its name. */
+const languages = computed(() =>
+  (project.document?.languages ?? [])
+    .flatMap((tag) => languageOf(tag) ?? [])
+    .map(({ tag, name }) => ({ value: tag, label: name })),
+);
 const scripts = computed(() =>
   same([...new Set(props.rows.flatMap(({ scripts: names }) => names))].sort()),
 );
@@ -152,13 +152,18 @@ defineExpose({ edit });
         :model-value="filter.italic"
         @update:model-value="set({ italic: $event })"
       />
-      <OnOffSet
-        v-else-if="editing === 'languages'"
-        :label="say.languages"
-        :choices="languages"
-        :model-value="filter.languages"
-        @update:model-value="set({ languages: $event })"
-      />
+      <template v-else-if="editing === 'languages'">
+        <OnOffSet
+          :label="say.languages"
+          :choices="languages"
+          :model-value="filter.languages"
+          @update:model-value="set({ languages: $event })"
+        />
+        <LanguagePick
+          :model-value="filter.languages"
+          @update:model-value="set({ languages: $event })"
+        />
+      </template>
       <OnOffSet
         v-else-if="editing === 'scripts'"
         :label="say.scriptsFilesTheirOwn"

@@ -78,6 +78,7 @@ export const faceVerdict = {
 
 export const facesStage = {
   faces: 'Faces',
+  script: 'Script that families are lined up in',
   setYourOwnWords:
     'Set your own words in every family, and add only the weights and scripts that the site will use. A row opens to the whole family.',
   views: 'Views',

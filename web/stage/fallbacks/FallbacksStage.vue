@@ -15,6 +15,7 @@ import StageHeader from '../StageHeader.vue';
 import CandidateList from './CandidateList.vue';
 import OverlayView from './OverlayView.vue';
 import RehearsalView from './RehearsalView.vue';
+import ScriptStacks from './ScriptStacks.vue';
 import StackColumn from './StackColumn.vue';
 import StageMarks from '../StageMarks.vue';
 import TuningView from './TuningView.vue';
@@ -116,6 +117,7 @@ const fitting = computed(() => {
     </p>
     <section v-if="view === 'stack'" :aria-label="say.stack">
       <StackColumn :document="shown" :voice="voice" />
+      <ScriptStacks :document="shown" :voice="voice" />
       <StageMarks stage="fallbacks" :on="say.theFallbacks" />
       <CandidateList v-if="tried" :document="shown" :voice="voice" />
       <p v-else-if="fallbacks.state === 'ready' && !fitting" class="quiet">

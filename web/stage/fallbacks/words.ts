@@ -240,3 +240,22 @@ export const countedVisits = {
   unknown: 'not known',
   other: 'another font',
 };
+
+export const scriptStacks = {
+  head: (script: Said, family: Said, percent: Said) => `${script}: ${family} at ${percent} %`,
+  local: 'Local font',
+  platforms: 'On',
+  widths: 'Words',
+  within: (error: Said) => `within ${error}`,
+  squares: 'as wide: each letter fills the em',
+  notMeasured: 'set as it is: no open font has its widths',
+  earlier: (name: Said) => `Move ${name} up`,
+  later: (name: Said) => `Move ${name} down`,
+  itFirst: 'It is the first',
+  itLast: 'It is the last',
+  remove: 'Remove',
+  removeName: (name: Said) => `Remove ${name}`,
+  add: 'Add a local font',
+  addFor: (script: Said) => `Add a local font for ${script}`,
+  proposed: 'Take those proposed',
+};

@@ -16,6 +16,7 @@ import FoldAway from '../../control/FoldAway.vue';
 import ToolRow from '../../control/ToolRow.vue';
 import { useContenders } from '../../store/contenders';
 import { useFamilies } from '../../store/families';
+import { LATIN, rowsInScript } from '../../store/rows/rows';
 import { useLibrary } from '../../store/library';
 import { useLineUp } from '../../store/lineUp';
 import { samePair, usePairing, type PairKeys } from '../../store/pairing';
@@ -26,6 +27,7 @@ import ContenderStrip from './ContenderStrip.vue';
 import { NO_PARTNER_FILTER, passesAsPartner, type PartnerFilter } from './filter';
 import HeldVoice from './HeldVoice.vue';
 import PartnerList from './PartnerList.vue';
+import ScriptSeats from './ScriptSeats.vue';
 import SideBySide from './SideBySide.vue';
 import StartingPoints from './StartingPoints.vue';
 import TakenNotice from './TakenNotice.vue';
@@ -41,7 +43,7 @@ const contenders = useContenders();
 const route = useRoute();
 const router = useRouter();
 
-type View = 'order' | 'points' | 'beside' | 'voices';
+type View = 'order' | 'points' | 'beside' | 'voices' | 'scripts';
 const view = ref<View>(route.query['view'] === 'points' ? 'points' : 'order');
 const filter = reactive<PartnerFilter>(structuredClone(NO_PARTNER_FILTER));
 const clearFilter = (): unknown => Object.assign(filter, structuredClone(NO_PARTNER_FILTER));
@@ -51,6 +53,7 @@ const VIEWS = computed((): { value: View; label: string }[] => [
   { value: 'points', label: say.startingPoints },
   ...(contenders.states.length > 1 ? [{ value: 'beside' as const, label: say.sideBySide }] : []),
   { value: 'voices', label: say.voices },
+  { value: 'scripts', label: say.scriptsView },
 ]);
 const ROLE_NAMES: Record<Role, string> = {
   heading: 'heading',
@@ -81,7 +84,7 @@ const WANTED = [
 const SCRIPTS = ['greek', 'cyrillic', 'vietnamese'].map((value) => ({ value, label: value }));
 
 const holdable = computed(() =>
-  [...families.rows]
+  rowsInScript(families.rows, LATIN)
     .filter(({ measures }) => measures)
     .sort((a, b) => a.name.localeCompare(b.name, 'en'))
     .map(({ key, name }) => ({ value: key, label: name })),
@@ -250,6 +253,7 @@ onBeforeUnmount(leaveDraw);
   <StartingPoints v-if="view === 'points'" />
   <SideBySide v-else-if="view === 'beside'" />
   <VoiceSeats v-else-if="view === 'voices'" />
+  <ScriptSeats v-else-if="view === 'scripts'" />
   <p v-else-if="!pairing.seats" class="empty">
     {{ say.pairNeedsTwoVoices }}
     <DoButton :label="say.addVoice" first @click="view = 'voices'" />

@@ -22,8 +22,37 @@ export const heldVoice = {
   familyHeldAs: (name: Said) => `Family that is held as ${name}`,
 };
 
+export const scriptSeats = {
+  noOtherScript:
+    'All languages of this site are written in scripts that its families have. Add a language under Styles, Languages.',
+  addLanguage: 'Languages of the site',
+  forVoice: 'for',
+  voice: 'Voice whose families are shown',
+  inScript: (name: Said, languages: Said) => `${name}, for ${languages}`,
+  nobody: (name: Said) => `no family yet: ${name} shows in the visitor’s own font`,
+  own: (name: Said) => `${name} has these letters itself`,
+  at: 'at',
+  sizeOf: (name: Said) => `Size of ${name}, per cent of the text’s`,
+  measured: (percent: Said) => `${percent} % looks as large`,
+  asMeasured: 'Set as measured',
+  ends: 'then',
+  generic: (name: Said) => `Generic family behind ${name}`,
+  remove: 'Remove',
+  removeFrom: (family: Said, script: Said) => `Remove ${family} from ${script}`,
+  partners: (script: Said, family: Said) => `For ${script} beside ${family}, the nearest first`,
+  use: 'Use',
+  useFor: (name: Said, script: Said) => `Use ${name} for ${script}`,
+  now: 'in use',
+  noneThere: 'No family of the library or the case has these letters.',
+  allow: 'The foundry has more families. It is allowed under Faces.',
+  taking: (name: Said) => `Adding ${name} …`,
+  stop: 'Stop',
+  needsFamily: 'This voice has no family of its own yet, which others are matched to.',
+};
+
 export const pairStage = {
   pair: 'Pair',
+  scriptsView: 'Scripts',
   holdOneVoiceLook:
     'Hold one voice and look for a partner for the other, or for a set of three. Pointing shows a pair on the page, Use puts it into the project, and leaving gives back what was there.',
   views: 'Views',

@@ -231,6 +231,7 @@ export const styleSheet = {
 };
 
 export const stylesStage = {
+  languages: 'Languages',
   styles: 'Styles',
   viewsStyles: 'Views of Styles',
   everyKindTextOn:
@@ -252,4 +253,46 @@ export const propertyText = {
 
 export const styleRow = {
   textAround: 'the text around it',
+};
+
+export const languageSheet = {
+  site: 'The site is in',
+  says: 'Styles are made for the first language. What another wants beside it is delivered under :lang(); it shows on pages that say their language.',
+  language: 'Language',
+  script: 'Script',
+  lineHeight: 'Line height ×',
+  size: 'Size ×',
+  measure: 'Measure ×',
+  spacing: 'Letter spacing',
+  emphasis: 'In place of italics',
+  justified: 'Justified text',
+  hyphenation: 'Hyphens',
+  numerals: 'List figures',
+  quotes: 'Quotation marks',
+  rightToLeft: 'right to left',
+  unknown: 'not in the table of languages',
+  first: 'first',
+  makeFirst: 'Make first',
+  makeFirstOf: (name: Said) => `Make ${name} the first language`,
+  of: (what: Said, name: Said) => `${what} in ${name}`,
+  kept: 'kept',
+  none: 'none',
+  joined: 'none: its letters are joined',
+  joinedWhy: 'Space between letters that are joined takes words apart.',
+  italic: 'italics',
+  weight: 'a bold weight',
+  dots: 'dots beside letters',
+  nothing: 'nothing',
+  justify: 'justified',
+  start: 'not justified',
+  asStyled: 'as styles say',
+  manual: 'where written',
+  auto: 'by the browser',
+  western: '1 2 3',
+  own: 'its own',
+  asScript: 'As its script wants it',
+  asScriptFor: (name: Said) => `Set ${name} as its script wants it`,
+  quotesHint: '« » ‹ ›',
+  quotesWrong: 'Give two marks, or four with the inner ones, a space between: « » ‹ ›',
+  vertical: 'Lines that run from top to bottom are not covered: text is set in rows.',
 };

@@ -8,6 +8,7 @@ import {
   classesDisagree,
   fitnessOf,
   measuredClass,
+  measuresInScript,
   regularFace,
   type FamilyMeasures,
   type Fitness,
@@ -32,6 +33,8 @@ export interface LineUpRow {
   variable: boolean;
   italic: boolean;
   scripts: string[];
+  /** The script that it was drawn for. */
+  drawnFor: string;
   /** Bytes of the Latin upright nearest to regular, which is what a first face costs. */
   bytes: number;
   licence: string;
@@ -48,6 +51,9 @@ export interface LineUpRow {
   /** Whether the outlines contradict the class claimed. */
   disputed: boolean;
 }
+
+/** The script that families are of unless they say another. */
+export const LATIN = 'latin';
 
 /** A name without what people leave out or mistype: capitals, accents, spaces and signs. */
 export const plain = (text: string): string =>
@@ -91,6 +97,41 @@ function fitnessFor(measures: FamilyMeasures, source: RowSource): Fitness {
   return fitness;
 }
 
+/** What a family of the designer's own was drawn for, as far as its letters tell: Latin, where it has that. */
+function drawnForBy(measures: FamilyMeasures | null | undefined): string {
+  const scripts = Object.keys(measures?.scripts ?? {});
+  return scripts.includes(LATIN) ? LATIN : (scripts[0] ?? LATIN);
+}
+
+/** A family as it is lined up by the letters of a script. */
+const rowInScript = (row: LineUpRow, script: string): LineUpRow => ({
+  ...row,
+  measures: row.measures && measuresInScript(row.measures, script),
+  // What a face is fit for is told by its Latin letters.
+  fitness: null,
+  measuredClass: null,
+  disputed: false,
+});
+
+const inScript = new WeakMap<LineUpRow, Map<string, LineUpRow>>();
+
+/** Families that can be lined up in a script: those drawn for Latin, or all that have the letters of another. */
+export function rowsInScript(rows: readonly LineUpRow[], script: string): LineUpRow[] {
+  if (script === LATIN)
+    return rows.filter(({ drawnFor, caseKey }) => drawnFor === LATIN || caseKey !== null);
+  return rows
+    .filter(({ scripts, measures }) =>
+      measures ? Object.hasOwn(measures.scripts, script) : scripts.includes(script),
+    )
+    .map((row) => {
+      const known = inScript.get(row) ?? new Map<string, LineUpRow>();
+      inScript.set(row, known);
+      const made = known.get(script) ?? rowInScript(row, script);
+      known.set(script, made);
+      return made;
+    });
+}
+
 function rowOf(listed: RowSource): LineUpRow {
   const {
     faces,
@@ -117,6 +158,7 @@ function rowOf(listed: RowSource): LineUpRow {
     variable: faces.some(({ weightMin, weightMax }) => weightMin < weightMax),
     italic: faces.some(({ style }) => style === 'italic'),
     scripts: [...new Set(faces.flatMap(({ files }) => files.map(({ script }) => script)))],
+    drawnFor: library?.drawnFor ?? drawnForBy(measures),
     bytes: file ? (bytesOf(file.sha256) ?? file.bytes) : 0,
     fitness: measures ? fitnessFor(measures, listed) : null,
     measuredClass: seen,

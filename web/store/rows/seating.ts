@@ -58,9 +58,9 @@ export function ownVoicePatch(
   return { patch: [{ op: 'add', path: `/voices/${voice}`, value }], voice };
 }
 
-/** A family of the library as it would stand in the case, in its Latin files: to be looked at only. */
-function familyToLookAt(library: LibraryFamily, row: LineUpRow): Family {
-  const latin = library.files.filter(({ script }) => script === 'latin');
+/** A family of the library as it would stand in the case, in its files of a script: to be looked at only. */
+export function familyToLookAt(library: LibraryFamily, row: LineUpRow, of = 'latin'): Family {
+  const latin = library.files.filter(({ script }) => script === of);
   return {
     name: library.name,
     class: row.class,
