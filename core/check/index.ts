@@ -30,6 +30,13 @@ import { capitalText, lightText, spacedText } from './runningText';
 import { faceWithoutCase, languageLetters, markedLetters, pageLetters } from './letters';
 import { paintedContrast } from './paintedContrast';
 import { outgrownFiles } from './outgrown';
+import {
+  joinedApart,
+  madeUpInScript,
+  marksMeet,
+  wrongDirection,
+  wrongScriptFallback,
+} from './scriptMarks';
 import { unusedFace } from './unusedFace';
 import { loneLine } from './loneLine';
 
@@ -43,9 +50,12 @@ export type { Evidence, Mark, PaintedText, Readings, Remedy, SetPage } from './m
  */
 const RULES: readonly (readonly [Rule, 'once' | 'each width'])[] = [
   [missingFace, 'once'],
+  [madeUpInScript, 'once'],
   [languageLetters, 'once'],
   [pageLetters, 'once'],
   [markedLetters, 'once'],
+  [joinedApart, 'once'],
+  [wrongDirection, 'once'],
   [outgrownFiles, 'once'],
   [faceWithoutCase, 'each width'],
   [sharedPlace, 'once'],
@@ -57,6 +67,7 @@ const RULES: readonly (readonly [Rule, 'once' | 'each width'])[] = [
   [smallText, 'each width'],
   [lineMeasure, 'each width'],
   [lineHeight, 'each width'],
+  [marksMeet, 'each width'],
   [lowContrast, 'each width'],
   [paintedContrast, 'once'],
   [unfitText, 'once'],
@@ -65,6 +76,7 @@ const RULES: readonly (readonly [Rule, 'once' | 'each width'])[] = [
   [plainNames, 'once'],
   [vagueGeneric, 'once'],
   [stackOrder, 'once'],
+  [wrongScriptFallback, 'once'],
   [floatingLine, 'once'],
   [noLineHeight, 'each width'],
   [spacedText, 'each width'],

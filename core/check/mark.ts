@@ -98,6 +98,8 @@ export interface SetPage {
   letters?: Readonly<Record<string, string>>;
   /** Letters of them with marks that are joined to them by no character, each once, by style. */
   marked?: Readonly<Record<string, readonly string[]>>;
+  /** How a text begins that runs from right to left in a block that does not, by style. */
+  turned?: Readonly<Record<string, string>>;
   /** Grounds that its texts stand on, by style. */
   grounds?: FoundGrounds;
   /** Colours of its texts and what is painted behind them, by style. */

@@ -50,15 +50,16 @@ function heightOf(face: Shaper, { letters, of }: BodyHeight): number | null {
 /** A font of another script of many letters holds some of this one's, as Japanese ones do of traditional Chinese. */
 const ENOUGH_OF_MANY = 0.95;
 
-/** Whether a face can set a script: all letters of a sentence, and of a script of many nearly all of a language's. */
+/** Whether a face can set a script: all letters of a sentence, whose punctuation libraries may have in another file, and of a script of many nearly all of a language's. */
 function sets(face: Shaper, { key, has, large, sentence }: Script): boolean {
   const holds = (one: string) => face.has(one.codePointAt(0) ?? 0);
-  if (![...sentence].filter((one) => has.test(one)).every(holds)) return false;
+  const letters = [...sentence].filter((one) => has.test(one) && /[\p{L}\p{M}]/u.test(one));
+  if (!letters.every(holds)) return false;
   return (
     !large ||
     LANGUAGES.filter(({ script }) => script === key).some(({ characters }) => {
-      const letters = [...characters];
-      return letters.filter(holds).length >= letters.length * ENOUGH_OF_MANY;
+      const all = [...characters];
+      return all.filter(holds).length >= all.length * ENOUGH_OF_MANY;
     })
   );
 }

@@ -43,6 +43,42 @@ export function seatedDocument(): ProjectDocument {
   return document;
 }
 
+/** A face of one file of a script. */
+const scriptFace = (script: string, unicodeRange: string, weight: number, digit: string): Face => ({
+  style: 'normal',
+  weightMin: weight,
+  weightMax: weight,
+  files: [{ sha256: hash(digit), script, unicodeRange, bytes: 40_000 }],
+});
+
+/** The same with an Arabic and a Japanese family beside the text's own, for a site in three languages. */
+export function scriptedDocument(): ProjectDocument {
+  const document = seatedDocument();
+  Object.assign(document.case, {
+    naskh: family(
+      'Noto Naskh Arabic',
+      [
+        scriptFace('arabic', 'U+0600-06FF, U+200C-200E', 400, 'e'),
+        scriptFace('arabic', 'U+0600-06FF, U+200C-200E', 700, 'f'),
+      ],
+      { place: 3 },
+    ),
+    mincho: family(
+      'Sawarabi Mincho',
+      [scriptFace('japanese', 'U+2E80-9FFF, U+FF00-FFEF', 400, '1')],
+      { place: 4 },
+    ),
+  });
+  document.languages = ['en', 'ar', 'ja'];
+  Object.assign(document.voices['text'] ?? {}, {
+    scripts: {
+      arabic: { family: 'naskh', size: 1.15 },
+      japanese: { family: 'mincho', size: 0.94 },
+    },
+  });
+  return document;
+}
+
 const fit = (mean: number) => ({
   mean,
   p95: mean * 3,

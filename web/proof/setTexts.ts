@@ -147,6 +147,23 @@ interface Found {
   letters: Set<string>;
   marked: Set<string>;
   grounds: Set<string>;
+  /** How the first text begins that runs the other way than its block. */
+  turned: string | null;
+}
+
+/** Letters that run from right to left, and more of them than of others. Unicode 16, UAX 9 §3.2. */
+const RIGHT_TO_LEFT =
+  /[\p{Script=Hebrew}\p{Script=Arabic}\p{Script=Syriac}\p{Script=Thaana}\p{Script=Nko}]/gu;
+const ANY_LETTER = /\p{L}/gu;
+/** A letter alone is no text whose direction is seen. */
+const FEWEST_LETTERS = 4;
+const WORDS_TOLD = 32;
+
+/** Whether a text runs from right to left where its block does not. */
+function isTurned(text: string, parent: Element): boolean {
+  const letters = text.match(RIGHT_TO_LEFT)?.length ?? 0;
+  if (letters < FEWEST_LETTERS || letters * 2 < (text.match(ANY_LETTER)?.length ?? 0)) return false;
+  return parent.ownerDocument.defaultView?.getComputedStyle(parent).direction === 'ltr';
 }
 
 /**
@@ -157,7 +174,9 @@ interface Found {
 export function textsByStyle(
   document: ProjectDocument,
   page: Document,
-): Required<Pick<SetPage, 'letters' | 'marked'>> & { grounds: Record<string, string[]> } {
+): Required<Pick<SetPage, 'letters' | 'marked' | 'turned'>> & {
+  grounds: Record<string, string[]>;
+} {
   const styles = Object.keys(document.styles);
   const hasGrounds = styles.some((style) => carries(resolveStyle(document, style).ground));
   const found = new Map<string, Found>();
@@ -170,9 +189,16 @@ export function textsByStyle(
     const element = styledElement(document, parent);
     const style = document.elements[element?.key ?? '']?.style;
     if (!style) continue;
-    const of = found.get(style) ?? { letters: new Set(), marked: new Set(), grounds: new Set() };
+    const of = found.get(style) ?? {
+      letters: new Set(),
+      marked: new Set(),
+      grounds: new Set(),
+      turned: null,
+    };
     found.set(style, of);
     const joined = text.normalize('NFC');
+    if (of.turned === null && isTurned(joined, parent))
+      of.turned = joined.trim().slice(0, WORDS_TOLD);
     for (const letter of joined) of.letters.add(letter);
     for (const [cluster] of joined.matchAll(MARKED)) of.marked.add(cluster);
     const ground = hasGrounds ? groundAround(document, parent) : null;
@@ -182,6 +208,9 @@ export function textsByStyle(
   return {
     letters: Object.fromEntries(all.map(([style, { letters }]) => [style, [...letters].join('')])),
     marked: Object.fromEntries(all.map(([style, { marked }]) => [style, [...marked]])),
+    turned: Object.fromEntries(
+      all.flatMap(([style, { turned }]) => (turned === null ? [] : [[style, turned]])),
+    ),
     grounds: Object.fromEntries(all.map(([style, { grounds }]) => [style, [...grounds]])),
   };
 }

@@ -1,0 +1,170 @@
+import { describe, expect, test } from '@jest/globals';
+import { inUnicodeRange } from '../css/unicodeRange';
+import { fallbackPlan } from '../fallback';
+import { languageOf } from '../script';
+import { scriptedDocument, seatedDocument } from '../testing/documents';
+import { deliveryPlan, filesNow, stylesheet, type DeliveryEvidence } from '.';
+import { LETTERS_A_FILE, laterLetters, siteLetters } from './laterLetters';
+import { languageTokens } from './languages';
+
+const evidence = (copy: string): DeliveryEvidence => ({
+  copy,
+  made: {},
+  readings: Object.fromEntries(
+    Object.values(scriptedDocument().case).flatMap(({ faces }) =>
+      faces.flatMap(({ files }) =>
+        files.map(({ sha256, unicodeRange }) => [
+          sha256,
+          { format: 'woff2', axes: [], fsType: 0, characters: unicodeRange ?? 'U+20-7E' },
+        ]),
+      ),
+    ),
+  ),
+});
+const sheetOf = (document = scriptedDocument(), copy = 'The light سلام 灯台') => {
+  const delivery = deliveryPlan(document, evidence(copy));
+  return stylesheet(document, { fallback: fallbackPlan(document, {}), delivery });
+};
+
+describe('the style sheet of a site in several scripts', () => {
+  test('has a script’s family at its size, for its own characters', () => {
+    const [rule = ''] = /@font-face \{[^}]*"Noto Naskh Arabic";[^}]*\}/.exec(sheetOf()) ?? [];
+    expect(rule).toContain('size-adjust: 115%');
+    const [, range = ''] = /unicode-range: ([^;]+);/.exec(rule) ?? [];
+    expect(inUnicodeRange(range, 0x633)).toBe(true);
+    expect(inUnicodeRange(range, 0x61)).toBe(false);
+  });
+
+  test('names the families in order, the local fonts of scripts before those of the text’s own', () => {
+    const [, stack = ''] = /--font-text: ([^;]+);/.exec(sheetOf()) ?? [];
+    const names = stack.split(', ').map((name) => name.replaceAll('"', ''));
+    expect(names.slice(0, 3)).toEqual(['Literata', 'Noto Naskh Arabic', 'Sawarabi Mincho']);
+    expect(names).toContain('Times New Roman for Noto Naskh Arabic');
+    expect(names).toContain('Yu Mincho for Sawarabi Mincho');
+    expect(names.at(-1)).toBe('serif');
+  });
+
+  test('gives a local font of a script the size of the family, and its characters alone', () => {
+    const [rule = ''] =
+      /@font-face \{[^}]*"Yu Mincho for Sawarabi Mincho";[^}]*\}/.exec(sheetOf()) ?? [];
+    expect(rule).toContain('local("Yu Mincho Regular")');
+    expect(rule).toContain('size-adjust: 94%');
+    expect(rule).toMatch(/unicode-range: U\+/);
+  });
+
+  test('is as it was where all is of one script', () => {
+    const document = seatedDocument();
+    const sheet = stylesheet(document, {
+      fallback: fallbackPlan(document, {}),
+      delivery: deliveryPlan(document, evidence('The light')),
+    });
+    expect(sheet).not.toContain(':lang(');
+    expect(sheet).not.toContain('size-adjust');
+  });
+});
+
+describe('tokens by language', () => {
+  const tokens = (document = scriptedDocument()) =>
+    languageTokens(document, fallbackPlan(document, {}));
+  const block = (css: string, selector: string): string =>
+    css.split(`\n${selector} {`)[1]?.split('}')[0] ?? '';
+
+  test('say what differs, and give it back to text in another language within', () => {
+    const css = tokens();
+    expect(block(css, ':lang(ar)')).toContain('--style-kicker-letter-spacing: 0em;');
+    expect(block(css, ':lang(ar)')).toContain('--style-body-line-height: 1.7825;');
+    expect(block(css, ':lang(ar)')).not.toContain('--style-kicker-colour');
+    expect(block(css, ':lang(ja)')).not.toContain('letter-spacing');
+    const back = block(css, ':is(:lang(ar), :lang(ja)) :not(:is(:lang(ar), :lang(ja)))');
+    expect(back).toContain('--style-kicker-letter-spacing: 0.06em;');
+    expect(back).toContain('--style-body-line-height: 1.55;');
+  });
+
+  test('are none for languages of one script, nor for the first', () => {
+    expect(tokens({ ...seatedDocument(), languages: ['en', 'is', 'nb'] })).toBe('');
+    expect(tokens({ ...seatedDocument(), languages: ['ar'] })).not.toContain('line-height');
+  });
+
+  test('hold on narrow screens where styles differ there', () => {
+    const document = scriptedDocument();
+    Object.assign(document.styles['body'] ?? {}, { narrow: { lineHeight: 1.4 } });
+    const [, narrow = ''] = tokens(document).split('@media not all and (min-width: 600px)');
+    expect(narrow).toContain(':lang(ar) {');
+    expect(narrow).toContain('--style-body-line-height: 1.61;');
+  });
+
+  test('have sizes at those of the language, where it has its own', () => {
+    const css = tokens({ ...scriptedDocument(), byLanguage: { ja: { size: 0.9 } } });
+    expect(block(css, ':lang(ja)')).toMatch(/--size-base: clamp\(/);
+  });
+
+  test('rules stand beside them: quotation marks, figures of lists, a weight for italics', () => {
+    const css = sheetOf({
+      ...scriptedDocument(),
+      byLanguage: { ar: { quotes: ['«', '»'], numerals: 'own' as const } },
+    });
+    expect(css).toContain('quotes: "«" "»";');
+    expect(css).toContain('list-style-type: arabic-indic;');
+    expect(css).toMatch(
+      /:where\(:is\([^)]*em[^)]*\):lang\(ar\)[^{]*\{\s*font-weight: var\(--style-emphasis-font-weight\)/,
+    );
+    expect(css).toMatch(/:lang\(ja\)[^{]*\{\s*text-emphasis: filled sesame;/);
+    expect(css).toMatch(
+      /:where\(:is\(main[^)]*\)\[lang\]\) \{[^}]*line-height: var\(--style-body-line-height\)/,
+    );
+  });
+});
+
+describe('files of a script of many letters', () => {
+  const plan = (copy: string, document = scriptedDocument()) =>
+    deliveryPlan(document, evidence(copy));
+  const japanese = (copy: string, document = scriptedDocument()) =>
+    plan(copy, document).files.filter(({ familyKey }) => familyKey === 'mincho');
+
+  test('the letters that pages have are in one, and later ones are parted', () => {
+    const [now, ...later] = japanese('灯台は島に立つ。');
+    expect(now?.isLater).toBeUndefined();
+    for (const letter of '灯台は島に立つ。') {
+      expect(inUnicodeRange(now?.file.unicodeRange ?? '', letter.codePointAt(0) ?? 0)).toBe(true);
+    }
+    expect(later.length).toBeGreaterThan(8);
+    expect(later.every(({ isLater }) => isLater)).toBe(true);
+    expect(filesNow(plan('灯台')).some(({ isLater }) => isLater)).toBe(false);
+  });
+
+  test('each letter of the language is in one file, and in no two', () => {
+    const ranges = japanese('灯台は島に立つ。').map(({ file }) => file.unicodeRange ?? '');
+    for (const letter of languageOf('ja')?.characters ?? '') {
+      const holding = ranges.filter((range) => inUnicodeRange(range, letter.codePointAt(0) ?? 0));
+      expect([letter, holding.length]).toEqual([letter, 1]);
+    }
+  });
+
+  test('none for later where the delivery has them not, nor where the site has no such language', () => {
+    const without = scriptedDocument();
+    without.delivery.laterLetters = false;
+    expect(japanese('灯台', without)).toHaveLength(1);
+    expect(japanese('灯台', { ...scriptedDocument(), languages: ['en'] })).toHaveLength(1);
+  });
+
+  test('those of running text come together before those that are seldom', () => {
+    const has = new Set(
+      Array.from(languageOf('ja')?.characters ?? '', (one) => one.codePointAt(0) ?? 0),
+    );
+    const groups = laterLetters(scriptedDocument(), new Set(['japanese']), has, new Set());
+    expect(groups[0]?.map((one) => String.fromCodePoint(one)).join('')).toMatch(/^のるに/);
+    expect(Math.max(...groups.map(({ length }) => length))).toBe(LETTERS_A_FILE);
+    expect(groups.flat()).toHaveLength(has.size);
+  });
+
+  test('a site with many letters has several files, one with few has one', () => {
+    const letters = Array.from(
+      languageOf('ja')?.characters ?? '',
+      (one) => one.codePointAt(0) ?? 0,
+    );
+    expect(siteLetters(letters.slice(0, 2 * LETTERS_A_FILE), ['ja'])).toHaveLength(1);
+    const several = siteLetters(letters.slice(0, 2 * LETTERS_A_FILE + 1), ['ja']);
+    expect(several).toHaveLength(3);
+    expect(several.flat().sort()).toEqual(letters.slice(0, 2 * LETTERS_A_FILE + 1).sort());
+  });
+});
