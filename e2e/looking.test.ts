@@ -226,8 +226,8 @@ test('a mark stands beside its line, is tried while pointed at, and is put right
   await eventually(beside, (apart) => apart < 2);
   await frame.evaluate(() => window.scrollTo(0, 0));
   await mark?.click();
-  const fix = await page.waitForSelector('.margin .told button');
-  await fix?.hover();
+  // Marks are looked for again while the page is tried on: the button is found anew where it has been drawn anew.
+  await page.locator('.margin .told button').hover();
   await eventually(lead, (height) => height > close + 3);
   expect(await violationsOn(page, 'Margin')).toEqual([]);
   await page.locator('.margin .told button').click();

@@ -8,14 +8,13 @@ import {
   proofFrame,
   setProofWidth,
   aboutPage,
-  openView,
 } from './browser';
 import { startLettera } from './lettera';
-import { changeProject } from './project';
 import { serveRunning } from './runningSite';
 
 const FOLDER = 'docs/screenshots';
 const SAMPLE = 'tarnholm-light';
+const WELCOME = 'tarnholm-welcome';
 
 const lettera = await startLettera();
 const browser = await launchBrowser();
@@ -118,35 +117,6 @@ try {
   await page.click('tr[data-style="heading-1"] [data-column="4"]');
   await take('styles');
   await press(page, 'Done', 'tr.deeds');
-  await fetch(`${lettera.url}/api/v1/projects/${SAMPLE}/waypoints`, {
-    method: 'POST',
-    headers: { 'Content-Type': 'application/json' },
-    body: JSON.stringify({ name: 'Before the winter' }),
-  });
-  await changeProject(lettera, SAMPLE, [
-    { op: 'replace', path: '/styles/heading/set/weight', value: 560 },
-    { op: 'add', path: '/styles/label/set/voice', value: 'text' },
-    { op: 'add', path: '/styles/button', value: { name: 'Button', follows: 'control', set: {} } },
-    { op: 'replace', path: '/elements/button/style', value: 'button' },
-    { op: 'add', path: '/styles/quote/set/weight', value: 400 },
-    { op: 'add', path: '/styles/notice', value: { name: 'Notice', follows: 'lead', set: {} } },
-  ]);
-  await open('styles');
-  await page.locator('[role="tab"]::-p-text(Clean-up)').click();
-  await take('styles-put-right');
-  await page.locator('.docket .head .l-do').click();
-  await press(page, 'Compare with Before the winter');
-  await page.waitForFunction(
-    () => document.querySelectorAll('section.proof aside h3').length === 3,
-  );
-  await take('waypoint');
-  await press(page, 'Close', 'section.proof');
-  await openView(page);
-  await press(page, 'Alone', '.l-fold');
-  await page.keyboard.press('Escape');
-  await page.locator('.docket .head .l-do').click();
-  await press(page, 'Go back to Before the winter');
-
   const body = new FormData();
   for (const path of ['index.html', 'css/site.css', 'css/type.css']) {
     body.append('file', new Blob([readFileSync(`sample/own/${path}`)]), path);
@@ -211,6 +181,24 @@ try {
   await open('pair');
   await press(page, 'On dark', 'section.proof');
   await take('pair-dark');
+  await page.evaluate(() => localStorage.removeItem('lettera:theme'));
+
+  const welcome = await startLettera(undefined, { settled: true });
+  try {
+    await page.goto(`${welcome.url}/p/${WELCOME}/pair?page=welcome-ar`);
+    await proofFrame(page, { asItIs: true });
+    await press(page, 'Scripts', '[role="tablist"]');
+    await page.waitForSelector('.partners li:nth-of-type(3) .in-face:not(.waits)', {
+      timeout: 120_000,
+    });
+    await fallbacksFitted(page);
+    await take('scripts');
+    await page.goto(`${welcome.url}/p/${WELCOME}/styles?view=languages&page=welcome-ja`);
+    await proofFrame(page, { asItIs: true });
+    await take('languages');
+  } finally {
+    await welcome.close();
+  }
 } finally {
   await browser.close();
   await lettera.close();

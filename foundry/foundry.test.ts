@@ -28,7 +28,7 @@ describe('the foundry', () => {
       names.push(...(await page(`size=20&page=${n}`)).families.map(({ name }) => name));
     }
     expect(names).toHaveLength(total);
-    expect(new Set(names).size).toBe(77);
+    expect(new Set(names).size).toBe(111);
     expect(names).toEqual([...names].sort((a, b) => a.localeCompare(b, 'en')));
     expect(names).not.toContain('Arimo');
   });

@@ -9,7 +9,9 @@ const kilobytes = (bytes: number): string => `${(bytes / 1000).toFixed(0)} KB`;
 
 /** More families in use than a site carries well, with what those beyond the third cost. */
 export const manyFamilies: Rule = (document, { bytes: delivered }) => {
-  const used = familiesInUse(document);
+  // A family for one script is loaded by pages in that script alone.
+  const own = new Set(Object.values(document.voices).map(({ family }) => family));
+  const used = familiesInUse(document).filter((key) => own.has(key));
   if (used.length <= MOST) return [];
   const beyond = used.slice(MOST).flatMap((key) => document.case[key] ?? []);
   const bytes = beyond

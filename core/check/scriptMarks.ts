@@ -133,9 +133,9 @@ export const wrongScriptFallback: Rule = (document) =>
           family: seat.family,
           subject: subjectOf(script.key),
           message: `${one.name}: ${inWords(wrong.map(localName))} ${wrong.length === 1 ? 'has' : 'have'} no letters of ${script.name}, so nobody sees ${wrong.length === 1 ? 'it' : 'them'} there.`,
-          remedy: `Take local fonts of ${script.name}.`,
+          remedy: `Use local fonts of ${script.name}.`,
           fix: {
-            does: 'Take those proposed',
+            does: 'Use those proposed',
             patch: [{ op: 'remove', path: `/voices/${voice}/scripts/${script.key}/fallback` }],
           },
         },

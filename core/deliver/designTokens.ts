@@ -9,7 +9,7 @@ import {
   type PropertyValues,
 } from '../document/property';
 import type { Scale } from '../document/scale';
-import { voiceFallback, type FallbackPlan } from '../fallback/plan';
+import { voiceFallback, wholeStack, type FallbackPlan } from '../fallback/plan';
 import { ROOT_SIZE } from '../scale/lengths';
 import { changeWidth } from '../scale/sizeAt';
 import { stepName } from '../scale/names';
@@ -185,7 +185,7 @@ export function designTokens(document: ProjectDocument, fallback: FallbackPlan):
       Object.entries(voices).map(([key, voice]) => [
         key,
         {
-          $value: voiceFallback(fallback, key).stack.map(({ name }) => name),
+          $value: wholeStack(voiceFallback(fallback, key)).map(({ name }) => name),
           $description: voice.name,
           $extensions: {
             [EXTENSION]: {
@@ -195,6 +195,15 @@ export function designTokens(document: ProjectDocument, fallback: FallbackPlan):
                 fallback: voice.fallback,
                 plain: voice.plain,
                 fitting: voice.fitting,
+                // Families are named, since a file of tokens holds no fonts.
+                scripts:
+                  voice.scripts &&
+                  Object.fromEntries(
+                    Object.entries(voice.scripts).map(([script, seat]) => [
+                      script,
+                      { ...seat, family: document.case[seat.family]?.name ?? null },
+                    ]),
+                  ),
               }),
             },
           },
@@ -221,7 +230,11 @@ export function designTokens(document: ProjectDocument, fallback: FallbackPlan):
       [EXTENSION]: {
         format: TOKENS_FORMAT,
         narrowBelow: narrowBelowOf(document),
-        ...asJson({ widths: document.widths, print: document.print }),
+        ...asJson({
+          widths: document.widths,
+          print: document.print,
+          byLanguage: document.byLanguage,
+        }),
         scale: asJson(scale),
         elements: Object.fromEntries(
           Object.entries(document.elements).map(

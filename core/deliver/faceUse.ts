@@ -105,7 +105,9 @@ export const faceUses = onceFor((document: ProjectDocument): ReadonlyMap<Face, F
   for (const language of siteLanguages(document)) {
     const { key } = language.script;
     if (!Object.values(document.voices).some(({ scripts = {} }) => scripts[key])) continue;
-    for (const [at, element] of elementsInAllWays(documentInLanguage(document, language))) {
+    const there = documentInLanguage(document, language);
+    if (there === document) continue;
+    for (const [at, element] of elementsInAllWays(there)) {
       const resolved = resolveElement(at, element);
       const seat = servedBy(document, resolved.voice.value ?? '').find(
         ({ script }) => script?.key === key,

@@ -6,6 +6,7 @@ import { carries, resolveElement, resolveStyle } from '../style/resolve';
 import { selectorsOf } from '../style/ruleWeight';
 import { cssRule, cssString, where, type Declaration } from './css';
 import { styleProperty } from './customProperties';
+import { inLanguage } from './inLanguage';
 
 /** Elements that hold text of their own lines: what a language changes is said on them again. HTML §4.3, §4.4. */
 const BLOCKS =
@@ -42,8 +43,12 @@ const counterOf = ({ key, script }: SetLanguage): string | undefined =>
   PERSIAN.has(key.split('-')[0] ?? '') ? 'persian' : COUNTERS[script.key];
 
 /** Without weight, so that any rule of the site's wins. */
-const inLanguage = ({ tag }: SetLanguage, selectors?: readonly string[]): string =>
-  selectors ? where(selectors.map((one) => `:is(${one}):lang(${tag})`)) : where([`:lang(${tag})`]);
+const ofLanguage = (language: SetLanguage, selectors?: readonly string[]): string =>
+  where(
+    selectors
+      ? selectors.map((one) => `:is(${one})${inLanguage(language)}`)
+      : [inLanguage(language)],
+  );
 
 /**
  * What of the body's style is another in some language: a text without a style of its own inherits what was worked out
@@ -78,6 +83,7 @@ const slanted = (document: ProjectDocument): string[] =>
 /** What elements are given in a language alone: a weight in place of italics. */
 function newlySet(document: ProjectDocument, language: SetLanguage): string[] {
   const at = documentInLanguage(document, language);
+  if (at === document) return [];
   return Object.values(document.elements).flatMap((element) => {
     const [usual, there] = [document, at].map((one) =>
       resolveStyle(one, element.style, element.parent),
@@ -88,7 +94,7 @@ function newlySet(document: ProjectDocument, language: SetLanguage): string[] {
         : [],
     );
     return declarations.length > 0
-      ? [cssRule(inLanguage(language, selectorsOf(document, element)), declarations)]
+      ? [cssRule(ofLanguage(language, selectorsOf(document, element)), declarations)]
       : [];
   });
 }
@@ -103,10 +109,10 @@ function rulesOf(document: ProjectDocument, language: SetLanguage): string[] {
   ];
   return [
     ...newlySet(document, language),
-    own.length > 0 ? cssRule(inLanguage(language), own) : '',
-    counter ? cssRule(inLanguage(language, ['ol']), [['list-style-type', counter]]) : '',
+    own.length > 0 ? cssRule(ofLanguage(language), own) : '',
+    counter ? cssRule(ofLanguage(language, ['ol']), [['list-style-type', counter]]) : '',
     emphatic.length > 0
-      ? cssRule(inLanguage(language, emphatic), [
+      ? cssRule(ofLanguage(language, emphatic), [
           ['text-emphasis', script.key === 'japanese' ? 'filled sesame' : 'filled dot'],
           [
             'text-emphasis-position',

@@ -6,6 +6,7 @@ import { changeWidth } from '../scale/sizeAt';
 import { narrowDocument } from '../style/documentAt';
 import { documentInLanguage, siteLanguages, type SetLanguage } from '../style/inLanguage';
 import { cssRule, indent } from './css';
+import { inLanguage } from './inLanguage';
 import {
   changedSizeProperties,
   occasionProperties,
@@ -26,8 +27,6 @@ export function changedSizes(document: ProjectDocument, root = ':root'): string 
   const width = changeWidth(document.scale);
   return `@media (min-width: ${width}px) {\n${indent(cssRule(root, properties))}}\n`;
 }
-
-const inLanguage = ({ tag }: SetLanguage): string => `:lang(${tag})`;
 
 /** Tokens that a language can change. */
 const tokensOf = (document: ProjectDocument, fallback: FallbackPlan): CustomProperty[] => [
@@ -69,9 +68,12 @@ function differingLanguages(
   document: ProjectDocument,
   fallback: FallbackPlan,
 ): DifferingLanguage[] {
+  const others = siteLanguages(document)
+    .map((language) => ({ language, at: documentInLanguage(document, language) }))
+    .filter(({ at }) => at !== document);
+  if (others.length === 0) return [];
   const usual = tokensOf(document, fallback);
-  return siteLanguages(document).flatMap((language): DifferingLanguage[] => {
-    const at = documentInLanguage(document, language);
+  return others.flatMap(({ language, at }): DifferingLanguage[] => {
     const tokens = differing(tokensOf(at, planInLanguage(fallback, at)), usual);
     return tokens.length > 0 ? [{ language, at, tokens }] : [];
   });

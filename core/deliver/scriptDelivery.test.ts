@@ -3,7 +3,10 @@ import { inUnicodeRange } from '../css/unicodeRange';
 import { fallbackPlan } from '../fallback';
 import { languageOf } from '../script';
 import { scriptedDocument, seatedDocument } from '../testing/documents';
+import { applyChange } from '../change';
 import { deliveryPlan, filesNow, stylesheet, type DeliveryEvidence } from '.';
+import { designTokens } from './designTokens';
+import { readTokens } from './reading';
 import { LETTERS_A_FILE, laterLetters, siteLetters } from './laterLetters';
 import { languageTokens } from './languages';
 
@@ -166,5 +169,29 @@ describe('files of a script of many letters', () => {
     const several = siteLetters(letters.slice(0, 2 * LETTERS_A_FILE + 1), ['ja']);
     expect(several).toHaveLength(3);
     expect(several.flat().sort()).toEqual(letters.slice(0, 2 * LETTERS_A_FILE + 1).sort());
+  });
+});
+
+describe('tokens of a site in several scripts', () => {
+  const written = (document = scriptedDocument()) =>
+    designTokens(document, fallbackPlan(document, {}));
+
+  test('are read back as they were written', () => {
+    const document = { ...scriptedDocument(), byLanguage: { ar: { lineHeight: 1.3 } } };
+    const { patch, unused } = readTokens(scriptedDocument(), written(document));
+    expect(unused).toEqual([]);
+    const after = applyChange(scriptedDocument(), patch).document;
+    expect(after.voices['text']?.scripts).toEqual(document.voices['text']?.scripts);
+    expect(after.byLanguage).toEqual(document.byLanguage);
+    expect(written(after)).toBe(written(document));
+  });
+
+  test('name a family that is not in the case, and leave its script out', () => {
+    const without = seatedDocument();
+    const { patch, unused } = readTokens(without, written());
+    expect(unused.map(({ why }) => why)).toContain(
+      'Noto Naskh Arabic is not in the case: the voice stays without it',
+    );
+    expect(applyChange(without, patch).document.voices['text']?.scripts).toBeUndefined();
   });
 });

@@ -145,6 +145,22 @@ function voiceIn(voice: Voice, { script }: SetLanguage): Voice {
 const entriesOf = <T>(parts: Record<string, T>, change: (part: T) => T): Record<string, T> =>
   Object.fromEntries(Object.entries(parts).map(([key, part]) => [key, change(part)]));
 
+/** Whether anything that styles say is something else in a language. */
+const changesStyles = ({ setting, script }: SetLanguage): boolean =>
+  setting.lineHeight !== 1 ||
+  setting.size !== 1 ||
+  setting.measure !== 1 ||
+  setting.spacing !== 'kept' ||
+  setting.emphasis !== 'italic' ||
+  setting.justified !== 'justify' ||
+  setting.hyphenation !== undefined ||
+  !script.capitals;
+
+/** Whether a project is another for text in a language. */
+const changesAnything = (document: ProjectDocument, language: SetLanguage): boolean =>
+  changesStyles(language) ||
+  Object.values(document.voices).some((voice) => voiceIn(voice, language) !== voice);
+
 const inLanguage = onceFor((document: ProjectDocument) => {
   const known = new Map<string, ProjectDocument>();
   return (language: SetLanguage): ProjectDocument => {
@@ -152,6 +168,7 @@ const inLanguage = onceFor((document: ProjectDocument) => {
     const before = known.get(id);
     if (before) return before;
     const { setting } = language;
+    if (!changesAnything(document, language)) return document;
     const made = {
       ...document,
       voices: entriesOf(document.voices, (voice) => voiceIn(voice, language)),
@@ -177,7 +194,10 @@ const inLanguage = onceFor((document: ProjectDocument) => {
   };
 });
 
-/** The project as it is for text in a language: what holds there is what its styles, scale and voices say. */
+/**
+ * The project as it is for text in a language: what holds there is what its styles, scale and voices say. The project
+ * itself where nothing is another.
+ */
 export const documentInLanguage = (
   document: ProjectDocument,
   language: SetLanguage,

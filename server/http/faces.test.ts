@@ -364,12 +364,12 @@ describe('measuring the library', () => {
     while (at.state === 'measuring') at = await report();
     expect(at.state).toBe('stopped');
 
-    const all = until(77);
+    const all = until(111);
     await request(own.app).post(measures).expect(202);
     await all;
     const rest = await report(first.done);
-    expect(rest.of).toBe(77);
-    expect(first.done + rest.families.length).toBe(77);
+    expect(rest.of).toBe(111);
+    expect(first.done + rest.families.length).toBe(111);
     const literata = (await report()).families.find(({ id }) => id === 'literata');
     expect(literata?.measures?.italic).toBe('drawn');
     await request(own.app).get(`${measures}?after=x`).expect(400);

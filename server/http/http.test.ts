@@ -447,7 +447,7 @@ describe('the foundry', () => {
     const { body } = await allow(id);
     expect(body).toMatchObject({ foundry: { allowedBy: 'Ása' } });
     const { body: families } = await api().get(`/api/v1/projects/${id}/foundry/families`);
-    expect((families as unknown[]).length).toBe(77);
+    expect((families as unknown[]).length).toBe(111);
   });
 
   test('gives the faces picked, whole, and delivers variable ones cut to the weights picked', async () => {

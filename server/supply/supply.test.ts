@@ -23,8 +23,8 @@ const client = () => server.services.foundry;
 describe('the client of the foundry', () => {
   test('lists every family over all pages', async () => {
     const families = await client().families();
-    expect(families).toHaveLength(77);
-    expect(new Set(families.map(({ id }) => id)).size).toBe(77);
+    expect(families).toHaveLength(111);
+    expect(new Set(families.map(({ id }) => id)).size).toBe(111);
   });
 
   test('asks again after a failure, and gives up with what to do', async () => {

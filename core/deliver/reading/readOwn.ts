@@ -33,16 +33,35 @@ export function readOwn(
   const unused: Unused[] = [];
   const familyCalled = (name: unknown): string | null =>
     Object.entries(document.case).find(([, family]) => family.name === name)?.[0] ?? null;
+  /** The families of a voice's further scripts that are in the case; undefined where it has none. */
+  const seatsOf = ({ path }: Token, seats: unknown): Record<string, object> | undefined => {
+    if (!isPlainObject(seats)) return undefined;
+    const found = Object.entries(seats).flatMap(([script, seat]): [string, object][] => {
+      if (!isPlainObject(seat)) return [];
+      const key = familyCalled(seat['family']);
+      if (key !== null) return [[script, { ...seat, family: key }]];
+      unused.push({
+        path: `${path}.${script}`,
+        why: `${String(seat['family'])} is not in the case: the voice stays without it`,
+      });
+      return [];
+    });
+    return found.length > 0 ? Object.fromEntries(found) : undefined;
+  };
   const voices = groupOf(tree, 'font').map(([key, token]): [string, object] => {
-    const { family: name, ...rest } = ownOf(token);
+    const { family: name, scripts: seats, ...rest } = ownOf(token);
     const family = familyCalled(name);
+    const scripts = seatsOf(token, seats);
     if (typeof name === 'string' && family === null) {
       unused.push({
         path: token.path,
         why: `${name} is not in the case: the voice stays without it`,
       });
     }
-    return [key, { name: token.description ?? key, family, ...rest }];
+    return [
+      key,
+      { name: token.description ?? key, family, ...rest, ...(scripts ? { scripts } : {}) },
+    ];
   });
   const colours = groupOf(tree, 'colour').map(([key, token]): [string, object] => {
     const { light, dark } = ownOf(token);
@@ -66,7 +85,7 @@ export function readOwn(
     styles: inOrder(styles),
     elements: inOrder(elements),
   };
-  const beside = (['narrowBelow', 'widths', 'print'] as const).filter(
+  const beside = (['narrowBelow', 'widths', 'print', 'byLanguage'] as const).filter(
     (name) => own[name] !== undefined,
   );
   return {

@@ -257,5 +257,5 @@ export const scriptStacks = {
   removeName: (name: Said) => `Remove ${name}`,
   add: 'Add a local font',
   addFor: (script: Said) => `Add a local font for ${script}`,
-  proposed: 'Take those proposed',
+  proposed: 'Use those proposed',
 };
