@@ -9,12 +9,13 @@ import { ENGINES } from './engine';
 import { liveSheets } from './liveSheet';
 import { differenceOf, measuring, type Difference, type Measured } from './measured';
 import { withPlatformFonts } from './platformFonts';
+import { scriptsInEngines } from './scripts';
 import { serveInTwo } from './siteInTwo';
 import { verifyingIn, type Outcome } from './verified';
 
 /**
  * Opens the bundle in three engines: in each of its forms in a bare page, whose every text element is held to
- * the project; a large first letter; the live sheet on a running page; and the sample's pages at three widths, in the web faces and in what stands in for them, and
+ * the project; a large first letter; the live sheet on a running page; scripts beside one another; and the sample's pages at three widths, in the web faces and in what stands in for them, and
  * how the one differs from the other.
  */
 
@@ -84,7 +85,11 @@ async function verifyForms(lettera: RunningLettera): Promise<number> {
 }
 
 const lettera = await startLettera();
-let failed = (await verifyForms(lettera)) + (await dropCaps(lettera)) + (await liveSheets(lettera));
+let failed =
+  (await verifyForms(lettera)) +
+  (await dropCaps(lettera)) +
+  (await liveSheets(lettera)) +
+  (await scriptsInEngines());
 const site = await serveInTwo(lettera);
 try {
   for (const [platform, fonts] of Object.entries(PLATFORM_FONTS)) {
