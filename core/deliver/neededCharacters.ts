@@ -56,8 +56,14 @@ export const LOAN_LETTERS = Array.from({ length: 0x40 }, (_, i) => String.fromCo
 
 /** Scripts whose letters a site needs by its languages alone, and not beside them. */
 const ALPHABETS = new Set(['latin', 'greek', 'cyrillic']);
-/** What a script has beside its letters: marks, figures and punctuation. */
-const BESIDE_LETTERS = /[\p{M}\p{N}\p{P}]/u;
+/** What a script has beside its letters: marks, figures, punctuation, and what joins letters or keeps them apart. */
+const BESIDE_LETTERS = /[\p{M}\p{N}\p{P}\p{Cf}]/u;
+
+/** Whether a letter is another way to write known ones with a mark: some keyboards give one, some the other. */
+function isAlsoWritten(letter: string, known: ReadonlySet<string>): boolean {
+  const apart = [...letter.normalize('NFD')];
+  return apart.length > 1 && apart.every((one) => known.has(one) || /\p{M}/u.test(one));
+}
 const LAST_OF_PLANE = 0xffff;
 
 const charactersOf = onceFor((script: Script): readonly string[] =>
@@ -79,7 +85,9 @@ function besideText(text: string, alphabets: string): string[] {
     const isWritten = own.length > 0 || [...known].some((one) => script.has.test(one));
     if (!isWritten) return [];
     const isKnown = own.every((one) => known.has(one));
-    return charactersOf(script).filter((one) => !isKnown || BESIDE_LETTERS.test(one));
+    return charactersOf(script).filter(
+      (one) => !isKnown || BESIDE_LETTERS.test(one) || isAlsoWritten(one, known),
+    );
   });
 }
 

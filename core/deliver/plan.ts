@@ -244,8 +244,10 @@ class Planner {
     const reading = this.#files.readingOf(file.sha256);
     const needed = charactersOfCopy(this.document, familyKey) ?? this.#needed;
     const wanted = this.#wantedOf(font);
+    const limits = letters === 'needed' ? use : null;
     if (needed && lettersIn(wanted).length === 0) {
-      this.leftOut.push({ ...font, why: 'no-characters' });
+      if (!this.#addLater(font, reading, limits, wanted))
+        this.leftOut.push({ ...font, why: 'no-characters' });
       return;
     }
     if (needed && this.#isHeldByOthers(font)) {
@@ -257,7 +259,6 @@ class Planner {
       this.uncut.add(family.name);
       return this.#files.packed(font, reading);
     }
-    const limits = letters === 'needed' ? use : null;
     if (!needed) {
       this.#files.smallest(
         waysOf(font, reading, limits, { characters: null, features: this.#features }),
@@ -276,8 +277,7 @@ class Planner {
       const characters = unicodeRange === reading.characters ? null : unicodeRange;
       this.#files.smallest(waysOf(part, reading, limits, { characters, features: this.#features }));
     }
-    if (letters === 'needed' && family.onlyFor === undefined)
-      this.#addLater(font, reading, limits, wanted);
+    this.#addLater(font, reading, limits, wanted);
   }
 
   /** A part as it is, or where it has more letters of a script of many than a page should fetch, in several. */
@@ -293,19 +293,24 @@ class Planner {
     }));
   }
 
-  /** Plans files for letters of a script of many that pages may have later, which none has now. */
+  /**
+   * Plans files for letters of a script of many that pages may have later, which none has now.
+   * @returns whether there are any
+   */
   #addLater(
     font: DeliveredFont,
-    reading: Reading,
+    reading: Reading | undefined,
     limits: FaceUse | null,
     wanted: readonly number[],
-  ): void {
-    const { familyKey, file } = font;
+  ): boolean {
+    const { familyKey, family, file } = font;
     const scripts = largeScripts(this.document, familyKey);
-    if (scripts.size === 0) return;
+    if (!reading || scripts.size === 0 || family.onlyFor !== undefined) return false;
+    if (embeddingRights(reading.fsType).forbidsSubsetting) return false;
     const range = servedRange(this.document, familyKey, file.unicodeRange);
     const has = new Set(pointsOf(sharedUnicodeRange(range, reading.characters ?? null)));
-    laterLetters(this.document, scripts, has, new Set(wanted)).forEach((points, i) => {
+    const groups = laterLetters(this.document, scripts, has, new Set(wanted));
+    groups.forEach((points, i) => {
       const characters = formatUnicodeRange(points);
       const part = {
         ...font,
@@ -316,6 +321,7 @@ class Planner {
         { isLater: true },
       );
     });
+    return groups.length > 0;
   }
 
   /**

@@ -6,6 +6,7 @@ import { scriptedDocument, seatedDocument } from '../testing/documents';
 import { applyChange } from '../change';
 import { deliveryPlan, filesNow, stylesheet, type DeliveryEvidence } from '.';
 import { designTokens } from './designTokens';
+import { neededCharacters } from './neededCharacters';
 import { readTokens } from './reading';
 import { LETTERS_A_FILE, laterLetters, siteLetters } from './laterLetters';
 import { languageTokens } from './languages';
@@ -143,6 +144,12 @@ describe('files of a script of many letters', () => {
     }
   });
 
+  test('a site that has none of its letters yet has files for all of them', () => {
+    const files = japanese('The light');
+    expect(files.length).toBeGreaterThan(8);
+    expect(files.every(({ isLater }) => isLater)).toBe(true);
+  });
+
   test('none for later where the delivery has them not, nor where the site has no such language', () => {
     const without = scriptedDocument();
     without.delivery.laterLetters = false;
@@ -193,5 +200,27 @@ describe('tokens of a site in several scripts', () => {
       'Noto Naskh Arabic is not in the case: the voice stays without it',
     );
     expect(applyChange(without, patch).document.voices['text']?.scripts).toBeUndefined();
+  });
+});
+
+describe('the characters of a script', () => {
+  const needed = (language: string) =>
+    neededCharacters({ ...seatedDocument(), languages: ['en', language] }, { copy: '' });
+  const has = (language: string, letters: string) =>
+    [...letters].every((one) => needed(language)?.has(one.codePointAt(0) ?? 0));
+
+  test('are those of its language with marks, figures, stops, joiners and both ways to write a letter', () => {
+    expect(has('hi', 'कखग१२।\u200d\u200c')).toBe(true);
+    // A letter with a dot below, as one character.
+    expect(has('hi', '\u095b\u095d')).toBe(true);
+    expect(has('ar', 'ابت،؟٠١\u200c\u064b')).toBe(true);
+    // Letters of other languages of the script come with text that has them.
+    expect(has('ar', 'ڈ')).toBe(false);
+    expect(has('ur', 'ڈ')).toBe(true);
+  });
+
+  test('are none of a script that the site has not, and no letters of one of thousands', () => {
+    expect(has('hi', 'ا')).toBe(false);
+    expect(has('ja', '灯')).toBe(false);
   });
 });
