@@ -5,5 +5,5 @@ import Textarea from 'primevue/textarea';
 </script>
 
 <template>
-  <Textarea class="l-field" size="small" autocomplete="off" />
+  <Textarea class="l-field" size="small" autocomplete="off" dir="auto" />
 </template>

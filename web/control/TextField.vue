@@ -5,5 +5,5 @@ import InputText from 'primevue/inputtext';
 </script>
 
 <template>
-  <InputText class="l-field" size="small" autocomplete="off" />
+  <InputText class="l-field" size="small" autocomplete="off" dir="auto" />
 </template>
