@@ -52,9 +52,9 @@ export function welcomeDocument(): ProjectDocument {
 
 const TITLES: Readonly<Record<string, string>> = {
   en: 'Welcome',
-  ar: 'أهلًا بكم',
-  ja: 'ようこそ',
-  hi: 'स्वागत',
+  ar: 'Welcome in Arabic',
+  ja: 'Welcome in Japanese',
+  hi: 'Welcome in Hindi',
 };
 
 /** The Trust's page of welcome in each of its languages. */

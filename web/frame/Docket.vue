@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { docket as say } from './words';
-import { totalBytes } from '@lettera/core/deliver';
+import { filesNow, totalBytes } from '@lettera/core/deliver';
 import { pairSeatsOf, siteName } from '@lettera/core/document';
 import { candidateError, localName, voiceFallback } from '@lettera/core/fallback';
 import { computed, defineAsyncComponent, ref } from 'vue';
@@ -78,7 +78,7 @@ const decisions = computed<Record<StageKey, Decision[]>>(() => {
   const families = Object.entries(document.case);
   const { small, large } = document.scale;
   const seated = Object.entries(document.voices).filter(([, { family }]) => family);
-  const { files } = plans.settledDelivery(document);
+  const files = filesNow(plans.settledDelivery(document));
   const bytes = totalBytes(files);
   return {
     stock: [{ text: stockDecision.value }],

@@ -14,6 +14,7 @@ import DoButton from '../../control/DoButton.vue';
 import { percent } from '../../control/figures';
 import FiguresTable from '../../control/FiguresTable.vue';
 import PickOne from '../../control/PickOne.vue';
+import { useFallbacks } from '../../store/fallbacks';
 import { usePlans } from '../../store/plans';
 import { useProject } from '../../store/project';
 import { scriptStacks as say } from './words';
@@ -23,6 +24,7 @@ const props = defineProps<{ document: ProjectDocument; voice: string }>();
 
 const project = useProject();
 const plans = usePlans();
+const fallbacks = useFallbacks();
 
 const stacks = computed(() =>
   voiceFallback(plans.fallbackOf(props.document), props.voice).scripts.map((stack) => {
@@ -45,7 +47,9 @@ const stacks = computed(() =>
             ? say.within(percent(candidateError(tuned), 2))
             : large
               ? say.squares
-              : say.notMeasured,
+              : fallbacks.state === 'ready'
+                ? say.notMeasured
+                : say.fitting,
           isTuned: tuned !== undefined || large,
         };
       }),

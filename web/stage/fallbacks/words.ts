@@ -249,6 +249,7 @@ export const scriptStacks = {
   within: (error: Said) => `within ${error}`,
   squares: 'as wide: each letter fills the em',
   notMeasured: 'set as it is: no open font has its widths',
+  fitting: 'being fitted …',
   earlier: (name: Said) => `Move ${name} up`,
   later: (name: Said) => `Move ${name} down`,
   itFirst: 'It is the first',
