@@ -19,7 +19,7 @@ import { faceUses, type FaceUse } from './faceUse';
 import { laterLetters, siteLetters } from './laterLetters';
 import { featuresUsed } from './featuresUsed';
 import { charactersOfCopy, neededCharacters } from './neededCharacters';
-import { SCRIPTS } from '../script';
+import { SCRIPTS, scriptOf } from '../script';
 import { servedRange } from '../style/served';
 import { isMark, splitByScript } from './scripts';
 import { waysOf, type Way } from './ways';
@@ -124,7 +124,9 @@ function marksOn(
 const largeScripts = ({ voices }: ProjectDocument, familyKey: string): ReadonlySet<string> =>
   new Set(
     Object.values(voices).flatMap(({ family, scripts = {} }) => [
-      ...Object.entries(scripts).flatMap(([key, seat]) => (seat.family === familyKey ? [key] : [])),
+      ...Object.entries(scripts).flatMap(([key, seat]) =>
+        seat.family === familyKey && scriptOf(key)?.large ? [key] : [],
+      ),
       ...(family === familyKey
         ? SCRIPTS.filter(({ key, large }) => large && !scripts[key]).map(({ key }) => key)
         : []),
@@ -285,11 +287,17 @@ class Planner {
     part: { script: string; unicodeRange: string },
     familyKey: string,
   ): { script: string; unicodeRange: string }[] {
-    if (largeScripts(this.document, familyKey).size === 0) return [part];
-    const groups = siteLetters(pointsOf(part.unicodeRange), this.document.languages);
-    return groups.map((points, i) => ({
+    const large = [...largeScripts(this.document, familyKey)].flatMap((key) => scriptOf(key) ?? []);
+    const isOfMany = (point: number) =>
+      large.some(({ has }) => has.test(String.fromCodePoint(point)));
+    const points = large.length > 0 ? pointsOf(part.unicodeRange) : [];
+    const [first = [], ...more] = siteLetters(points.filter(isOfMany), this.document.languages);
+    if (more.length === 0) return [part];
+    // Letters that may be joined with one another, and marks, stay in one file.
+    const groups = [[...points.filter((point) => !isOfMany(point)), ...first], ...more];
+    return groups.map((group, i) => ({
       script: i === 0 ? part.script : `${part.script}-site-${i + 1}`,
-      unicodeRange: formatUnicodeRange(points),
+      unicodeRange: formatUnicodeRange(group),
     }));
   }
 

@@ -150,6 +150,37 @@ describe('files of a script of many letters', () => {
     expect(files.every(({ isLater }) => isLater)).toBe(true);
   });
 
+  test('letters that join are never parted, however many they are, and Latin ones neither', () => {
+    const arabic = Array.from({ length: 0x100 }, (_, i) => String.fromCodePoint(0x600 + i)).join(
+      '',
+    );
+    const more = Array.from({ length: 0x1b0 }, (_, i) => String.fromCodePoint(0x100 + i)).join('');
+    const document = scriptedDocument();
+    for (const key of ['naskh', 'literata']) {
+      for (const { files } of document.case[key]?.faces ?? []) {
+        for (const file of files) file.unicodeRange = 'U+0000-08FF';
+      }
+    }
+    const all = evidence(arabic + more);
+    const readings = Object.fromEntries(
+      Object.entries(all.readings).map(([sha256, one]) => [
+        sha256,
+        { ...one, characters: 'U+0000-08FF' },
+      ]),
+    );
+    const { files } = deliveryPlan(document, { ...all, readings });
+    for (const key of ['naskh', 'literata']) {
+      const scripts = files
+        .filter(({ familyKey }) => familyKey === key)
+        .map(({ file }) => file.script);
+      expect(scripts.filter((script) => script.includes('-site-'))).toEqual([]);
+    }
+    const { readings: japaneseToo } = evidence('');
+    const many = (languageOf('ja')?.characters ?? '').slice(0, 500);
+    const parted = deliveryPlan(scriptedDocument(), { ...evidence(many), readings: japaneseToo });
+    expect(parted.files.some(({ file }) => file.script === 'japanese-site-2')).toBe(true);
+  });
+
   test('none for later where the delivery has them not, nor where the site has no such language', () => {
     const without = scriptedDocument();
     without.delivery.laterLetters = false;

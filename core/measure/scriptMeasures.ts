@@ -1,7 +1,6 @@
 import { boxOf, type Outline } from '../font/outline';
 import type { Shaper } from '../font/shape';
-import { SCRIPTS, type BodyHeight, type Script } from '../script';
-import { LANGUAGES } from '../script';
+import { LANGUAGES, SCRIPTS, type BodyHeight, type Script } from '../script';
 import { inkUpward, lengthOf } from './scan';
 import { strokeRange } from './strokes';
 
