@@ -9,6 +9,14 @@ const pointOf = (letter: string): number => letter.codePointAt(0) ?? 0;
 /** Letters that a site can have in one file: more are parted, so that a page does not fetch those of all others. */
 const MOST_IN_ONE = 2 * LETTERS_A_FILE;
 
+const pointsFrom = (from: number, to: number): number[] =>
+  Array.from({ length: to - from + 1 }, (_, i) => from + i);
+
+/** Stops, brackets and full-width forms, which no table of letters has and any text may: CJK Symbols, and FF01 to FF60. */
+const PUNCTUATION = [...pointsFrom(0x3000, 0x303f), ...pointsFrom(0xff01, 0xff60)].filter(
+  (point) => !/\p{L}/u.test(String.fromCodePoint(point)),
+);
+
 const inFiles = (points: readonly number[]): number[][] =>
   Array.from({ length: Math.ceil(points.length / LETTERS_A_FILE) }, (_, i) =>
     points.slice(i * LETTERS_A_FILE, (i + 1) * LETTERS_A_FILE),
@@ -53,7 +61,10 @@ export function laterLetters(
     if (!language || !script?.large || !scripts.has(script.key)) continue;
     const free = (points: readonly number[]) =>
       points.filter((point) => has.has(point) && !given.has(point));
-    const common = free([...(COMMON_LETTERS[language.tag] ?? '')].map(pointOf));
+    const common = free([
+      ...PUNCTUATION,
+      ...[...(COMMON_LETTERS[language.tag] ?? '')].map(pointOf),
+    ]);
     for (const point of common) given.add(point);
     const rest = free([...language.characters].map(pointOf)).sort((a, b) => a - b);
     for (const point of rest) given.add(point);

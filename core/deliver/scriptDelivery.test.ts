@@ -144,8 +144,12 @@ describe('files of a script of many letters', () => {
     }
   });
 
-  test('a site that has none of its letters yet has files for all of them', () => {
+  test('a site that has none of its letters yet has files for all of them, and for its stops', () => {
     const files = japanese('The light');
+    for (const stop of '。、「」『』（）！') {
+      const point = stop.codePointAt(0) ?? 0;
+      expect(files.filter(({ file }) => inUnicodeRange(file.unicodeRange, point))).toHaveLength(1);
+    }
     expect(files.length).toBeGreaterThan(8);
     expect(files.every(({ isLater }) => isLater)).toBe(true);
   });
