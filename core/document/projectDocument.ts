@@ -51,6 +51,8 @@ const LANGUAGE_KEY = /^[a-z]{2,3}(-[a-z0-9]{2,8})*$/;
 
 /** Most local fonts, and most plain names, of a stack. */
 export const MOST_FALLBACKS = 12;
+/** Languages of a site. */
+export const MOST_LANGUAGES = 30;
 
 /** How the fallback faces of a voice are tuned, by method and by limit. */
 export class VoiceFitting {
@@ -350,13 +352,13 @@ export class ProjectDocument {
   /** BCP 47 language tags. */
   @IsArray()
   @ArrayMinSize(1)
-  @ArrayMaxSize(30)
+  @ArrayMaxSize(MOST_LANGUAGES)
   @Matches(LANGUAGE, { each: true, message: 'must be BCP 47 language tags' })
   languages!: string[];
 
   /** How text in some of them is set otherwise, by the tag in small letters. */
   @MayBeLeftOut()
-  @PartsByKey(() => LanguageSetting, { key: LANGUAGE_KEY, most: 30 })
+  @PartsByKey(() => LanguageSetting, { key: LANGUAGE_KEY, most: MOST_LANGUAGES })
   byLanguage?: Record<string, LanguageSetting>;
 
   /** What the line-up sets in every face. */

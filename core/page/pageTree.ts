@@ -49,7 +49,17 @@ export function seenIn<Node>(tree: PageTree<Node>, node: Node): Omit<Seen<Node>,
     classes: (tree.attribute(node, 'class') ?? '').split(/\s+/).filter(Boolean),
     role: tree.attribute(node, 'role'),
     place: place === null ? null : tree.tag(place),
+    language: languageAround(tree, node),
   };
+}
+
+/** What the nearest `lang` around an element says, or its own. */
+function languageAround<Node>(tree: PageTree<Node>, node: Node): string | undefined {
+  for (let around: Node | null = node; around !== null; around = tree.parent(around)) {
+    const said = tree.attribute(around, 'lang');
+    if (said !== null) return said.trim() || undefined;
+  }
+  return undefined;
 }
 
 /** An element as people name it: its tag, and its first class. */

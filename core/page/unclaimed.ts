@@ -9,6 +9,8 @@ export interface Seen<Node> {
   role: string | null;
   /** The nearest part of a page that it stands in: `header`, `nav`, `main`, `aside`, `footer`; null for none. */
   place: string | null;
+  /** What the page says that its text is in; undefined where it does not. HTML §3.2.6.2. */
+  language?: string | undefined;
   text: string;
 }
 

@@ -13,7 +13,9 @@ import {
   STOCK_ENDS,
   type Stock,
   type StockFace,
+  type StockText,
 } from './stock';
+import { mainScript, writtenIn } from './written';
 
 /** How a family stands on a site. */
 export type FamilyState =
@@ -124,14 +126,45 @@ function spellingOf(name: string, declared: readonly string[]): string | null {
   return local !== null && plain(local) !== plain(name) ? local : null;
 }
 
+const isSame = (one: StockFace, other: StockFace): boolean =>
+  one.weight === other.weight &&
+  one.style === other.style &&
+  one.unicodeRange === other.unicodeRange &&
+  one.file === other.file;
+
+/**
+ * The family that a text goes by: that which it asks for first; for text in another script than the site's first,
+ * which stacks of all scripts have further down, that which draws it.
+ */
+function familyOf(
+  stock: Stock,
+  text: StockText,
+  main: string,
+  declared: readonly string[],
+): string {
+  const { stack, face } = lookOf(stock, text, 'wide');
+  const isSet = provenanceAt(stock, text, 'wide', 'font-family').source.by !== 'nothing';
+  if (!isSet) return UNSET;
+  const isOther = (writtenIn(text)?.script ?? main) !== main;
+  const draws = isOther && declared.some((one) => plain(one) === plain(face ?? ''));
+  return (draws ? face : stack[0]) ?? UNSET;
+}
+
 /** The families that set a site's text or are declared on it, first those that most text asks for. */
 export function familiesOf(stock: Stock): StockFamily[] {
   const all = Math.max(1, charactersOfStock(stock));
   const faces = new Map<string, StockFace[]>();
   for (const face of stock.pages.flatMap((page) => page.faces)) {
-    faces.set(plain(face.family), [...(faces.get(plain(face.family)) ?? []), face]);
+    const known = faces.get(plain(face.family)) ?? [];
+    // Pages of a site declare the same faces, and fetch those of them that they show.
+    const others = known.filter((one) => !isSame(one, face));
+    const same = known.find((one) => isSame(one, face));
+    const shown = same?.state === 'loaded' ? same : face;
+    faces.set(plain(face.family), [...others, shown]);
   }
   const declared = [...faces.values()].flatMap(([first]) => (first ? [first.family] : []));
+
+  const main = mainScript(stock);
 
   interface Found extends Pick<StockFamily, 'name' | 'characters' | 'texts'> {
     shownBy: Map<string | null, number>;
@@ -145,8 +178,7 @@ export function familiesOf(stock: Stock): StockFamily[] {
       const { face } = lookOf(stock, text, end);
       if (face !== null) shown.add(plain(face));
     }
-    const isSet = provenanceAt(stock, text, 'wide', 'font-family').source.by !== 'nothing';
-    const name = isSet ? (look.stack[0] ?? UNSET) : UNSET;
+    const name = familyOf(stock, text, main, declared);
     const known = found.get(plain(name)) ?? {
       name,
       characters: 0,

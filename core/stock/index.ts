@@ -37,13 +37,14 @@ export { bodySize, fightsOf, roleOfText, type Fight, type FightKind } from './fi
 export {
   foldPatch,
   foldStock,
-  movesOf,
+  seatKey,
   WHOLE_FOLD,
   type Fold,
   type FoldChoice,
   type SiteView,
   type StockView,
 } from './fold/fold';
+export { movesOf } from './fold/foldMoves';
 export {
   proposeFold,
   stockFacts,
@@ -65,5 +66,6 @@ export {
   type StockKind,
   type Unfolded,
 } from './fold/foldStyles';
-export type { FoldedVoice } from './fold/foldVoices';
+export { seatsOf, type FoldedSeat, type FoldedVoice } from './fold/foldVoices';
+export { languagesOfStock, mainScript, writtenIn, type Written } from './written';
 export { movesTogether, type MovedText, type Moves } from './moves';

@@ -100,6 +100,8 @@ export interface StockText {
   place: string | null;
   /** The nearest text around it, by its number in the stock: it stands in the midst of that. Null for none. */
   within: number | null;
+  /** What the page says it is in, as BCP 47 has it; left out where it does not say. */
+  language?: string;
   /** How it begins. */
   words: string;
   /** Characters of its own text, blanks as one. */

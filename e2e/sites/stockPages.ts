@@ -7,7 +7,7 @@ const require = createRequire(import.meta.url);
 /** Files of a site by their paths; its page is the first. */
 export type SiteFiles = Record<string, string | Buffer>;
 
-const packaged = (name: string, path: string): Buffer =>
+export const packaged = (name: string, path: string): Buffer =>
   readFileSync(join(dirname(require.resolve(`${name}/package.json`)), path));
 
 const head = (title: string, ...links: string[]): string =>

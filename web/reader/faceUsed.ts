@@ -31,10 +31,11 @@ export class LetterFinder {
     if (known !== undefined) return known;
     const widths = PROBES.map((probe) => this.#width(`"${family}", ${probe}`, letter, style));
     const bare = PROBES.map((probe) => this.#width(probe, letter, style));
-    const same = widths.every((width) => Math.abs(width - (widths[0] ?? 0)) < 0.01);
-    // A letter that all of the probes draw as wide tells nothing by its width being the same.
-    const telling = bare.some((width) => Math.abs(width - (bare[0] ?? 0)) >= 0.01);
-    const draws = same && (telling || Math.abs((widths[0] ?? 0) - (bare[0] ?? 0)) >= 0.01);
+    const [wide = 0] = widths;
+    const isWide = (width: number) => Math.abs(width - wide) < 0.01;
+    // Where several probes draw it as wide, that is how the system draws what no family of a stack has: Georgian, say,
+    // behind a Latin family, whatever stands there. Where each has its own, all being one is the family's doing.
+    const draws = widths.every(isWide) && bare.filter(isWide).length < 2;
     this.#known.set(key, draws);
     return draws;
   }

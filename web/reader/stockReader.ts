@@ -144,10 +144,11 @@ export async function readPageInto(
   for (const [element, node] of textElementsOf(page).entries()) {
     await breather.pause(stopped);
     const text = ownText(node);
-    const { tag, classes, role, place } = seen(node);
+    const { tag, classes, role, place, language } = seen(node);
     const words = wordsOf(text);
     const characters = [...text].length;
-    const kept = { node, text, element, tag, classes, role, place, words, characters };
+    const said = language ? { language } : {};
+    const kept = { node, text, element, tag, classes, role, place, ...said, words, characters };
     texts.push({ ...kept, at: {}, isSeen: false });
   }
   const root = { narrow: USUAL_ROOT, wide: USUAL_ROOT };

@@ -5,7 +5,8 @@ import { MOST_PARTS, type ProjectDocument } from '../../document/projectDocument
 import { resolveInUse } from '../../style/resolve';
 import type { Stock } from '../stock';
 import { rule, stockOf, type MadeText } from '../testing/stockOf';
-import { foldPatch, foldStock, movesOf, WHOLE_FOLD, type StockView } from './fold';
+import { foldPatch, foldStock, WHOLE_FOLD, type StockView } from './fold';
+import { movesOf } from './foldMoves';
 import { proposeFold, stockFacts } from './proposal';
 import { movesTogether, type MovedText } from '../moves';
 import { resolveElement } from '../../style';

@@ -3,6 +3,7 @@ import type { Patch } from '../../document/patch';
 import { freeKey } from '../../document/faces';
 import { widthInWords } from '../../document/occasion';
 import {
+  MOST_LANGUAGES,
   MOST_WIDTHS,
   type Colour,
   type ProjectDocument,
@@ -12,10 +13,7 @@ import {
 } from '../../document/projectDocument';
 import type { Scale } from '../../document/scale';
 import { crossingsOf } from '../../scale/crossing';
-import { stepSizeAt } from '../../scale/sizeAt';
 import { stepsOf } from '../../scale/steps';
-import { resolveInUse } from '../../style/resolve';
-import { movesTogether, type MovedText, type Moves } from '../moves';
 import { lookOf, type Stock, type StockText } from '../stock';
 import type { SiteBreak } from '../widths';
 import { bodySize, roleOfText } from '../fights';
@@ -35,7 +33,17 @@ import {
   type StockKind,
   type StyleTolerance,
 } from './foldStyles';
-import { foldVoices, voicePart, voicesOfProject, type FoldedVoices } from './foldVoices';
+import { foldScripts, type FoldedScripts } from './foldScripts';
+import {
+  foldVoices,
+  voicePart,
+  voicesOfProject,
+  type FoldedSeat,
+  type FoldedVoice,
+  type FoldedVoices,
+} from './foldVoices';
+import { languagesOfStock } from '../written';
+import { scriptOfTag } from '../../script';
 import { ROOT_SIZE } from '../../scale/lengths';
 
 /** What is known of a site beside its stock: its kinds of text, and what selectors meet. */
@@ -58,7 +66,7 @@ export interface FoldChoice {
   styles: boolean;
   limits: FoldLimits;
   tolerance: StyleTolerance;
-  /** Families by the keys of the voices that a person gives them; those that go by their names otherwise. */
+  /** Families by the keys of the voices, and of the seats in them, that a person gives them; those that go by their names otherwise. */
   families: Readonly<Record<string, string | null>>;
   /** The scale that a person wants; the one that is found when null. */
   series: GivenSeries | null;
@@ -91,6 +99,10 @@ export interface Fold {
   styles: FoldedStyles;
   /** Widths at which the site sets type otherwise. */
   widths: readonly SiteBreak[];
+  /** What is written in other scripts than the site's first. */
+  scripts: FoldedScripts;
+  /** The languages that its pages say they are in, that of most text first. */
+  languages: readonly string[];
   choice: FoldChoice;
 }
 
@@ -102,9 +114,11 @@ function rootOf({ pages }: Stock): number | null | undefined {
   return first === ROOT_SIZE ? undefined : first;
 }
 
-export const sizesOf = (stock: Stock): SizeShare[] => {
+/** The sizes of a site's texts, each once. @param without numbers of texts that are sized as others are */
+export const sizesOf = (stock: Stock, without: { has(number: number): boolean }): SizeShare[] => {
   const found = new Map<string, SizeShare>();
-  for (const text of stock.texts) {
+  for (const [number, text] of stock.texts.entries()) {
+    if (without.has(number)) continue;
     const [small, large] = [lookOf(stock, text, 'narrow').size, lookOf(stock, text, 'wide').size];
     const key = `${small} ${large}`;
     const known = found.get(key) ?? { small, large, characters: 0 };
@@ -144,10 +158,14 @@ export function foldStock(
   choice: FoldChoice = WHOLE_FOLD,
 ): Fold {
   const [page] = stock.pages;
-  const voices = choice.voices ? foldVoices(stock, document) : voicesOfProject(stock, document);
+  const scripts = foldScripts(stock, view.kinds);
+  const { counterparts } = scripts;
+  const voices = choice.voices
+    ? foldVoices(stock, document, scripts)
+    : voicesOfProject(stock, document);
   const scale = choice.scale
     ? foldSizes(
-        sizesOf(stock),
+        sizesOf(stock, counterparts),
         { small: page?.narrow ?? 360, large: page?.wide ?? 1280 },
         choice.limits,
         choice.series,
@@ -169,6 +187,7 @@ export function foldStock(
       voiceOf: voices.voiceOf,
       stepOf: scale?.stepOf ?? nearestStep(document),
       colourKeyOf: colours.colourKeyOf,
+      counterpartOf: (number) => counterparts.get(number)?.as ?? null,
     },
     view.meets,
     choice.tolerance,
@@ -180,6 +199,8 @@ export function foldStock(
     colours,
     styles,
     widths: breaksOfSite(stock),
+    scripts,
+    languages: languagesOfStock(stock),
     choice,
   };
 }
@@ -235,7 +256,25 @@ function widthsPatch(document: ProjectDocument, breaks: readonly SiteBreak[]): P
     : [];
 }
 
+/** Adds the languages of a site to those of a project; the first, which styles are made for, is of the site's first script. */
+function languagesPatch(document: ProjectDocument, found: readonly string[]): Patch {
+  const [first = ''] = found;
+  const scriptOf = (tag: string | undefined) => scriptOfTag(tag ?? '')?.key;
+  const isFirst = scriptOf(document.languages[0]) === scriptOf(first);
+  const all = isFirst ? [...document.languages, ...found] : [...found, ...document.languages];
+  const value = [...new Set(all)].slice(0, MOST_LANGUAGES);
+  return found.length === 0 || value.join() === document.languages.join()
+    ? []
+    : [{ op: 'replace', path: '/languages', value }];
+}
+
 const capital = (words: string): string => words.replace(/^./, (first) => first.toUpperCase());
+
+/** What a family is given for a seat by, beside the keys of voices. */
+export const seatKey = (
+  voice: Pick<FoldedVoice, 'key'>,
+  seat: Pick<FoldedSeat, 'script'>,
+): string => `${voice.key} ${seat.script}`;
 
 /** The layer that a site's own style sheets are put into, so that what is folded wins. */
 export const SITE_LAYER = 'site';
@@ -246,19 +285,21 @@ export const SITE_LAYER = 'site';
  */
 export function foldPatch(
   document: ProjectDocument,
-  { voices, scale, root, colours, styles, widths, choice }: Fold,
+  { voices, scale, root, colours, styles, widths, scripts, languages, choice }: Fold,
   pages: Readonly<Record<string, SitePage>> = {},
 ): Patch {
   const patch: Patch = [];
   const kept: Record<string, Voice> = {};
+  const given = (key: string, found: string | null): string | null =>
+    Object.hasOwn(choice.families, key) ? (choice.families[key] ?? null) : found;
   if (choice.voices) {
     voices.voices.forEach((voice, i) => {
-      const family = choice.families[voice.key];
       const name = choice.names.voices[voice.key] ?? voice.name;
       kept[voice.key] = voicePart(
         { ...voice, name },
-        family === undefined ? voice.family : family,
+        given(voice.key, voice.family),
         i + 1,
+        (seat) => given(seatKey(voice, seat), seat.family),
       );
     });
     // Styles that stay name the voices that they have now.
@@ -324,12 +365,16 @@ export function foldPatch(
         ),
       ),
       ...widthsPatch(document, widths),
+      ...(Object.keys(scripts.byLanguage).length > 0
+        ? replaced(document, 'byLanguage', { ...document.byLanguage, ...scripts.byLanguage })
+        : []),
       ...without(document, 'aside'),
       // Outside all layers, it wins over sheets in one, wherever it is linked.
       { op: 'replace', path: '/delivery/layer', value: null },
       { op: 'add', path: '/delivery/siteLayer', value: SITE_LAYER },
     );
   }
+  patch.push(...languagesPatch(document, languages));
   const added = Object.entries(pages).filter(([key]) => !document.pages?.[key]);
   if (added.length > 0) {
     patch.push(
@@ -339,51 +384,4 @@ export function foldPatch(
     );
   }
   return patch;
-}
-
-/**
- * How far texts of a stock would move by a fold, as its project has it: reckoned from styles, without the page.
- *
- * @param folded the document with the fold taken
- * @param texts numbers of those that are looked at; all that wear a style when left out
- */
-export function movesOf(
-  stock: Stock,
-  { styles }: Pick<Fold, 'styles'>,
-  folded: ProjectDocument,
-  texts?: readonly number[],
-): Moves {
-  const styleOf = new Map(
-    styles.styles.flatMap(({ key, texts: own }) => own.map((number) => [number, key] as const)),
-  );
-  const moved = (texts ?? [...styleOf.keys()]).flatMap((number): MovedText[] => {
-    const text = stock.texts[number];
-    const key = styleOf.get(number);
-    if (!text || key === undefined || !folded.styles[key]) return [];
-    const [narrow, wide] = [lookOf(stock, text, 'narrow'), lookOf(stock, text, 'wide')];
-    const { set } = folded.styles[key];
-    // What stands in the midst of text and sets no size has that of the text around it.
-    const around = set.step === undefined && styles.styles.find((one) => one.key === key)?.style;
-    const isWithin = around && around.follows === null;
-    const sized = isWithin && text.within !== null ? (styleOf.get(text.within) ?? key) : key;
-    const style = folded.styles[sized] ? resolveInUse(folded, sized) : null;
-    if (!style) return [];
-    const page = stock.pages[text.page];
-    const sizeAt = (width: number) => stepSizeAt(folded.scale, style.step.value, width);
-    const own = resolveInUse(folded, key);
-    return [
-      {
-        characters: text.characters,
-        size: Math.max(
-          Math.abs(sizeAt(page?.narrow ?? 360) - narrow.size),
-          Math.abs(sizeAt(page?.wide ?? 1280) - wide.size),
-        ),
-        weight: set.weight === undefined && isWithin ? 0 : Math.abs(own.weight.value - wide.weight),
-        turned:
-          !(set.slant === undefined && isWithin) &&
-          (own.slant.value === 'normal') !== (wide.slant === 'normal'),
-      },
-    ];
-  });
-  return movesTogether(moved);
 }

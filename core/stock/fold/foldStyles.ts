@@ -53,6 +53,8 @@ export interface SettingTerms {
   voiceOf: (text: StockText) => string;
   stepOf: (size: { small: number; large: number }) => number;
   colourKeyOf: (text: StockText) => string;
+  /** The number of the text that one in another script is set as; null for one that is set as it is. */
+  counterpartOf: (number: number) => number | null;
 }
 
 const rounded = (value: number, places: number): number => Number(value.toFixed(places)) || 0;
@@ -152,7 +154,7 @@ class Folding {
   setting(number: number): Setting {
     const known = this.#settings.get(number);
     if (known) return known;
-    const text = this.stock.texts[number];
+    const text = this.stock.texts[this.terms.counterpartOf(number) ?? number];
     if (!text) throw new RangeError('The stock has no such text');
     const setting = settingOf(this.stock, text, this.terms);
     this.#settings.set(number, setting);

@@ -5,7 +5,8 @@ import { stepSizeAt } from '../../scale/sizeAt';
 import { stepsOf, type Step } from '../../scale/steps';
 import type { Stock } from '../stock';
 import { movesTogether, type Moves } from '../moves';
-import { foldPatch, foldStock, movesOf, sizesOf, type FoldChoice } from './fold';
+import { foldPatch, foldStock, sizesOf, type Fold, type FoldChoice } from './fold';
+import { movesOf } from './foldMoves';
 import type { FoldedScale, SizeShare } from './foldSizes';
 import type { FoldedElement, FoldedStyle, StockKind, Unfolded } from './foldStyles';
 import type { FoldedVoice } from './foldVoices';
@@ -45,6 +46,8 @@ export interface FoldedSize extends SizeShare {
 /** A fold as it is shown and taken. */
 export interface Proposal {
   voices: readonly FoldedVoice[];
+  /** The languages that the site's pages say they are in, by their tags, that of most text first. */
+  languages: readonly string[];
   /** Null where the project's own scale stays. */
   scale:
     | (Pick<FoldedScale, 'scale' | 'odd'> & {
@@ -84,11 +87,12 @@ export function proposeFold(
     folded && choice.styles ? movesOf(stock, fold, folded, texts) : STILL;
   return {
     voices: fold.voices.voices,
+    languages: fold.languages,
     scale: fold.scale && {
       scale: fold.scale.scale,
       odd: fold.scale.odd,
       steps: folded ? stepsOf(folded.scale) : [],
-      sizes: folded ? foldedSizes(stock, fold.scale, folded) : [],
+      sizes: folded ? foldedSizes(stock, fold, fold.scale, folded) : [],
     },
     styles: fold.styles.styles.map((style) => ({ ...style, moves: moves(style.texts) })),
     elements: fold.styles.elements,
@@ -102,10 +106,11 @@ export function proposeFold(
 /** What each size of a site becomes, first what sets most of the text. */
 function foldedSizes(
   stock: Stock,
+  { scripts }: Pick<Fold, 'scripts'>,
   { scale, stepOf }: FoldedScale,
   folded: ProjectDocument,
 ): FoldedSize[] {
-  return sizesOf(stock)
+  return sizesOf(stock, scripts.counterparts)
     .map((size) => {
       const step = stepOf(size);
       const at = (width: number) => stepSizeAt(folded.scale, step, width);

@@ -104,7 +104,7 @@ export function stockOfReadings(
       // What is seen at one width only is described as it is there.
       const [small, large] = [narrow ?? wide, wide ?? narrow];
       if (!small || !large) continue;
-      const { tag, classes, role, place } = seenIn(MARKUP, node);
+      const { tag, classes, role, place, language } = seenIn(MARKUP, node);
       const outside = lettersOutside(own, familiesIn(large.family)[0], faces);
       texts.push({
         node,
@@ -115,6 +115,7 @@ export function stockOfReadings(
           classes,
           role,
           place,
+          ...(language ? { language } : {}),
           words,
           characters: [...own].length,
           ...(outside ? { outside } : {}),

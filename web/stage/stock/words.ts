@@ -184,6 +184,7 @@ export const foldVoices = {
   texts: 'Texts',
   nameVoice: (asks: Said) => `Name of the voice for ${asks}`,
   family: (name: Said) => `Family for ${name}`,
+  inScript: (voice: Said, script: Said) => `${voice}, ${script}`,
   noneYet: 'None yet',
 };
 
