@@ -1,7 +1,8 @@
 import { isPlainObject } from '../document/decorators';
 import { pointerSteps, type Operation, type Patch } from '../document/patch';
 import { occasionOf } from '../document/occasion';
-import { narrowBelowOf } from '../document/styleValues';
+import { languageOfPlace, narrowBelowOf } from '../document/styleValues';
+import { languageOf } from '../script';
 import type { ProjectDocument } from '../document/projectDocument';
 import { ORDERED_PARTS } from '../document/places';
 import { PROPERTIES, PROPERTY_NAMES } from '../document/property';
@@ -90,8 +91,11 @@ const valuesBehind = (member: string | undefined): number =>
   member === 'at' ? 2 : member === 'set' || member === 'narrow' ? 1 : 0;
 
 /** An occasion, or a width of the site's, as it is called. */
-const occasionWord = ({ widths = {} }: ProjectDocument, key = ''): string =>
-  occasionOf(key)?.label ?? own(widths, key)?.name ?? key;
+const occasionWord = (document: ProjectDocument, key = ''): string => {
+  const named = occasionOf(key)?.label ?? own(document.widths ?? {}, key)?.name;
+  const language = languageOfPlace(document, key);
+  return named ?? (language === null ? key : (languageOf(language)?.name ?? language));
+};
 
 /** The property of a style that a path leads to; undefined where it leads elsewhere. */
 function propertyAt(path: string): string | undefined {

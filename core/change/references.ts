@@ -1,6 +1,6 @@
 import type { FieldError } from '../document/fieldError';
-import { occasionOf, takenOn } from '../document/occasion';
-import { placesOf, valuesOf } from '../document/styleValues';
+import { occasionOf } from '../document/occasion';
+import { languageOfPlace, placesOf, takenAt, valuesOf } from '../document/styleValues';
 import { onceFor } from '../document/once';
 import type { ProjectDocument, TextStyle } from '../document/projectDocument';
 import { PROPERTIES, type PropertyName } from '../document/property';
@@ -193,10 +193,12 @@ const standing: Rule = {
 };
 
 const widths: Rule = {
-  reads: ['widths'],
-  check({ widths: all = {} }, refuse) {
+  reads: ['widths', 'languages'],
+  check({ widths: all = {}, languages }, refuse) {
     for (const [key, { from, below, container, scale: own }] of Object.entries(all)) {
-      if (occasionOf(key)) refuse(`/widths/${key}`, 'has the name of an occasion');
+      if (occasionOf(key) || languageOfPlace({ languages }, key) !== null) {
+        refuse(`/widths/${key}`, 'has the name of an occasion, or of a language');
+      }
       if (from === undefined && below === undefined) {
         refuse(`/widths/${key}`, 'must begin or end at a width');
       }
@@ -214,17 +216,17 @@ const widths: Rule = {
 };
 
 const differing: Rule = {
-  reads: ['styles', 'widths'],
-  check({ styles, widths: known = {} }, refuse) {
+  reads: ['styles', 'widths', 'languages'],
+  check({ styles, widths: known = {}, languages }, refuse) {
     for (const [style, { at }] of Object.entries(styles)) {
       for (const [key, values] of Object.entries(at ?? {})) {
         const path = `/styles/${style}/at/${key}`;
         const name = occasionOf(key);
-        if (!name && !has(known, key)) {
-          refuse(path, `names the width “${key}”, which is not there`);
+        if (!name && !has(known, key) && languageOfPlace({ languages }, key) === null) {
+          refuse(path, `names the width or language “${key}”, which is not there`);
         }
         for (const property of Object.keys(values) as PropertyName[]) {
-          if (takenOn(key, property)) continue;
+          if (takenAt({ languages }, key, property)) continue;
           refuse(
             `${path}/${property}`,
             `is nothing that browsers take there: ${PROPERTIES[property].label.toLowerCase()}, ${name?.label ?? key}`,

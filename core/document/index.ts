@@ -31,10 +31,13 @@ export * from './scaleBounds';
 export { sharing } from './sharing';
 export * from './vocabulary';
 export {
+  languageOfPlace,
+  languagePlace,
   narrowBelowOf,
   occasionIn,
   occasionKeys,
   placesOf,
+  takenAt,
   valuesAt,
   valuesOf,
   widthKeys,

@@ -190,8 +190,8 @@ export class Voice extends Placed {
 
 /** Most widths at which a site is laid out otherwise. */
 export const MOST_WIDTHS = 12;
-/** Most occasions and widths that a style differs at: all that there are. */
-const MOST_OCCASIONS = MOST_WIDTHS + OCCASION_KEYS.length;
+/** Most occasions, widths and languages that a style differs at: all that there are. */
+const MOST_OCCASIONS = MOST_WIDTHS + OCCASION_KEYS.length + MOST_LANGUAGES;
 
 /** A named bundle of type properties. */
 export class TextStyle extends Placed {
@@ -211,7 +211,7 @@ export class TextStyle extends Placed {
   @Part(() => StyleProperties)
   narrow?: PropertyValues;
 
-  /** What it sets otherwise on an occasion, or at a width of the site's, by its key. */
+  /** What it sets otherwise on an occasion, at a width of the site's or in a language, by its key. */
   @MayBeLeftOut()
   @PartsByKey(() => StyleProperties, { most: MOST_OCCASIONS })
   at?: Record<string, PropertyValues>;

@@ -1,10 +1,12 @@
-import { OCCASION_KEYS } from './occasion';
+import { scriptOfTag } from '../script';
+import { OCCASION_KEYS, takenOn } from './occasion';
 import type { ProjectDocument, TextStyle } from './projectDocument';
-import type { PropertyValues } from './property';
+import type { PropertyName, PropertyValues } from './property';
 
 /**
  * Where a style's values stand: those for every width, those that differ on narrow screens, and those that differ on
- * an occasion or at a width of the site's, by its key. It is their place in the style as a JSON Pointer has it.
+ * an occasion, at a width of the site's or in one of its languages, by its key. It is their place in the style as a
+ * JSON Pointer has it.
  */
 export type StyleValues = 'set' | 'narrow' | `at/${string}`;
 
@@ -14,6 +16,26 @@ export const valuesAt = (key: string): StyleValues => `at/${key}`;
 /** The key of an occasion, or of a width, whose values are meant; null for those of screens as such. */
 export const occasionIn = (where: StyleValues): string | null =>
   where.startsWith('at/') ? where.slice(3) : null;
+
+const LANGUAGE_PLACE = 'lang-';
+/** The key that what a style has otherwise in a language stands under. @param tag BCP 47 */
+export const languagePlace = (tag: string): string => LANGUAGE_PLACE + tag.toLowerCase();
+/** The tag of the language of the site's that a key stands for; null for one that is none of these. */
+export const languageOfPlace = (
+  { languages }: Pick<ProjectDocument, 'languages'>,
+  key: string,
+): string | null => languages.find((tag) => languagePlace(tag) === key) ?? null;
+
+/** Whether a style may have a property otherwise there: space between letters that are joined takes words apart. */
+export const takenAt = (
+  document: Pick<ProjectDocument, 'languages'>,
+  key: string,
+  property: PropertyName,
+): boolean => {
+  const language = languageOfPlace(document, key);
+  const isJoined = language !== null && Boolean(scriptOfTag(language)?.joining);
+  return takenOn(key, property) && !(isJoined && property === 'letterSpacing');
+};
 
 /** Viewport width under which a screen is narrow where a project does not say, CSS px: phones upright. */
 const NARROW_BELOW = 600;

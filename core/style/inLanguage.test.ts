@@ -1,7 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
+import { applyChange } from '../change';
 import { scriptedDocument, seatedDocument } from '../testing/documents';
 import { documentInLanguage, scriptRequests, siteLanguages } from './inLanguage';
 import { resolveStyle } from './resolve';
+import { languagesPatch } from './setLanguages';
 
 const languageIn = (document: ReturnType<typeof scriptedDocument>, tag: string) => {
   const language = siteLanguages(document).find((one) => one.tag === tag);
@@ -115,4 +117,57 @@ test('a script’s family is asked for what its languages set, not for italics t
   expect(
     scriptRequests(seatedDocument(), 'text', arabic).some(({ slant }) => slant === 'italic'),
   ).toBe(true);
+});
+
+describe('what a style has otherwise in a language', () => {
+  const withOwn = () => {
+    const document = scriptedDocument();
+    Object.assign(document.styles['body'] ?? {}, {
+      narrow: { lineHeight: 1.6 },
+      at: { 'lang-ar': { lineHeight: 1.9, weight: 500 }, hover: { weight: 600 } },
+    });
+    return document;
+  };
+
+  test('goes before what the language has all text, on narrow screens too, and is nowhere else', () => {
+    const document = withOwn();
+    const arabic = inLanguage('ar', document);
+    expect(arabic.styles['body']?.set).toMatchObject({ lineHeight: 1.9, weight: 500 });
+    expect(arabic.styles['body']?.narrow?.lineHeight).toBe(1.9);
+    expect(arabic.styles['body']?.at).toEqual({ hover: { weight: 600 } });
+    // What follows the style follows it there.
+    const others = Object.entries(document.styles).filter(
+      ([, { follows, set }]) => follows === 'body' && set.weight === undefined,
+    );
+    for (const [key] of others) expect(resolveStyle(arabic, key).weight.value).toBe(500);
+    expect(inLanguage('ja', document).styles['body']?.set.weight).toBe(
+      document.styles['body']?.set.weight,
+    );
+  });
+
+  test('goes with the language when that goes, and alone', () => {
+    const document = { ...withOwn(), byLanguage: { ar: { size: 1.1 }, ja: { size: 0.9 } } };
+    const patch = languagesPatch(document, ['en', 'ja']);
+    const after = applyChange(document, patch).document;
+    expect(after.languages).toEqual(['en', 'ja']);
+    expect(after.byLanguage).toEqual({ ja: { size: 0.9 } });
+    expect(after.styles['body']?.at).toEqual({ hover: { weight: 600 } });
+    expect(languagesPatch(document, [])).toEqual([]);
+  });
+
+  test.each([
+    ['lang-he', { weight: 500 }, /names the width or language “lang-he”/],
+    // Arabic is joined, Japanese is not.
+    ['lang-ar', { letterSpacing: 0.1 }, /nothing that browsers take there: letter spacing/],
+  ])('is refused at %s for %j', (place, values, says) => {
+    const change = () =>
+      applyChange(scriptedDocument(), [
+        { op: 'add', path: '/styles/body/at', value: { [place]: values } },
+      ]);
+    expect(change).toThrow(says);
+    const inJapanese = [
+      { op: 'add' as const, path: '/styles/body/at', value: { 'lang-ja': { letterSpacing: 0.1 } } },
+    ];
+    expect(() => applyChange(scriptedDocument(), inJapanese)).not.toThrow();
+  });
 });

@@ -2,6 +2,7 @@ import { onceFor } from '../document/once';
 import type { LanguageSetting } from '../document/languageSetting';
 import type { ProjectDocument, ScriptSeat, TextStyle, Voice } from '../document/projectDocument';
 import { PROPERTIES, type PropertyValues } from '../document/property';
+import { languagePlace } from '../document/styleValues';
 import { lengthIn } from '../document/property/written';
 import type { Scale } from '../document/scale';
 import { scriptOf, scriptOfTag, type Script } from '../script';
@@ -89,20 +90,23 @@ function valuesIn(values: PropertyValues, { setting, script }: SetLanguage): Pro
   return changed;
 }
 
+const entriesOf = <T>(parts: Record<string, T>, change: (part: T) => T): Record<string, T> =>
+  Object.fromEntries(Object.entries(parts).map(([key, part]) => [key, change(part)]));
+
+/** A style as it is in a language: as the language has all text, then as the style has it there itself. */
 function styleIn(style: TextStyle, language: SetLanguage): TextStyle {
+  const { [languagePlace(language.key)]: own, ...at } = style.at ?? {};
   return {
     ...style,
-    set: valuesIn(style.set, language),
-    ...(style.narrow ? { narrow: valuesIn(style.narrow, language) } : {}),
-    ...(style.at
-      ? {
-          at: Object.fromEntries(
-            Object.entries(style.at).map(([key, values]) => [key, valuesIn(values, language)]),
-          ),
-        }
-      : {}),
+    set: { ...valuesIn(style.set, language), ...own },
+    ...(style.narrow ? { narrow: { ...valuesIn(style.narrow, language), ...own } } : {}),
+    ...(style.at ? { at: entriesOf(at, (values) => valuesIn(values, language)) } : {}),
   };
 }
+
+/** Whether a style has something otherwise in a language by itself. */
+const hasOwn = ({ styles }: Pick<ProjectDocument, 'styles'>, { key }: SetLanguage): boolean =>
+  Object.values(styles).some(({ at }) => at !== undefined && Object.hasOwn(at, languagePlace(key)));
 
 const times = <T extends object, K extends keyof T>(of: T, keys: readonly K[], by: number): T => ({
   ...of,
@@ -142,9 +146,6 @@ function voiceIn(voice: Voice, { script }: SetLanguage): Voice {
   return { ...voice, scripts };
 }
 
-const entriesOf = <T>(parts: Record<string, T>, change: (part: T) => T): Record<string, T> =>
-  Object.fromEntries(Object.entries(parts).map(([key, part]) => [key, change(part)]));
-
 /** Whether anything that styles say is something else in a language. */
 const changesStyles = ({ setting, script }: SetLanguage): boolean =>
   setting.lineHeight !== 1 ||
@@ -159,6 +160,7 @@ const changesStyles = ({ setting, script }: SetLanguage): boolean =>
 /** Whether a project is another for text in a language. */
 const changesAnything = (document: ProjectDocument, language: SetLanguage): boolean =>
   changesStyles(language) ||
+  hasOwn(document, language) ||
   Object.values(document.voices).some((voice) => voiceIn(voice, language) !== voice);
 
 const inLanguage = onceFor((document: ProjectDocument) => {

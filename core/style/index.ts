@@ -107,3 +107,4 @@ export { inkUses, usesByInk, type FoundGrounds, type InkUse } from './inkUses';
 export { proposedInks, type NeedOn, type ProposedInk } from './inks';
 export { usersOfColour } from './colourUsers';
 export { spacingHere } from './spacingHere';
+export { languagesPatch } from './setLanguages';

@@ -139,5 +139,13 @@ export const usePlans = defineStore('plans', () => {
     else void load();
   });
 
-  return { fallbackOf, deliveryOf, charactersOf, settledDelivery, caseBytes, failed };
+  return {
+    fallbackOf,
+    deliveryOf,
+    charactersOf,
+    settledDelivery,
+    caseBytes,
+    failed,
+    pageLanguages: languages,
+  };
 });

@@ -28,11 +28,15 @@ import {
 } from './foldSizes';
 import {
   foldStyles,
+  settingOf,
   STYLE_TOLERANCE,
   type FoldedStyles,
+  type Setting,
+  type SettingTerms,
   type StockKind,
   type StyleTolerance,
 } from './foldStyles';
+import { languageStylesPatch } from './foldLanguageStyles';
 import { foldScripts, type FoldedScripts } from './foldScripts';
 import {
   foldVoices,
@@ -103,6 +107,8 @@ export interface Fold {
   scripts: FoldedScripts;
   /** The languages that its pages say they are in, that of most text first. */
   languages: readonly string[];
+  /** How a text is set on the site, in the terms of the project, and its length. */
+  ownSetting: (number: number) => { setting: Setting; characters: number };
   choice: FoldChoice;
 }
 
@@ -180,18 +186,13 @@ export function foldStock(
     isBodyOf(stock),
     (text) => names.get(numbers.get(text) ?? -1) ?? 'Colour',
   );
-  const styles = foldStyles(
-    stock,
-    view.kinds,
-    {
-      voiceOf: voices.voiceOf,
-      stepOf: scale?.stepOf ?? nearestStep(document),
-      colourKeyOf: colours.colourKeyOf,
-      counterpartOf: (number) => counterparts.get(number)?.as ?? null,
-    },
-    view.meets,
-    choice.tolerance,
-  );
+  const terms: SettingTerms = {
+    voiceOf: voices.voiceOf,
+    stepOf: scale?.stepOf ?? nearestStep(document),
+    colourKeyOf: colours.colourKeyOf,
+    counterpartOf: (number) => counterparts.get(number)?.as ?? null,
+  };
+  const styles = foldStyles(stock, view.kinds, terms, view.meets, choice.tolerance);
   return {
     voices,
     scale,
@@ -201,6 +202,11 @@ export function foldStock(
     widths: breaksOfSite(stock),
     scripts,
     languages: languagesOfStock(stock),
+    ownSetting: (number) => {
+      const text = stock.texts[number];
+      if (!text) throw new RangeError('The stock has no such text');
+      return { setting: settingOf(stock, text, terms), characters: text.characters };
+    },
     choice,
   };
 }
@@ -257,7 +263,7 @@ function widthsPatch(document: ProjectDocument, breaks: readonly SiteBreak[]): P
 }
 
 /** Adds the languages of a site to those of a project; the first, which styles are made for, is of the site's first script. */
-function languagesPatch(document: ProjectDocument, found: readonly string[]): Patch {
+function spokenPatch(document: ProjectDocument, found: readonly string[]): Patch {
   const [first = ''] = found;
   const scriptOf = (tag: string | undefined) => scriptOfTag(tag ?? '')?.key;
   const isFirst = scriptOf(document.languages[0]) === scriptOf(first);
@@ -285,9 +291,10 @@ export const SITE_LAYER = 'site';
  */
 export function foldPatch(
   document: ProjectDocument,
-  { voices, scale, root, colours, styles, widths, scripts, languages, choice }: Fold,
+  fold: Fold,
   pages: Readonly<Record<string, SitePage>> = {},
 ): Patch {
+  const { voices, scale, root, colours, styles, widths, scripts, languages, choice } = fold;
   const patch: Patch = [];
   const kept: Record<string, Voice> = {};
   const given = (key: string, found: string | null): string | null =>
@@ -374,7 +381,8 @@ export function foldPatch(
       { op: 'add', path: '/delivery/siteLayer', value: SITE_LAYER },
     );
   }
-  patch.push(...languagesPatch(document, languages));
+  patch.push(...spokenPatch(document, languages));
+  if (choice.styles) patch.push(...languageStylesPatch(fold, document, patch));
   const added = Object.entries(pages).filter(([key]) => !document.pages?.[key]);
   if (added.length > 0) {
     patch.push(

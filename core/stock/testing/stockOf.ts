@@ -18,6 +18,7 @@ export interface MadeText {
   within?: number;
   characters?: number;
   words?: string;
+  language?: string;
   outside?: string;
   look?: Partial<TextLook>;
   /** What it is otherwise at the narrow end. */
@@ -97,6 +98,7 @@ export function stockOf(
       role: null,
       place: text.place ?? null,
       within: text.within ?? null,
+      ...(text.language ? { language: text.language } : {}),
       words: text.words ?? 'A light has burned on Tarnholm',
       characters: text.characters ?? 100,
       ...(text.outside ? { outside: text.outside } : {}),

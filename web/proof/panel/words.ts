@@ -108,6 +108,8 @@ export const proofPanel = {
 
 export const siteLanguages = {
   site: 'The site is in',
+  pagesSay: (names: Said) => `Pages say that they are in ${names} too.`,
+  add: (count: number) => (count === 1 ? 'Add it' : 'Add them'),
 };
 
 export const languagePick = {

@@ -6,14 +6,14 @@ import {
   type Patch,
 } from '@lettera/core/document';
 import { languageOf } from '@lettera/core/script';
-import { siteLanguages } from '@lettera/core/style';
+import { languagesPatch, siteLanguages } from '@lettera/core/style';
 import { computed, ref } from 'vue';
 import DoButton from '../../control/DoButton.vue';
 import FiguresTable from '../../control/FiguresTable.vue';
 import NumberField from '../../control/NumberField.vue';
 import PickOne from '../../control/PickOne.vue';
 import TextField from '../../control/TextField.vue';
-import LanguagePick from '../../proof/panel/LanguagePick.vue';
+import SiteLanguages from '../../proof/panel/SiteLanguages.vue';
 import { useProject } from '../../store/project';
 import { languageSheet as say } from './words';
 
@@ -69,16 +69,10 @@ const NUMERALS = [
   { value: 'own', label: say.own },
 ] as const;
 
-function setLanguages(value: string[]): void {
+function makeFirst(tag: string): void {
   const { document } = project;
-  if (!document || value.length === 0) return;
-  const gone = Object.keys(document.byLanguage ?? {}).filter(
-    (key) => !value.some((tag) => tag.toLowerCase() === key),
-  );
-  project.change([
-    { op: 'replace', path: '/languages', value },
-    ...gone.map((key) => ({ op: 'remove' as const, path: `/byLanguage/${key}` })),
-  ]);
+  if (document)
+    project.change(languagesPatch(document, [tag, ...tags.value.filter((one) => one !== tag)]));
 }
 
 /** The change that sets something of a language; null lets it go by its script. */
@@ -108,10 +102,7 @@ function typeQuotes(key: string, event: Event): void {
 
 <template>
   <div class="sheet">
-    <p class="line wrap">
-      <span class="quiet">{{ say.site }}</span>
-      <LanguagePick keeps-one :model-value="tags" @update:model-value="setLanguages" />
-    </p>
+    <SiteLanguages />
     <p class="small quiet">{{ say.says }} {{ say.vertical }}</p>
     <div class="wide">
       <FiguresTable>
@@ -213,7 +204,7 @@ function typeQuotes(key: string, event: Event): void {
                 v-else
                 :label="say.makeFirst"
                 :aria-label="say.makeFirstOf(row.name)"
-                @click="setLanguages([row.tag, ...tags.filter((tag) => tag !== row.tag)])"
+                @click="makeFirst(row.tag)"
               />
               <DoButton
                 v-if="row.own && Object.keys(row.own).length"

@@ -1,16 +1,19 @@
 import { styleSheet as say } from './words';
 import {
   descriptorOf,
+  languagePlace,
   narrowBelowOf,
   occasionIn,
   OCCASION_KEYS,
   OCCASIONS,
-  takenOn,
+  takenAt,
   valuesAt,
   widthKeys,
+  type ProjectDocument,
   type PropertyName,
   type StyleValues,
 } from '@lettera/core/document';
+import { languageOf } from '@lettera/core/script';
 import { addWidthPatch, occasionsUsed } from '@lettera/core/style';
 import { computed, onBeforeUnmount, ref, watch } from 'vue';
 import { useProject } from '../../store/project';
@@ -33,7 +36,9 @@ export function useWhereShown() {
 
   /** Whether a property can be set there. */
   const isTaken = (name: PropertyName): boolean =>
-    occasion.value === null ? descriptorOf(name).only === undefined : takenOn(occasion.value, name);
+    occasion.value === null || !project.document
+      ? descriptorOf(name).only === undefined
+      : takenAt(project.document, occasion.value, name);
 
   const places = computed<{ label: string; choices: { value: Chosen; label: string }[] }[]>(() => {
     const { document } = project;
@@ -46,6 +51,16 @@ export function useWhereShown() {
       OCCASION_KEYS.filter((key) => OCCASIONS[key].kind === kind).map((key) =>
         named(key, OCCASIONS[key].label),
       );
+    /** What styles have otherwise in a language; in the first they are as they are. */
+    const inLanguages = ({ languages, styles }: ProjectDocument) =>
+      languages.slice(1).map((tag) => {
+        const key = languagePlace(tag);
+        const name = languageOf(tag)?.name ?? tag;
+        const isSet = Object.values(styles).some(
+          ({ at }) => Object.keys(at?.[key] ?? {}).length > 0,
+        );
+        return { value: valuesAt(key), label: isSet ? say.isSet(name) : name };
+      });
     return [
       {
         label: say.widths,
@@ -61,6 +76,9 @@ export function useWhereShown() {
       { label: say.states, choices: ofKind('state') },
       { label: say.partsOfText, choices: ofKind('part') },
       { label: say.media, choices: ofKind('medium') },
+      ...(document && document.languages.length > 1
+        ? [{ label: say.languages, choices: inLanguages(document) }]
+        : []),
     ];
   });
 

@@ -194,6 +194,7 @@ export const occasionLine = {
 export const styleSheet = {
   partSheet: 'Part of the sheet',
   at: 'at',
+  languages: 'Languages',
   whereDiffers: 'Where the sheet is',
   widths: 'Widths',
   states: 'States',
@@ -256,7 +257,6 @@ export const styleRow = {
 };
 
 export const languageSheet = {
-  site: 'The site is in',
   says: 'Styles are made for the first language. What another wants beside it is delivered under :lang(); it shows on pages that say their language.',
   language: 'Language',
   script: 'Script',
