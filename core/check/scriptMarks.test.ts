@@ -50,6 +50,25 @@ describe('bold and italics that are made up', () => {
     const found = marks('faked-italic-script', document);
     expect(found[0]?.message).toContain('and Arabic has no italics');
     expect(found[0]?.stage).toBe('styles');
+    // Bold within italics is told by each of the two.
+    const subjects = found.map(({ subject }) => subject);
+    expect(subjects.every((one) => one?.startsWith('arabic-400'))).toBe(true);
+  });
+
+  test('a face of a script’s family is used where a language in it asks for it, and else not', () => {
+    const unused = (document = scriptedDocument()) =>
+      marks('unused-face', document).map(({ family }) => family);
+    expect(unused()).not.toContain('naskh');
+    expect(unused()).not.toContain('mincho');
+    const { naskh } = scriptedDocument().case;
+    const [face] = naskh?.faces ?? [];
+    const document = scriptedDocument();
+    if (!naskh || !face) throw new Error('The document has no such family');
+    document.case['naskh'] = {
+      ...naskh,
+      faces: [face, { ...face, style: 'italic', weightMin: 200, weightMax: 200 }],
+    };
+    expect(unused(document)).toContain('naskh');
   });
 });
 

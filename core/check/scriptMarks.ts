@@ -36,7 +36,10 @@ export const madeUpInScript: Rule = (document) =>
       const language = siteLanguages(document).find((one) => one.script.key === script.key);
       if (!family || !language) return [];
       const at = documentInLanguage(document, language);
+      const asked = voiceUses(at).get(voice)?.requests ?? [];
       return scriptRequests(document, voice, script).flatMap(({ weight, slant }): Mark[] => {
+        // Bold within italics, which no style asks for by itself, is told by each of the two.
+        if (!asked.some((one) => one.weight === weight && one.slant === slant)) return [];
         const match = matchFace(family.faces, { weight, slant });
         if (!match) return [];
         const about = {

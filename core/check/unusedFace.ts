@@ -1,5 +1,7 @@
 import type { Face } from '../document/projectDocument';
 import { matchFace } from '../style/faceMatch';
+import { scriptRequests } from '../style/inLanguage';
+import { scriptSeats } from '../style/served';
 import { familiesInUse, voiceRequests } from '../style/usage';
 import { inWords, type Rule, subjectOf } from './mark';
 
@@ -11,9 +13,12 @@ export const unusedFace: Rule = (document) =>
   familiesInUse(document).flatMap((key) => {
     const family = document.case[key];
     if (!family) return [];
-    const requests = Object.entries(document.voices)
-      .filter(([, { family: seated }]) => seated === key)
-      .flatMap(([voice]) => voiceRequests(document, voice));
+    const requests = Object.entries(document.voices).flatMap(([name, voice]) => [
+      ...(voice.family === key ? voiceRequests(document, name) : []),
+      ...scriptSeats(voice)
+        .filter(({ seat }) => seat.family === key)
+        .flatMap(({ script }) => scriptRequests(document, name, script)),
+    ]);
     const used = new Set(requests.map((request) => matchFace(family.faces, request)?.face));
     const unused = family.faces.filter((face) => !used.has(face));
     if (unused.length === 0) return [];

@@ -2,10 +2,16 @@ import { onceFor } from '../document/once';
 import type { LanguageSetting } from '../document/languageSetting';
 import type { ProjectDocument, ScriptSeat, TextStyle, Voice } from '../document/projectDocument';
 import { PROPERTIES, type PropertyValues } from '../document/property';
-import { languagePlace } from '../document/styleValues';
+import {
+  languageOfPlace,
+  languagePlace,
+  occasionIn,
+  type StyleValues,
+} from '../document/styleValues';
 import { lengthIn } from '../document/property/written';
 import type { Scale } from '../document/scale';
 import { scriptOf, scriptOfTag, type Script } from '../script';
+import { documentAt } from './documentAt';
 import { voiceRequests, type StyleRequest } from './usage';
 
 /** How a language is set, with nothing left open. */
@@ -204,6 +210,13 @@ export const documentInLanguage = (
   document: ProjectDocument,
   language: SetLanguage,
 ): ProjectDocument => inLanguage(document)(language);
+
+/** The project as it is where a style's values stand: in one of the site's languages, on an occasion or at a width. */
+export function documentThere(document: ProjectDocument, where: StyleValues): ProjectDocument {
+  const tag = languageOfPlace(document, occasionIn(where) ?? '');
+  const language = siteLanguages(document).find((one) => one.tag === tag);
+  return language ? documentInLanguage(document, language) : documentAt(document, where);
+}
 
 /** The requests that a voice's family for a script must answer: those of the languages that are written in it. */
 export function scriptRequests(

@@ -66,6 +66,7 @@ export { colouredBy, onGrounds, ruleSpecificity, selectorsOf, weighedSelector } 
 export { ownVoices, type OwnVoice } from './ownVoices';
 export {
   documentInLanguage,
+  documentThere,
   scriptRequests,
   siteLanguages,
   type SetLanguage,

@@ -120,16 +120,19 @@ function rootOf({ pages }: Stock): number | null | undefined {
   return first === ROOT_SIZE ? undefined : first;
 }
 
-/** The sizes of a site's texts, each once. @param without numbers of texts that are sized as others are */
-export const sizesOf = (stock: Stock, without: { has(number: number): boolean }): SizeShare[] => {
+/** The sizes of a site's texts, each once; a text in another script counts to the size that its kind has in the first. */
+export const sizesOf = (
+  stock: Stock,
+  { counterparts }: Pick<FoldedScripts, 'counterparts'>,
+): SizeShare[] => {
   const found = new Map<string, SizeShare>();
-  for (const [number, text] of stock.texts.entries()) {
-    if (without.has(number)) continue;
-    const [small, large] = [lookOf(stock, text, 'narrow').size, lookOf(stock, text, 'wide').size];
+  stock.texts.forEach((text, number) => {
+    const sized = stock.texts[counterparts.get(number)?.as ?? number] ?? text;
+    const [small, large] = [lookOf(stock, sized, 'narrow').size, lookOf(stock, sized, 'wide').size];
     const key = `${small} ${large}`;
     const known = found.get(key) ?? { small, large, characters: 0 };
     found.set(key, { ...known, characters: known.characters + text.characters });
-  }
+  });
   return [...found.values()];
 };
 
@@ -171,7 +174,7 @@ export function foldStock(
     : voicesOfProject(stock, document);
   const scale = choice.scale
     ? foldSizes(
-        sizesOf(stock, counterparts),
+        sizesOf(stock, scripts),
         { small: page?.narrow ?? 360, large: page?.wide ?? 1280 },
         choice.limits,
         choice.series,

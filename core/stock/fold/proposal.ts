@@ -110,7 +110,7 @@ function foldedSizes(
   { scale, stepOf }: FoldedScale,
   folded: ProjectDocument,
 ): FoldedSize[] {
-  return sizesOf(stock, scripts.counterparts)
+  return sizesOf(stock, scripts)
     .map((size) => {
       const step = stepOf(size);
       const at = (width: number) => stepSizeAt(folded.scale, step, width);

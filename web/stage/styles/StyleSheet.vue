@@ -10,7 +10,7 @@ import {
 } from '@lettera/core/document';
 import {
   copiedCells,
-  documentAt,
+  documentThere,
   followPatch,
   pastePatch,
   resolveInUse,
@@ -87,7 +87,7 @@ const voices = computed(() => [
 /** The project as it is at the widths that the sheet shows. */
 const shownAt = computed(() => {
   const document = project.shown;
-  return document && documentAt(document, at.value);
+  return document && documentThere(document, at.value);
 });
 /** Rows as they were made of the project as it is shown. */
 const made = computed(() => ({
