@@ -6,6 +6,7 @@ import { ask, changeProject } from '../project';
 import { serveSite } from '../site';
 import { dropCaps } from './dropCap';
 import { ENGINES } from './engine';
+import { foldedSiteInEngines } from './foldedSite';
 import { liveSheets } from './liveSheet';
 import { differenceOf, measuring, type Difference, type Measured } from './measured';
 import { withPlatformFonts } from './platformFonts';
@@ -89,7 +90,8 @@ let failed =
   (await verifyForms(lettera)) +
   (await dropCaps(lettera)) +
   (await liveSheets(lettera)) +
-  (await scriptsInEngines());
+  (await scriptsInEngines()) +
+  (await foldedSiteInEngines());
 const site = await serveInTwo(lettera);
 try {
   for (const [platform, fonts] of Object.entries(PLATFORM_FONTS)) {

@@ -241,7 +241,7 @@ tbody th {
   white-space: nowrap;
 }
 .quotes {
-  width: 84px;
+  width: 64px;
 }
 .wrong {
   color: var(--mark);

@@ -290,7 +290,7 @@ export const languageSheet = {
   auto: 'by the browser',
   western: '1 2 3',
   own: 'its own',
-  asScript: 'As its script wants it',
+  asScript: 'By its script',
   asScriptFor: (name: Said) => `As its script wants it: ${name}`,
   quotesHint: '« » ‹ ›',
   quotesWrong: 'Give two marks, or four with the inner ones, a space between: « » ‹ ›',
