@@ -2,10 +2,13 @@ import { execFileSync } from 'node:child_process';
 import { mkdtempSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { cutOf, type Cut } from '@lettera/core/deliver';
+import { formatUnicodeRange } from '@lettera/core/css';
+import { cutOf, PACKED, type Cut } from '@lettera/core/deliver';
 import { unpack } from '@lettera/core/font/file';
-import { openServices, readConfig } from '@lettera/server';
+import { LANGUAGES, lettersTogether, SCRIPTS, type Script } from '@lettera/core/script';
+import { openServices, readConfig, type Services } from '@lettera/server';
 import { loadSample } from '../cli/loadSample';
+import { Catalogue } from '../foundry/catalogue';
 import { KEPT_NAME_IDS } from '../server/job/keptNames';
 import { summarise, type Row } from './timing';
 
@@ -74,9 +77,52 @@ export async function bundleBytes(): Promise<Row[]> {
       const other = await otherBytes(whole, cutOf(cut));
       rows.push(summarise(`${path}, times another subsetter’s`, [bytes / other], 1.01, '×'));
     }
-    return rows;
+    return [...rows, ...(await scriptBytes(services))];
   } finally {
     await services.close();
     rmSync(data, { recursive: true, force: true });
   }
+}
+
+/** The characters of a script that a site in a language of it needs at first: its alphabet, or what most texts have. */
+function lettersAtFirst({ key, large }: Script): number[] {
+  const [language] = LANGUAGES.filter(({ script }) => script === key);
+  if (!language) return [];
+  return large
+    ? lettersTogether(language).slice(0, 5).flat()
+    : Array.from(language.characters, (letter) => letter.codePointAt(0) ?? 0);
+}
+
+/** One file of each script of the library, cut to its letters, beside what another subsetter makes of the same cut. */
+async function scriptBytes(services: Services): Promise<Row[]> {
+  const catalogue = await Catalogue.open();
+  const rows: Row[] = [];
+  for (const script of SCRIPTS) {
+    const family = catalogue.families.find(
+      ({ drawnFor, variable }) => drawnFor === script.key && (variable || script.large),
+    );
+    const file = family?.files.find(
+      (one) => one.script === script.key && one.weightMin <= 400 && one.weightMax >= 400,
+    );
+    const letters = lettersAtFirst(script);
+    if (!family || !file || letters.length === 0) continue;
+    const whole = await catalogue.file(family.id, file.name);
+    if (!whole) continue;
+    const cut: Cut = {
+      ...PACKED,
+      axes: file.weightMin < file.weightMax ? { wght: [400, 700] } : {},
+      characters: formatUnicodeRange(letters),
+    };
+    const own = await services.jobs.for('bench').derive({ bytes: whole, cut });
+    const other = await otherBytes(whole, cut);
+    rows.push(
+      summarise(
+        `${script.name}, ${family.name}: ${Math.round(own.byteLength / 1000)} KB, times another subsetter’s`,
+        [own.byteLength / other],
+        1.01,
+        '×',
+      ),
+    );
+  }
+  return rows;
 }
