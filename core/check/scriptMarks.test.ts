@@ -72,16 +72,41 @@ describe('bold and italics that are made up', () => {
   });
 });
 
-describe('marks that reach into the next line', () => {
-  const reaching = (top: number, bottom: number): Evidence => ({
-    measures: {
-      naskh: {
-        scripts: {
-          arabic: { height: 0.34, thin: 0.04, thick: 0.08, advance: 0.4, top, bottom },
+/** Measures of the family for Arabic: a text face's, but for what is said. */
+const inArabic = (own: Partial<FamilyMeasures['scripts'][string]>): Evidence => ({
+  measures: {
+    naskh: {
+      regular: { lowerCase: 'own', monospaced: false, figures: null },
+      weights: [],
+      languages: ['ar'],
+      italic: null,
+      scripts: {
+        arabic: {
+          height: 0.34,
+          thin: 0.04,
+          thick: 0.08,
+          advance: 0.4,
+          top: 1,
+          bottom: -0.5,
+          ...own,
         },
-      } as unknown as FamilyMeasures,
-    },
-  });
+      },
+    } as unknown as FamilyMeasures,
+  },
+});
+
+test('a family of a script that is not drawn for text is told with its script', () => {
+  expect(marks('unfit-text', scriptedDocument(), inArabic({}))).toEqual([]);
+  const [mark, ...others] = marks('unfit-text', scriptedDocument(), inArabic({ thick: 0.25 }));
+  expect(others).toEqual([]);
+  expect(mark).toMatchObject({ family: 'naskh', stage: 'pair', subject: 'arabic' });
+  expect(mark?.message).toMatch(
+    /^Running text in Arabic tires or breaks up: Noto Naskh Arabic is not drawn for it. heavy strokes, 0.74 of the tooth height/,
+  );
+});
+
+describe('marks that reach into the next line', () => {
+  const reaching = (top: number, bottom: number): Evidence => inArabic({ top, bottom });
   const lowest = Math.min(...['body', 'small', 'quote', 'pull-quote'].map(() => 1.25 * 1.15));
 
   test('are told from where they are likely to meet, and not before', () => {

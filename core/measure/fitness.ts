@@ -1,5 +1,7 @@
 import type { FaceClass } from '../document/vocabulary';
-import { languageOf } from '../script';
+import { languageOf, scriptOf, scriptOfTag } from '../script';
+import { measuresInScript } from './inScript';
+import { scriptLimits } from './scriptLimits';
 import { measuresAt } from './weights';
 import { onOffer, type FamilyMeasures, type ListedFace } from './family';
 import { FITNESS_LIMITS, type FitnessLimit, type TextPart } from './fitnessLimits';
@@ -53,13 +55,13 @@ function costOf(value: number, { fit, bearable }: FitnessLimit): number {
   return beyond ? Infinity : (value - edge) / (last - edge);
 }
 
-/** What speaks against a face in a part by the limits of that part. */
+/** What speaks against a face by the limits of a part. */
 function outsideLimits(
-  part: Exclude<TextPart, 'code'>,
+  limits: readonly FitnessLimit[],
   measures: FaceMeasures,
   size: number,
 ): FitnessReason[] {
-  return FITNESS_LIMITS[part].flatMap((limit) => {
+  return limits.flatMap((limit) => {
     const value = limit.value(measures, size);
     if (value === null || (value >= limit.fit[0] && value <= limit.fit[1])) return [];
     const text = value < limit.fit[0] ? limit.low(value, size) : limit.high(value, size);
@@ -89,14 +91,20 @@ function lettersAgainst(
   }
   if (part === 'running') {
     if (monospaced) reasons.push({ text: 'every letter takes the same room', cost: Infinity });
-    if (claimed === 'display' || claimed === 'handwriting') {
-      reasons.push({ text: `it is listed as ${claimed}`, cost: CLAIMED_FOR_SIZE });
-    }
+    reasons.push(...claimedForSize(claimed));
   }
   return reasons;
 }
 
+const claimedForSize = (claimed: FaceClass): FitnessReason[] =>
+  claimed === 'display' || claimed === 'handwriting'
+    ? [{ text: `it is listed as ${claimed}`, cost: CLAIMED_FOR_SIZE }]
+    : [];
+
+const LATIN = 'latin';
 const HEADING_WEIGHT = 600;
+/** As dark against the darkest text face of a script: drawn for size without a bold. */
+const DARK = 1.3;
 /** Strokes this contrasted or dark, letters this narrow or wide, are drawn for size without a bold. */
 const FOR_SIZE = { contrast: 4, colour: 0.22, narrow: 0.7, wide: 1.16 };
 const NO_HEADING_WEIGHT = 0.5;
@@ -143,8 +151,28 @@ function drawnFor(part: TextPart, family: FamilyToJudge, use: FitnessUse): PartF
   const face = measuresAt(measures, weight);
   return judged([
     ...lettersAgainst(part, face, claimed),
-    ...outsideLimits(part, face, size),
+    ...outsideLimits(FITNESS_LIMITS[part], face, size),
     ...(part === 'headings' ? headingWeight(family, measures.regular) : []),
+  ]);
+}
+
+/** What a family is drawn for by the letters of a script; code is Latin, and judged by that. */
+function drawnInScript(
+  part: TextPart,
+  { measures, faces, claimed }: FamilyToJudge,
+  use: FitnessUse,
+  script: string,
+): PartFitness {
+  if (part === 'code') return judged(forCode(measures.regular));
+  const { regular } = measuresInScript(measures, script);
+  const heaviest = Math.max(...faces.map(({ weightMax }) => weightMax));
+  const dark = (regular.colour ?? 0) > (scriptOf(script)?.text?.colour[1] ?? Infinity) * DARK;
+  return judged([
+    ...(part === 'running' ? claimedForSize(claimed) : []),
+    ...outsideLimits(scriptLimits(script)[part], regular, use.sizes[part].size),
+    ...(part === 'headings' && heaviest < HEADING_WEIGHT && !dark
+      ? [{ text: `no weight above ${heaviest} to stand out in`, cost: NO_HEADING_WEIGHT }]
+      : []),
   ]);
 }
 
@@ -166,13 +194,20 @@ function missingFrom({ measures, faces }: FamilyToJudge, languages: readonly str
 /**
  * Judges what a family is fit for, part by part, at the sizes and weights that a site sets.
  * Pure: the same family and use give the same judgement wherever it is shown.
+ * @param script key of the script by whose letters it is judged
  */
-export function fitnessOf(family: FamilyToJudge, use: FitnessUse): Fitness {
+export function fitnessOf(family: FamilyToJudge, use: FitnessUse, script = LATIN): Fitness {
+  const part = (one: TextPart) =>
+    script === LATIN ? drawnFor(one, family, use) : drawnInScript(one, family, use, script);
+  // What no other script asks of a family is not missing from it.
+  const languages = use.languages.filter(
+    (tag) => script === LATIN || scriptOfTag(tag)?.key === script,
+  );
+  const offer = missingFrom(family, languages);
+  const hasItalics = scriptOf(script)?.setting.emphasis === 'italic';
   return {
-    drawn: Object.fromEntries(
-      TEXT_PARTS.map((part) => [part, drawnFor(part, family, use)]),
-    ) as Fitness['drawn'],
-    offer: missingFrom(family, use.languages),
+    drawn: Object.fromEntries(TEXT_PARTS.map((one) => [one, part(one)])) as Fitness['drawn'],
+    offer: hasItalics ? offer : offer.filter((text) => !text.includes('italic')),
   };
 }
 

@@ -42,7 +42,7 @@ const width = (ends: Ends): FitnessLimit => ({
   high: (value) => `wide, letters ${value.toFixed(2)} x-heights wide`,
 });
 /** Thickness × size, since that is what vanishes; contrast alone does not tell. */
-const hairline = ([fit, bearable]: [number, number]): FitnessLimit => ({
+export const hairline = ([fit, bearable]: [number, number]): FitnessLimit => ({
   fit: [fit, ANY],
   bearable: [bearable, ANY],
   value: ({ thin }, size) => (thin === null ? null : thin * size),

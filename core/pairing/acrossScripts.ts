@@ -1,4 +1,5 @@
 import { besideSize } from '../measure/besideSize';
+import { fitnessOf, type FitnessUse } from '../measure/fitness';
 import { measuresAt } from '../measure/weights';
 import { scriptOf, type Language, type Script } from '../script';
 import { sameSuperfamily, type Partner } from './partner';
@@ -35,12 +36,20 @@ const WEIGHTS = {
   /** Letters far from their own size carry strokes and spaces that were drawn for another. */
   size: 1,
   weights: 0.5,
+  /** What tires in text, or breaks up. */
+  fitness: 1.5,
   languages: 3,
 } as const;
 
 /** Ratios within which two look alike, and beyond which they look like two. */
 const ALIKE = { contrast: 1.25, colour: 1.12, size: 1.12 } as const;
 const APART = { contrast: 2.2, colour: 1.6, size: 1.45 } as const;
+/** Sizes that fitness is judged at where a voice is not asked at any, CSS px: those of a page that is not told of. */
+const RUNNING: FitnessUse['sizes'] = {
+  running: { size: 17, weight: 400 },
+  short: { size: 14, weight: 400 },
+  headings: { size: 26, weight: 700 },
+};
 /** The stroke is measured on the regular: other weights are in proportion. */
 const REGULAR = 400;
 
@@ -132,6 +141,15 @@ function judged(
   } else if (!has(700)) add('no bold', -WEIGHTS.weights);
   else add('has a bold', WEIGHTS.weights / 2);
   if (heldAt.slope > 5) add('stands upright beside a face that leans', -WEIGHTS.weights);
+  if (script.text) {
+    const { drawn } = fitnessOf(
+      { measures, faces: partner.faces, claimed: partner.class },
+      { sizes: RUNNING, languages: [] },
+      script.key,
+    );
+    const [worst] = weight >= 600 ? drawn.headings.reasons : drawn.running.reasons;
+    if (worst) add(worst.text, -WEIGHTS.fitness * Math.min(1, worst.cost));
+  }
   const lacking = languages.filter(({ tag }) => !measures.languages.includes(tag));
   if (lacking.length > 0) {
     add(

@@ -12,6 +12,7 @@ export const arabic = script({
   body: { of: 'top', letters: ['س', 'ص', 'و'], called: 'tooth height', againstX: 0.77 },
   reaches: 'أُلًّجِيٍ',
   stroke: 'ص',
+  text: { colour: [0.21, 0.34], width: [0.9, 1.3] },
   swells: 1.2,
   sentence: 'يولد جميع الناس أحرارًا متساوين في الكرامة والحقوق.',
   setting: { lineHeight: 1.15, measure: [45, 75], emphasis: 'weight' },

@@ -14,6 +14,7 @@ export const devanagari = script({
   },
   reaches: 'र्कीँद्रुहृटु',
   stroke: 'व',
+  text: { colour: [0.126, 0.141], width: [0.61, 0.66] },
   sentence: 'सभी मनुष्यों को गौरव और अधिकारों के मामले में जन्मजात स्वतन्त्रता और समानता प्राप्त है।',
   setting: { lineHeight: 1.15, measure: [45, 75], emphasis: 'weight' },
 });

@@ -5,7 +5,8 @@ const PUNCTUATION = '\\u3000-\\u303f\\uff01-\\uff60\\uffe0-\\uffe6';
 
 /** What is common to scripts with ideographs: each fills a square, lines are short and wide apart. */
 const ideographic = (
-  of: Pick<Script, 'key' | 'name' | 'iso' | 'sentence'> & { properties: readonly string[] },
+  of: Pick<Script, 'key' | 'name' | 'iso' | 'sentence'> &
+    Partial<Pick<Script, 'text'>> & { properties: readonly string[] },
 ): Script =>
   script({
     ...of,
@@ -31,6 +32,7 @@ export const japanese = ideographic({
   name: 'Japanese',
   iso: ['Jpan', 'Hira', 'Kana', 'Hrkt'],
   properties: ['Han', 'Hiragana', 'Katakana'],
+  text: { colour: [0.081, 0.106], width: [1.11, 1.14] },
   sentence: 'すべての人間は、生まれながらにして自由であり、かつ、尊厳と権利とについて平等である。',
 });
 
@@ -62,6 +64,7 @@ export const korean: Script = {
   body: { of: 'ink', letters: ['를', '밤', '한'], called: 'syllable height', againstX: 1.66 },
   reaches: '를뷁',
   stroke: '마',
+  text: { colour: [0.074, 0.082], width: [0.81, 0.89] },
   swells: 1,
   setting: { lineHeight: 1.1, measure: [30, 45], emphasis: 'weight' },
 };

@@ -47,6 +47,11 @@ export interface Script {
   reaches: string;
   /** A letter with strokes in all directions, on which their thickness is taken. */
   stroke: string;
+  /**
+   * How dark and how wide the faces are that texts in it are set in: the thicker stroke, and the mean advance, against
+   * the body height. Null where none were measured (`scriptFitness.test.ts` says which).
+   */
+  text: { colour: readonly [number, number]; width: readonly [number, number] } | null;
   /** The stroke contrast that goes with a Latin one, as a power of it: forms that are written swell more or less. */
   swells: number;
   /** Running text: the beginning of the first article of the Universal Declaration of Human Rights. */
@@ -70,6 +75,7 @@ export const script = (
   body: null,
   reaches: '',
   stroke: '',
+  text: null,
   swells: 1,
   sentence: '',
   setting: { ...AS_LATIN, emphasis: 'weight' },

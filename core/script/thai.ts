@@ -9,6 +9,7 @@ export const thai = script({
   body: { of: 'top', letters: ['บ', 'น', 'ก'], called: 'letter height', againstX: 1.1 },
   reaches: 'ที่ปั๊ฐู',
   stroke: 'บ',
+  text: { colour: [0.118, 0.191], width: [0.73, 0.8] },
   sentence: 'มนุษย์ทั้งหลายเกิดมามีอิสระและเสมอภาคกันในเกียรติศักดิ์และสิทธิ',
   setting: { lineHeight: 1.15, measure: [45, 75], emphasis: 'weight' },
 });

@@ -86,7 +86,9 @@ const sizes = computed(() =>
     .map((value) => ({ value, label: `${value} px` })),
 );
 
-const rows = computed<LineUpRow[]>(() => rowsInScript(families.rows, lineUp.settings.script));
+const rows = computed<LineUpRow[]>(() =>
+  rowsInScript(families.rows, lineUp.settings.script, families.use),
+);
 /** Scripts that some family has the letters of, those of the site's languages first. */
 const scripts = computed(() => {
   const site = new Set(

@@ -1,3 +1,4 @@
+import { scriptOf } from '@lettera/core/script';
 import {
   libraryFaces,
   type FaceClass,
@@ -104,19 +105,26 @@ function drawnForBy(measures: FamilyMeasures | null | undefined): string {
 }
 
 /** A family as it is lined up by the letters of a script. */
-const rowInScript = (row: LineUpRow, script: string): LineUpRow => ({
+const rowInScript = (row: LineUpRow, script: string, use: FitnessUse | null): LineUpRow => ({
   ...row,
   measures: row.measures && measuresInScript(row.measures, script),
-  // What a face is fit for is told by its Latin letters.
-  fitness: null,
+  // Of scripts of which no text faces were measured, none is known to be fit.
+  fitness:
+    row.measures && use && scriptOf(script)?.text
+      ? fitnessOf({ measures: row.measures, faces: row.faces, claimed: row.class }, use, script)
+      : null,
   measuredClass: null,
   disputed: false,
 });
 
-const inScript = new WeakMap<LineUpRow, Map<string, LineUpRow>>();
+const inScript = new WeakMap<LineUpRow, Map<string, { use: FitnessUse | null; row: LineUpRow }>>();
 
 /** Families that can be lined up in a script: those drawn for Latin, or all that have the letters of another. */
-export function rowsInScript(rows: readonly LineUpRow[], script: string): LineUpRow[] {
+export function rowsInScript(
+  rows: readonly LineUpRow[],
+  script: string,
+  use: FitnessUse | null = null,
+): LineUpRow[] {
   if (script === LATIN)
     return rows.filter(({ drawnFor, caseKey }) => drawnFor === LATIN || caseKey !== null);
   return rows
@@ -124,10 +132,13 @@ export function rowsInScript(rows: readonly LineUpRow[], script: string): LineUp
       measures ? Object.hasOwn(measures.scripts, script) : scripts.includes(script),
     )
     .map((row) => {
-      const known = inScript.get(row) ?? new Map<string, LineUpRow>();
+      const known =
+        inScript.get(row) ?? new Map<string, { use: FitnessUse | null; row: LineUpRow }>();
       inScript.set(row, known);
-      const made = known.get(script) ?? rowInScript(row, script);
-      known.set(script, made);
+      const before = known.get(script);
+      if (before?.use === use) return before.row;
+      const made = rowInScript(row, script, use);
+      known.set(script, { use, row: made });
       return made;
     });
 }
