@@ -5,7 +5,8 @@ import { join } from 'node:path';
 import { formatUnicodeRange } from '@lettera/core/css';
 import { cutOf, PACKED, type Cut } from '@lettera/core/deliver';
 import { unpack } from '@lettera/core/font/file';
-import { LANGUAGES, lettersTogether, SCRIPTS, type Script } from '@lettera/core/script';
+import { LANGUAGES, SCRIPTS, type Script } from '@lettera/core/script';
+import { lettersTogether } from '@lettera/core/script/together';
 import { openServices, readConfig, type Services } from '@lettera/server';
 import { loadSample } from '../cli/loadSample';
 import { Catalogue } from '../foundry/catalogue';
@@ -89,7 +90,7 @@ function lettersAtFirst({ key, large }: Script): number[] {
   const [language] = LANGUAGES.filter(({ script }) => script === key);
   if (!language) return [];
   return large
-    ? lettersTogether(language).slice(0, 5).flat()
+    ? lettersTogether(language.tag).slice(0, 5).flat()
     : Array.from(language.characters, (letter) => letter.codePointAt(0) ?? 0);
 }
 

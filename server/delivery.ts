@@ -1,3 +1,5 @@
+import { languageOf, type LettersTogether } from '@lettera/core/script';
+import { lettersTogether } from '@lettera/core/script/together';
 import { promisify } from 'node:util';
 import zlib from 'node:zlib';
 import {
@@ -39,6 +41,16 @@ export interface Delivery {
 const FORGOTTEN = 'delivery-forgotten';
 /** Revisions whose deliveries are remembered; and their bundles, which are larger. */
 const REMEMBERED = { deliveries: 20, bundles: 6 };
+
+/** The letters of a project's languages with scripts of many, as texts have them together. */
+const togetherIn = ({ languages }: Pick<ProjectDocument, 'languages'>): LettersTogether =>
+  Object.fromEntries(
+    languages.flatMap((tag) => {
+      const known = languageOf(tag);
+      const groups = known ? lettersTogether(known.tag) : [];
+      return known && groups.length > 0 ? [[known.tag, groups]] : [];
+    }),
+  );
 
 /** The bundle would be larger than bundles may be. */
 export class BundleTooLargeError extends Error {
@@ -166,7 +178,13 @@ export class Deliveries {
       this.maker.made(hashes),
       this.copy.letters(id, document),
     ]);
-    return { readings: Object.fromEntries(readings), made, copy: characters, languages };
+    return {
+      readings: Object.fromEntries(readings),
+      made,
+      copy: characters,
+      languages,
+      together: togetherIn(document),
+    };
   }
 
   /** The characters that the font files of a delivery have, by the key of their family. */

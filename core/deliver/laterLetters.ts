@@ -1,5 +1,5 @@
 import type { ProjectDocument } from '../document/projectDocument';
-import { languageOf, lettersTogether, scriptOfLanguage } from '../script';
+import { languageOf, scriptOfLanguage, type LettersTogether } from '../script';
 
 /**
  * Letters of one file where it is known how often texts have them. On pages that the order was not counted on, the
@@ -27,14 +27,21 @@ const inFiles = (points: readonly number[], size: number): number[][] =>
     points.slice(i * size, (i + 1) * size),
   );
 
+const groupsOf = (together: LettersTogether, tag: string): LettersTogether[string] => {
+  const known = languageOf(tag)?.tag ?? '';
+  return Object.hasOwn(together, known) ? (together[known] ?? []) : [];
+};
+
 /** The order in which letters go into files: by the groups of their languages, and by code beyond. */
-function inOrder(points: readonly number[], languages: readonly string[]): number[] {
+function inOrder(
+  points: readonly number[],
+  languages: readonly string[],
+  together: LettersTogether,
+): number[] {
   const rank = new Map<number, number>();
-  for (const tag of languages) {
-    const language = languageOf(tag);
-    for (const [i, group] of (language ? lettersTogether(language) : []).entries())
+  for (const tag of languages)
+    for (const [i, group] of groupsOf(together, tag).entries())
       for (const point of group) if (!rank.has(point)) rank.set(point, i);
-  }
   const of = (point: number) => rank.get(point) ?? Infinity;
   return points.toSorted((a, b) => (of(a) === of(b) ? a - b : of(a) - of(b)));
 }
@@ -43,10 +50,14 @@ function inOrder(points: readonly number[], languages: readonly string[]): numbe
  * The letters of a script of many that a site's pages have, in as many files as keep each small: in one where they are
  * few, else those that most texts have before those that are seldom.
  */
-export function siteLetters(points: readonly number[], languages: readonly string[]): number[][] {
+export function siteLetters(
+  points: readonly number[],
+  languages: readonly string[],
+  together: LettersTogether = {},
+): number[][] {
   return points.length <= MOST_IN_ONE
     ? [[...points]]
-    : inFiles(inOrder(points, languages), LETTERS_A_FILE);
+    : inFiles(inOrder(points, languages, together), LETTERS_A_FILE);
 }
 
 /**
@@ -56,12 +67,14 @@ export function siteLetters(points: readonly number[], languages: readonly strin
  * fetches those groups that it has letters of.
  * @param has the letters that the font has
  * @param needed what other files hold already
+ * @param together the letters of its languages, as texts have them together
  */
 export function laterLetters(
   { languages, delivery }: Pick<ProjectDocument, 'languages' | 'delivery'>,
   scripts: ReadonlySet<string>,
   has: ReadonlySet<number>,
   needed: ReadonlySet<number>,
+  together: LettersTogether = {},
 ): number[][] {
   if (delivery.laterLetters === false) return [];
   const groups: number[][] = [];
@@ -77,7 +90,7 @@ export function laterLetters(
     return language && script?.large && scripts.has(script.key) ? [{ language, script }] : [];
   });
   for (const { language } of written) {
-    give([...PUNCTUATION, ...lettersTogether(language).flat()], LETTERS_A_FILE);
+    give([...PUNCTUATION, ...groupsOf(together, language.tag).flat()], LETTERS_A_FILE);
     give([...language.characters].map(pointOf), SELDOM_A_FILE);
   }
   for (const { script } of written)

@@ -19,7 +19,7 @@ import { faceUses, type FaceUse } from './faceUse';
 import { laterLetters, siteLetters } from './laterLetters';
 import { featuresUsed } from './featuresUsed';
 import { charactersOfCopy, neededCharacters } from './neededCharacters';
-import { SCRIPTS, scriptOf } from '../script';
+import { SCRIPTS, scriptOf, type LettersTogether } from '../script';
 import { servedRange } from '../style/served';
 import { isMark, splitByScript } from './scripts';
 import { waysOf, type Way } from './ways';
@@ -82,6 +82,8 @@ export interface DeliveryEvidence {
   copy: string;
   /** Languages that the pages say they are in, beside the project's. */
   languages?: readonly string[];
+  /** Letters of its languages with scripts of many, in groups; none are known when left out. */
+  together?: LettersTogether;
 }
 
 type Reading = DeliveryEvidence['readings'][string];
@@ -291,7 +293,11 @@ class Planner {
     const isOfMany = (point: number) =>
       large.some(({ has }) => has.test(String.fromCodePoint(point)));
     const points = large.length > 0 ? pointsOf(part.unicodeRange) : [];
-    const [first = [], ...more] = siteLetters(points.filter(isOfMany), this.document.languages);
+    const [first = [], ...more] = siteLetters(
+      points.filter(isOfMany),
+      this.document.languages,
+      this.evidence.together,
+    );
     if (more.length === 0) return [part];
     // Letters that may be joined with one another, and marks, stay in one file.
     const groups = [[...points.filter((point) => !isOfMany(point)), ...first], ...more];
@@ -317,7 +323,13 @@ class Planner {
     if (embeddingRights(reading.fsType).forbidsSubsetting) return false;
     const range = servedRange(this.document, familyKey, file.unicodeRange);
     const has = new Set(pointsOf(sharedUnicodeRange(range, reading.characters ?? null)));
-    const groups = laterLetters(this.document, scripts, has, new Set(wanted));
+    const groups = laterLetters(
+      this.document,
+      scripts,
+      has,
+      new Set(wanted),
+      this.evidence.together,
+    );
     groups.forEach((points, i) => {
       const characters = formatUnicodeRange(points);
       const part = {

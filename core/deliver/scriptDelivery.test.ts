@@ -3,6 +3,7 @@ import { describe, expect, test } from '@jest/globals';
 import { inUnicodeRange } from '../css/unicodeRange';
 import { fallbackPlan } from '../fallback';
 import { languageOf } from '../script';
+import { lettersTogether } from '../script/together';
 import { scriptedDocument, seatedDocument } from '../testing/documents';
 import { applyChange } from '../change';
 import { deliveryPlan, filesNow, stylesheet, type DeliveryEvidence } from '.';
@@ -18,9 +19,14 @@ import {
 } from './laterLetters';
 import { languageTokens } from './languages';
 
+const TOGETHER = Object.fromEntries(
+  ['ja', 'zh-Hans', 'zh-Hant', 'ko'].map((tag) => [tag, lettersTogether(tag)]),
+);
+
 const evidence = (copy: string): DeliveryEvidence => ({
   copy,
   made: {},
+  together: TOGETHER,
   readings: Object.fromEntries(
     Object.values(scriptedDocument().case).flatMap(({ faces }) =>
       faces.flatMap(({ files }) =>
@@ -209,6 +215,7 @@ describe('files of a script of many letters', () => {
       new Set(['japanese']),
       new Set([...has, seldom]),
       new Set(),
+      TOGETHER,
     );
     const fileOf = (one: string) =>
       groups.findIndex((group) => group.includes(one.codePointAt(0) ?? 0));
@@ -239,7 +246,7 @@ describe('files of a script of many letters', () => {
     const document = { ...scriptedDocument(), languages: [tag] };
     const [now, later] = [0, 1].map((half) => pagesIn(code).filter((_, i) => i % 2 === half));
     const known = new Set(Array.from(now?.join('') ?? '', (one) => one.codePointAt(0) ?? 0));
-    const groups = laterLetters(document, new Set([script]), has, known);
+    const groups = laterLetters(document, new Set([script]), has, known, TOGETHER);
     const rest = [...has].filter((point) => !known.has(point)).sort((a, b) => a - b);
     const pages = later ?? [];
     /** Letters that the later pages fetch, the mean. */
@@ -262,8 +269,8 @@ describe('files of a script of many letters', () => {
       languageOf('ja')?.characters ?? '',
       (one) => one.codePointAt(0) ?? 0,
     );
-    expect(siteLetters(letters.slice(0, MOST_IN_ONE), ['ja'])).toHaveLength(1);
-    const several = siteLetters(letters.slice(0, MOST_IN_ONE + 1), ['ja']);
+    expect(siteLetters(letters.slice(0, MOST_IN_ONE), ['ja'], TOGETHER)).toHaveLength(1);
+    const several = siteLetters(letters.slice(0, MOST_IN_ONE + 1), ['ja'], TOGETHER);
     expect(several).toHaveLength(Math.ceil((MOST_IN_ONE + 1) / LETTERS_A_FILE));
     expect(several.flat().sort()).toEqual(letters.slice(0, MOST_IN_ONE + 1).sort());
   });

@@ -1,5 +1,5 @@
 import { SOURCE, TABLE } from './languages/table';
-import { TOGETHER } from './languages/together';
+import { pointsOf } from './packed';
 import type { Script } from './script';
 import { scriptOf } from './scripts';
 
@@ -27,36 +27,6 @@ export const scriptOfTag = (tag: string): Script | undefined => {
   return language && scriptOfLanguage(language);
 };
 
-/** Reads what packed.mjs packed: each run by how far it is from the one before, and how many more it has. */
-function unpacked(packed: string): string {
-  let last = 0;
-  const points = packed.split(' ').flatMap((run) => {
-    const [gap = 0, more = 0] = run.split('-').map((digits) => parseInt(digits, 36));
-    const first = last + gap;
-    last = first + more;
-    return Array.from({ length: more + 1 }, (_, i) => first + i);
-  });
-  return String.fromCodePoint(...points);
-}
-
-const together = new Map<string, readonly number[][]>();
-
-/**
- * Letters of a language with a script of many, as code points, in groups of those that texts have together: what most
- * texts have is in the first. Empty for any other language.
- */
-export function lettersTogether({ tag }: Pick<Language, 'tag'>): readonly number[][] {
-  const known = together.get(tag);
-  if (known) return known;
-  const groups = Object.hasOwn(TOGETHER, tag)
-    ? (TOGETHER[tag] ?? []).map((packed) =>
-        [...unpacked(packed)].map((one) => one.codePointAt(0) ?? 0),
-      )
-    : [];
-  together.set(tag, groups);
-  return groups;
-}
-
 /** Letters with their capitals. Greek loses its accents under its own rule, which is for words in capitals. */
 function withCapitals(letters: string, tag: string): string {
   const capitals = [...letters].flatMap((letter) => {
@@ -68,7 +38,7 @@ function withCapitals(letters: string, tag: string): string {
 
 function charactersOf({ tag, script, letters }: { tag: string; script: string; letters: string }) {
   const { large = false, capitals = true } = scriptOfLanguage({ script }) ?? {};
-  if (large) return unpacked(letters);
+  if (large) return String.fromCodePoint(...pointsOf(letters));
   return capitals ? withCapitals(letters, tag) : letters;
 }
 

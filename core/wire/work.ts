@@ -56,6 +56,10 @@ export const DeliveryEvidence = Type.Object({
   made: byKey(integer(), 'Bytes of the files made so far, by source and cut'),
   copy: text('Every character of the pages, each once'),
   languages: list(text(), 'Languages that the pages say they are in, BCP 47'),
+  together: byKey(
+    list(list(integer('A code point'))),
+    'Letters of its languages with scripts of many, in groups, by tag',
+  ),
   failed: byKey(text(), 'Why others could not be made'),
 });
 

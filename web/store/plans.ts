@@ -1,3 +1,4 @@
+import type { LettersTogether } from '@lettera/core/script';
 import {
   casePlan,
   deliveryPlan,
@@ -35,6 +36,8 @@ export const usePlans = defineStore('plans', () => {
   const copy = shallowRef('');
   /** Languages that the pages say they are in. */
   const languages = shallowRef<readonly string[]>([]);
+  /** Letters of the site's languages with scripts of many, as texts have them together. */
+  const together = shallowRef<LettersTogether>({});
   /** Why files could not be made, each reason once. */
   const failed = shallowRef<string[]>([]);
 
@@ -46,6 +49,7 @@ export const usePlans = defineStore('plans', () => {
     made: made.value,
     copy: copy.value,
     languages: languages.value,
+    together: together.value,
   }));
   /** Made once for a document and what is known of its files. */
   const planner = computed(() => {
@@ -113,6 +117,7 @@ export const usePlans = defineStore('plans', () => {
       made.value = known.made;
       copy.value = known.copy;
       languages.value = known.languages;
+      together.value = known.together;
       failed.value = [...new Set(Object.values(known.failed))];
     } catch {
       // Bytes are left out until the next file has been made.
@@ -128,10 +133,13 @@ export const usePlans = defineStore('plans', () => {
       made.value = {};
       copy.value = '';
       languages.value = [];
+      together.value = {};
       failed.value = [];
     },
   );
-  watch([() => project.id, pages], () => void load(), { immediate: true });
+  /** The languages that their letters were told of. */
+  const spoken = computed(() => (project.stored?.document.languages ?? []).join());
+  watch([() => project.id, pages, spoken], () => void load(), { immediate: true });
   watch([missing, () => project.progress.packing?.done], ([wanted, done], [, before]) => {
     if (!wanted) return;
     // The answer that is on its way may be older than what has been made since, and than nothing else.

@@ -26,13 +26,16 @@ const NONE = '-';
 const familyFor = (key: string, found: string | null): string =>
   (Object.hasOwn(props.families, key) ? props.families[key] : found) ?? NONE;
 const nameOf = ({ key, name }: FoldedVoice): string => props.names[key] ?? name;
-/** The seats of a voice as rows: what it is called, and what a family is given for it by. */
-const seatRows = (voice: FoldedVoice) =>
-  seatsOf(voice).map((seat) => ({
-    ...seat,
-    key: seatKey(voice, seat),
-    name: say.inScript(nameOf(voice), scriptOf(seat.script)?.name ?? seat.script),
-  }));
+/** A row for each voice, and for each seat in it, whose family is given by a key of its own. */
+const rows = computed(() =>
+  props.voices.flatMap((voice) => [
+    { ...voice, called: nameOf(voice), isVoice: true },
+    ...seatsOf(voice).map((seat) => {
+      const called = say.inScript(nameOf(voice), scriptOf(seat.script)?.name ?? seat.script);
+      return { ...seat, key: seatKey(voice, seat), name: called, called, isVoice: false };
+    }),
+  ]),
+);
 const cases = computed(() => [
   { value: NONE, label: say.noneYet },
   ...Object.entries(project.document?.case ?? {}).map(([value, family]) => ({
@@ -53,41 +56,28 @@ const cases = computed(() => [
       </tr>
     </thead>
     <tbody>
-      <template v-for="voice in voices" :key="voice.key">
-        <tr>
-          <th scope="row">
-            <NameField
-              :label="say.nameVoice(voice.asks)"
-              :proposed="voice.name"
-              :given="names[voice.key]"
-              @name="$emit('name', voice.key, $event)"
-            />
-          </th>
-          <td>{{ voice.asks }}</td>
-          <td>
-            <PickOne
-              :model-value="familyFor(voice.key, voice.family)"
-              :choices="cases"
-              :label="say.family(nameOf(voice))"
-              @update:model-value="$emit('family', voice.key, $event === NONE ? null : $event)"
-            />
-          </td>
-          <td class="figure">{{ voice.texts.length }}</td>
-        </tr>
-        <tr v-for="seat in seatRows(voice)" :key="seat.key">
-          <th scope="row">{{ seat.name }}</th>
-          <td>{{ seat.asks }}</td>
-          <td>
-            <PickOne
-              :model-value="familyFor(seat.key, seat.family)"
-              :choices="cases"
-              :label="say.family(seat.name)"
-              @update:model-value="$emit('family', seat.key, $event === NONE ? null : $event)"
-            />
-          </td>
-          <td class="figure">{{ seat.texts.length }}</td>
-        </tr>
-      </template>
+      <tr v-for="row in rows" :key="row.key">
+        <th scope="row">
+          <NameField
+            v-if="row.isVoice"
+            :label="say.nameVoice(row.asks)"
+            :proposed="row.name"
+            :given="names[row.key]"
+            @name="$emit('name', row.key, $event)"
+          />
+          <template v-else>{{ row.name }}</template>
+        </th>
+        <td>{{ row.asks }}</td>
+        <td>
+          <PickOne
+            :model-value="familyFor(row.key, row.family)"
+            :choices="cases"
+            :label="say.family(row.called)"
+            @update:model-value="$emit('family', row.key, $event === NONE ? null : $event)"
+          />
+        </td>
+        <td class="figure">{{ row.texts.length }}</td>
+      </tr>
     </tbody>
   </FiguresTable>
 </template>
