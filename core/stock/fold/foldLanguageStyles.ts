@@ -5,8 +5,8 @@ import type { PropertyValues } from '../../document/property';
 import { languagePlace } from '../../document/styleValues';
 import { documentInLanguage, siteLanguages, type SetLanguage } from '../../style/inLanguage';
 import { resolveInUse } from '../../style/resolve';
-import type { Fold } from './fold';
-import type { Setting } from './foldStyles';
+import type { FoldedScripts } from './foldScripts';
+import type { FoldedStyles, Setting, StyleTolerance } from './foldStyles';
 
 /** What a style may have otherwise in one language; its voice, its case and its colour are those of its kind. */
 const COMPARED = ['step', 'weight', 'slant', 'lineHeight', 'letterSpacing'] as const;
@@ -20,7 +20,14 @@ function usual<T>(values: readonly (readonly [value: T, characters: number])[]):
   return [...counts].sort(([, a], [, b]) => b - a)[0]?.[0];
 }
 
-type Folded = Pick<Fold, 'styles' | 'scripts' | 'choice' | 'ownSetting'>;
+/** What of a fold tells how its texts are set in their languages. */
+interface Folded {
+  styles: FoldedStyles;
+  scripts: FoldedScripts;
+  choice: { tolerance: StyleTolerance };
+  /** How a text is set on the site, in the terms of the project, and its length. */
+  ownSetting: (number: number) => { setting: Setting; characters: number };
+}
 
 /** How a style's texts in a language are set on the site, and how much text that is. */
 const settingsIn = (
