@@ -1,3 +1,4 @@
+import { onceFor } from '../document/once';
 import { languageOf, scriptOfCharacter, scriptOfTag } from '../script';
 import type { Stock, StockText } from './stock';
 
@@ -22,18 +23,17 @@ function scriptOfWords(words: string, own: ReturnType<typeof scriptOfTag>): stri
   return [...counts].sort(([, a], [, b]) => b - a)[0]?.[0] ?? null;
 }
 
-/** What a text is written in; null for one without letters of which no known language is said. */
-export function writtenIn({
-  words,
-  language,
-}: Pick<StockText, 'words' | 'language'>): Written | null {
-  const known = language === undefined ? undefined : languageOf(language);
-  const own = known && scriptOfTag(known.tag);
-  const script = scriptOfWords(words, own);
-  return script === null
-    ? null
-    : { script, language: known?.tag ?? null, around: own?.key ?? script };
-}
+/** What a text is written in; null for one without letters of which no known language is said. Worked out once. */
+export const writtenIn = onceFor(
+  ({ words, language }: Pick<StockText, 'words' | 'language'>): Written | null => {
+    const known = language === undefined ? undefined : languageOf(language);
+    const own = known && scriptOfTag(known.tag);
+    const script = scriptOfWords(words, own);
+    return script === null
+      ? null
+      : { script, language: known?.tag ?? null, around: own?.key ?? script };
+  },
+);
 
 /**
  * The languages that a site's pages say they are in, by their tags: those in its first script before others, and of
