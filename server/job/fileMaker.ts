@@ -8,6 +8,9 @@ import { StoppedError, Stopping } from './stopping';
 
 const keyOf = ({ source, cut }: DerivedFile): string => madeKey(source, cutOf(cut));
 
+/** Whose turn it is where the files of a project are made: another's than that of all else that it asks for. */
+const packingFor = (projectId: string): string => `files of ${projectId}`;
+
 /** Makes the files that are delivered, each once, and keeps them. */
 export class FileMaker {
   readonly #underWay = new Map<string, Promise<number>>();
@@ -119,8 +122,9 @@ export class FileMaker {
   ): Promise<number> {
     const source = (await this.fonts.files([file.source])).get(file.source);
     if (!source) throw new RangeError(`The store has no file ${file.source}`);
+    // In turns of their own: a font that is added meanwhile does not wait for a hundred files.
     const bytes = await this.jobs
-      .for(projectId)
+      .for(packingFor(projectId))
       .derive({ bytes: source, cut: cutOf(file.cut) }, signal);
     await this.derived.keep(file, bytes);
     return bytes.byteLength;

@@ -291,7 +291,7 @@ export const languageSheet = {
   western: '1 2 3',
   own: 'its own',
   asScript: 'By its script',
-  asScriptFor: (name: Said) => `As its script wants it: ${name}`,
+  asScriptFor: (name: Said) => `By its script: ${name}`,
   quotesHint: '« » ‹ ›',
   quotesWrong: 'Give two marks, or four with the inner ones, a space between: « » ‹ ›',
   vertical: 'Lines that run from top to bottom are not covered: text is set in rows.',
