@@ -66,10 +66,18 @@ describe('what is delivered', () => {
     hi: { h1: 'Noto Sans Devanagari', p: 'Noto Serif Devanagari' },
   };
 
+  /** What a page fetches of its script, and in all with the Latin faces of figures and names, bytes. */
+  const MOST_BYTES: Record<Language, readonly [ofScript: number, all: number]> = {
+    en: [1, 90_000],
+    ar: [60_000, 150_000],
+    ja: [120_000, 205_000],
+    hi: [155_000, 240_000],
+  };
+
   test.each(LANGUAGES)('every text in %s is in the family of its script', async (language) => {
-    let fetched = 0;
-    const onResponse = async (url: string, size: Promise<Buffer>) => {
-      if (url.endsWith('.woff2')) fetched += (await size).length;
+    const fetched: { url: string; bytes: number }[] = [];
+    const onResponse = async (url: string, body: Promise<Buffer>) => {
+      if (url.endsWith('.woff2')) fetched.push({ url, bytes: (await body).length });
     };
     const waiting: Promise<void>[] = [];
     page.on('response', (answer) => waiting.push(onResponse(answer.url(), answer.buffer())));
@@ -84,8 +92,12 @@ describe('what is delivered', () => {
     expect(inText[0]).toMatch(new RegExp(`^${p}`));
     // Spaces and stops that all share are the text's own; nothing is of any other.
     for (const name of inText.slice(1)) expect(name).toMatch(/^Literata/);
-    expect(fetched).toBeGreaterThan(30_000);
-    expect(fetched).toBeLessThan(language === 'hi' ? 260_000 : 150_000);
+    const sum = (files: typeof fetched) => files.reduce((all, { bytes }) => all + bytes, 0);
+    const ofScript = fetched.filter(({ url }) => !url.includes('-latin'));
+    const [mostOfScript, most] = MOST_BYTES[language];
+    expect(sum(ofScript)).toBeLessThan(mostOfScript);
+    expect(sum(fetched)).toBeLessThan(most);
+    expect(fetched.length).toBeGreaterThan(2);
   });
 
   test('lines are as high with letters of other scripts in them as without', async () => {
