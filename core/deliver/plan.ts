@@ -19,6 +19,7 @@ import { faceUses, type FaceUse } from './faceUse';
 import { laterLetters, siteLetters } from './laterLetters';
 import { featuresUsed } from './featuresUsed';
 import { charactersOfCopy, neededCharacters } from './neededCharacters';
+import { onceFor } from '../document/once';
 import { SCRIPTS, scriptOf, type LettersTogether } from '../script';
 import { servedRange } from '../style/served';
 import { isMark, splitByScript } from './scripts';
@@ -85,6 +86,9 @@ export interface DeliveryEvidence {
   /** Letters of its languages with scripts of many, in groups; none are known when left out. */
   together?: LettersTogether;
 }
+
+/** Ranges of files for later letters, worked out once for a document. */
+const laterRanges = onceFor<ProjectDocument, Map<string, readonly string[]>>(() => new Map());
 
 type Reading = DeliveryEvidence['readings'][string];
 
@@ -321,17 +325,8 @@ class Planner {
     const scripts = largeScripts(this.document, familyKey);
     if (!reading || scripts.size === 0 || family.onlyFor !== undefined) return false;
     if (embeddingRights(reading.fsType).forbidsSubsetting) return false;
-    const range = servedRange(this.document, familyKey, file.unicodeRange);
-    const has = new Set(pointsOf(sharedUnicodeRange(range, reading.characters ?? null)));
-    const groups = laterLetters(
-      this.document,
-      scripts,
-      has,
-      new Set(wanted),
-      this.evidence.together,
-    );
-    groups.forEach((points, i) => {
-      const characters = formatUnicodeRange(points);
+    const groups = this.#laterRanges(familyKey, file, reading.characters ?? null, wanted);
+    groups.forEach((characters, i) => {
       const part = {
         ...font,
         file: { ...file, script: `${file.script}-${i + 2}`, unicodeRange: characters },
@@ -342,6 +337,34 @@ class Planner {
       );
     });
     return groups.length > 0;
+  }
+
+  /** What each file for later letters holds: it rests on the document and its letters, and not on what has been made. */
+  #laterRanges(
+    familyKey: string,
+    { unicodeRange }: DeliveredFont['file'],
+    characters: string | null,
+    wanted: readonly number[],
+  ): readonly string[] {
+    const { together = {} } = this.evidence;
+    const known = laterRanges(this.document);
+    const key = JSON.stringify([
+      familyKey,
+      unicodeRange,
+      characters,
+      wanted,
+      Object.keys(together),
+    ]);
+    const before = known.get(key);
+    if (before) return before;
+    const range = servedRange(this.document, familyKey, unicodeRange);
+    const has = new Set(pointsOf(sharedUnicodeRange(range, characters)));
+    const scripts = largeScripts(this.document, familyKey);
+    const made = laterLetters(this.document, scripts, has, new Set(wanted), together).map(
+      (points) => formatUnicodeRange(points),
+    );
+    known.set(key, made);
+    return made;
   }
 
   /**
