@@ -59,22 +59,35 @@ function counterpartsOf(stock: Stock, kinds: readonly StockKind[]): Map<number, 
     return counterparts;
   const isMain = (number: number) =>
     written[number]?.script === main && written[number]?.around === main;
-  const among = (numbers: Iterable<number>) => [...numbers].filter(isMain);
+  /** Of those that are set and decided alike, the longest: a site of ten thousand texts has few others. */
+  const among = (numbers: Iterable<number>): number[] => {
+    const found = new Map<string, number>();
+    for (const number of numbers) {
+      const text = stock.texts[number];
+      if (!text || !isMain(number)) continue;
+      const key = `${text.wide.look} ${text.wide.provenances}`;
+      const known = stock.texts[found.get(key) ?? -1];
+      if (!known || known.characters < text.characters) found.set(key, number);
+    }
+    return [...found.values()];
+  };
   const ofKind = new Map<number, readonly number[]>();
   for (const { texts } of kinds) {
     const same = among(texts);
     for (const number of texts) ofKind.set(number, same);
   }
   const ofTag = new Map<string, number[]>();
-  for (const number of among(stock.texts.keys())) {
-    const { tag = '' } = stock.texts[number] ?? {};
-    ofTag.set(tag, [...(ofTag.get(tag) ?? []), number]);
+  for (const [number, { tag }] of stock.texts.entries()) {
+    const known = ofTag.get(tag);
+    if (known) known.push(number);
+    else ofTag.set(tag, [number]);
   }
+  const likeTag = new Map([...ofTag].map(([tag, numbers]) => [tag, among(numbers)]));
   stock.texts.forEach((text, number) => {
     const own = written[number];
     if (!own || own.around === main) return;
     const ofItsKind = ofKind.get(number) ?? [];
-    const from = ofItsKind.length > 0 ? ofItsKind : (ofTag.get(text.tag) ?? []);
+    const from = ofItsKind.length > 0 ? ofItsKind : (likeTag.get(text.tag) ?? []);
     counterparts.set(number, { written: own, as: mostLike(stock, text, from) });
   });
   return counterparts;
