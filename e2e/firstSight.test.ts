@@ -75,6 +75,7 @@ test.each([
   ['With a site that exists', ['Take stock of a site']],
 ])('a new project begins %s', async (_way, clicks) => {
   await page.goto(`${lettera.url}/projects`);
+  await page.waitForSelector('#name');
   await page.type('#name', `Begun ${clicks.join()}`);
   await page.keyboard.press('Enter');
   await page.waitForSelector('.ways');

@@ -34,6 +34,7 @@ const open = (path: string) => page.goto(`${lettera.url}${path}`);
 
 test('a project is started, and the foundry allowed for it', async () => {
   await open('/projects');
+  await page.waitForSelector('#name');
   await page.type('#name', 'Skerry Ferries');
   await page.keyboard.press('Enter');
   await page.waitForSelector('.ways');

@@ -9,6 +9,7 @@ import {
   cutName,
   deliveredFonts,
   deliveryPlan,
+  deliveryWays,
   heldCharacters,
   totalBytes,
   type DeliveryEvidence,
@@ -190,7 +191,7 @@ export class Deliveries {
   /** The characters that the font files of a delivery have, by the key of their family. */
   async characters(project: Pick<Project, 'id' | 'document'>): Promise<Record<string, string>> {
     const evidence = await this.evidence(project);
-    return heldCharacters(deliveryPlan(project.document, evidence), evidence);
+    return heldCharacters(deliveryWays(project.document, evidence), evidence);
   }
 
   /** Why files that a project delivers could not be made, where that has been tried. */

@@ -7,7 +7,7 @@ import type { PlannedFallbackFace } from '../fallback/plan';
 import { namesOf, servedRange, type NamedAt } from '../style/served';
 import { cssPercent, cssRule, cssString } from './css';
 import type { DeliveredFont } from './delivered';
-import type { LocalFace } from './plan';
+import type { LocalFace } from './deliveryWays';
 
 /** One value where both ends of a range agree, otherwise both. */
 const cssRange = (least: number | string, most: number | string): string =>

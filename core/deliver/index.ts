@@ -31,14 +31,20 @@ export { escapeHtml } from './html';
 export { CONNECTIONS, loadTimes, STATED_CONNECTION, type Connection } from './loadTime';
 export { cutName, cutOf, madeKey, PACKED, type Cut } from './cut';
 export {
+  caseWays,
+  deliveryWays,
+  type KnownFonts,
+  type LeftOutFile,
+  type LocalFace,
+} from './deliveryWays';
+export {
   casePlan,
   deliveryPlan,
   filesNow,
+  takeLeast,
   totalBytes,
   type DeliveryEvidence,
   type DeliveryPlan,
-  type LeftOutFile,
-  type LocalFace,
   type PlannedFile,
 } from './plan';
 export type { Plans } from './plans';

@@ -7,6 +7,7 @@ import { face, family, plansOf, seatedDocument } from '../testing/documents';
 import { stylesheet } from './stylesheet';
 import { madeKey, PACKED, type Cut } from './cut';
 import { heldCharacters } from './heldCharacters';
+import { deliveryWays } from './deliveryWays';
 import { casePlan, deliveryPlan, totalBytes, type DeliveryEvidence } from './plan';
 
 type Readings = DeliveryEvidence['readings'];
@@ -341,7 +342,7 @@ describe('the characters of a file', () => {
 
 describe('the characters that delivered files have', () => {
   const held = (document = seatedDocument(), known = readings) =>
-    heldCharacters(deliveryPlan(document, { readings: known, made: {}, copy: 'ř' }), {
+    heldCharacters(deliveryWays(document, { readings: known, copy: 'ř' }), {
       readings: known,
     });
 

@@ -156,6 +156,9 @@ const less = onceFor((scripts: ReadonlySet<string>) =>
   unitedUnicodeRange([...scripts].flatMap((key) => scriptOf(key) ?? []).map(scriptRange)),
 );
 
+/** Ranges that have been worked out: each is asked for by several files, styles and marks. */
+const servedRanges = onceForParts(['voices'], () => new Map<string, string | null>());
+
 /**
  * The characters that a family's file sets on the site: all of its own where a voice has it as its own family, but for
  * scripts that others serve wherever it is one; else those of the scripts that it is seated for.
@@ -163,6 +166,21 @@ const less = onceFor((scripts: ReadonlySet<string>) =>
  * @returns null for every character; empty for none
  */
 export function servedRange(
+  document: Pick<ProjectDocument, 'voices'>,
+  familyKey: string,
+  own: string | null,
+): string | null {
+  const known = servedRanges(document);
+  const key = `${familyKey} ${own ?? ''}`;
+  let range = known.get(key);
+  if (range === undefined) {
+    range = amongVoices(document, familyKey, own);
+    known.set(key, range);
+  }
+  return range;
+}
+
+function amongVoices(
   document: Pick<ProjectDocument, 'voices'>,
   familyKey: string,
   own: string | null,

@@ -122,7 +122,7 @@ const decisions = computed<Record<StageKey, Decision[]>>(() => {
     ],
     deliver: [
       {
-        text: `${count(files.length, 'font file')}, ${bytes === null ? 'being packed …' : kilobytes(bytes)}`,
+        text: `${count(files.length, 'font file')}, ${plans.isKnown ? kilobytes(bytes) : '…'}`,
       },
     ],
   };

@@ -206,9 +206,10 @@ function goTo({ stage, style }: Mark): void {
           @click="toggle('files')"
         >
           <b>{{ count(figures.faces, 'face') }}</b>, {{ count(figures.fonts.length, 'file') }},
-          <b>{{ kilobytes(figures.bytes) }}</b><template v-if="figures.elsewhere.length">{{
-            say.elsewhere(figures.elsewhere.length)
-          }}</template>
+          <b>{{ plans.isKnown ? kilobytes(figures.bytes) : '…' }}</b><template
+            v-if="figures.elsewhere.length"
+            >{{ say.elsewhere(figures.elsewhere.length) }}</template
+          >
         </button>
         <button
           type="button"

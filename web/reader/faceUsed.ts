@@ -1,5 +1,7 @@
 /** Families that are sure to draw a letter each in another width. */
 const PROBES = ['monospace', 'serif', 'cursive'] as const;
+/** A family that nobody has. */
+const NOWHERE = 'No Such Family, Anywhere';
 const MEASURED_AT = 200;
 /** Letters of a text that are looked at for the face that sets most of it. */
 const LETTERS_LOOKED_AT = 120;
@@ -29,15 +31,20 @@ export class LetterFinder {
     const key = `${style} ${family} ${letter}`;
     const known = this.#known.get(key);
     if (known !== undefined) return known;
-    const widths = PROBES.map((probe) => this.#width(`"${family}", ${probe}`, letter, style));
-    const bare = PROBES.map((probe) => this.#width(probe, letter, style));
-    const [wide = 0] = widths;
-    const isWide = (width: number) => Math.abs(width - wide) < 0.01;
-    // Where several probes draw it as wide, that is how the system draws what no family of a stack has: Georgian, say,
-    // behind a Latin family, whatever stands there. Where each has its own, all being one is the family's doing.
-    const draws = widths.every(isWide) && bare.filter(isWide).length < 2;
+    const [wide = 0, ...wides] = this.#widths(family, letter, style);
+    const [other = 0, ...others] = this.#widths(NOWHERE, letter, style);
+    const isOne = (width: number, widths: readonly number[]) =>
+      widths.every((one) => Math.abs(one - width) < 0.01);
+    // Where no family of a stack has a letter, the system draws it as wide whatever stands there, as Georgian behind
+    // Latin families: that it is as wide tells of a family then only where the system's is otherwise.
+    const draws = isOne(wide, wides) && !(isOne(other, others) && isOne(wide, [other]));
     this.#known.set(key, draws);
     return draws;
+  }
+
+  /** How wide a letter is behind each probe. */
+  #widths(family: string, letter: string, style: string): number[] {
+    return PROBES.map((probe) => this.#width(`"${family}", ${probe}`, letter, style));
   }
 
   #width(stack: string, letter: string, style: string): number {

@@ -11,6 +11,8 @@ export const useCaseReadings = defineStore('caseReadings', () => {
   const project = useProject();
   /** By the file's hash. */
   const readings = shallowRef<Record<string, FaceReading>>({});
+  /** Whether the faces of the case have been asked for, and come. */
+  const haveCome = shallowRef(false);
   /** By the family's key. */
   const measures = shallowRef<Record<string, FamilyMeasures | null>>({});
 
@@ -34,12 +36,17 @@ export const useCaseReadings = defineStore('caseReadings', () => {
       if (id !== project.id) return;
       readings.value = Object.fromEntries(list.map((reading) => [reading.sha256, reading]));
       measures.value = measured;
+      haveCome.value = true;
     } catch {
       // The line-up shows the families without figures; the next change of the case asks again.
       asked = '';
     }
   }
 
+  watch(
+    () => project.id,
+    () => (haveCome.value = false),
+  );
   // Figures follow what is to be seen: the page and the rows come first.
   watch([() => project.id, contents], () => whenIdle(load), { immediate: true });
 
@@ -53,5 +60,5 @@ export const useCaseReadings = defineStore('caseReadings', () => {
     ),
   );
 
-  return { readings, measures, xHeights };
+  return { readings, haveCome, measures, xHeights };
 });

@@ -1,9 +1,10 @@
 import type { LettersTogether } from '@lettera/core/script';
 import {
-  casePlan,
-  deliveryPlan,
+  caseWays,
+  deliveryWays,
   heldCharacters,
   madeKey,
+  takeLeast,
   totalBytes,
   type DeliveryPlan,
 } from '@lettera/core/deliver';
@@ -13,12 +14,18 @@ import { defineStore } from 'pinia';
 import { computed, shallowRef, watch } from 'vue';
 import { api } from '../api/client';
 import { afterRest } from '../control/afterRest';
+import { debounce } from '../control/debounce';
 import { useCaseReadings } from './caseReadings';
 import { useFallbacks } from './fallbacks';
 import { useProject } from './project';
 
 type Bytes = ReadonlyMap<string, number | null>;
 const NO_BYTES: Bytes = new Map();
+/** Between two questions for what has been made, while files are made one after another: milliseconds. */
+const PAUSE = 1000;
+/** After which files are asked for of whose making nothing has been told: milliseconds. */
+const UNTOLD = 5000;
+const tagsOf = (together: LettersTogether): string => Object.keys(together).join();
 /** The same for as long as the plan is. */
 const bytesBySource = onceFor(
   ({ files }: Pick<DeliveryPlan, 'files'>): Bytes =>
@@ -38,36 +45,53 @@ export const usePlans = defineStore('plans', () => {
   const languages = shallowRef<readonly string[]>([]);
   /** Letters of the site's languages with scripts of many, as texts have them together. */
   const together = shallowRef<LettersTogether>({});
+  /** Whether what is known of pages and files has come. */
+  const haveCome = shallowRef(false);
   /** Why files could not be made, each reason once. */
   const failed = shallowRef<string[]>([]);
 
   const fallbackOf = (document: ProjectDocument): FallbackPlan =>
     fallbackPlan(document, fallbacks.trials);
 
-  const evidence = computed(() => ({
+  /** What is known of fonts and pages, whichever files have been made: worked out anew for few changes. */
+  const known = computed(() => ({
     readings: caseReadings.readings,
-    made: made.value,
     copy: copy.value,
     languages: languages.value,
     together: together.value,
   }));
-  /** Made once for a document and what is known of its files. */
+  const ways = computed(() => {
+    const fonts = known.value;
+    return onceFor((document: ProjectDocument) => deliveryWays(document, fonts));
+  });
+  /** Whether it is known what will be loaded: before, every file is planned as it was taken in, and nothing is said of bytes. */
+  const isKnown = computed(() => haveCome.value && caseReadings.haveCome);
+  /** Made once for a document and the files that have been made. */
   const planner = computed(() => {
-    const known = evidence.value;
-    return onceFor((document: ProjectDocument) => deliveryPlan(document, known));
+    const [waysOf, bytes, isSaid] = [ways.value, made.value, isKnown.value];
+    return onceFor((document: ProjectDocument) => {
+      const plan = takeLeast(waysOf(document), bytes);
+      return isSaid
+        ? plan
+        : { ...plan, files: plan.files.map((file) => ({ ...file, bytes: null })) };
+    });
   });
   const deliveryOf = (document: ProjectDocument): DeliveryPlan => planner.value(document);
 
   /** All of the case, planned once for it. */
+  const caseWay = computed(() => {
+    const fonts = known.value;
+    return onceForParts(['case'], (document) => caseWays(document, fonts));
+  });
   const casePlanner = computed(() => {
-    const known = evidence.value;
-    return onceForParts(['case'], (document) => casePlan(document, known));
+    const [waysOf, bytes] = [caseWay.value, made.value];
+    return onceForParts(['case'], (document) => takeLeast(waysOf(document), bytes));
   });
 
   /** The characters that the delivered files of a family would have, by its key in the case. */
   const held = computed(() => {
-    const known = evidence.value;
-    return onceFor((document: ProjectDocument) => heldCharacters(deliveryOf(document), known));
+    const [waysOf, fonts] = [ways.value, known.value];
+    return onceFor((document: ProjectDocument) => heldCharacters(waysOf(document), fonts));
   });
   const charactersOf = (document: ProjectDocument): Record<string, string> => held.value(document);
 
@@ -86,7 +110,7 @@ export const usePlans = defineStore('plans', () => {
    */
   const caseBytes = computed(() => {
     const { document } = project;
-    return document ? bytesBySource(casePlanner.value(document)) : NO_BYTES;
+    return document && isKnown.value ? bytesBySource(casePlanner.value(document)) : NO_BYTES;
   });
 
   const stored = afterRest(() => project.stored?.document ?? null);
@@ -94,8 +118,8 @@ export const usePlans = defineStore('plans', () => {
   const missing = computed(() => {
     const document = stored.value;
     if (!document) return '';
-    return [deliveryOf, casePlanner.value]
-      .flatMap((planOf) => planOf(document).wanted)
+    return [ways.value, caseWay.value]
+      .flatMap((waysOf) => waysOf(document).wanted)
       .map(({ source, cut }) => madeKey(source, cut))
       .filter((key) => !Object.hasOwn(made.value, key))
       .join('\n');
@@ -103,33 +127,40 @@ export const usePlans = defineStore('plans', () => {
   /** The pages that the copy was read from. */
   const pages = computed(() => Object.keys(project.stored?.document.pages ?? {}).join());
 
+  const soon = debounce(() => void load(), UNTOLD);
   let asking = false;
   let askAgain = false;
 
   async function load(): Promise<void> {
     const { id } = project;
     if (!id) return;
+    soon.cancel();
     asking = true;
     askAgain = false;
     try {
       const known = await api.deliveryEvidence(id);
       if (id !== project.id) return;
+      haveCome.value = true;
       made.value = known.made;
       copy.value = known.copy;
-      languages.value = known.languages;
-      together.value = known.together;
+      // What is the same as before stays the same: much rests on it.
+      if (known.languages.join() !== languages.value.join()) languages.value = known.languages;
+      if (tagsOf(known.together) !== tagsOf(together.value)) together.value = known.together;
       failed.value = [...new Set(Object.values(known.failed))];
     } catch {
       // Bytes are left out until the next file has been made.
-    } finally {
-      asking = false;
     }
+    await new Promise((resolve) => setTimeout(resolve, PAUSE));
+    asking = false;
     if (askAgain) await load();
+    // What was made before anybody listened is told by nobody.
+    else if (missing.value && failed.value.length === 0) soon();
   }
 
   watch(
     () => project.id,
     () => {
+      haveCome.value = false;
       made.value = {};
       copy.value = '';
       languages.value = [];
@@ -152,6 +183,7 @@ export const usePlans = defineStore('plans', () => {
     deliveryOf,
     charactersOf,
     settledDelivery,
+    isKnown,
     caseBytes,
     failed,
     pageLanguages: languages,
