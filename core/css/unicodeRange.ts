@@ -73,7 +73,7 @@ function rangesIn(range: string | null): readonly Range[] {
 /** What is in both, going along the two once. */
 function shared(a: readonly Range[], b: readonly Range[]): Range[] {
   const both: Range[] = [];
-  for (let i = 0, j = 0; i < a.length && j < b.length; ) {
+  for (let i = 0, j = 0; i < a.length && j < b.length;) {
     const [from, to] = a[i] as Range;
     const [first, last] = b[j] as Range;
     if (from <= last && first <= to) both.push([Math.max(from, first), Math.min(to, last)]);
