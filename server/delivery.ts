@@ -174,7 +174,7 @@ export class Deliveries {
   /** What the delivery plan of a document needs to know: readings, and what has been made so far. */
   async evidence({ id, document }: Pick<Project, 'id' | 'document'>): Promise<DeliveryEvidence> {
     const hashes = caseFonts(document).map(({ file }) => file.sha256);
-    const [readings, made, { characters, languages }] = await Promise.all([
+    const [readings, made, { characters, languages, within }] = await Promise.all([
       this.fonts.readings(hashes),
       this.maker.made(hashes),
       this.copy.letters(id, document),
@@ -183,6 +183,7 @@ export class Deliveries {
       readings: Object.fromEntries(readings),
       made,
       copy: characters,
+      within,
       languages,
       together: togetherIn(document),
     };

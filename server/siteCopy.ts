@@ -21,27 +21,32 @@ export class SiteCopy {
   ) {}
 
   /** What the text of a project's pages is made of: of the site's own, or else of those that came with it. */
-  letters(projectId: string, { pages: own = {} }: ProjectDocument): Promise<PageLetters> {
+  letters(projectId: string, document: ProjectDocument): Promise<PageLetters> {
+    const { pages: own = {}, elements, delivery } = document;
     const places = Object.values(own).map(({ site, path }) => ({ site, path }));
-    return this.#known.get(`${projectId} ${JSON.stringify(places)}`, async () => {
-      const ownPages = await Promise.all(
-        places.map(async ({ site, path }) => {
-          const [page, sheets] = await Promise.all([
-            this.sites.page(projectId, site, path),
-            this.sites.sheets(projectId, site),
-          ]);
-          return { html: page?.html ?? '', css: [...sheets.values()].join('') };
-        }),
-      );
-      const given = ownPages.length > 0 ? [] : await this.pages.list(projectId);
-      return this.jobs
-        .for(projectId)
-        .pageCharacters([
-          ...given
-            .filter(({ slug }) => slug !== SHEET_OF_ELEMENTS)
-            .map(({ html, css }) => ({ html, css })),
-          ...ownPages,
-        ]);
-    });
+    return this.#known.get(
+      `${projectId} ${JSON.stringify([places, elements, delivery])}`,
+      async () => {
+        const ownPages = await Promise.all(
+          places.map(async ({ site, path }) => {
+            const [page, sheets] = await Promise.all([
+              this.sites.page(projectId, site, path),
+              this.sites.sheets(projectId, site),
+            ]);
+            return { html: page?.html ?? '', css: [...sheets.values()].join('') };
+          }),
+        );
+        const given = ownPages.length > 0 ? [] : await this.pages.list(projectId);
+        return this.jobs.for(projectId).pageCharacters({
+          pages: [
+            ...given
+              .filter(({ slug }) => slug !== SHEET_OF_ELEMENTS)
+              .map(({ html, css }) => ({ html, css })),
+            ...ownPages,
+          ],
+          document: { elements, delivery },
+        });
+      },
+    );
   }
 }

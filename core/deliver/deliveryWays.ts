@@ -10,10 +10,11 @@ import type { FaceReading } from '../font/reading';
 import { madeKey, PACKED, type Cut } from './cut';
 import { caseFonts, deliveredFonts, shownFonts, type DeliveredFont } from './delivered';
 import { faceUses, type FaceUse } from './faceUse';
-import { laterLetters, siteLetters } from './laterLetters';
+import { laterLanguages, laterLetters, siteLetters } from './laterLetters';
+import { lettersSet } from './lettersSet';
 import { featuresUsed } from './featuresUsed';
 import { charactersOfCopy, neededCharacters } from './neededCharacters';
-import { SCRIPTS, scriptOf, type LettersTogether } from '../script';
+import { SCRIPTS, scriptOf, type LettersTogether, type Script } from '../script';
 import { servedRange } from '../style/served';
 import { isMark, splitByScript } from './scripts';
 import { waysOf, type Way } from './ways';
@@ -47,6 +48,11 @@ export interface KnownFonts {
   >;
   /** Every character of the site's pages, each once. */
   copy: string;
+  /**
+   * Letters of scripts of many that pages have, by the text elements that they stand in; those in none under the empty
+   * key. Without it each family is taken to set all of them.
+   */
+  within?: Readonly<Record<string, string>>;
   /** Languages that the pages say they are in, beside the project's. */
   languages?: readonly string[];
   /** Letters of its languages with scripts of many, in groups; none are known when left out. */
@@ -161,6 +167,8 @@ class Planner {
   readonly locals = new Map<Face, LocalFace & { names: string[] }>();
   readonly uncut = new Set<string>();
   readonly #features: string[] | null;
+  /** What families need of the site's letters, by their keys. */
+  readonly #own = new Map<string, ReadonlySet<number>>();
   /** Files of a face, by their hashes, that its others have all of. */
   readonly #spare = new Map<Face, ReadonlySet<string>>();
 
@@ -270,14 +278,13 @@ class Planner {
     limits: FaceUse | null,
     wanted: readonly number[],
   ): boolean {
-    const { familyKey, family, file } = font;
-    const scripts = largeScripts(this.document, familyKey);
-    if (!reading || scripts.size === 0 || family.onlyFor !== undefined) return false;
-    if (embeddingRights(reading.fsType).forbidsSubsetting) return false;
+    const { familyKey, file } = font;
+    const scripts = this.#laterScripts(font);
+    if (!reading || scripts.length === 0) return false;
     const range = servedRange(this.document, familyKey, file.unicodeRange);
     const groups = laterLetters(
       this.document,
-      scripts,
+      new Set(scripts.map(({ key }) => key)),
       new Set(pointsOf(sharedUnicodeRange(range, reading.characters ?? null))),
       new Set(wanted),
       this.known.together,
@@ -299,8 +306,9 @@ class Planner {
    * The characters of a file that the site needs: those that it is for, and marks on its letters, whichever file
    * libraries have them in, since a letter and its marks are drawn from one file or not at all.
    */
-  #wantedOf({ familyKey, file }: DeliveredFont): number[] {
-    const needed = charactersOfCopy(this.document, familyKey) ?? this.#needed ?? [];
+  #wantedOf(font: DeliveredFont): number[] {
+    const { familyKey, file } = font;
+    const needed = charactersOfCopy(this.document, familyKey) ?? this.#neededOf(font) ?? [];
     const own = this.#parts.readingOf(file.sha256)?.characters ?? null;
     const has = withinUnicodeRange(
       own,
@@ -309,6 +317,40 @@ class Planner {
     return file.unicodeRange === null || lettersIn(has).length === 0
       ? has
       : [...new Set([...has, ...marksOn(has, needed, own)])];
+  }
+
+  /**
+   * What the site needs of a font: of scripts of many, where files for later letters hold the rest, what stands in
+   * elements that its family sets.
+   */
+  #neededOf(font: DeliveredFont): ReadonlySet<number> | null {
+    const needed = this.#needed;
+    const large = needed ? this.#laterScripts(font) : [];
+    if (!needed || large.length === 0) return needed;
+    const { familyKey } = font;
+    let own = this.#own.get(familyKey);
+    if (!own) {
+      const set = lettersSet(this.document, familyKey, this.known);
+      own = set
+        ? new Set(
+            [...needed].filter((point) => {
+              const letter = String.fromCodePoint(point);
+              return set.has(letter) || !large.some(({ has }) => has.test(letter));
+            }),
+          )
+        : needed;
+      this.#own.set(familyKey, own);
+    }
+    return own;
+  }
+
+  /** Scripts of many whose letters that no page has of a font come in files of their own; none where it may not be cut. */
+  #laterScripts({ familyKey, family, file }: DeliveredFont): readonly Script[] {
+    const reading = this.#parts.readingOf(file.sha256);
+    if (!reading || family.onlyFor !== undefined) return [];
+    if (embeddingRights(reading.fsType).forbidsSubsetting) return [];
+    const large = largeScripts(this.document, familyKey);
+    return laterLanguages(this.document, large).map(({ script }) => script);
   }
 
   /** Whether other files of its face have all that the site needs of a file: of two that do, one stays. */

@@ -1,5 +1,11 @@
 import type { ProjectDocument } from '../document/projectDocument';
-import { languageOf, scriptOfLanguage, type LettersTogether } from '../script';
+import {
+  languageOf,
+  scriptOfLanguage,
+  type Language,
+  type LettersTogether,
+  type Script,
+} from '../script';
 
 /**
  * Letters of one file where it is known how often texts have them. On pages that the order was not counted on, the
@@ -61,6 +67,23 @@ export function siteLetters(
 }
 
 /**
+ * Languages of the site with scripts of many that come in files for later letters too, and those scripts; none where
+ * the delivery has no such files.
+ * @param scripts keys of those that may
+ */
+export const laterLanguages = (
+  { languages, delivery }: Pick<ProjectDocument, 'languages' | 'delivery'>,
+  scripts: ReadonlySet<string>,
+): { language: Language; script: Script }[] =>
+  delivery.laterLetters === false
+    ? []
+    : languages.flatMap((tag) => {
+        const language = languageOf(tag);
+        const script = language && scriptOfLanguage(language);
+        return language && script?.large && scripts.has(script.key) ? [{ language, script }] : [];
+      });
+
+/**
  * Letters of the site's scripts of many that its pages do not have now, in groups that each make a file: stops and
  * those that most texts in the language have, then those that texts have seldom, then the rest of the language, then
  * what else of the script the font has, by code, where those of one root stand near. A page that comes later
@@ -76,7 +99,6 @@ export function laterLetters(
   needed: ReadonlySet<number>,
   together: LettersTogether = {},
 ): number[][] {
-  if (delivery.laterLetters === false) return [];
   const groups: number[][] = [];
   const given = new Set(needed);
   const give = (points: readonly number[], size: number): void => {
@@ -84,11 +106,7 @@ export function laterLetters(
     for (const point of free) given.add(point);
     groups.push(...inFiles(free, size));
   };
-  const written = languages.flatMap((tag) => {
-    const language = languageOf(tag);
-    const script = language && scriptOfLanguage(language);
-    return language && script?.large && scripts.has(script.key) ? [{ language, script }] : [];
-  });
+  const written = laterLanguages({ languages, delivery }, scripts);
   for (const { language } of written) {
     give([...PUNCTUATION, ...groupsOf(together, language.tag).flat()], LETTERS_A_FILE);
     give([...language.characters].map(pointOf), SELDOM_A_FILE);

@@ -46,7 +46,7 @@ const changesCase = (document: ProjectDocument, familyKey: string): boolean =>
   });
 
 /** Texts typed into pages, over the pages' own. */
-const typedTexts = ({ typed = {} }: ProjectDocument): string[] =>
+export const typedTexts = ({ typed = {} }: ProjectDocument): string[] =>
   Object.values(typed).flatMap(({ texts }) => Object.values(texts));
 
 /** Letters of names and loan words on any Latin-script site: é of a café, ñ of a señor. Latin-1, U+00C0–00FF. */

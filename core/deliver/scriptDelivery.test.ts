@@ -6,6 +6,7 @@ import { languageOf } from '../script';
 import { lettersTogether } from '../script/together';
 import { scriptedDocument, seatedDocument } from '../testing/documents';
 import { applyChange } from '../change';
+import type { ProjectDocument } from '../document';
 import { deliveryPlan, filesNow, stylesheet, type DeliveryEvidence } from '.';
 import { designTokens } from './designTokens';
 import { neededCharacters } from './neededCharacters';
@@ -23,12 +24,12 @@ const TOGETHER = Object.fromEntries(
   ['ja', 'zh-Hans', 'zh-Hant', 'ko'].map((tag) => [tag, lettersTogether(tag)]),
 );
 
-const evidence = (copy: string): DeliveryEvidence => ({
+const evidence = (copy: string, document = scriptedDocument()): DeliveryEvidence => ({
   copy,
   made: {},
   together: TOGETHER,
   readings: Object.fromEntries(
-    Object.values(scriptedDocument().case).flatMap(({ faces }) =>
+    Object.values(document.case).flatMap(({ faces }) =>
       faces.flatMap(({ files }) =>
         files.map(({ sha256, unicodeRange }) => [
           sha256,
@@ -155,6 +156,64 @@ describe('files of a script of many letters', () => {
       const holding = ranges.filter((range) => inUnicodeRange(range, letter.codePointAt(0) ?? 0));
       expect([letter, holding.length]).toEqual([letter, 1]);
     }
+  });
+
+  describe('where it is known what stands where', () => {
+    const KNOWN = { h1: '灯', body: '灯台島' };
+    /** Headings have a family of their own for Japanese. */
+    const twoVoices = (change: (document: ProjectDocument) => void = () => undefined) => {
+      const document = scriptedDocument();
+      const { mincho } = document.case;
+      if (!mincho) throw new Error('The case has no such family');
+      const faces = mincho.faces.map((face) => ({
+        ...face,
+        files: face.files.map((file) => ({ ...file, sha256: '9'.repeat(64) })),
+      }));
+      document.case['gothic'] = { ...mincho, name: 'BIZ UDPGothic', faces };
+      Object.assign(document.voices['heading'] ?? {}, {
+        scripts: { japanese: { family: 'gothic', size: 1 } },
+      });
+      change(document);
+      return document;
+    };
+    const filesOf = (
+      key: string,
+      document: ProjectDocument,
+      within: Record<string, string> | null = KNOWN,
+    ) => {
+      const known = { ...evidence('灯台島', document), ...(within ? { within } : {}) };
+      return deliveryPlan(document, known).files.filter(({ familyKey }) => familyKey === key);
+    };
+    const has = (file: { file: { unicodeRange: string | null } } | undefined, letters: string) =>
+      [...letters]
+        .filter((one) => inUnicodeRange(file?.file.unicodeRange ?? '', one.codePointAt(0) ?? 0))
+        .join('');
+
+    test('a family has at once what stands in elements that it sets, and the rest for later', () => {
+      const document = twoVoices();
+      const [now, ...later] = filesOf('gothic', document);
+      expect(has(now, '灯台島')).toBe('灯');
+      expect(later.map((one) => has(one, '灯台島')).join('')).toHaveLength(2);
+      expect(has(filesOf('mincho', document)[0], '灯台島')).toBe('灯台島');
+    });
+
+    test.each<[string, Record<string, string> | null, (document: ProjectDocument) => void]>([
+      ['nothing is known', null, () => undefined],
+      ['letters stand in no element', { h1: '灯', '': '台島' }, () => undefined],
+      ['they are named', KNOWN, ({ delivery }) => (delivery.alsoLetters = '台島')],
+      ['no file would hold the rest', KNOWN, ({ delivery }) => (delivery.laterLetters = false)],
+      ['no language of the site would', KNOWN, (document) => (document.languages = ['en'])],
+    ])('it has all of them where %s', (_what, within, change) => {
+      const [now] = filesOf('gothic', twoVoices(change), within);
+      expect(has(now, '灯台島')).toBe('灯台島');
+    });
+
+    test('what a style has another voice for in one state counts with that voice', () => {
+      const document = twoVoices(({ styles }) => {
+        if (styles['body']) styles['body'].at = { print: { voice: 'heading' } };
+      });
+      expect(has(filesOf('gothic', document)[0], '灯台島')).toBe('灯台島');
+    });
   });
 
   test('a site that has none of its letters yet has files for all of them, and for its stops', () => {

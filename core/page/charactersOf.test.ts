@@ -47,6 +47,24 @@ describe('the characters of pages', () => {
     ]);
   });
 
+  test('of scripts of many are told by the elements that they stand in, and around that', () => {
+    const { within } = charactersOf(
+      [
+        {
+          html: '<main><h1>灯<a class="x">台</a></h1><p>島 light <input placeholder="海"></p></main>空<style>p{}</style>',
+          css: 'q::before { content: "「" "\\661f" }',
+        },
+      ],
+      ({ localName, classList, matches }) => [
+        ...(matches('main h1') ? ['heading'] : []),
+        ...(localName === 'p' ? ['text'] : []),
+        ...(classList.includes('x') ? ['link'] : []),
+        ...(matches('::nothing-such(') ? ['never'] : []),
+      ],
+    );
+    expect(within).toEqual({ heading: '台灯', link: '台', text: '島海', '': '「星空' });
+  });
+
   test('end with pages nested deeper than the stack would bear', () => {
     expect(of(`${'<div>'.repeat(400)}x`)).toBe('x');
   });

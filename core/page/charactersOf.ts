@@ -1,7 +1,8 @@
-import type { DefaultTreeAdapterTypes } from 'parse5';
-import { parseHtml } from './parseHtml';
-
-type Node = DefaultTreeAdapterTypes.Node;
+import { compile } from 'css-select';
+import type { AnyNode, Element, ParentNode } from 'domhandler';
+import { adapter } from 'parse5-htmlparser2-tree-adapter';
+import { SCRIPTS } from '../script';
+import { parseHtmlAs } from './parseHtml';
 
 /** What the text of pages is made of. */
 export interface PageLetters {
@@ -9,7 +10,26 @@ export interface PageLetters {
   characters: string;
   /** Languages that the pages say they are in, as `lang` has them: BCP 47. */
   languages: string[];
+  /**
+   * Letters of scripts of many by the text elements that they stand in, at any depth: a letter in a link within a
+   * heading stands in both. Those in none are under the empty key.
+   */
+  within: Record<string, string>;
 }
+
+/** A node of a page, as far as text elements are told by it. */
+export interface PageNode {
+  localName: string;
+  id: string;
+  classList: readonly string[];
+  matches(selector: string): boolean;
+}
+
+/** The text elements that a node is, by their keys. */
+export type ElementsAt = (node: PageNode) => readonly string[];
+
+const LARGE = SCRIPTS.filter(({ large }) => large);
+const isOfMany = (letter: string): boolean => LARGE.some(({ has }) => has.test(letter));
 
 /** Elements whose text is never set. */
 const UNSET = new Set(['script', 'style', 'template', 'noscript', 'title']);
@@ -22,6 +42,57 @@ const LANGUAGE = /^[a-z]{2,8}(-[a-z0-9]{1,8})*$/i;
 class Gatherer {
   readonly characters = new Set<string>();
   readonly languages = new Set<string>();
+  readonly within = new Map<string, Set<string>>();
+  readonly #keys = new WeakMap<ParentNode, readonly string[]>();
+  readonly #queries = new Map<string, (node: Element) => boolean>();
+
+  constructor(private readonly elementsAt: ElementsAt) {}
+
+  /** Whether a node meets a selector; none meets what only a browser knows. */
+  #meets(node: Element, selector: string): boolean {
+    let query = this.#queries.get(selector);
+    if (!query) {
+      try {
+        query = compile<AnyNode, Element>(selector);
+      } catch {
+        query = () => false;
+      }
+      this.#queries.set(selector, query);
+    }
+    return query(node);
+  }
+
+  /** The text elements that a node and those around it are. */
+  #keysAt(node: ParentNode | null): readonly string[] {
+    if (!node || !('attribs' in node)) return [];
+    let keys = this.#keys.get(node);
+    if (!keys) {
+      const own = this.elementsAt({
+        localName: node.name,
+        id: node.attribs['id'] ?? '',
+        classList: (node.attribs['class'] ?? '').split(/\s+/).filter(Boolean),
+        matches: (selector) => this.#meets(node, selector),
+      });
+      keys = [...new Set([...own, ...this.#keysAt(node.parent)])];
+      this.#keys.set(node, keys);
+    }
+    return keys;
+  }
+
+  #addTo(key: string, letters: Iterable<string>): void {
+    const known = this.within.get(key) ?? new Set();
+    this.within.set(key, known);
+    for (const letter of letters) known.add(letter);
+  }
+
+  /** Text that stands at a node. */
+  #text(text: string, at: ParentNode | null): void {
+    this.#add(text);
+    const letters = [...text.normalize('NFC'), ...text].filter(isOfMany);
+    if (letters.length === 0) return;
+    const keys = this.#keysAt(at);
+    for (const key of keys.length > 0 ? keys : ['']) this.#addTo(key, letters);
+  }
 
   /** As it is written, and as a browser joins a letter with the marks after it. Unicode 16, §3.11. */
   #add(text: string): void {
@@ -41,25 +112,31 @@ class Gatherer {
   }
 
   /** @param shown attributes whose text is set */
-  node(node: Node, shown: ReadonlySet<string>): void {
-    if (node.nodeName === '#text') this.#add((node as DefaultTreeAdapterTypes.TextNode).value);
-    if ('attrs' in node) {
-      for (const { name, value } of node.attrs) {
-        if (shown.has(name)) this.#add(value);
+  node(node: AnyNode, shown: ReadonlySet<string>): void {
+    if (node.type === 'text') this.#text(node.data, node.parent);
+    if ('attribs' in node) {
+      for (const [name, value] of Object.entries(node.attribs)) {
+        if (shown.has(name)) this.#text(value, node);
         if (name === 'lang' && LANGUAGE.test(value)) this.languages.add(value);
       }
+      if (UNSET.has(node.name)) return;
     }
-    if (!('childNodes' in node) || UNSET.has(node.nodeName)) return;
-    for (const child of node.childNodes) this.node(child, shown);
+    if (!('children' in node)) return;
+    for (const child of node.children) this.node(child, shown);
+  }
+
+  #anywhere(letter: string): void {
+    this.characters.add(letter);
+    if (isOfMany(letter)) this.#addTo('', [letter]);
   }
 
   /** What style sheets set by `content` and list markers: whatever they hold beyond ASCII, escaped or not. */
   css(css: string): void {
-    for (const character of css) if (character > '\u007f') this.characters.add(character);
+    for (const character of css) if (character > '\u007f') this.#anywhere(character);
     for (const [, hex = ''] of css.matchAll(/\\([0-9a-f]{1,6})/gi)) {
       const codePoint = parseInt(hex, 16);
       if (codePoint > 0x7f && codePoint <= 0x10ffff) {
-        this.characters.add(String.fromCodePoint(codePoint));
+        this.#anywhere(String.fromCodePoint(codePoint));
       }
     }
   }
@@ -72,12 +149,19 @@ const attributesIn = (css: string): string[] =>
 /**
  * What the text of pages is made of.
  * @param pages each its HTML and the text of its style sheets
+ * @param elementsAt tells the text elements of the project that nodes are
  * @throws SiteError for a page that is more than pages may be
  */
-export function charactersOf(pages: readonly { html: string; css: string }[]): PageLetters {
-  const gatherer = new Gatherer();
+export function charactersOf(
+  pages: readonly { html: string; css: string }[],
+  elementsAt: ElementsAt = () => [],
+): PageLetters {
+  const gatherer = new Gatherer(elementsAt);
   for (const { html, css } of pages) {
-    gatherer.node(parseHtml(html), new Set([...SET_ATTRIBUTES, ...attributesIn(css)]));
+    gatherer.node(
+      parseHtmlAs(html, { treeAdapter: adapter }),
+      new Set([...SET_ATTRIBUTES, ...attributesIn(css)]),
+    );
     gatherer.css(css);
   }
   return {
@@ -86,5 +170,8 @@ export function charactersOf(pages: readonly { html: string; css: string }[]): P
       .sort((a, b) => (a.codePointAt(0) ?? 0) - (b.codePointAt(0) ?? 0))
       .join(''),
     languages: [...gatherer.languages].sort(),
+    within: Object.fromEntries(
+      [...gatherer.within].map(([key, letters]) => [key, [...letters].sort().join('')]),
+    ),
   };
 }

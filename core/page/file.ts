@@ -1,7 +1,7 @@
 export { CLEANER_VERSION, pageAgain, siteAgain, siteBase } from './cleanAgain';
 export { isZip, unzip, type ArchivedFile } from './archive';
 export { pagesAsRead, type PageAsRead } from './pagesAsRead';
-export { charactersOf, type PageLetters } from './charactersOf';
+export { charactersOf, type ElementsAt, type PageLetters } from './charactersOf';
 export {
   readSite,
   type Addresses,

@@ -285,14 +285,20 @@ export function deliveryRoutes(
   /** What is known of the files without waiting for one to be made; what has not been is begun with. */
   router.get('/projects/:id/delivery/evidence', async (request, response) => {
     const project = await projectOf(projects, request);
-    const { made, copy, languages = [], together = {} } = await deliveries.evidence(project);
+    const {
+      made,
+      copy,
+      within = {},
+      languages = [],
+      together = {},
+    } = await deliveries.evidence(project);
     const failed = deliveries.failures(project);
     if (Object.keys(failed).length === 0) {
       void deliveries.makeFiles(project).catch((error: unknown) => {
         request.log.warn({ err: error }, 'A file that is delivered could not be made.');
       });
     }
-    response.json({ made, failed, copy, languages: [...languages], together });
+    response.json({ made, failed, copy, within, languages: [...languages], together });
   });
 
   /** Bytes of the font files after each of several changes, none of which is made. */

@@ -14,6 +14,7 @@ import type {
   SheetRequest,
 } from './tasks';
 import type {
+  LettersRequest,
   RequestsRequest,
   RulesRequest,
   SiteRequest,
@@ -128,8 +129,8 @@ export class Jobs {
   }
 
   /** What the text of pages is made of. @throws SiteError where it takes more than it may */
-  pageCharacters(pages: { html: string; css: string }[]): Promise<PageLetters> {
-    return this.#onSite('pageCharacters', pages, 'The characters of the pages could not be read');
+  pageCharacters(request: LettersRequest): Promise<PageLetters> {
+    return this.#onSite('pageCharacters', request, 'The characters of the pages could not be read');
   }
 
   /** The running text of pages, each a line a block. @throws SiteError where it takes more than it may */

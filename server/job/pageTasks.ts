@@ -1,4 +1,5 @@
 import { readFile } from 'node:fs/promises';
+import type { ProjectDocument } from '@lettera/core/document';
 import { SiteError, type ReadRules, type SiteFile } from '@lettera/core/page';
 import {
   charactersOf,
@@ -15,6 +16,7 @@ import {
   type Requests,
   type SheetOfPage,
 } from '@lettera/core/page/file';
+import { elementsAt } from '@lettera/core/style';
 import type { Page } from '../store/pageStore';
 import { pageText } from './pageText';
 
@@ -91,9 +93,14 @@ export interface RulesRequest {
 /** What the style sheets of a page do to type. */
 export const typeRules = ({ sheets, texts }: RulesRequest): ReadRules => rulesOfPage(sheets, texts);
 
+export interface LettersRequest {
+  pages: { html: string; css: string }[];
+  document: Pick<ProjectDocument, 'elements' | 'delivery'>;
+}
+
 /** What the text of pages is made of. */
-export const pageCharacters = (pages: { html: string; css: string }[]): PageLetters =>
-  charactersOf(pages);
+export const pageCharacters = ({ pages, document }: LettersRequest): PageLetters =>
+  charactersOf(pages, (node) => elementsAt(document, node));
 
 /** The running text of pages, each a line a block. */
 export const pageTexts = (pages: readonly string[]): string[] => pages.map(pageText);

@@ -41,6 +41,8 @@ export const usePlans = defineStore('plans', () => {
   const made = shallowRef<Record<string, number>>({});
   /** Every character of the pages, each once. */
   const copy = shallowRef('');
+  /** Letters of scripts of many, by the text elements that they stand in. */
+  const within = shallowRef<Readonly<Record<string, string>>>({});
   /** Languages that the pages say they are in. */
   const languages = shallowRef<readonly string[]>([]);
   /** Letters of the site's languages with scripts of many, as texts have them together. */
@@ -57,6 +59,7 @@ export const usePlans = defineStore('plans', () => {
   const known = computed(() => ({
     readings: caseReadings.readings,
     copy: copy.value,
+    within: within.value,
     languages: languages.value,
     together: together.value,
   }));
@@ -144,6 +147,8 @@ export const usePlans = defineStore('plans', () => {
       made.value = known.made;
       copy.value = known.copy;
       // What is the same as before stays the same: much rests on it.
+      if (JSON.stringify(known.within) !== JSON.stringify(within.value))
+        within.value = known.within;
       if (known.languages.join() !== languages.value.join()) languages.value = known.languages;
       if (tagsOf(known.together) !== tagsOf(together.value)) together.value = known.together;
       failed.value = [...new Set(Object.values(known.failed))];
@@ -163,6 +168,7 @@ export const usePlans = defineStore('plans', () => {
       haveCome.value = false;
       made.value = {};
       copy.value = '';
+      within.value = {};
       languages.value = [];
       together.value = {};
       failed.value = [];
@@ -170,6 +176,12 @@ export const usePlans = defineStore('plans', () => {
   );
   /** The languages that their letters were told of. */
   const spoken = computed(() => (project.stored?.document.languages ?? []).join());
+  /** What tells of text elements, where something rests on which letters stand in them. */
+  const elements = () =>
+    Object.keys(within.value).length > 0 ? project.stored?.document.elements : undefined;
+  watch(elements, (now, before) => {
+    if (now && before) void load();
+  });
   watch([() => project.id, pages, spoken], () => void load(), { immediate: true });
   watch([missing, () => project.progress.packing?.done], ([wanted, done], [, before]) => {
     if (!wanted) return;
