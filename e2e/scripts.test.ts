@@ -70,7 +70,7 @@ describe('what is delivered', () => {
   const MOST_BYTES: Record<Language, readonly [ofScript: number, all: number]> = {
     en: [1, 90_000],
     ar: [60_000, 150_000],
-    ja: [120_000, 205_000],
+    ja: [76_000, 150_000],
     hi: [155_000, 240_000],
   };
 
@@ -195,6 +195,18 @@ describe('setting it up', () => {
     const shown = await eventually(rows, (names) => names.includes('Frank Ruhl Libre'));
     expect(shown).not.toContain('Figtree');
     await page.waitForSelector('[data-row] .specimen ::-p-text(כל בני אדם)');
+    expect(await page.$eval('.columns', (node) => node.textContent)).toMatch(/height/);
+    expect(await page.$eval('.columns', (node) => node.textContent)).not.toMatch(/x-height/);
+    // Words that are typed there are the script's alone, and stay.
+    const field = await page.waitForSelector('input.words, .words input');
+    await field?.evaluate((node) => (node as HTMLInputElement).select());
+    await field?.type('מגדלור');
+    await page.keyboard.press('Enter');
+    await page.waitForSelector('[data-row] .specimen ::-p-text(מגדלור)');
+    await choose(page, 'Script that families are lined up in', 'Latin');
+    await page.waitForSelector('[data-row] .specimen ::-p-text(Skerry)');
+    await choose(page, 'Script that families are lined up in', 'Hebrew');
+    await page.waitForSelector('[data-row] .specimen ::-p-text(מגדלור)');
     expect(await violationsOn(page, 'Faces')).toEqual([]);
   });
 

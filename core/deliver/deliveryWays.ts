@@ -48,10 +48,7 @@ export interface KnownFonts {
   >;
   /** Every character of the site's pages, each once. */
   copy: string;
-  /**
-   * Letters of scripts of many that pages have, by the text elements that they stand in; those in none under the empty
-   * key. Without it each family is taken to set all of them.
-   */
+  /** Letters of scripts of many that pages have, by where they stand; without it each face is taken to set all of them. */
   within?: Readonly<Record<string, string>>;
   /** Languages that the pages say they are in, beside the project's. */
   languages?: readonly string[];
@@ -167,8 +164,8 @@ class Planner {
   readonly locals = new Map<Face, LocalFace & { names: string[] }>();
   readonly uncut = new Set<string>();
   readonly #features: string[] | null;
-  /** What families need of the site's letters, by their keys. */
-  readonly #own = new Map<string, ReadonlySet<number>>();
+  /** What faces need of the site's letters. */
+  readonly #own = new Map<Face, ReadonlySet<number>>();
   /** Files of a face, by their hashes, that its others have all of. */
   readonly #spare = new Map<Face, ReadonlySet<string>>();
 
@@ -320,17 +317,16 @@ class Planner {
   }
 
   /**
-   * What the site needs of a font: of scripts of many, where files for later letters hold the rest, what stands in
-   * elements that its family sets.
+   * What the site needs of a font: of scripts of many, where files for later letters hold the rest, what stands where
+   * its face may set it.
    */
   #neededOf(font: DeliveredFont): ReadonlySet<number> | null {
     const needed = this.#needed;
     const large = needed ? this.#laterScripts(font) : [];
     if (!needed || large.length === 0) return needed;
-    const { familyKey } = font;
-    let own = this.#own.get(familyKey);
+    let own = this.#own.get(font.face);
     if (!own) {
-      const set = lettersSet(this.document, familyKey, this.known);
+      const set = lettersSet(this.document, font, this.known.within);
       own = set
         ? new Set(
             [...needed].filter((point) => {
@@ -339,7 +335,7 @@ class Planner {
             }),
           )
         : needed;
-      this.#own.set(familyKey, own);
+      this.#own.set(font.face, own);
     }
     return own;
   }

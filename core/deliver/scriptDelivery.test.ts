@@ -208,6 +208,38 @@ describe('files of a script of many letters', () => {
       expect(has(now, '灯台島')).toBe('灯台島');
     });
 
+    test('of two weights each has what stands where it is asked for, and where nothing says how heavy', () => {
+      const document = twoVoices(({ case: { gothic }, styles }) => {
+        const [face] = gothic?.faces ?? [];
+        if (!gothic || !face) throw new Error('There is no face');
+        const [file] = face.files;
+        const bold = { ...face, weightMin: 700, weightMax: 700 };
+        gothic.faces = [face, { ...bold, files: [{ ...file, sha256: '8'.repeat(64) }] as never }];
+        styles['navigation'] = {
+          ...styles['navigation'],
+          set: { voice: 'heading', weight: 400 },
+        } as never;
+        if (styles['link']) styles['link'].set = {};
+      });
+      const atOnce = (within: Record<string, string>) =>
+        ['9', '8'].map((first) => {
+          const [now] = filesOf('gothic', document, within).filter(
+            ({ source, isLater }) => source.startsWith(first) && !isLater,
+          );
+          return has(now, '灯台島');
+        });
+      expect(atOnce({ 'h1>body': '灯', 'link>navigation>body': '台', body: '島' })).toEqual([
+        '台',
+        '灯',
+      ]);
+      // Browsers have bold what stands in `b`, whatever stands around it.
+      expect(atOnce({ '*bold>navigation>body': '灯', 'navigation>body': '台' })).toEqual([
+        '灯台',
+        '灯',
+      ]);
+      expect(atOnce({ '': '島' })).toEqual(['島', '島']);
+    });
+
     test('what a style has another voice for in one state counts with that voice', () => {
       const document = twoVoices(({ styles }) => {
         if (styles['body']) styles['body'].at = { print: { voice: 'heading' } };

@@ -62,7 +62,12 @@ describe('the characters of pages', () => {
         ...(matches('::nothing-such(') ? ['never'] : []),
       ],
     );
-    expect(within).toEqual({ heading: '台灯', link: '台', text: '島海', '': '「星空' });
+    expect(within).toEqual({
+      'heading,*bold': '灯',
+      'link>heading,*bold': '台',
+      text: '島海',
+      '': '「星空',
+    });
   });
 
   test('end with pages nested deeper than the stack would bear', () => {

@@ -1,6 +1,14 @@
 import { compile } from 'css-select';
 import type { AnyNode, Element, ParentNode } from 'domhandler';
 import { adapter } from 'parse5-htmlparser2-tree-adapter';
+import {
+  BOLD_BY_BROWSER,
+  NOWHERE,
+  placeWithin,
+  SLANTED_BY_BROWSER,
+  writtenPlace,
+  type TextPlace,
+} from '../document/textPlace';
 import { SCRIPTS } from '../script';
 import { parseHtmlAs } from './parseHtml';
 
@@ -10,10 +18,7 @@ export interface PageLetters {
   characters: string;
   /** Languages that the pages say they are in, as `lang` has them: BCP 47. */
   languages: string[];
-  /**
-   * Letters of scripts of many by the text elements that they stand in, at any depth: a letter in a link within a
-   * heading stands in both. Those in none are under the empty key.
-   */
+  /** Letters of scripts of many by where they stand, as `writtenPlace` has it. */
   within: Record<string, string>;
 }
 
@@ -27,6 +32,10 @@ export interface PageNode {
 
 /** The text elements that a node is, by their keys. */
 export type ElementsAt = (node: PageNode) => readonly string[];
+
+/** What browsers' own style sheets have bold and slanted. HTML §15.3. */
+const BOLD_TAGS = new Set(['b', 'strong', 'th', 'h1', 'h2', 'h3', 'h4', 'h5', 'h6']);
+const SLANTED_TAGS = new Set(['i', 'em', 'cite', 'var', 'dfn', 'address']);
 
 const LARGE = SCRIPTS.filter(({ large }) => large);
 const isOfMany = (letter: string): boolean => LARGE.some(({ has }) => has.test(letter));
@@ -43,7 +52,7 @@ class Gatherer {
   readonly characters = new Set<string>();
   readonly languages = new Set<string>();
   readonly within = new Map<string, Set<string>>();
-  readonly #keys = new WeakMap<ParentNode, readonly string[]>();
+  readonly #places = new WeakMap<ParentNode, TextPlace>();
   readonly #queries = new Map<string, (node: Element) => boolean>();
 
   constructor(private readonly elementsAt: ElementsAt) {}
@@ -62,24 +71,28 @@ class Gatherer {
     return query(node);
   }
 
-  /** The text elements that a node and those around it are. */
-  #keysAt(node: ParentNode | null): readonly string[] {
-    if (!node || !('attribs' in node)) return [];
-    let keys = this.#keys.get(node);
-    if (!keys) {
-      const own = this.elementsAt({
+  #placeOf(node: ParentNode | null): TextPlace {
+    if (!node || !('attribs' in node)) return NOWHERE;
+    let place = this.#places.get(node);
+    if (!place) {
+      const elements = this.elementsAt({
         localName: node.name,
         id: node.attribs['id'] ?? '',
         classList: (node.attribs['class'] ?? '').split(/\s+/).filter(Boolean),
         matches: (selector) => this.#meets(node, selector),
       });
-      keys = [...new Set([...own, ...this.#keysAt(node.parent)])];
-      this.#keys.set(node, keys);
+      place = placeWithin(this.#placeOf(node.parent), [
+        ...elements,
+        ...(BOLD_TAGS.has(node.name) ? [BOLD_BY_BROWSER] : []),
+        ...(SLANTED_TAGS.has(node.name) ? [SLANTED_BY_BROWSER] : []),
+      ]);
+      this.#places.set(node, place);
     }
-    return keys;
+    return place;
   }
 
-  #addTo(key: string, letters: Iterable<string>): void {
+  #addTo(place: TextPlace, letters: Iterable<string>): void {
+    const key = writtenPlace(place);
     const known = this.within.get(key) ?? new Set();
     this.within.set(key, known);
     for (const letter of letters) known.add(letter);
@@ -89,9 +102,7 @@ class Gatherer {
   #text(text: string, at: ParentNode | null): void {
     this.#add(text);
     const letters = [...text.normalize('NFC'), ...text].filter(isOfMany);
-    if (letters.length === 0) return;
-    const keys = this.#keysAt(at);
-    for (const key of keys.length > 0 ? keys : ['']) this.#addTo(key, letters);
+    if (letters.length > 0) this.#addTo(this.#placeOf(at), letters);
   }
 
   /** As it is written, and as a browser joins a letter with the marks after it. Unicode 16, §3.11. */
@@ -127,7 +138,7 @@ class Gatherer {
 
   #anywhere(letter: string): void {
     this.characters.add(letter);
-    if (isOfMany(letter)) this.#addTo('', [letter]);
+    if (isOfMany(letter)) this.#addTo(NOWHERE, [letter]);
   }
 
   /** What style sheets set by `content` and list markers: whatever they hold beyond ASCII, escaped or not. */

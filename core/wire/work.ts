@@ -55,7 +55,10 @@ export const DeliveryFile = Type.Union([
 export const DeliveryEvidence = Type.Object({
   made: byKey(integer(), 'Bytes of the files made so far, by source and cut'),
   copy: text('Every character of the pages, each once'),
-  within: byKey(text(), 'Letters of scripts of many, by the text elements that they stand in'),
+  within: byKey(
+    text(),
+    'Letters of scripts of many, by where they stand: keys of text elements, the innermost first, as emphasis>lead>body',
+  ),
   languages: list(text(), 'Languages that the pages say they are in, BCP 47'),
   together: byKey(
     list(list(integer('A code point'))),

@@ -14,6 +14,8 @@ export interface LineUpSettings {
   sample: Sample;
   /** Key of the script that families are lined up in. */
   script: string;
+  /** Words that families of other scripts than the site's own are set in, by the script's key. */
+  words: Record<string, string>;
   /**
    * Of what is set large, and of sentences and paragraphs, CSS px; at equal x-height, the size of a face
    * whose x-height is half its em.
@@ -32,6 +34,7 @@ export interface LineUpSettings {
 const START: LineUpSettings = {
   sample: 'words',
   script: 'latin',
+  words: {},
   sizes: { large: 30, text: 18 },
   ground: 'room',
   equal: 'size',

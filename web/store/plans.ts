@@ -41,7 +41,7 @@ export const usePlans = defineStore('plans', () => {
   const made = shallowRef<Record<string, number>>({});
   /** Every character of the pages, each once. */
   const copy = shallowRef('');
-  /** Letters of scripts of many, by the text elements that they stand in. */
+  /** Letters of scripts of many, by where they stand. */
   const within = shallowRef<Readonly<Record<string, string>>>({});
   /** Languages that the pages say they are in. */
   const languages = shallowRef<readonly string[]>([]);

@@ -17,7 +17,7 @@ import { useProject } from '../../store/project';
 import { SAMPLES, useSamples } from '../../store/samples';
 import { useUpload } from '../../store/upload';
 import StageHeader from '../StageHeader.vue';
-import { SCRIPTS, scriptOf, scriptOfTag } from '@lettera/core/script';
+import { LANGUAGES, SCRIPTS, scriptOf, scriptOfTag } from '@lettera/core/script';
 import { filterRows, isOnlyNear, phrasesOf } from '../../store/rows/filter';
 import FilterSentence from './FilterSentence.vue';
 import { FILTER_PARTS } from './filterParts';
@@ -45,12 +45,27 @@ const list = ref<InstanceType<typeof LineUpList> | null>(null);
 const sentence = ref<InstanceType<typeof FilterSentence> | null>(null);
 const referring = ref(false);
 
-const COLUMNS: { key: SortKey; label: string; means: string; figure?: boolean }[] = [
+interface Column {
+  key: SortKey;
+  label: string;
+  means: string;
+  figure?: boolean;
+}
+
+const script = computed(() => scriptOf(lineUp.settings.script));
+const X_HEIGHT = measureOf('xHeight').short.toLowerCase();
+/** What carries the eye along a line of the script: x-height, tooth height, ideographic face. */
+const height = computed(() => script.value?.body?.called ?? X_HEIGHT);
+const heightShort = computed(() => (height.value === X_HEIGHT ? X_HEIGHT : say.height));
+const columns = computed<Column[]>(() => [
   { key: 'name', label: say.family, means: say.byName },
   ...(['xHeight', 'width', 'contrast'] as const).map((key) => ({
     key,
-    label: measureOf(key).short.toLowerCase(),
-    means: measureOf(key).means,
+    label: key === 'xHeight' ? heightShort.value : measureOf(key).short.toLowerCase(),
+    means:
+      key === 'xHeight' && height.value !== X_HEIGHT
+        ? say.heightOf(height.value)
+        : measureOf(key).means,
     figure: true,
   })),
   { key: 'weights', label: say.weights, means: say.weightsOnOfferOn },
@@ -58,21 +73,21 @@ const COLUMNS: { key: SortKey; label: string; means: string; figure?: boolean }[
   {
     key: 'languages',
     label: say.lang,
-    means: say.languagesEveryLetter,
+    means: say.languagesEveryLetter(LANGUAGES.length),
     figure: true,
   },
   { key: 'bytes', label: 'KB', means: say.bytesRegularLatin, figure: true },
-];
+]);
 
 const GROUNDS = [
   { value: 'room', label: say.sheet },
   { value: 'light', label: say.light },
   { value: 'dark', label: say.dark },
 ] as const;
-const EQUAL = [
-  { value: 'size', label: say.equalSize },
-  { value: 'xHeight', label: say.equalXHeight },
-] as const;
+const equal = computed(() => [
+  { value: 'size' as const, label: say.equalSize },
+  { value: 'xHeight' as const, label: say.equalHeight(heightShort.value) },
+]);
 const VIEWS = [
   { value: 'rows', label: say.lineUp },
   { value: 'map', label: say.map },
@@ -100,7 +115,6 @@ const scripts = computed(() => {
     .map(({ key, name }) => ({ value: key, label: name }))
     .sort((a, b) => rank(a.value) - rank(b.value));
 });
-const script = computed(() => scriptOf(lineUp.settings.script));
 /** Nothing to line up yet, and nothing on its way: what is offered is how to begin. */
 const beginning = computed(() => rows.value.length === 0 && !project.stored?.foundry);
 /** Narrowing is for a list that is longer than one looks at. */
@@ -124,15 +138,23 @@ const onlyNear = computed(() => isOnlyNear(rows.value, lineUp.settings.filter));
 const recentRows = computed(() =>
   lineUp.recent.flatMap((key) => rows.value.find((row) => row.key === key) ?? []).slice(0, 6),
 );
-/** Own words and copy are in the site's own language: of another script, its running text is set. */
+/** Words and copy are in the site's own language: of another script its running text is set, or words of its own. */
 const text = computed(() => {
-  const own = texts.value[lineUp.settings.sample];
-  const { has, sentence: running } = script.value ?? {};
-  return lineUp.settings.script === LATIN || !has || has.test(own) ? own : (running ?? own);
+  const { sample, words: typed } = lineUp.settings;
+  const { key, has, sentence: running } = script.value ?? {};
+  const own = (sample === 'words' && key ? typed[key] : undefined) ?? texts.value[sample];
+  return key === LATIN || !has || has.test(own) ? own : (running ?? own);
 });
+/** What the field of words holds. */
+const written = computed(() => (lineUp.settings.script === LATIN ? words.value : text.value));
 
 function setWords(event: Event): void {
   const value = (event.target as HTMLInputElement).value.trim();
+  const { script: key, words: typed } = lineUp.settings;
+  if (key !== LATIN) {
+    lineUp.settings.words = { ...typed, [key]: value.slice(0, 400) };
+    return;
+  }
   if (!value || value === words.value) return;
   lineUp.settings.sample = 'words';
   project.change([{ op: 'replace', path: '/words', value: value.slice(0, 400) }]);
@@ -216,7 +238,7 @@ watch(
       <FoldAway :label="say.setting">
         <div class="setting">
           <span>{{ say.setAt }}</span>
-          <ChoiceSet v-model="lineUp.settings.equal" :label="say.setAt" :choices="EQUAL" />
+          <ChoiceSet v-model="lineUp.settings.equal" :label="say.setAt" :choices="equal" />
           <span>{{ say.background }}</span>
           <ChoiceSet v-model="lineUp.settings.ground" :label="say.background" :choices="GROUNDS" />
         </div>
@@ -274,7 +296,8 @@ watch(
       <TextField
         v-if="lineUp.settings.sample === 'words'"
         class="words"
-        :model-value="words"
+        :model-value="written"
+        dir="auto"
         maxlength="400"
         :aria-label="say.wordsSetEveryFamily"
         :title="say.yourOwnWordsSet"
@@ -339,7 +362,7 @@ watch(
     <template v-else>
       <div class="columns line-up-columns" role="group" :aria-label="say.sortBy">
         <button
-          v-for="column in COLUMNS"
+          v-for="column in columns"
           :key="column.key"
           type="button"
           class="plain small"
