@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { charactersOf } from './charactersOf';
+import { charactersOf, MOST_PLACED } from './charactersOf';
 
 const all = (html: string, css = '') => charactersOf([{ html, css }]);
 const of = (html: string, css = '') => all(html, css).characters;
@@ -68,6 +68,14 @@ describe('the characters of pages', () => {
       text: '島海',
       '': '「星空',
     });
+  });
+
+  test('may stand anywhere on pages of more texts than are looked at', () => {
+    const html = `${'<p>灯</p>'.repeat(MOST_PLACED)}<p>台</p>`;
+    const { within } = charactersOf([{ html, css: '' }], () => ['text']);
+    expect(within).toEqual({ text: '灯', '': '台' });
+    const fewer = charactersOf([{ html: html.slice('<p>灯</p>'.length), css: '' }], () => ['text']);
+    expect(fewer.within).toEqual({ text: '台灯' });
   });
 
   test('end with pages nested deeper than the stack would bear', () => {

@@ -37,6 +37,12 @@ export type ElementsAt = (node: PageNode) => readonly string[];
 const BOLD_TAGS = new Set(['b', 'strong', 'th', 'h1', 'h2', 'h3', 'h4', 'h5', 'h6']);
 const SLANTED_TAGS = new Set(['i', 'em', 'cite', 'var', 'dfn', 'address']);
 
+/**
+ * Texts that are looked at for where they stand: enough for two hundred pages, and few enough that pages of any length
+ * are read in seconds. Letters of further ones may stand anywhere.
+ */
+export const MOST_PLACED = 20_000;
+
 const LARGE = SCRIPTS.filter(({ large }) => large);
 const isOfMany = (letter: string): boolean => LARGE.some(({ has }) => has.test(letter));
 
@@ -52,6 +58,7 @@ class Gatherer {
   readonly characters = new Set<string>();
   readonly languages = new Set<string>();
   readonly within = new Map<string, Set<string>>();
+  #placed = 0;
   readonly #places = new WeakMap<ParentNode, TextPlace>();
   readonly #queries = new Map<string, (node: Element) => boolean>();
 
@@ -102,7 +109,9 @@ class Gatherer {
   #text(text: string, at: ParentNode | null): void {
     this.#add(text);
     const letters = [...text.normalize('NFC'), ...text].filter(isOfMany);
-    if (letters.length > 0) this.#addTo(this.#placeOf(at), letters);
+    if (letters.length === 0) return;
+    const isPlaced = ++this.#placed <= MOST_PLACED;
+    this.#addTo(isPlaced ? this.#placeOf(at) : NOWHERE, letters);
   }
 
   /** As it is written, and as a browser joins a letter with the marks after it. Unicode 16, §3.11. */
