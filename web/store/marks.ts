@@ -1,15 +1,16 @@
 import type * as Check from '@lettera/core/check';
 import type { AsideMark, Evidence, Judged, Mark } from '@lettera/core/check';
+import type { ProjectDocument } from '@lettera/core/document';
 import { defineStore } from 'pinia';
 import { computed, shallowRef, watch } from 'vue';
 import { afterRest } from '../control/afterRest';
+import { inPieces } from '../control/inPieces';
 import { whenIdle } from '../control/whenIdle';
 import { useEvidence } from './evidence';
 import { useLayer } from './layer';
 import { useProject } from './project';
 
-/** How long is judged at once, milliseconds: less than a frame. */
-const AT_ONCE = 12;
+const NONE: Judged = { marks: [], aside: [] };
 
 /** The marks on the project as it is shown, worked out once for everything that shows them. */
 export const useMarks = defineStore('marks', () => {
@@ -27,28 +28,19 @@ export const useMarks = defineStore('marks', () => {
     check.value = await import('@lettera/core/check');
   });
 
-  const judged = shallowRef<Judged>({ marks: [], aside: [] });
-  let turn = 0;
-  /** Judges what is shown, some rules at a time: what is done meanwhile does not wait for all of them. */
-  async function judge(): Promise<void> {
-    const mine = ++turn;
-    if (!shown.value || !check.value) {
-      judged.value = { marks: [], aside: [] };
-      return;
-    }
-    const steps = check.value.judging(shown.value, evidence.value);
-    while (mine === turn) {
-      const until = performance.now() + AT_ONCE;
-      let step = steps.next();
-      while (!step.done && performance.now() < until) step = steps.next();
-      if (step.done) {
-        judged.value = step.value;
-        return;
-      }
-      await new Promise<void>((resolve) => whenIdle(resolve));
-    }
-  }
-  watch([shown, evidence, check], () => void judge(), { immediate: true });
+  const judged = shallowRef<Judged>(NONE);
+  const judge = inPieces<ProjectDocument, Judged>(
+    (document) => check.value?.judging(document, evidence.value) ?? null,
+    (found) => (judged.value = found),
+  );
+  watch(
+    [shown, evidence, check],
+    () => {
+      if (!shown.value || !check.value) judged.value = NONE;
+      void judge(shown.value);
+    },
+    { immediate: true },
+  );
   const current = computed(() => judged.value.marks);
   const aside = computed<AsideMark[]>(() => judged.value.aside);
 

@@ -11,7 +11,7 @@ import {
 import { onceFor, onceForParts, type ProjectDocument } from '@lettera/core/document';
 import { fallbackPlan, type FallbackPlan } from '@lettera/core/fallback';
 import { defineStore } from 'pinia';
-import { computed, shallowRef, watch } from 'vue';
+import { computed, shallowRef, watch, type ShallowRef } from 'vue';
 import { api } from '../api/client';
 import { afterRest } from '../control/afterRest';
 import { debounce } from '../control/debounce';
@@ -25,7 +25,11 @@ const NO_BYTES: Bytes = new Map();
 const PAUSE = 1000;
 /** After which files are asked for of whose making nothing has been told: milliseconds. */
 const UNTOLD = 5000;
-const tagsOf = (together: LettersTogether): string => Object.keys(together).join();
+
+/** Takes a value over where it says something else. */
+function keepSame<T>(held: ShallowRef<T>, now: T): void {
+  if (JSON.stringify(held.value) !== JSON.stringify(now)) held.value = now;
+}
 /** The same for as long as the plan is. */
 const bytesBySource = onceFor(
   ({ files }: Pick<DeliveryPlan, 'files'>): Bytes =>
@@ -144,13 +148,12 @@ export const usePlans = defineStore('plans', () => {
       const known = await api.deliveryEvidence(id);
       if (id !== project.id) return;
       haveCome.value = true;
-      made.value = known.made;
-      copy.value = known.copy;
       // What is the same as before stays the same: much rests on it.
-      if (JSON.stringify(known.within) !== JSON.stringify(within.value))
-        within.value = known.within;
-      if (known.languages.join() !== languages.value.join()) languages.value = known.languages;
-      if (tagsOf(known.together) !== tagsOf(together.value)) together.value = known.together;
+      keepSame(made, known.made);
+      copy.value = known.copy;
+      keepSame(within, known.within);
+      keepSame(languages, known.languages);
+      keepSame(together, known.together);
       failed.value = [...new Set(Object.values(known.failed))];
     } catch {
       // Bytes are left out until the next file has been made.

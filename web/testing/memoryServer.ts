@@ -1,6 +1,15 @@
 import { applyChange, patchBetween } from '@lettera/core/change';
 import { newDocument, type Patch, type ProjectDocument } from '@lettera/core/document';
-import type { Change, Project } from '@lettera/core/wire';
+import type { Change, DeliveryEvidence, Project } from '@lettera/core/wire';
+
+const NOTHING_MADE: DeliveryEvidence = {
+  made: {},
+  failed: {},
+  copy: '',
+  within: {},
+  languages: [],
+  together: {},
+};
 
 /** A server in memory, that answers as the real one does, and can be unreachable. */
 export class MemoryServer {
@@ -77,6 +86,7 @@ export class MemoryServer {
       return this.#respond(() => answer(init, path));
     }
     if (path.endsWith('/pages')) return this.#answer(200, []);
+    if (path.endsWith('/delivery/evidence')) return this.#answer(200, NOTHING_MADE);
     const undoes = path.endsWith('/undo');
     if (method !== 'PATCH' && !undoes) {
       this.projectsGiven++;
