@@ -57,7 +57,10 @@ const saidBy = onceFor((document: ProjectDocument): ReadonlyMap<string, ElementS
   return said;
 });
 
-/** All that may reach a text at a place of one property, from the innermost element that always says it inwards; null where none does. */
+/**
+ * All values of one property that may reach a text at a place: what its elements say, from the innermost out to the
+ * first that says it in every state, width and language; null where none does.
+ */
 function reaching<P extends keyof ElementSays>(
   place: TextPlace,
   said: ReadonlyMap<string, ElementSays>,
