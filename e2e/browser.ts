@@ -30,6 +30,8 @@ export const launchBrowser = ({
     // With LETTERA_SHOW=1 in the environment one can look on.
     headless: process.env['LETTERA_SHOW'] === undefined,
     args: FLAGS,
+    // A browser that does not answer fails what asked it, which a test that runs out of time does not tell.
+    protocolTimeout: 100_000,
     env: { ...process.env, ...env },
     ...(ownWindow ? { defaultViewport: null } : {}),
   });

@@ -95,6 +95,7 @@ export {
 export {
   countWords,
   judgedSentences,
+  RUNNING_KINDS,
   sentencesOf,
   tuningTextOf,
   wordsOf,

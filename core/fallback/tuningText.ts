@@ -3,9 +3,9 @@ export type WordCounts = ReadonlyMap<string, number>;
 
 /**
  * Kinds of text that a fallback is judged by, each unlike the others in its words: the site's own copy, a
- * declaration in the language, names of places and languages, dates and amounts.
+ * declaration in the language, what forms say to visitors, names of places and languages, dates and amounts.
  */
-export type TextKind = 'copy' | 'declaration' | 'names' | 'amounts';
+export type TextKind = 'copy' | 'declaration' | 'messages' | 'names' | 'amounts';
 
 /** Text of one kind that is not tuned on. */
 export interface JudgedText {
@@ -17,7 +17,7 @@ export interface JudgedText {
 }
 
 /** Kinds that run on: their lines are judged too. */
-export const RUNNING_KINDS: readonly TextKind[] = ['copy', 'declaration'];
+export const RUNNING_KINDS: readonly TextKind[] = ['copy', 'declaration', 'messages'];
 
 /** Text to tune a fallback on, and other text to judge it by. */
 export interface TuningText {

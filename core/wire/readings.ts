@@ -151,7 +151,7 @@ const textFit = Type.Object(
 );
 
 const kindFit = Type.Object({
-  kind: oneOf(['copy', 'declaration', 'names', 'amounts']),
+  kind: oneOf(['copy', 'declaration', 'messages', 'names', 'amounts']),
   language: nullable(text('BCP 47 tag; null for the site’s own copy')),
   mean: number('Mean relative error of a word’s width'),
   p95: number('Its 95th percentile'),

@@ -2,8 +2,10 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, test } from '@jest/globals';
 import {
   candidateSpread,
+  countWords,
   defaultFitting,
   judgedSentences,
+  RUNNING_KINDS,
   sentencesOf,
   tuningTextOf,
   type TunedFace,
@@ -11,13 +13,14 @@ import {
 } from '@lettera/core/fallback';
 import { LANGUAGES } from '@lettera/core/script';
 import { readFace } from '@lettera/core/font/file';
+import { messagesIn } from './languageMessages';
 import { amountsIn, namesIn } from './languagePhrases';
 import { languageText } from './languageText';
 import { tune } from './tuneTask';
 
 describe('text that stands for a language', () => {
   test.each(LANGUAGES.map(({ tag }) => tag))(
-    '%s is judged by three kinds, in its own letters',
+    '%s is judged by several kinds, in its own letters',
     (tag) => {
       const { judged } = languageText(tag);
       for (const { sentences, language } of judged) {
@@ -36,6 +39,34 @@ describe('text that stands for a language', () => {
     expect(amountsIn('nb')).toContain('for 3 uker siden');
     expect(namesIn('tlh')).toEqual([]);
     expect(amountsIn('not a tag')).toEqual([]);
+    // One of the Somali messages was left in English where they come from.
+    expect(messagesIn('so')).toHaveLength(24);
+    expect(messagesIn('so').join()).not.toMatch(/The field/);
+    expect(messagesIn('is')).toEqual([]);
+  });
+
+  test('what forms say is in the language and script, without what forms put there', () => {
+    expect(messagesIn('de')).toContain('muss eine gültige E-Mail-Adresse sein');
+    expect(messagesIn('nb').find((one) => one.startsWith('feltet'))).toBeDefined();
+    const letters = (tag: string, script: string) =>
+      messagesIn(tag).filter((one) => new RegExp(`\\p{Script=${script}}`, 'u').test(one)).length;
+    expect(letters('sr', 'Cyrillic')).toBeGreaterThan(20);
+    expect(letters('sr-Latn', 'Cyrillic')).toBe(0);
+    expect(messagesIn('zh-Hant')).not.toEqual(messagesIn('zh-Hans'));
+    expect(messagesIn('uz-Cyrl')).toEqual([]);
+    for (const { tag } of LANGUAGES) expect(messagesIn(tag).join('')).not.toMatch(/[{}]/);
+  });
+
+  test('running text of most languages is of two kinds besides the site’s own', () => {
+    const TAGS =
+      'en de fr es it pt nl da sv nb nn fi et lv lt pl cs sk sl hr hu ro bg el ru uk sr tr';
+    for (const tag of TAGS.split(' ')) {
+      const running = languageText(tag).judged.filter(({ kind }) => RUNNING_KINDS.includes(kind));
+      const words = running.map(({ sentences }) => [...countWords(sentences).keys()].length);
+      expect(words).toHaveLength(2);
+      // So many different words that one of them decides little.
+      for (const different of words) expect(different).toBeGreaterThan(30);
+    }
   });
 });
 

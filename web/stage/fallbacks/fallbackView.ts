@@ -36,6 +36,7 @@ const KINDS: Record<StackEntry['kind'], string> = {
 const KIND_WORDS: Record<TextKind, string> = {
   copy: say.sitesOwnCopy,
   declaration: 'a declaration',
+  messages: say.formMessages,
   names: 'names',
   amounts: say.datesAmounts,
 };

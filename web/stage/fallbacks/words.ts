@@ -195,6 +195,7 @@ export const fallbackView = {
   genericFamily: 'generic family',
   sitesOwnCopy: 'the site’s own copy',
   datesAmounts: 'dates and amounts',
+  formMessages: 'messages of forms',
   kindInLanguage: (kindWord: Said, name: Said) => `${kindWord} in ${name}`,
   noPlatformListCarries: 'No platform of the list carries it: nobody gets it.',
   nobodyLandsHere: ' Nobody gets it.',
