@@ -37,7 +37,7 @@ const WORK: readonly Worked[] = [
     ],
   },
   // One thing that is worth putting right.
-  { patch: [{ op: 'add', path: '/styles/quote/set/lineHeight', value: 1.1 }] },
+  { patch: [{ op: 'add', path: '/styles/quote/set/lineHeight', value: 1 }] },
 ];
 
 type Needs = Pick<

@@ -182,10 +182,18 @@ describe('the proof', () => {
     expect(tags).not.toContain('BODY');
     expect(tags).not.toContain('H1');
     await frame.hover('main p:not(.lead)');
-    await eventually(
-      () => page.$eval('section.proof footer', (node) => node.textContent ?? ''),
-      (says) => says.startsWith('Body'),
-    );
+    const footNames = (style: string) =>
+      eventually(
+        () => page.$eval('section.proof footer', (node) => node.textContent ?? ''),
+        (says) => says.startsWith(`${style} ·`),
+      );
+    await footNames('Body');
+    await frame.$eval('h1', (node) => node.scrollIntoView());
+    await frame.hover('h1');
+    await footNames('Heading 1');
+    // What is selected is named again once nothing is pointed at.
+    await page.mouse.move(4, 400);
+    await footNames('Body');
     // The body follows nothing: what it would be left to is said.
     for (const column of [1, 3, 4]) {
       await page.click(`tr[data-style="body"] [data-column="${column}"]`);

@@ -2,6 +2,7 @@ import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/g
 import type { Browser, Page } from 'puppeteer-core';
 import { violationsOn } from './axe';
 import {
+  choose,
   eventually,
   fill,
   launchBrowser,
@@ -42,6 +43,11 @@ const look = async (...choices: string[]) => {
   for (const choice of choices) await press(page, choice, '.l-fold');
   await page.keyboard.press('Escape');
 };
+const lookBeside = async (choice: string) => {
+  await openView(page);
+  await choose(page, 'Beside it', choice);
+  await page.keyboard.press('Escape');
+};
 /** What the frames of the proof come to, the proof itself first. */
 const frames = () =>
   page.$$eval('section.proof iframe.ready', (all) =>
@@ -63,23 +69,23 @@ const frames = () =>
 
 describe('the page beside itself', () => {
   test('is as wide as a phone, in the other fonts, or on the other ground, and moves along', async () => {
-    await look('Phone');
+    await lookBeside('Phone');
     const [, phone] = await eventually(frames, (all) => all.length === 2);
     expect(phone?.viewport).toBe(360);
     expect(phone?.size).toBeCloseTo(42.3, 1);
-    await look('Other faces');
+    await lookBeside('Other faces');
     await eventually(frames, ([, b]) => / for /.test(b?.family ?? ''));
     const [first, second] = await frames();
     expect(first?.family).toBe('"Bricolage Grotesque"');
     expect(second?.family).toMatch(/ for Bricolage Grotesque/);
     expect(second?.viewport).toBe(first?.viewport);
-    await look('Other background');
+    await lookBeside('Other background');
     await eventually(frames, ([a, b]) => Boolean(a && b && a.colour !== b.colour));
     await page.$eval('section.proof iframe.ready', (frame) =>
       (frame as HTMLIFrameElement).contentDocument?.scrollingElement?.scrollTo(0, 900),
     );
     await eventually(frames, ([, other]) => (other?.top ?? 0) > 500);
-    await look('Alone');
+    await lookBeside('Alone');
     await eventually(frames, (all) => all.length === 1);
     expect(errors).toEqual([]);
   });
@@ -87,7 +93,7 @@ describe('the page beside itself', () => {
   test('is as it was when it was opened', async () => {
     const [before] = await frames();
     await fill(page, 'Base', '24', '.ends fieldset:nth-child(1)');
-    await look('As opened');
+    await lookBeside('As opened');
     const [now, opened] = await eventually(
       frames,
       (all) => all.length === 2 && (all[0]?.size ?? 0) > (all[1]?.size ?? 0),
@@ -107,7 +113,7 @@ test('two contenders stand side by side', async () => {
       value: [{ heading: 'case/literata', text: 'case/literata' }],
     },
   ]);
-  await look('Contender');
+  await lookBeside('Contender');
   const [, contender] = await eventually(
     frames,
     ([, other]) => other !== undefined && other.family !== before?.family,

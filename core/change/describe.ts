@@ -6,7 +6,7 @@ import { languageOf } from '../script';
 import type { ProjectDocument } from '../document/projectDocument';
 import { ORDERED_PARTS } from '../document/places';
 import { PROPERTIES, PROPERTY_NAMES } from '../document/property';
-import { writtenValue } from '../style/typedValue';
+import { shownValue } from '../style/typedValue';
 
 /** What each member of a part is called in the interface. */
 const WORDS: Record<string, string> = {
@@ -154,7 +154,7 @@ function told(document: ProjectDocument, path: string, value: unknown): string |
   if (name) {
     return value === undefined
       ? 'following'
-      : writtenValue(document, name, value as string | number);
+      : shownValue(document, name, value as string | number);
   }
   if (value === null || value === undefined) return 'none';
   if (typeof value === 'boolean') return value ? 'yes' : 'no';

@@ -96,6 +96,7 @@ export {
   followPatch,
   pastePatch,
   typedValue,
+  shownValue,
   writtenValue,
   type CellRange,
   type RefusedCell,

@@ -3,7 +3,14 @@ import fc from 'fast-check';
 import { applyChange } from '../change';
 import { descriptorOf, PROPERTY_NAMES, type PropertyName } from '../document';
 import { seatedDocument } from '../testing/documents';
-import { copiedCells, followPatch, pastePatch, typedValue, writtenValue } from './typedValue';
+import {
+  copiedCells,
+  followPatch,
+  pastePatch,
+  shownValue,
+  typedValue,
+  writtenValue,
+} from './typedValue';
 
 const document = seatedDocument();
 const all = { styles: Object.keys(document.styles), properties: PROPERTY_NAMES };
@@ -62,10 +69,20 @@ describe('a value as it is typed', () => {
       .chain((property) => fc.tuple(fc.constant(property), valueOf(property)));
     fc.assert(
       fc.property(any, ([property, value]) => {
-        expect(typedValue(document, property, writtenValue(document, property, value))).toBe(value);
+        for (const written of [writtenValue, shownValue]) {
+          expect(typedValue(document, property, written(document, property, value))).toBe(value);
+        }
       }),
     );
   });
+});
+
+test('what is shown has a minus where what is typed has a hyphen', () => {
+  expect(writtenValue(document, 'letterSpacing', -0.012)).toBe('-0.012 em');
+  expect(shownValue(document, 'letterSpacing', -0.012)).toBe('\u22120.012 em');
+  expect(shownValue(document, 'spaceBefore', '-2em')).toMatch(/^\u22122 ?em$/);
+  // A hyphen within what is no figure stays one.
+  expect(shownValue(document, 'colour', 'sea-foam')).toBe('sea-foam');
 });
 
 describe('cells of the sheet', () => {

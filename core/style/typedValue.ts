@@ -12,7 +12,10 @@ import { stepByNumber, stepsOf } from '../scale/steps';
 
 type Value = string | number;
 
-const plain = (text: string): string => text.trim().toLowerCase().replace(/\s+/g, ' ');
+const MINUS = '\u2212';
+
+const hyphened = (text: string): string => text.replaceAll(MINUS, '-');
+const plain = (text: string): string => hyphened(text).trim().toLowerCase().replace(/\s+/g, ' ');
 const plainNumber = (value: number): string => String(Number(value.toFixed(4)));
 
 /** A value of a property as it is written for people, and read back by `typedValue`. */
@@ -38,6 +41,10 @@ export function writtenValue(
       return String(value) || 'none';
   }
 }
+
+/** The same as it is shown, with a minus that is one. */
+export const shownValue = (...of: Parameters<typeof writtenValue>): string =>
+  writtenValue(...of).replace(/^-(?=[\d.])/, MINUS);
 
 /**
  * A value as a designer types or pastes it: by name or key, by word or as CSS has it, with or without its
@@ -77,7 +84,7 @@ export function typedValue(
       return fits && (!values.whole || Number.isInteger(number)) ? number : null;
     }
     case 'length':
-      return typedLength(text, values);
+      return typedLength(hyphened(text), values);
     case 'settings': {
       const tags = said === 'none' ? '' : text.trim();
       return settingsIn(tags, values) ? tags : null;

@@ -6,6 +6,9 @@ const decimals = (value: number, places: number): string =>
 /** A number with at most three decimals. */
 export const plainNumber = (value: number): string => decimals(value, 3);
 
+/** A figure as it is written, with a minus that is one. */
+export const minus = (figure: string): string => figure.replace(/^-(?=[\d.])/, '−');
+
 /** Pixels with one decimal. */
 export const pixels = (value: number): string => `${value.toFixed(1)} px`;
 
@@ -30,3 +33,8 @@ const nounPlural = (noun: string): string =>
 /** A day as it is said: 3 October. @param at ISO 8601 */
 export const dayOf = (at: string): string =>
   new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'long' });
+
+const MOMENT = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
+
+/** A moment as it is said: 3 Oct 2026, 14:05. @param at ISO 8601 */
+export const momentOf = (at: string): string => MOMENT.format(new Date(at));

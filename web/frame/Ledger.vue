@@ -70,10 +70,10 @@ const figures = computed(() => {
   };
 });
 
-/** The shift, or why there is none to tell: it is measured on the proof. */
+/** The shift, or why there is none to tell: it is measured on the proof, and nothing shifts where nothing is loaded. */
 const shiftText = computed(() => {
+  if (figures.value?.fonts.length === 0) return say.noShift;
   if (proof.shift !== null) return proof.shift.toFixed(3);
-  if (figures.value?.fonts.length === 0) return 'none';
   return proof.folded || proof.bare ? say.notMeasured : say.beingMeasured;
 });
 
@@ -170,8 +170,9 @@ function goTo({ stage, style }: Mark): void {
         </p>
       </template>
       <template v-else>
-        <h2>{{ count(figures.marks.length, 'mark') }}</h2>
-        <p v-if="figures.marks.length === 0">{{ say.nothingCheckedWrong }}</p>
+        <h2>{{ allMarks.isJudged ? count(figures.marks.length, 'mark') : say.marks }}</h2>
+        <p v-if="!allMarks.isJudged">{{ say.beingChecked }}</p>
+        <p v-else-if="figures.marks.length === 0">{{ say.nothingCheckedWrong }}</p>
         <MarkList
           v-else
           :marks="figures.marks"
@@ -237,7 +238,8 @@ function goTo({ stage, style }: Mark): void {
           :aria-expanded="open === 'marks'"
           @click="toggle('marks')"
         >
-          <b>{{ figures.marks.length }}</b> {{ figures.marks.length === 1 ? 'mark' : 'marks' }}
+          <b>{{ allMarks.isJudged ? figures.marks.length : '…' }}</b>
+          {{ figures.marks.length === 1 ? 'mark' : 'marks' }}
         </button>
       </div>
       <div class="line around"><slot /></div>

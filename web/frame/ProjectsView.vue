@@ -5,6 +5,7 @@ import { onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import type { ProjectSummary } from '@lettera/core/wire';
 import DoButton from '../control/DoButton.vue';
+import { momentOf } from '../control/figures';
 import SayDialog from '../control/SayDialog.vue';
 import { api } from '../api/client';
 import { signedOut } from '../api/session';
@@ -75,8 +76,6 @@ async function signOut(): Promise<void> {
   }
 }
 
-const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
-
 onMounted(async () => {
   await load();
   const session = await api.session().catch(() => null);
@@ -96,9 +95,7 @@ onMounted(async () => {
     <ul v-else-if="projects">
       <li v-for="project in projects" :key="project.id">
         <RouterLink :to="`/p/${project.slug}/faces`" class="name go">{{ project.name }}</RouterLink>
-        <span class="quiet">{{
-          say.revision(project.revision, when.format(new Date(project.updatedAt)))
-        }}</span>
+        <span class="quiet">{{ say.revision(project.revision, momentOf(project.updatedAt)) }}</span>
         <DoButton
           :label="say.remove"
           :aria-label="say.removeName(project.name)"

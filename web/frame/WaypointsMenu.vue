@@ -6,7 +6,8 @@ import { ref, shallowRef, watch } from 'vue';
 import { api } from '../api/client';
 import DoButton from '../control/DoButton.vue';
 import FoldAway from '../control/FoldAway.vue';
-import { saidOf, timeOf } from '../store/history';
+import { momentOf } from '../control/figures';
+import { saidOf } from '../store/history';
 import { useProject } from '../store/project';
 import { useProof } from '../store/proof';
 import { useWaypoints } from '../store/waypoints';
@@ -98,8 +99,8 @@ async function goBack(id: string, close: () => void): Promise<void> {
           :aria-label="say.nameWaypoint(one.name)"
           @change="rename(one, $event)"
         />
-        <span class="small quiet">{{ timeOf(one.at) }}</span>
-        <span class="line">
+        <span class="small quiet">{{ momentOf(one.at) }}</span>
+        <span class="line" :class="{ 'on-point': leaving !== one.id }">
           <DoButton
             :label="say.compare"
             :aria-label="say.compareName(one.name)"
@@ -139,8 +140,9 @@ async function goBack(id: string, close: () => void): Promise<void> {
     <ol v-else :aria-label="say.whatWasChanged" tabindex="0">
       <li v-for="one in history" :key="one.revision">
         <span class="name">{{ saidOf(one) }}</span>
-        <span class="small quiet">{{ timeOf(one.at) }}</span>
+        <span class="small quiet">{{ momentOf(one.at) }}</span>
         <DoButton
+          class="on-point"
           :label="say.whatMoved"
           :aria-label="say.whatMovedBy(saidOf(one))"
           @click="showMoved(one.revision, close)"

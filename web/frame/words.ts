@@ -82,6 +82,8 @@ export const ledger = {
   upCountsAsGood:
     'Up to 0.1 counts as good in the field. Other pages and widths shift differently.',
   marksOnProject: 'Marks on the project',
+  marks: 'Marks',
+  beingChecked: 'The project is being checked.',
   nothingCheckedWrong: 'No marks: nothing that is checked is wrong.',
   setAside: (aside: Said) => `${aside} set aside`,
   bringBack: 'Bring back',
@@ -92,6 +94,7 @@ export const ledger = {
   noSwap: 'no swap',
   onMark: (name: Said) => `on ${name}`,
   shift: 'shift',
+  noShift: 'none',
   notMeasured: 'not measured',
   beingMeasured: 'being measured',
 };

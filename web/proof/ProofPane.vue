@@ -17,6 +17,7 @@ import StandIns from './StandIns.vue';
 import ProofChoices from './ProofChoices.vue';
 import type { PagePlace } from './pagePlace';
 import ProofFrame, { type Look } from './ProofFrame.vue';
+import { styleInWords } from './styleInWords';
 import WidthRuler from './WidthRuler.vue';
 
 /** Come after the page, which shows without them. */
@@ -29,12 +30,20 @@ const ProofPanel = defineAsyncComponent(() => import('./panel/ProofPanel.vue'));
 const project = useProject();
 const proof = useProof();
 const pointed = ref<string | null>(null);
-/** What the foot says while nothing is pointed at. */
+/** What the foot says while nothing is pointed at and no style is selected, or faces are not there. */
 const FOOT: Record<FacesHere, string> = {
   there: say.pointAtTextSee,
   waiting: say.facesOnTheirWay,
   failed: say.faceDidNotCome,
 };
+const foot = computed(() => {
+  if (pointed.value !== null) return pointed.value;
+  const selected =
+    proof.faces === 'there' && proof.style !== null && project.document
+      ? styleInWords(project.document, proof.style)
+      : '';
+  return selected || FOOT[proof.faces];
+});
 const view = ref<HTMLElement | null>(null);
 const room = ref({ width: 0, height: 0 });
 
@@ -162,7 +171,7 @@ onBeforeUnmount(() => observer.disconnect());
         <b>{{ say.asWas(proof.earlier?.says ?? '') }}</b>
         <DoButton :label="say.showAsNow" title="b" @click="proof.before = false" />
       </span>
-      <span v-else class="pointed" aria-live="polite">{{ pointed ?? FOOT[proof.faces] }}</span>
+      <span v-else class="pointed" aria-live="polite">{{ foot }}</span>
       <span class="figure">{{
         say.widthAndStop(
           proof.width,

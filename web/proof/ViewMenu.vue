@@ -159,7 +159,7 @@ const print = () => proof.shownPage?.defaultView?.print();
       <span v-else class="quiet">{{ say.thereNoEarlierState }}</span>
       <span>{{ say.beside }}</span>
       <div class="line wrap">
-        <ChoiceSet v-model="proof.beside" :label="say.beside" :choices="besideChoices" />
+        <PickOne v-model="proof.beside" :label="say.beside" :choices="besideChoices" />
         <PickOne
           v-if="proof.beside === 'contender' && named.length > 1"
           v-model="which"

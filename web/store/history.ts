@@ -1,11 +1,6 @@
 import { history as say } from './words';
 import type { HistoryEntry } from '@lettera/core/wire';
 
-const TIME = new Intl.DateTimeFormat('en', { dateStyle: 'medium', timeStyle: 'short' });
-
-/** When something was done, as people say it. */
-export const timeOf = (at: string): string => TIME.format(new Date(at));
-
 const HOUR = 3_600_000;
 
 /**

@@ -28,7 +28,8 @@ export const useMarks = defineStore('marks', () => {
     check.value = await import('@lettera/core/check');
   });
 
-  const judged = shallowRef<Judged>(NONE);
+  /** What was found last; null until anything has been judged. */
+  const judged = shallowRef<Judged | null>(null);
   const judge = inPieces<ProjectDocument, Judged>(
     (document) => check.value?.judging(document, evidence.value) ?? null,
     (found) => (judged.value = found),
@@ -36,13 +37,13 @@ export const useMarks = defineStore('marks', () => {
   watch(
     [shown, evidence, check],
     () => {
-      if (!shown.value || !check.value) judged.value = NONE;
+      if (!shown.value || !check.value) judged.value = null;
       void judge(shown.value);
     },
     { immediate: true },
   );
-  const current = computed(() => judged.value.marks);
-  const aside = computed<AsideMark[]>(() => judged.value.aside);
+  const current = computed(() => (judged.value ?? NONE).marks);
+  const aside = computed<AsideMark[]>(() => (judged.value ?? NONE).aside);
 
   /** The marks as they were when one of them began to be shown put right: it stays in the list meanwhile. */
   const held = shallowRef<Mark[] | null>(null);
@@ -68,5 +69,7 @@ export const useMarks = defineStore('marks', () => {
   const takeUp = (mark: Mark): boolean =>
     check.value ? project.change(check.value.takeUpPatch(mark)) : false;
 
-  return { shown, evidence, marks, aside, setAside, takeUp, look, putRight };
+  const isJudged = computed(() => judged.value !== null);
+
+  return { shown, evidence, isJudged, marks, aside, setAside, takeUp, look, putRight };
 });

@@ -12,10 +12,10 @@ import { pageAddress } from '../pageAddress';
 import ChoiceSet from '../../control/ChoiceSet.vue';
 import { debounce } from '../../control/debounce';
 import DoButton from '../../control/DoButton.vue';
-import { count } from '../../control/figures';
+import { count, momentOf } from '../../control/figures';
 import { useFallbacks } from '../../store/fallbacks';
 import { usePlans } from '../../store/plans';
-import { revisionAnHourAgo, saidOf, timeOf } from '../../store/history';
+import { revisionAnHourAgo, saidOf } from '../../store/history';
 import { useProject } from '../../store/project';
 import { STOPS, useProof, type Since } from '../../store/proof';
 import { useWaypoints } from '../../store/waypoints';
@@ -54,7 +54,7 @@ async function readHistory(): Promise<void> {
     const entries = await api.history(project.id);
     history.value = entries.map((entry) => ({
       value: entry.revision,
-      label: `${saidOf(entry)}, ${timeOf(entry.at)}`,
+      label: `${saidOf(entry)}, ${momentOf(entry.at)}`,
     }));
     chosen.value ??= history.value[0]?.value ?? null;
   } catch (error) {

@@ -3,7 +3,7 @@ import { runningView as say } from './words';
 import { contrastRatio, resolveElement, sizeInViewport } from '@lettera/core/style';
 import { computed, ref, watch } from 'vue';
 import DoButton from '../../control/DoButton.vue';
-import { count } from '../../control/figures';
+import { count, minus } from '../../control/figures';
 import FiguresTable from '../../control/FiguresTable.vue';
 import PickOne from '../../control/PickOne.vue';
 import { useLive } from '../../store/live';
@@ -26,7 +26,7 @@ const contrast = computed(() => {
 
 /** Sizes and lines that differ by less are rounded otherwise, CSS px. */
 const ROUNDED = 0.06;
-const px = (value: number): string => `${Number(value.toFixed(2))} px`.replace('-', '\u2212');
+const px = (value: number): string => minus(`${Number(value.toFixed(2))} px`);
 
 interface Row {
   label: string;

@@ -122,7 +122,7 @@ const sheet = computed(() => {
       />
       <span
         >{{ count(files.length, 'file') }}, <b>{{ kilobytes(total) }}</b>
-        {{ say.beforeTextPacked }}</span
+        {{ say.uncompressed }}</span
       >
       <DoButton
         as="a"

@@ -105,9 +105,12 @@ const words = (saved: number | null): string => {
       <li v-for="{ way, saved } in rows" :key="way.key" class="line">
         <span class="says">{{ way.says }}</span>
         <span class="figure">{{ words(saved) }}</span>
-        <DoButton :aria-label="say.doThis(way.says)" @click="project.change(way.patch)">{{
-          say.doIt
-        }}</DoButton>
+        <DoButton
+          class="on-point"
+          :label="say.doIt"
+          :aria-label="say.doThis(way.says)"
+          @click="project.change(way.patch)"
+        />
       </li>
     </ul>
   </section>

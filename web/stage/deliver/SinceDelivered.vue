@@ -7,8 +7,7 @@ import { computed, ref, shallowRef, watch } from 'vue';
 import { api, urls } from '../../api/client';
 import DoButton from '../../control/DoButton.vue';
 import FiguresTable from '../../control/FiguresTable.vue';
-import { count } from '../../control/figures';
-import { timeOf } from '../../store/history';
+import { count, momentOf } from '../../control/figures';
 import { useProject } from '../../store/project';
 import type { FileChange } from './fileChanges';
 
@@ -21,7 +20,7 @@ const against = computed(
   () => props.made.find(({ revision }) => revision === chosen.value) ?? props.made[0] ?? null,
 );
 const choices = computed(() =>
-  props.made.map(({ revision, at }) => ({ value: revision, label: timeOf(at) })),
+  props.made.map(({ revision, at }) => ({ value: revision, label: momentOf(at) })),
 );
 
 const words = shallowRef<string[]>([]);
@@ -66,7 +65,7 @@ const KINDS = { new: 'new', gone: 'removed', changed: 'changed' } as const;
         :label="say.whichDelivery"
         @update:model-value="chosen = $event"
       />
-      <span v-else>{{ timeOf(against.at) }}</span>
+      <span v-else>{{ momentOf(against.at) }}</span>
       <DoButton
         as="a"
         :href="urls.deliveredBundle(project.id, against.revision)"

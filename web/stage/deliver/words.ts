@@ -55,7 +55,7 @@ export const deliverStage = {
   makingFilesWasStopped: 'Making the files was stopped. What was made is kept.',
   goOnMakingThem: 'Go on making them',
   workingOutFiles: 'Working out the files …',
-  beforeTextPacked: 'before the text is packed',
+  uncompressed: 'uncompressed',
   workingFilesOutAnew:
     'Working the files out anew: those that stand here are from before the last change.',
   facesTokensAloneSet: 'Faces and tokens alone set no text, so no page tries them.',

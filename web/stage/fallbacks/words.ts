@@ -218,7 +218,7 @@ export const wait = {
 
 export const countedVisits = {
   title: 'Counted on the site',
-  what: 'A script of 2 kB in the bundle tells how visitors get the type: which entry of each stack set the text, when text and fonts came, and what moved. It tells nothing of who visits or of the page, stores nothing with them, and is silent where their browser asks not to be followed. Sums by day are kept, and nothing else.',
+  what: 'A script of 2 KB in the bundle tells how visitors get the type: which entry of each stack set the text, when text and fonts came, and what moved. It tells nothing of who visits or of the page, stores nothing with them, and is silent where their browser asks not to be followed. Sums by day are kept, and nothing else.',
   here: 'Count here',
   elsewhere: 'or send it to an address of your own',
   example: 'https://count.example.org/type',

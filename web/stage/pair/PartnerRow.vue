@@ -104,7 +104,7 @@ const heldRows = computed(() => Object.values(props.held));
           {{ says(reason) }}
         </li>
       </ul>
-      <div class="line acts">
+      <div class="line acts on-point">
         <!-- Its place stays when it has been used, so that another is not under the pointer in its stead. -->
         <DoButton
           first
@@ -256,11 +256,6 @@ li::before {
   gap: 6px;
   height: 28px;
   padding-top: 4px;
-}
-@media not ((hover: none) and (pointer: coarse)) {
-  .partner:not(:hover, :focus-within) .acts:not(:has([aria-expanded='true'])) {
-    opacity: 0;
-  }
 }
 .kept {
   visibility: hidden;

@@ -49,6 +49,7 @@ const reasons = computed(() => props.partner.reasons.slice(0, MOST_REASONS));
         <span v-if="seated" class="quiet">{{ say.now }}</span>
         <DoButton
           v-else
+          class="on-point"
           :label="say.use"
           :aria-label="say.useFor(row.name, script.name)"
           @click="$emit('take')"

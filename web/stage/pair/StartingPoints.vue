@@ -59,7 +59,7 @@ const points = computed(() =>
       <p class="text"><RowInFace :row="text" :words="copy.paragraph" /></p>
       <p class="names">{{ say.over(heading.name, text.name) }}</p>
       <p class="small quiet">{{ goodFor }}</p>
-      <p class="acts">
+      <p class="acts on-point">
         <DoButton
           first
           :label="say.use"
@@ -124,11 +124,6 @@ li:focus-within {
   display: flex;
   gap: 6px;
   padding-top: 6px;
-}
-@media not ((hover: none) and (pointer: coarse)) {
-  li:not(:hover, :focus-within) .acts {
-    opacity: 0;
-  }
 }
 .ask {
   display: grid;

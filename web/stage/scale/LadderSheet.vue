@@ -66,10 +66,12 @@ li {
   border-bottom: 1px solid var(--rule);
   line-height: 1.2;
 }
+/* One line, which ends at a word; at a letter where not even the first word fits. */
 .words {
   overflow: hidden;
+  height: 1lh;
   line-height: 1.25;
-  white-space: nowrap;
+  overflow-wrap: anywhere;
 }
 .small {
   font-size: var(--size-beside);

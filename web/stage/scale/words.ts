@@ -121,7 +121,7 @@ export const linesSheet = {
 export const scaleChart = {
   sizeOfEachStep: 'Size of each step against width. The table of steps holds the figures.',
   draggingEndMoves: 'Dragging an end moves',
-  noStyleUses: 'no style uses it',
+  noStyleUses: 'unused',
   setByHand: 'set by hand',
   wholeSeries: 'its whole series',
   thatStepAlone: 'that step alone',

@@ -4,7 +4,7 @@ import { driftOf, type Stock, type SiteView } from '@lettera/core/stock';
 import { computed } from 'vue';
 import DoButton from '../../control/DoButton.vue';
 import FiguresTable from '../../control/FiguresTable.vue';
-import { count } from '../../control/figures';
+import { count, minus } from '../../control/figures';
 import { useProject } from '../../store/project';
 import { usePlaces } from './places';
 
@@ -67,8 +67,10 @@ const nameOf = (element: string): string => project.document?.elements[element]?
           <tr v-for="(one, i) in drifted" :key="i">
             <th scope="row">{{ nameOf(one.element) }}</th>
             <td>{{ one.property }}</td>
-            <td>{{ one.expected }}</td>
-            <td>{{ one.property === 'unicode-range' ? say.noFile(one.found) : one.found }}</td>
+            <td>{{ minus(one.expected) }}</td>
+            <td>
+              {{ one.property === 'unicode-range' ? say.noFile(one.found) : minus(one.found) }}
+            </td>
             <td class="figure">{{ say.widthIn(one.width) }}</td>
             <td class="figure">{{ one.texts.length }}</td>
             <td>

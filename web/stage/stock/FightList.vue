@@ -26,16 +26,16 @@ const MOST_NAMED = 40;
       <p>{{ fight.message }}</p>
       <div class="line wrap">
         <DoButton
-          class="on-point"
-          :label="say.showOnPage"
-          :aria-label="say.showOnPageTexts(count(fight.texts.length, 'text'), fight.message)"
-          @click="point(fight.texts)"
-        />
-        <DoButton
           v-if="fight.sources.length"
           :label="count(fight.sources.length, 'declaration')"
           :aria-expanded="open === i"
           @click="open = open === i ? null : i"
+        />
+        <DoButton
+          class="on-point"
+          :label="say.showOnPage"
+          :aria-label="say.showOnPageTexts(count(fight.texts.length, 'text'), fight.message)"
+          @click="point(fight.texts)"
         />
       </div>
       <ol v-if="open === i" class="small">

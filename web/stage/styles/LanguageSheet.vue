@@ -202,6 +202,7 @@ function typeQuotes(key: string, event: Event): void {
               <span v-if="row.isFirst" class="quiet">{{ say.first }}</span>
               <DoButton
                 v-else
+                class="on-point"
                 :label="say.makeFirst"
                 :aria-label="say.makeFirstOf(row.name)"
                 @click="makeFirst(row.tag)"

@@ -6,7 +6,7 @@ import {
   type PropertyName,
 } from '@lettera/core/document';
 import { stepByNumber } from '@lettera/core/scale';
-import { writtenValue, type ResolvedProperty } from '@lettera/core/style';
+import { shownValue, type ResolvedProperty } from '@lettera/core/style';
 import { plainNumber } from '../../control/figures';
 
 /** A size in px, to a tenth. */
@@ -23,7 +23,7 @@ export function valueText(
   figure: (px: number) => string = inPx,
 ): string {
   if (value === null || descriptorOf(property).values.kind !== 'step') {
-    return writtenValue(document, property, value);
+    return shownValue(document, property, value);
   }
   const { name, small, large } = stepByNumber(document.scale, Number(value));
   return `${name} · ${figure(small)} → ${figure(large)}`;

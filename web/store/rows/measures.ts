@@ -1,4 +1,5 @@
 import type { FamilyMeasures } from '@lettera/core/measure';
+import { minus } from '../../control/figures';
 
 /** A measure that the line-up lists, sorts, filters by and maps. */
 export interface Measure {
@@ -174,12 +175,7 @@ export function measureOf(key: MeasureKey): Measure {
 
 /** A measure's figure as it stands in a column; a dash where the face lacks what it is taken on. */
 export const figureOf = ({ places }: Measure, value: number | null): string =>
-  value === null
-    ? '–'
-    : value
-        .toFixed(places)
-        .replace(/^-(0(\.0*)?)$/, '$1')
-        .replace('-', '−');
+  value === null ? '–' : minus(value.toFixed(places).replace(/^-(0(\.0*)?)$/, '$1'));
 
 /** The figure with its unit. */
 export const withUnit = (measure: Measure, value: number | null): string => {
