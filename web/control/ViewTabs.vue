@@ -12,10 +12,9 @@ const model = defineModel<T>({ required: true });
 </script>
 
 <template>
-  <Tabs :value="model" unstyled @update:value="model = $event as T">
+  <Tabs :value="model" unstyled :show-navigators="false" @update:value="model = $event as T">
     <TabList
       unstyled
-      :show-navigators="false"
       :pt="{ root: 'l-tabs', tabList: { 'aria-label': label }, activeBar: 'l-none' }"
     >
       <!-- What it shows is the stage itself, which has no panel of the tabs’ own to point at. -->

@@ -321,6 +321,13 @@ b {
   .detail {
     left: 4vw;
   }
+  .figures {
+    gap: 0;
+    padding-left: 0;
+  }
+  .figures button {
+    padding: 0 8px;
+  }
 }
 .figures .mark-text {
   color: var(--mark);

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { projectView as say } from './words';
-import { computed, defineAsyncComponent, onBeforeUnmount, ref, watch } from 'vue';
+import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import DoButton from '../control/DoButton.vue';
 import { whenIdle } from '../control/whenIdle';
@@ -115,6 +115,11 @@ watch(stage, () => {
   proofWidth.value = startingWidth();
   proof.whole = false;
 });
+
+/** A window that is made smaller leaves the workbench its room. */
+const fitWindow = () => (proofWidth.value = startingWidth());
+onMounted(() => window.addEventListener('resize', fitWindow));
+onBeforeUnmount(() => window.removeEventListener('resize', fitWindow));
 
 function resize(event: PointerEvent): void {
   if (event.type === 'pointermove' && event.buttons === 0) return;

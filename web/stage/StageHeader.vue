@@ -36,10 +36,9 @@ const about = ref<InstanceType<typeof Popover> | null>(null);
 </template>
 
 <style scoped>
-/* Title and views stand on the hairline; what has no room beside them stands above. */
+/* Title, views and what can be done stand in one row on the hairline. */
 .stage-head {
   display: flex;
-  flex-wrap: wrap-reverse;
   gap: 0 24px;
   align-items: flex-start;
   min-height: 48px;
@@ -60,6 +59,18 @@ h1 {
 .actions {
   min-height: 36px;
   margin-left: auto;
+}
+/* Where they have no room for that, the views are a row of their own. */
+@container (max-width: 560px) {
+  .stage-head {
+    display: grid;
+    grid-template-columns: 1fr auto;
+  }
+  .views {
+    grid-row: 2;
+    grid-column: 1 / -1;
+    padding-top: 0;
+  }
 }
 .about {
   min-width: 24px;

@@ -110,7 +110,7 @@ const sheet = computed(() => {
   </p>
   <MakingLine v-else-if="state === 'loading'" class="loading">{{ say.workingOutFiles }}</MakingLine>
   <template v-else>
-    <div class="line take">
+    <div class="line wrap take">
       <p v-if="tooLarge" role="alert" class="mark-text">{{ tooLarge }}</p>
       <DoButton
         v-else

@@ -286,12 +286,6 @@ watch(
   <WaysToBegin v-if="beginning" @bring="files?.click()" @refer="referring = true" />
   <template v-else>
     <ToolRow>
-      <PickOne
-        v-if="scripts.length > 1"
-        v-model="lineUp.settings.script"
-        :choices="scripts"
-        :label="say.script"
-      />
       <PickOne v-model="lineUp.settings.sample" :choices="SAMPLES" :label="say.whatSet" />
       <TextField
         v-if="lineUp.settings.sample === 'words'"
@@ -304,6 +298,10 @@ watch(
         @change="setWords"
       />
       <template #least>
+        <template v-if="scripts.length > 1">
+          <span class="quiet">{{ say.in }}</span>
+          <PickOne v-model="lineUp.settings.script" :choices="scripts" :label="say.script" />
+        </template>
         <span class="quiet">{{ say.at }}</span>
         <PickOne v-model="lineUp.size" :choices="sizes" :label="say.sizeWhatSet" />
       </template>

@@ -99,6 +99,7 @@ export const facesStage = {
   whatSet: 'What is set',
   wordsSetEveryFamily: 'Words set in every family',
   yourOwnWordsSet: 'Your own words, set in every family',
+  in: 'in',
   at: 'at',
   sizeWhatSet: 'Size of what is set',
   countOf: (shown: Said, families: Said) => `${shown} of ${families}`,

@@ -157,6 +157,23 @@ function takePlain(): void {
   border-bottom: 1px solid var(--rule);
   border-left: 3px solid var(--rule);
 }
+/* Without room for a column of its own, what is done with an entry lies over its figures. */
+@container (max-width: 560px) {
+  .entries li {
+    grid-template-columns: 16px minmax(0, 1fr) auto 64px;
+  }
+  .entries li > :nth-child(3) {
+    grid-area: 1 / 3;
+  }
+  .entries li > :nth-child(4) {
+    grid-area: 1 / 4;
+  }
+  .entries .moves {
+    grid-area: 1 / 3 / auto / -1;
+    justify-self: end;
+    background: var(--sheet);
+  }
+}
 li.web {
   border-left-color: var(--web);
 }

@@ -89,7 +89,7 @@ const lacks = ({ lacking }: StockFamily): string =>
             <template v-if="family.nearest">
               {{ say.was }} <b>{{ family.nearest }}</b> {{ say.meant }}</template
             >
-            <span class="line deeds">
+            <span class="line wrap deeds">
               <DoButton
                 v-if="family.texts.length"
                 class="on-point"
@@ -164,5 +164,13 @@ const lacks = ({ lacking }: StockFamily): string =>
 }
 .shares td {
   vertical-align: top;
+}
+@container (max-width: 560px) {
+  .shares th[scope='row'] {
+    min-width: 64px;
+  }
+  .shares .bar {
+    min-width: 40px;
+  }
 }
 </style>
