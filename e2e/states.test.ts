@@ -16,7 +16,7 @@ import {
   proofFrame,
 } from './browser';
 import { startLettera, type RunningLettera } from './lettera';
-import { allowFoundry } from './project';
+import { allowFoundry, changeProject } from './project';
 
 const STAGES = ['faces', 'pair', 'scale', 'fallbacks', 'styles', 'deliver'];
 const HOSTILE_FONT = 'core/font/golden/tarnholm-test.otf';
@@ -225,14 +225,25 @@ describe('colours and the name', () => {
       Math.abs((told?.y ?? 0) + (told?.height ?? 0) - (tried?.y ?? 0)),
     );
     expect(apart).toBeLessThan(20);
+    const light = () =>
+      page.$eval(
+        '[aria-label="Ink on the light background"]',
+        (node) => (node as HTMLInputElement).value,
+      );
+    await eventually(light, (value) => value === 'rgb(34 34 34)');
+    // Nor does what was refused come back when the row is drawn again.
+    await changeProject(lettera, slug, [
+      { op: 'replace', path: '/colours/ink/dark', value: '#eeeeee' },
+    ]);
     await eventually(
       () =>
         page.$eval(
-          '[aria-label="Ink on the light background"]',
+          '[aria-label="Ink on the dark background"]',
           (node) => (node as HTMLInputElement).value,
         ),
-      (value) => value === 'rgb(34 34 34)',
+      (value) => value === '#eeeeee',
     );
+    expect(await light()).toBe('rgb(34 34 34)');
     await page.keyboard.press('Escape');
     await page.waitForSelector('.refusal', { hidden: true });
     expect(await colour()).toBe('rgb(34, 34, 34)');

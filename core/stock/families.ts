@@ -139,13 +139,14 @@ const isSame = (one: StockFace, other: StockFace): boolean =>
 function familyOf(
   stock: Stock,
   text: StockText,
+  script: string | undefined,
   main: string,
   declared: readonly string[],
 ): string {
   const { stack, face } = lookOf(stock, text, 'wide');
   const isSet = provenanceAt(stock, text, 'wide', 'font-family').source.by !== 'nothing';
   if (!isSet) return UNSET;
-  const isOther = (writtenIn(text)?.script ?? main) !== main;
+  const isOther = (script ?? main) !== main;
   const draws = isOther && declared.some((one) => plain(one) === plain(face ?? ''));
   return (draws ? face : stack[0]) ?? UNSET;
 }
@@ -172,13 +173,14 @@ export function familiesOf(stock: Stock): StockFamily[] {
   }
   const found = new Map<string, Found>();
   const shown = new Set<string>();
+  const written = writtenIn(stock.texts);
   stock.texts.forEach((text, number) => {
     const look = lookOf(stock, text, 'wide');
     for (const end of STOCK_ENDS) {
       const { face } = lookOf(stock, text, end);
       if (face !== null) shown.add(plain(face));
     }
-    const name = familyOf(stock, text, main, declared);
+    const name = familyOf(stock, text, written[number]?.script, main, declared);
     const known = found.get(plain(name)) ?? {
       name,
       characters: 0,

@@ -11,6 +11,7 @@ import { saidOf } from '../store/history';
 import { useProject } from '../store/project';
 import { useProof } from '../store/proof';
 import { useWaypoints } from '../store/waypoints';
+import { putInto } from '../control/putInto';
 
 /** The waypoints of the project, and what was changed, newest first. */
 const project = useProject();
@@ -26,7 +27,7 @@ async function rename({ id, name: before }: Waypoint, event: Event): Promise<voi
   const field = event.target as HTMLInputElement;
   const wanted = field.value.trim();
   if (wanted === before) return;
-  if (!wanted || !(await waypoints.rename(id, wanted))) field.value = before;
+  if (!wanted || !(await waypoints.rename(id, wanted))) putInto(field, before);
 }
 
 const history = shallowRef<HistoryEntry[]>([]);

@@ -84,11 +84,47 @@ describe('what a text is written in', () => {
       { script: 'chinese-traditional', language: 'zh-Hant', around: 'chinese-traditional' },
     ],
   ])('%s in %s', (words, language, written) => {
-    expect(writtenIn({ words, ...(language ? { language } : {}) })).toEqual(written);
+    expect(writtenIn([{ words, page: 0, ...(language ? { language } : {}) }])).toEqual([written]);
   });
 
   test('is nothing for figures of no language', () => {
-    expect(writtenIn({ words: '12 €' })).toBeNull();
+    expect(writtenIn([{ words: '12 €', page: 0 }])).toEqual([null]);
+  });
+
+  const scripts = (...texts: [words: string, page: number, language?: string][]) =>
+    writtenIn(
+      texts.map(([words, page, language]) => ({ words, page, ...(language ? { language } : {}) })),
+    ).map((written) => written?.script);
+
+  test.each([
+    ['灯台', '島のあかり', 'japanese'],
+    ['燈塔', '등대의 불빛', 'korean'],
+    ['潮汐表', '岛上的灯塔每夜都亮', 'chinese-simplified'],
+    ['潮汐表', '島上的燈塔每夜都亮', 'chinese-traditional'],
+    // One letter that is borrowed tells nothing.
+    ['潮汐表', '岛上的灯塔每夜都亮，雾季の夜晚也亮', 'chinese-simplified'],
+    // Letters that both have.
+    ['人口', '山水', 'chinese-simplified'],
+  ])(
+    'ideographs without a language, %s, are of what stands around: %s',
+    (words, around, script) => {
+      expect(scripts([words, 0], [around, 0])[0]).toBe(script);
+      // Another page is another matter, and a quotation on a page in English is one too.
+      expect(scripts([words, 0], [around, 0], ['山', 1])[2]).toBe('chinese-simplified');
+      expect(scripts(['Words in English', 0, 'en'], [words, 0, 'en'], [around, 0, 'en'])).toEqual([
+        'latin',
+        script,
+        expect.any(String),
+      ]);
+    },
+  );
+
+  test('so much of kana, and of hangul, tells what ideographs are of', () => {
+    const ten = '岛上灯塔每夜都亮山水';
+    expect(scripts([ten, 0], ['の', 0])[0]).toBe('japanese');
+    expect(scripts([`${ten}人`, 0], ['の', 0])[0]).toBe('chinese-simplified');
+    expect(scripts([ten, 0], ['등', 0])[0]).toBe('korean');
+    expect(scripts([`${ten}人`, 0], ['등', 0])[0]).toBe('chinese-simplified');
   });
 
   test('a site’s first script is Latin where a page is in it, else that of most text', () => {

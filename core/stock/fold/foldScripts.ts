@@ -54,7 +54,7 @@ function mostLike(stock: Stock, text: StockText, numbers: readonly number[]): nu
 function counterpartsOf(stock: Stock, kinds: readonly StockKind[]): Map<number, Counterpart> {
   const main = mainScript(stock);
   const counterparts = new Map<number, Counterpart>();
-  const written = stock.texts.map(writtenIn);
+  const written = writtenIn(stock.texts);
   if (written.every((one) => one === null || (one.script === main && one.around === main)))
     return counterparts;
   const isMain = (number: number) =>

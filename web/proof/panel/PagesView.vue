@@ -11,6 +11,7 @@ import { useProject } from '../../store/project';
 import { useProof } from '../../store/proof';
 import BringPages from '../BringPages.vue';
 import SiteLanguages from './SiteLanguages.vue';
+import { putInto } from '../../control/putInto';
 
 /** The pages that the project is proofed on: brought in, named, put in order, removed. */
 const project = useProject();
@@ -24,7 +25,7 @@ function rename(slug: string, event: Event): void {
   const name = input.value.trim();
   const before = project.document?.pages?.[slug]?.name ?? '';
   if (name === before) return;
-  if (!name || !own.rename(slug, name)) input.value = before;
+  if (!name || !own.rename(slug, name)) putInto(input, before);
 }
 
 /** What was taken out, as it is reported. */

@@ -8,6 +8,7 @@ import DoButton from '../../control/DoButton.vue';
 import { useProject } from '../../store/project';
 import { liftInWords } from './liftInWords';
 import { useDeliverySettings } from './deliverySettings';
+import { putInto } from '../../control/putInto';
 
 /** How the style sheet stands beside those that a site has of its own. */
 const project = useProject();
@@ -36,7 +37,7 @@ function setSiteLayer(event: Event): void {
   const taken = value
     ? set('siteLayer', value)
     : before === undefined || project.change([{ op: 'remove', path: '/delivery/siteLayer' }]);
-  field.value = taken ? value : (before ?? '');
+  putInto(field, taken ? value : (before ?? ''));
 }
 
 const sayPlainly = (key: string): boolean =>

@@ -22,6 +22,7 @@ import { byteGroups, GROUPINGS, leftOutLines, type Grouping } from './fontsView'
 import FetchedFirst from './FetchedFirst.vue';
 import LoadTimes from './LoadTimes.vue';
 import SavingsList from './SavingsList.vue';
+import { putInto } from '../../control/putInto';
 
 /** What the font files hold, what they weigh against a budget, and what would make them lighter. */
 const props = defineProps<{ document: ProjectDocument }>();
@@ -65,7 +66,7 @@ function setText(event: Event, path: string, before: string): void {
     value === ''
       ? project.change([{ op: 'remove', path }])
       : project.change([{ op: 'add', path, value }]);
-  if (!taken) field.value = before;
+  if (!taken) putInto(field, before);
 }
 const KILO = 1000;
 </script>

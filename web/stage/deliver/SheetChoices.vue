@@ -12,6 +12,7 @@ import BesideSite from './BesideSite.vue';
 import OtherNames from './OtherNames.vue';
 import { useDeliverySettings } from './deliverySettings';
 import { DISPLAYS } from './deliverView';
+import { putInto } from '../../control/putInto';
 
 /** What the style sheet holds, and how it stands to the style sheets that a site has of its own. */
 const project = useProject();
@@ -53,7 +54,7 @@ function setRoot(value: number): void {
 function setLayer(event: Event): void {
   const field = event.target as HTMLInputElement;
   const taken = set('layer', field.value.trim() || null);
-  if (!taken) field.value = delivery.value?.layer ?? '';
+  if (!taken) putInto(field, delivery.value?.layer ?? '');
 }
 
 function setPrefix(event: Event): void {
@@ -63,7 +64,7 @@ function setPrefix(event: Event): void {
   const taken = value
     ? set('prefix', value)
     : before === undefined || project.change([{ op: 'remove', path: '/delivery/prefix' }]);
-  field.value = taken ? value : (before ?? '');
+  putInto(field, taken ? value : (before ?? ''));
 }
 </script>
 

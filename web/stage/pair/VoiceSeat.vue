@@ -13,6 +13,7 @@ import { usePlans } from '../../store/plans';
 import { useProject } from '../../store/project';
 import { pickableWeights } from '../../store/rows/picks';
 import { seatPatch } from '../../store/rows/seating';
+import { putInto } from '../../control/putInto';
 
 /** A voice: who sits in it, the weights that carry its duties and what each costs, and how its stack ends. */
 const props = defineProps<{ voice: string }>();
@@ -121,7 +122,7 @@ function remove(): void {
 function rename(event: Event): void {
   const input = event.target as HTMLInputElement;
   const name = input.value.trim().slice(0, 60);
-  if (!name) input.value = seat.value?.name ?? '';
+  if (!name) putInto(input, seat.value?.name ?? '');
   else if (name !== seat.value?.name) {
     project.change([{ op: 'replace', path: `/voices/${props.voice}/name`, value: name }]);
   }

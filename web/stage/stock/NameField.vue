@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import TextField from '../../control/TextField.vue';
+import { putInto } from '../../control/putInto';
 
 /** A name that is proposed, and may be another; emptied, or double-clicked, it is the proposed one again. */
 const props = defineProps<{ label: string; proposed: string; given?: string | undefined }>();
@@ -9,7 +10,7 @@ const LONGEST = 60;
 function take(event: Event): void {
   const input = event.target as HTMLInputElement;
   const name = input.value.trim() || props.proposed;
-  input.value = name;
+  putInto(input, name);
   emit('name', name);
 }
 </script>

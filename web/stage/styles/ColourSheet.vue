@@ -19,6 +19,7 @@ import { count } from '../../control/figures';
 import { useLayer } from '../../store/layer';
 import { useProject } from '../../store/project';
 import { useProof } from '../../store/proof';
+import { putInto } from '../../control/putInto';
 
 /** The colours of the project: text on its grounds with the contrast it has and needs, and the grounds themselves. */
 const project = useProject();
@@ -90,7 +91,7 @@ function type(key: string, side: Side, event: Event): void {
   const field = event.target as HTMLInputElement;
   const before = project.document?.colours[key]?.[side] ?? '';
   const value = field.value.trim();
-  if (value !== before && !project.change(setTo(key, side, value))) field.value = before;
+  if (value !== before && !project.change(setTo(key, side, value))) putInto(field, before);
 }
 
 /** A colour picked by eye keeps what the one before it let through. */
@@ -111,7 +112,7 @@ function rename(key: string, event: Event): void {
   if (value === before) return;
   const taken =
     value !== '' && project.change([{ op: 'replace', path: `/colours/${key}/name`, value }]);
-  if (!taken) field.value = before;
+  if (!taken) putInto(field, before);
 }
 
 function add(): void {

@@ -14,6 +14,7 @@ import ToolRow from '../../control/ToolRow.vue';
 import { count } from '../../control/figures';
 import { useProject } from '../../store/project';
 import { useProof } from '../../store/proof';
+import { putInto } from '../../control/putInto';
 
 /** The kinds of text on the site: the selectors that each is met by, and the style that it wears. */
 const emit = defineEmits<{ style: [] }>();
@@ -68,7 +69,7 @@ function rename(key: string, event: Event): void {
   const name = field.value.trim();
   const before = project.document?.elements[key]?.name ?? '';
   if (name === before) return;
-  if (!name || !set(key, 'name', name)) field.value = before;
+  if (!name || !set(key, 'name', name)) putInto(field, before);
 }
 
 function setSelectors(key: string, event: Event): void {
@@ -76,7 +77,8 @@ function setSelectors(key: string, event: Event): void {
   const before = project.document?.elements[key]?.selectors ?? [];
   const selectors = selectorTexts(field.value);
   if (selectors.join() === before.join()) return;
-  if (selectors.length === 0 || !set(key, 'selectors', selectors)) field.value = before.join(', ');
+  if (selectors.length === 0 || !set(key, 'selectors', selectors))
+    putInto(field, before.join(', '));
 }
 
 const name = ref('');

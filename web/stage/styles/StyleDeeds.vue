@@ -9,6 +9,7 @@ import TextField from '../../control/TextField.vue';
 import { useProject } from '../../store/project';
 import { useProof } from '../../store/proof';
 import type { StyleRow } from './styleRow';
+import { putInto } from '../../control/putInto';
 
 /** What is done with a style as a whole, while its row is selected. */
 const props = defineProps<{ row: StyleRow }>();
@@ -25,7 +26,7 @@ function rename(event: Event): void {
   if (name === before) return;
   const taken =
     name !== '' && project.change([{ op: 'replace', path: `/styles/${key}/name`, value: name }]);
-  if (!taken) field.value = before;
+  if (!taken) putInto(field, before);
 }
 
 /** What removing the style does to what has it, in words. */
