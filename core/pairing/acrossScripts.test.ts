@@ -117,6 +117,24 @@ describe('partners in another script', () => {
     );
   });
 
+  test('a size near its own is told as that, another as the one that it is set at', () => {
+    /** How much larger or smaller is still told as alike. */
+    const ALIKE = 1.12;
+    const told = { own: 0, set: 0 };
+    for (const script of byScript.keys()) {
+      for (const { size, reasons } of orderFor('public-sans', script)) {
+        const texts = reasons.map(({ text }) => text);
+        // Sizes are rounded to a hundredth once they are told.
+        if ([ALIKE, 1 / ALIKE].some((limit) => Math.abs(size - limit) < 0.01)) continue;
+        const isNear = size < ALIKE && size > 1 / ALIKE;
+        told[isNear ? 'own' : 'set']++;
+        expect(texts.some((text) => text.startsWith('as large at its own size'))).toBe(isNear);
+        expect(texts.some((text) => text.endsWith('% to look as large'))).toBe(!isNear);
+      }
+    }
+    expect(Math.min(told.own, told.set)).toBeGreaterThan(2);
+  });
+
   test('letters of the site’s languages that are lacking weigh against a family', () => {
     const partner = held.get('literata');
     if (!partner) throw new Error('no Literata');

@@ -91,6 +91,15 @@ describe('look-alikes', () => {
     expect(differencesBetween(of('bitter'), of('bitter'), spread)).toEqual([]);
   });
 
+  test('what one has and the other has not keeps them apart, and what neither has does not', () => {
+    const without = { ...of('bitter'), colour: null };
+    const apart = distanceBetween(of('bitter'), without, spread);
+    // Two spreads, weighted as colour is.
+    expect(apart).toBeCloseTo(2 * 1.2, 10);
+    expect(distanceBetween(without, of('bitter'), spread)).toBe(apart);
+    expect(distanceBetween(without, without, spread)).toBe(0);
+  });
+
   test('names what differs most, in words about the other, with its figure', () => {
     const [first] = differencesBetween(of('archivo'), of('barlow-condensed'), spread);
     expect(first).toMatch(/^(narrower by \d+ %|squarer bowls [\d.]+ to [\d.]+)$/);
