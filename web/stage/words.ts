@@ -9,6 +9,15 @@ export const sizeOffers = {
   leave: 'Leave it',
 };
 
+export const measuringLine = {
+  measuring: (done: Said, all: Said) => `Measuring ${done} of ${all}`,
+  measuringWasStopped: 'Measuring was stopped',
+  measuringEndedSinceFoundry: 'Measuring ended, since the foundry does not answer',
+  atFamiliesOthersShow: (also: Said, done: Said, all: Said) =>
+    `${also} at ${done} of ${all} families; the others show without figures.`,
+  goOn: 'Go on',
+};
+
 export const stageHeader = {
   what: (title: Said) => `What ${title} is for`,
   whatTitle: (title: Said) => `What ${title} is for`,

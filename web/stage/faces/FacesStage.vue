@@ -25,7 +25,7 @@ import FoundryAsk from './FoundryAsk.vue';
 import WaysToBegin from './WaysToBegin.vue';
 import { LATIN, rowsInScript, type LineUpRow } from '../../store/rows/rows';
 import LineUpList from './LineUpList.vue';
-import MeasuringLine from './MeasuringLine.vue';
+import MeasuringLine from '../MeasuringLine.vue';
 import { measureOf } from '../../store/rows/measures';
 import { sortRows, type SortKey } from '../../store/rows/sort';
 

@@ -266,15 +266,6 @@ export const measureSheet = {
   also: (further: Said) => `; also ${further}`,
 };
 
-export const measuringLine = {
-  measuring: (done: Said, all: Said) => `Measuring ${done} of ${all}`,
-  measuringWasStopped: 'Measuring was stopped',
-  measuringEndedSinceFoundry: 'Measuring ended, since the foundry does not answer',
-  atFamiliesOthersShow: (also: Said, done: Said, all: Said) =>
-    `${also} at ${done} of ${all} families; the others show without figures.`,
-  goOn: 'Go on',
-};
-
 export const referenceForm = {
   https: 'https://',
   familyServedElsewhere: 'A family served elsewhere',

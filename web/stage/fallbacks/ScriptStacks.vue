@@ -94,28 +94,30 @@ const moved = (locals: readonly string[], at: number, by: number): string[] => {
           <td>{{ row.platforms }}</td>
           <td :class="{ quiet: !row.isTuned }">{{ row.widths }}</td>
           <td class="moves">
-            <DoButton
-              :aria-label="say.earlier(row.name)"
-              :why="i === 0 ? say.itFirst : undefined"
-              @click="take(stack.key, moved(stack.locals, i, -1))"
-              >↑</DoButton
-            >
-            <DoButton
-              :aria-label="say.later(row.name)"
-              :why="i === stack.rows.length - 1 ? say.itLast : undefined"
-              @click="take(stack.key, moved(stack.locals, i, 1))"
-              >↓</DoButton
-            >
-            <DoButton
-              :label="say.remove"
-              :aria-label="say.removeName(row.name)"
-              @click="
-                take(
-                  stack.key,
-                  stack.locals.filter((local) => local !== row.local),
-                )
-              "
-            />
+            <span class="on-point">
+              <DoButton
+                :aria-label="say.earlier(row.name)"
+                :why="i === 0 ? say.itFirst : undefined"
+                @click="take(stack.key, moved(stack.locals, i, -1))"
+                >↑</DoButton
+              >
+              <DoButton
+                :aria-label="say.later(row.name)"
+                :why="i === stack.rows.length - 1 ? say.itLast : undefined"
+                @click="take(stack.key, moved(stack.locals, i, 1))"
+                >↓</DoButton
+              >
+              <DoButton
+                :label="say.remove"
+                :aria-label="say.removeName(row.name)"
+                @click="
+                  take(
+                    stack.key,
+                    stack.locals.filter((local) => local !== row.local),
+                  )
+                "
+              />
+            </span>
           </td>
         </tr>
       </tbody>

@@ -30,7 +30,7 @@ export const fallbacksStage = {
   whatVisitorsSeeUntil:
     'What visitors see until a web face arrives, and where it never does: fonts of their own platform, fitted to it in width and height, so that the page does not move.',
   voice: 'Voice',
-  fittingLocalFonts: (done: Said, all: Said) => `Fitting local fonts, ${done} of ${all}`,
+  fittingLocalFonts: (done: Said, all: Said) => `Fitting ${done} of ${all}`,
   fittingNow: 'Fitting local fonts …',
   showFallbackOnPage: 'Show the fallback on the page',
   showWebFacesOn: 'Show the web faces on the page',

@@ -13,6 +13,7 @@ import { useFamilies } from '../../store/families';
 import { useLibrary } from '../../store/library';
 import { useProject } from '../../store/project';
 import { useScriptSeats, type SiteScript } from '../../store/scriptSeats';
+import MeasuringLine from '../MeasuringLine.vue';
 import ScriptPartnerRow from './ScriptPartnerRow.vue';
 import { scriptSeats as say } from './words';
 
@@ -68,6 +69,14 @@ const parts = computed(() =>
     };
   }),
 );
+/** Whether it is known which families have a script: the voice's own is measured, and the library as far as it will be. */
+const areMeasured = computed(
+  () =>
+    Boolean(families.ofCase(voice.value?.family)?.measures) &&
+    (!project.stored?.foundry ||
+      library.state === 'failed' ||
+      ['done', 'stopped', 'failed'].includes(library.measuring.state)),
+);
 /** The script, and its languages where they are called otherwise. */
 function headOf({ script, languages }: SiteScript): string {
   const names = languages.map(({ name }) => name).join(', ');
@@ -107,9 +116,12 @@ onBeforeUnmount(() => seats.look('', '', null));
       <span class="quiet">{{ say.forVoice }}</span>
       <ChoiceSet v-model="chosen" :label="say.voice" :choices="voices" />
       <bdi>{{ siteName(own) }}</bdi>
-      <template v-if="seats.taking" #end>
-        <span role="status">{{ say.taking(seats.taking.name) }}</span>
-        <DoButton :label="say.stop" @click="seats.taking.abort.abort()" />
+      <template #end>
+        <template v-if="seats.taking">
+          <span role="status">{{ say.taking(seats.taking.name) }}</span>
+          <DoButton :label="say.stop" @click="seats.taking.abort.abort()" />
+        </template>
+        <MeasuringLine v-else />
       </template>
     </ToolRow>
     <p v-if="seats.message" class="failed" role="alert">{{ seats.message }}</p>
@@ -193,8 +205,10 @@ onBeforeUnmount(() => seats.look('', '', null));
             @take="seats.take(chosen, part.key, partner)"
           />
         </ol>
-        <p v-else class="small quiet">
-          {{ project.stored?.foundry ? say.noneThere : say.allow }}
+        <p v-else class="small quiet" role="status">
+          {{
+            !areMeasured ? say.beingMeasured : project.stored?.foundry ? say.noneThere : say.allow
+          }}
         </p>
       </section>
     </div>

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { measuringLine as say } from './words';
-import DoButton from '../../control/DoButton.vue';
-import ProgressLine from '../../control/ProgressLine.vue';
-import { useLibrary } from '../../store/library';
+import DoButton from '../control/DoButton.vue';
+import ProgressLine from '../control/ProgressLine.vue';
+import { useLibrary } from '../store/library';
 
 /** How far the library has been measured, while that goes on or has stopped short. */
 const library = useLibrary();
