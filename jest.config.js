@@ -35,5 +35,5 @@ export default {
       testMatch: ['**/*.test.ts'],
     },
   ],
-  testTimeout: 180_000,
+  testTimeout: 300_000,
 };

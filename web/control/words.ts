@@ -2,6 +2,15 @@ import type { Said } from './said';
 
 /** The controls: every word that is read there, by the component that says it. */
 
+export const rowMoves = {
+  earlier: (name: Said) => `${name}: earlier`,
+  itFirst: 'It is the first',
+  later: (name: Said) => `${name}: later`,
+  itLast: 'It is the last',
+  remove: 'Remove',
+  removeName: (name: Said) => `Remove ${name}`,
+};
+
 export const foldAway = {
   ofTheseSettingsNot: (changed: Said) => `${changed} of these settings not as they are at rest`,
 };

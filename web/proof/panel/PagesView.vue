@@ -4,6 +4,7 @@ import type { RemovedKind } from '@lettera/core/page';
 import { computed } from 'vue';
 import TextField from '../../control/TextField.vue';
 import DoButton from '../../control/DoButton.vue';
+import RowMoves from '../../control/RowMoves.vue';
 import FiguresTable from '../../control/FiguresTable.vue';
 import { count } from '../../control/figures';
 import { useOwnPages } from '../../store/ownPages';
@@ -52,31 +53,20 @@ const removed = computed(() => own.account?.removed ?? []);
         @change="rename(slug, $event)"
       />
       <span class="small quiet path">{{ page.path }}</span>
-      <span class="line">
+      <RowMoves
+        :name="page.name"
+        :at="i"
+        :of="ownPages.length"
+        @move="own.move(slug, $event)"
+        @remove="own.remove(slug)"
+      >
         <DoButton
           :label="say.show"
           :aria-label="say.showName(page.name)"
           :why="proof.page === slug ? say.itShown : undefined"
           @click="proof.page = slug"
         />
-        <DoButton
-          :aria-label="say.earlier(page.name)"
-          :why="i === 0 ? say.itFirst : undefined"
-          @click="own.move(slug, -1)"
-          >↑</DoButton
-        >
-        <DoButton
-          :aria-label="say.later(page.name)"
-          :why="i === ownPages.length - 1 ? say.itLast : undefined"
-          @click="own.move(slug, 1)"
-          >↓</DoButton
-        >
-        <DoButton
-          :label="say.remove"
-          :aria-label="say.removeName(page.name)"
-          @click="own.remove(slug)"
-        />
-      </span>
+      </RowMoves>
     </li>
   </ol>
   <p v-else>

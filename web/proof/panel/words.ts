@@ -75,12 +75,6 @@ export const pagesView = {
   show: 'Show',
   showName: (name: Said) => `Show ${name}`,
   itShown: 'It is shown',
-  earlier: (name: Said) => `${name}: earlier`,
-  itFirst: 'It is the first',
-  later: (name: Said) => `${name}: later`,
-  itLast: 'It is the last',
-  remove: 'Remove',
-  removeName: (name: Said) => `Remove ${name}`,
   sitesOwnPagesShow:
     'The site’s own pages show its type where it will stand: HTML with its style sheets, pictures and fonts. Nothing in them runs here, and nothing is asked for elsewhere.',
   added: (pages: Said) => `${pages} added.`,

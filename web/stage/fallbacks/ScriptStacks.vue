@@ -14,6 +14,7 @@ import DoButton from '../../control/DoButton.vue';
 import { percent } from '../../control/figures';
 import FiguresTable from '../../control/FiguresTable.vue';
 import PickOne from '../../control/PickOne.vue';
+import RowMoves from '../../control/RowMoves.vue';
 import { useFallbacks } from '../../store/fallbacks';
 import { usePlans } from '../../store/plans';
 import { useProject } from '../../store/project';
@@ -93,31 +94,19 @@ const moved = (locals: readonly string[], at: number, by: number): string[] => {
           </td>
           <td>{{ row.platforms }}</td>
           <td :class="{ quiet: !row.isTuned }">{{ row.widths }}</td>
-          <td class="moves">
-            <span class="on-point">
-              <DoButton
-                :aria-label="say.earlier(row.name)"
-                :why="i === 0 ? say.itFirst : undefined"
-                @click="take(stack.key, moved(stack.locals, i, -1))"
-                >↑</DoButton
-              >
-              <DoButton
-                :aria-label="say.later(row.name)"
-                :why="i === stack.rows.length - 1 ? say.itLast : undefined"
-                @click="take(stack.key, moved(stack.locals, i, 1))"
-                >↓</DoButton
-              >
-              <DoButton
-                :label="say.remove"
-                :aria-label="say.removeName(row.name)"
-                @click="
-                  take(
-                    stack.key,
-                    stack.locals.filter((local) => local !== row.local),
-                  )
-                "
-              />
-            </span>
+          <td>
+            <RowMoves
+              :name="row.name"
+              :at="i"
+              :of="stack.rows.length"
+              @move="take(stack.key, moved(stack.locals, i, $event))"
+              @remove="
+                take(
+                  stack.key,
+                  stack.locals.filter((local) => local !== row.local),
+                )
+              "
+            />
           </td>
         </tr>
       </tbody>
@@ -141,9 +130,5 @@ section {
   display: grid;
   gap: 6px;
   margin-top: 14px;
-}
-.moves {
-  text-align: right;
-  white-space: nowrap;
 }
 </style>

@@ -6,6 +6,7 @@ import TextField from '../../control/TextField.vue';
 import PickOne from '../../control/PickOne.vue';
 import { computed, ref, watch } from 'vue';
 import DoButton from '../../control/DoButton.vue';
+import RowMoves from '../../control/RowMoves.vue';
 import { percent } from '../../control/figures';
 import { useFallbacks } from '../../store/fallbacks';
 import { usePlans } from '../../store/plans';
@@ -93,27 +94,15 @@ function takePlain(): void {
         <template v-if="entry.kind !== 'web'">{{ percent(share, 0) }}</template>
         <span v-if="entry.kind !== 'web'" class="bar" :style="{ width: `${share * 60}px` }" />
       </span>
-      <span class="moves on-point">
-        <template v-if="entry.kind === 'fallback'">
-          <DoButton
-            :aria-label="say.earlier(entry.name)"
-            :why="placeOf(entry.local) === 0 ? say.itFirst : undefined"
-            @click="move(entry.local, -1)"
-            >↑</DoButton
-          >
-          <DoButton
-            :aria-label="say.later(entry.name)"
-            :why="placeOf(entry.local) === locals.length - 1 ? say.itLast : undefined"
-            @click="move(entry.local, 1)"
-            >↓</DoButton
-          >
-          <DoButton
-            :aria-label="say.remove(entry.name)"
-            @click="take(locals.filter((one) => one !== entry.local))"
-            >{{ say.removeShort }}</DoButton
-          >
-        </template>
-      </span>
+      <RowMoves
+        v-if="entry.kind === 'fallback'"
+        class="moves"
+        :name="entry.name"
+        :at="placeOf(entry.local)"
+        :of="locals.length"
+        @move="move(entry.local, $event)"
+        @remove="take(locals.filter((one) => one !== entry.local))"
+      />
     </li>
   </ol>
   <div class="line wrap below">
@@ -210,14 +199,6 @@ li.over {
 .web .bar,
 .generic .bar {
   background: var(--ink-2);
-}
-.moves {
-  display: flex;
-  gap: 4px;
-  justify-content: flex-end;
-}
-.moves :deep(.l-do) {
-  padding-inline: 6px;
 }
 .below {
   padding: 6px 0;
