@@ -38,13 +38,24 @@ function messagesOf(name: string): string[] {
     .filter(Boolean);
 }
 
+/** The language and the script of a tag, as it names them; none of what is no tag. */
+function partsOf(tag: string): [language?: string, script?: string] {
+  try {
+    const { language, script } = new Intl.Locale(tag);
+    return script === undefined ? [language] : [language, script];
+  } catch {
+    return [];
+  }
+}
+
 /**
  * What forms say to visitors in a language, a message an entry, without what a form puts into it; none where no
  * messages are at hand in it, or only in English.
  * @param tag BCP 47
  */
 export function messagesIn(tag: string): string[] {
-  const { language, script } = new Intl.Locale(tag);
+  const [language, script] = partsOf(tag);
+  if (language === undefined) return [];
   const name = [
     tag.replace('-', '_'),
     FILES[tag],

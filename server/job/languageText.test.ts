@@ -43,6 +43,8 @@ describe('text that stands for a language', () => {
     expect(messagesIn('so')).toHaveLength(24);
     expect(messagesIn('so').join()).not.toMatch(/The field/);
     expect(messagesIn('is')).toEqual([]);
+    expect(messagesIn('not a tag')).toEqual([]);
+    expect(messagesIn('../../package')).toEqual([]);
   });
 
   test('what forms say is in the language and script, without what forms put there', () => {
