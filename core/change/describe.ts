@@ -152,9 +152,7 @@ function told(document: ProjectDocument, path: string, value: unknown): string |
   const property = propertyAt(path);
   const name = PROPERTY_NAMES.find((known) => known === property);
   if (name) {
-    return value === undefined
-      ? 'following'
-      : shownValue(document, name, value as string | number);
+    return value === undefined ? 'following' : shownValue(document, name, value as string | number);
   }
   if (value === null || value === undefined) return 'none';
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
