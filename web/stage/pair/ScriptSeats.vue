@@ -69,14 +69,23 @@ const parts = computed(() =>
     };
   }),
 );
-/** Whether it is known which families have a script: the voice's own is measured, and the library as far as it will be. */
-const areMeasured = computed(
-  () =>
-    Boolean(families.ofCase(voice.value?.family)?.measures) &&
-    (!project.stored?.foundry ||
-      library.state === 'failed' ||
-      ['done', 'stopped', 'failed'].includes(library.measuring.state)),
-);
+/** Why no family is offered for a script, as far as that is known; how far measuring got is told above. */
+const whyNone = computed(() => {
+  const measures = families.ofCase(voice.value?.family)?.measures;
+  if (measures === null) return say.ownNotMeasured;
+  if (measures === undefined) return say.beingMeasured;
+  if (!project.stored?.foundry) return say.allow;
+  if (library.state === 'failed') return library.message;
+  switch (library.measuring.state) {
+    case 'done':
+      return say.noneThere;
+    case 'stopped':
+    case 'failed':
+      return '';
+    default:
+      return say.beingMeasured;
+  }
+});
 /** The script, and its languages where they are called otherwise. */
 function headOf({ script, languages }: SiteScript): string {
   const names = languages.map(({ name }) => name).join(', ');
@@ -205,11 +214,7 @@ onBeforeUnmount(() => seats.look('', '', null));
             @take="seats.take(chosen, part.key, partner)"
           />
         </ol>
-        <p v-else class="small quiet" role="status">
-          {{
-            !areMeasured ? say.beingMeasured : project.stored?.foundry ? say.noneThere : say.allow
-          }}
-        </p>
+        <p v-else-if="whyNone" class="small quiet" role="status">{{ whyNone }}</p>
       </section>
     </div>
   </template>

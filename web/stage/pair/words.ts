@@ -43,6 +43,8 @@ export const scriptSeats = {
   use: 'Use',
   useFor: (name: Said, script: Said) => `Use ${name} for ${script}`,
   now: 'in use',
+  ownNotMeasured:
+    'The voice’s own family could not be measured, so that no other can be compared with it.',
   beingMeasured: 'Which families have these letters is being worked out.',
   noneThere: 'No family of the library or the case has these letters.',
   allow: 'The foundry has more families. It is allowed under Faces.',
