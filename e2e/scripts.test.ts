@@ -172,8 +172,12 @@ describe('setting it up', () => {
       const frame = await proofFrame(page, { asItIs: true });
       return frame.$eval(':root', (node) => getComputedStyle(node).getPropertyValue('--font-text'));
     };
-    await page.locator(`::-p-aria(Use ${name} for Hebrew)`).hover();
-    await eventually(stack, (names) => names.includes(name ?? '?'));
+    // While families are still being measured, rows come in above and it moves away from under the pointer.
+    const pointedAt = async () => {
+      await page.locator(`::-p-aria(Use ${name} for Hebrew)`).hover();
+      return stack();
+    };
+    await eventually(pointedAt, (names) => names.includes(name ?? '?'));
     await page.locator(`::-p-aria(Use ${name} for Hebrew)`).click();
     const scripts = async () => (await languages()).document.voices['text']?.scripts ?? {};
     await eventually(scripts, (all) => Object.keys(all).includes('hebrew'));
