@@ -1,5 +1,6 @@
-import { describe, expect, test } from '@jest/globals';
+import { describe, expect, jest, test } from '@jest/globals';
 import { applyPatch, PatchError, valueAt } from './applyPatch';
+import type { Patch } from './patch';
 
 const before = Object.freeze({
   a: { b: 1, bc: 2, list: [1, 2, 3] },
@@ -58,4 +59,50 @@ test('what every object has is no part of a document', () => {
   expect(valueAt(before, '/constructor')).toBeUndefined();
   expect(valueAt(before, '/a/toString')).toBeUndefined();
   expect(() => applyPatch(before, [{ op: 'remove', path: '/constructor' }])).toThrow('not-there');
+});
+
+describe('a patch of many operations', () => {
+  const document = Object.freeze({ here: { k: { at: 0 }, list: [{ at: 0 }] } });
+  const steps = (many: number): Patch =>
+    Array.from({ length: many }, (_, i) => ({ op: 'replace', path: '/here/k/at', value: i }));
+
+  test('copies what it edits once, and not once for each of them', () => {
+    applyPatch(document, steps(1));
+    const frozen = jest.spyOn(Object, 'freeze');
+    const [few, many] = [2, 1000].map((operations) => {
+      frozen.mockClear();
+      applyPatch(document, steps(operations));
+      return frozen.mock.calls.length;
+    });
+    frozen.mockRestore();
+    expect(many).toBe(few);
+  });
+
+  test('leaves what it was given as it was, frozen throughout or at its root alone', () => {
+    const part = { at: 1 };
+    const { document: after, inverse } = applyPatch<unknown>(document, [
+      { op: 'add', path: '/here/a', value: part },
+      { op: 'copy', from: '/here/a', path: '/here/b' },
+      { op: 'replace', path: '/here/a/at', value: 2 },
+      { op: 'copy', from: '/here/a', path: '/here/c' },
+      { op: 'replace', path: '/here/a/at', value: 3 },
+      { op: 'replace', path: '/here/list/0/at', value: 4 },
+      { op: 'move', from: '/here/a', path: '/here/d' },
+      { op: 'replace', path: '/here/d/at', value: 5 },
+    ]);
+    expect(after).toEqual({
+      here: { k: { at: 0 }, list: [{ at: 4 }], b: { at: 1 }, c: { at: 2 }, d: { at: 5 } },
+    });
+    expect(part).toEqual({ at: 1 });
+    expect(document).toEqual({ here: { k: { at: 0 }, list: [{ at: 0 }] } });
+    expect(applyPatch(after, inverse).document).toEqual(document);
+    expect(() => Object.assign((after as typeof document).here, { k: 1 })).toThrow(TypeError);
+  });
+
+  test('is refused as a whole where it stops', () => {
+    const { document: before } = applyPatch(document, steps(1));
+    const broken: Patch = [...steps(3), { op: 'remove', path: '/nowhere' }];
+    expect(() => applyPatch(before, broken)).toThrow('not-there');
+    expect(before).toEqual({ here: { k: { at: 0 }, list: [{ at: 0 }] } });
+  });
 });

@@ -62,7 +62,18 @@ function below(value: unknown, step: string): unknown {
 export const valueAt = (root: unknown, pointer: string): unknown =>
   pointerSteps(pointer).reduce(below, root);
 
-/** A copy of a document in which the container that holds the last step of a pointer has been edited. */
+/** Containers copied for a patch: they may be edited where they stand until they are frozen. */
+const copied = new WeakSet<Container>();
+
+function copyOf(container: Container): Container {
+  const copy: Container = Array.isArray(container)
+    ? [...(container as unknown[])]
+    : { ...container };
+  copied.add(copy);
+  return copy;
+}
+
+/** A document in which the container that holds the last step of a pointer has been edited, each copied once a patch. */
 function edited(
   value: unknown,
   steps: readonly string[],
@@ -71,15 +82,15 @@ function edited(
 ): unknown {
   const [step = '', ...rest] = steps;
   if (!isContainer(value)) throw new PatchError('not-there', pointer);
-  const copy: Container = Array.isArray(value) ? [...(value as unknown[])] : { ...value };
+  const own = copied.has(value) && !Object.isFrozen(value) ? value : copyOf(value);
   if (rest.length === 0) {
-    edit(copy, step);
+    edit(own, step);
   } else {
-    const inside = below(value, step);
+    const inside = below(own, step);
     if (inside === undefined) throw new PatchError('not-there', pointer);
-    (copy as Record<string, unknown>)[step] = edited(inside, rest, pointer, edit);
+    (own as Record<string, unknown>)[step] = edited(inside, rest, pointer, edit);
   }
-  return Object.freeze(copy);
+  return own;
 }
 
 /** What one operation made of a document, and the operations that take it back, in order. */
@@ -91,9 +102,12 @@ interface Applied {
 function add(root: unknown, path: string, value: unknown): Applied {
   const steps = pointerSteps(path);
   if (steps.length === 0)
-    return { root: value, inverse: [{ op: 'replace', path: '', value: root }] };
+    return { root: value, inverse: [{ op: 'replace', path: '', value: freeze(root) }] };
   let inverse: Patch = [];
   const after = edited(root, steps, path, (container, last) => {
+    if (Object.keys(container).length >= DOCUMENT_LIMITS.width && !below(container, last)) {
+      throw new PatchError('too-wide', path);
+    }
     if (Array.isArray(container)) {
       const index = indexIn(container, last, true);
       if (index === null) throw new PatchError('not-there', path);
@@ -103,7 +117,9 @@ function add(root: unknown, path: string, value: unknown): Applied {
     }
     const before = below(container, last);
     inverse = [
-      before === undefined ? { op: 'remove', path } : { op: 'replace', path, value: before },
+      before === undefined
+        ? { op: 'remove', path }
+        : { op: 'replace', path, value: freeze(before) },
     ];
     // Not by assignment, which a key such as __proto__ would take for something else.
     Object.defineProperty(container, last, {
@@ -117,7 +133,7 @@ function add(root: unknown, path: string, value: unknown): Applied {
 }
 
 function remove(root: unknown, path: string): Applied {
-  const value = valueAt(root, path);
+  const value = freeze(valueAt(root, path));
   const steps = pointerSteps(path);
   if (value === undefined || steps.length === 0) throw new PatchError('not-there', path);
   const after = edited(root, steps, path, (container, last) => {
@@ -128,7 +144,7 @@ function remove(root: unknown, path: string): Applied {
 }
 
 function replace(root: unknown, path: string, value: unknown): Applied {
-  const before = valueAt(root, path);
+  const before = freeze(valueAt(root, path));
   if (before === undefined) throw new PatchError('not-there', path);
   const steps = pointerSteps(path);
   const inverse: Patch = [{ op: 'replace', path, value: before }];
@@ -162,9 +178,9 @@ function applyOperation(root: unknown, operation: Operation): Applied {
   const { path } = operation;
   switch (operation.op) {
     case 'add':
-      return add(root, path, freeze(operation.value as unknown));
+      return add(root, path, operation.value);
     case 'replace':
-      return replace(root, path, freeze(operation.value as unknown));
+      return replace(root, path, operation.value);
     case 'remove':
       return remove(root, path);
     case 'move':
@@ -172,7 +188,7 @@ function applyOperation(root: unknown, operation: Operation): Applied {
     case 'copy': {
       const value = valueAt(root, operation.from);
       if (value === undefined) throw new PatchError('not-there', operation.from);
-      return add(root, path, freeze(value));
+      return add(root, path, value);
     }
     case 'test':
       if (!equal(valueAt(root, path), operation.value)) throw new PatchError('test-failed', path);
@@ -182,30 +198,47 @@ function applyOperation(root: unknown, operation: Operation): Applied {
   }
 }
 
-/** Refuses what one operation has made too large or too deep, before the next is applied. */
-function withinLimits(value: unknown, path: string): void {
+/** What is put in by an operation, if anything is. */
+function broughtBy(root: unknown, operation: Operation): unknown {
+  if (operation.op === 'add' || operation.op === 'replace') return operation.value;
+  return operation.op === 'copy' ? valueAt(root, operation.from) : undefined;
+}
+
+/** Refuses what is too large, deep or wide. @returns about how many characters it has */
+function withinLimits(value: unknown, path: string, above = 0): number {
   const { size, depth, width } = weigh(value);
-  if (depth > DOCUMENT_LIMITS.depth) throw new PatchError('too-deep', path);
+  if (above + depth > DOCUMENT_LIMITS.depth) throw new PatchError('too-deep', path);
   if (width > DOCUMENT_LIMITS.width) throw new PatchError('too-wide', path);
   if (size > DOCUMENT_LIMITS.size) throw new PatchError('too-large', path);
+  return size;
 }
 
 /**
  * Applies a patch, operation by operation, each within the limits of a document. The document given is
- * frozen, as is the new one: both may be shared.
+ * frozen, as is the new one: both may be shared. What it costs grows with the operations and with what they
+ * touch, not with one times the other.
  *
  * @returns the new document, and the patch that leads back to the one given
  * @throws PatchError
  */
 export function applyPatch<T>(document: T, patch: Patch): { document: T; inverse: Patch } {
   let root: unknown = freeze(document);
-  let inverse: Patch = [];
+  // What came is counted and what went is not taken off: what is there is weighed again when this is too much.
+  let size = weigh(root).size;
+  const inverses: Patch[] = [];
   for (const operation of patch) {
-    if ('value' in operation) withinLimits(operation.value, operation.path);
+    const { path } = operation;
+    if (operation.op === 'test') withinLimits(operation.value, path);
+    const brought = broughtBy(root, operation);
+    if (brought !== undefined) {
+      size += withinLimits(brought, path, pointerSteps(path).length) + path.length;
+      freeze(brought);
+    }
     const applied = applyOperation(root, operation);
-    withinLimits(applied.root, operation.path);
     root = applied.root;
-    inverse = [...applied.inverse, ...inverse];
+    if (size > DOCUMENT_LIMITS.size) size = withinLimits(root, path);
+    inverses.push(applied.inverse);
   }
-  return { document: root as T, inverse };
+  withinLimits(freeze(root), patch.at(-1)?.path ?? '');
+  return { document: root as T, inverse: inverses.reverse().flat() };
 }
