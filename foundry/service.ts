@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { setTimeout as wait } from 'node:timers/promises';
 import express, { type Express, type Response } from 'express';
-import { Catalogue } from './catalogue';
+import { Catalogue, type FamilySummary } from './catalogue';
 
 /** How the foundry misbehaves, for tests. Nothing set: it behaves. */
 export interface Behaviour {
@@ -15,6 +15,8 @@ export interface Behaviour {
   serveWrongFiles?: boolean;
   /** Hold so many families at least, repeating those there are under further names. */
   families?: number;
+  /** List these families alone, by their ids: a library as small as a test needs. */
+  only?: readonly string[];
 }
 
 const DEFAULT_PAGE_SIZE = 40;
@@ -34,6 +36,8 @@ const within = (value: unknown, fallback: number, most: number): number => {
  */
 export async function createFoundry(behaviour: Behaviour = {}): Promise<Express> {
   const catalogue = await Catalogue.open(behaviour.families);
+  const listed = (): FamilySummary[] =>
+    catalogue.families.filter(({ id }) => behaviour.only?.includes(id) ?? true);
   const app = express();
   app.disable('x-powered-by');
   app.set('etag', 'strong');
@@ -49,19 +53,20 @@ export async function createFoundry(behaviour: Behaviour = {}): Promise<Express>
   });
 
   app.get('/v1/health', (_request, response) => {
-    response.json({ families: catalogue.families.length });
+    response.json({ families: listed().length });
   });
 
   app.get('/v1/families', (request, response) => {
     const size = within(request.query['size'], DEFAULT_PAGE_SIZE, LARGEST_PAGE_SIZE);
-    const total = catalogue.families.length;
+    const families = listed();
+    const total = families.length;
     const pages = Math.ceil(total / size);
     const page = within(request.query['page'], 1, Math.max(1, pages));
     response.json({
       page,
       pages,
       total,
-      families: catalogue.families.slice((page - 1) * size, page * size),
+      families: families.slice((page - 1) * size, page * size),
     });
   });
 
