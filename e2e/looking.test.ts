@@ -150,6 +150,44 @@ test('words of another language stand in place of the page’s, and go again', a
   expect(errors).toEqual([]);
 });
 
+test('a page in Arabic runs from right to left, one in Japanese has words and not sentences', async () => {
+  const frame = await proofFrame(page, { asItIs: true });
+  const inLanguage = async (name: string) => {
+    await openView(page);
+    await choose(page, 'Words in', name);
+    await page.keyboard.press('Escape');
+  };
+  const said = () =>
+    frame.evaluate(() => {
+      const { documentElement: root, body } = document;
+      const heading = document.querySelector('h1') as HTMLElement;
+      const text = document.createRange();
+      text.selectNodeContents(heading);
+      const [box, ink] = [heading.getBoundingClientRect(), text.getClientRects()[0] as DOMRect];
+      return {
+        lang: root.lang,
+        // Where a line of a block begins.
+        begins: Math.abs(box.right - ink.right) < Math.abs(ink.left - box.left) ? 'right' : 'left',
+        direction: getComputedStyle(body).direction,
+        others: [...body.querySelectorAll('[lang]')].map((one) => one.getAttribute('lang')),
+        links: [...document.querySelectorAll('nav a')].map((one) => one.textContent.trim().length),
+      };
+    });
+  const before = await said();
+  expect(before).toMatchObject({ lang: 'en', direction: 'ltr', begins: 'left' });
+  await inLanguage('Arabic');
+  const arabic = await eventually(said, ({ lang }) => lang === 'ar');
+  expect(arabic).toMatchObject({ direction: 'rtl', begins: 'right' });
+  expect(arabic.others).toEqual(before.others.map(() => 'ar'));
+  await inLanguage('Japanese');
+  const japanese = await eventually(said, ({ lang }) => lang === 'ja');
+  expect(japanese).toMatchObject({ direction: 'ltr', begins: 'left' });
+  expect(Math.max(...japanese.links)).toBeLessThanOrEqual(Math.max(...before.links));
+  await inLanguage('As it is written');
+  expect(await eventually(said, ({ lang }) => lang === 'en')).toEqual(before);
+  expect(errors).toEqual([]);
+});
+
 test('zooming makes the viewport narrower, as a browser does, and the page as much larger', async () => {
   const [plain] = await frames();
   await look('200 %');

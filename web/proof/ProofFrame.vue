@@ -14,6 +14,7 @@ import { useProject } from '../store/project';
 import { useProof, type Eye } from '../store/proof';
 import { useFontUrl } from './fontUrl';
 import { BESIDE_NOTHING, pageAddress } from './pageAddress';
+import { speak } from './spoken';
 import { goTo, placeOf, type PagePlace } from './pagePlace';
 import {
   blocksInBody,
@@ -202,15 +203,9 @@ function setTyped(): void {
     const text = instead ? instead(said) : (typed[i] ?? said);
     if (node.data !== text) node.data = text;
   });
-  const root = page()?.documentElement;
-  if (!root) return;
-  written ??= { lang: root.lang, dir: root.dir };
-  root.lang = proof.language?.tag ?? written.lang;
-  // Lettera knows no language yet that is written from right to left.
-  root.dir = proof.language ? 'ltr' : written.dir;
+  const current = page();
+  if (current) speak(current, proof.language);
 }
-/** The language and direction of the page as it was read. */
-let written: { lang: string; dir: string } | null = null;
 watch([() => shownDocument.value?.typed?.[proof.page], () => proof.language], () => {
   setTyped();
   measureSoon();
@@ -298,7 +293,6 @@ function onLoad(): void {
   if (current) freeNames(current);
   if (!current?.defaultView) return;
   current.addEventListener('scroll', tellPlace, { passive: true });
-  written = null;
   runs = textRunsOf(current).map((node) => ({ node, said: node.data }));
   setTyped();
   sheet.value = new ProofSheet(current);

@@ -84,8 +84,9 @@ async function readIn(tag: string): Promise<void> {
     if (tag !== asked) return;
     proof.language = {
       tag,
+      direction: languageOf(tag)?.direction ?? 'ltr',
       begin: () => {
-        const words = new OtherWords(sentences);
+        const words = new OtherWords(sentences, tag);
         return (said) => words.instead(said);
       },
     };

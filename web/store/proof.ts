@@ -30,6 +30,7 @@ export interface OtherState {
 export interface OtherLanguage {
   /** BCP 47. */
   tag: string;
+  direction: 'ltr' | 'rtl';
   /** Gives, from the beginning of a page, what stands in place of each of its texts. */
   begin: () => (said: string) => string;
 }
