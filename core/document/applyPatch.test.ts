@@ -1,5 +1,5 @@
 import { describe, expect, jest, test } from '@jest/globals';
-import { applyPatch, PatchError, valueAt } from './applyPatch';
+import { applyPatch, DOCUMENT_LIMITS, PatchError, valueAt } from './applyPatch';
 import type { Patch } from './patch';
 
 const before = Object.freeze({
@@ -97,6 +97,21 @@ describe('a patch of many operations', () => {
     expect(document).toEqual({ here: { k: { at: 0 }, list: [{ at: 0 }] } });
     expect(applyPatch(after, inverse).document).toEqual(document);
     expect(() => Object.assign((after as typeof document).here, { k: 1 })).toThrow(TypeError);
+  });
+
+  test('fills a list or an object to its bound, and not beyond, though something goes again', () => {
+    const { width } = DOCUMENT_LIMITS;
+    const full = Object.freeze({
+      list: Array.from({ length: width }, () => 0),
+      here: Object.fromEntries(Array.from({ length: width }, (_, i) => [`k${i}`, 0])),
+    });
+    const one = (path: string): Patch => [{ op: 'add', path, value: 1 }];
+    expect(applyPatch(full, one('/here/k7')).document.here['k7']).toBe(1);
+    for (const path of ['/here/more', '/list/-', '/list/3']) {
+      expect(() => applyPatch(full, one(path))).toThrow('too-wide');
+      const takenBack: Patch = [...one(path), { op: 'remove', path: path.replace('-', '0') }];
+      expect(() => applyPatch(full, takenBack)).toThrow('too-wide');
+    }
   });
 
   test('is refused as a whole where it stops', () => {

@@ -105,7 +105,9 @@ function add(root: unknown, path: string, value: unknown): Applied {
     return { root: value, inverse: [{ op: 'replace', path: '', value: freeze(root) }] };
   let inverse: Patch = [];
   const after = edited(root, steps, path, (container, last) => {
-    if (Object.keys(container).length >= DOCUMENT_LIMITS.width && !below(container, last)) {
+    // What is added to a list is one more; to an object only where nothing stands there.
+    const isMore = Array.isArray(container) || !Object.hasOwn(container, last);
+    if (isMore && Object.keys(container).length >= DOCUMENT_LIMITS.width) {
       throw new PatchError('too-wide', path);
     }
     if (Array.isArray(container)) {

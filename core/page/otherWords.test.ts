@@ -52,6 +52,10 @@ describe('words of another language', () => {
     const arabic = new OtherWords(['يولد جميع الناس أحرارا متساوين.'], 'ar');
     expect(arabic.instead('Is it open today?')).toMatch(/؟$/);
     expect(arabic.instead('It is open.')).toMatch(/\.$/);
+    const question = (tag: string, text: string) =>
+      new OtherWords([text], tag).instead('Is it open?').at(-1);
+    expect(question('ja', 'すべての人間は、自由である。')).toBe('？');
+    expect(question('ko', '모든 인간은 자유로운 존재다.')).toBe('?');
     const hindi = new OtherWords(['सभी मनुष्यों को गौरव प्राप्त है।'], 'hi');
     expect(hindi.instead('It is open.')).toMatch(/।$/);
     expect(hindi.instead('Is it open?')).toMatch(/\?$/);

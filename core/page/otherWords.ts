@@ -14,7 +14,7 @@ const SENTENCE_END = /[\p{Sentence_Terminal}…]$/u;
 const QUESTIONS: readonly [of: RegExp, mark: string][] = [
   [/\p{Script=Arabic}/u, '؟'],
   [/\p{Script=Greek}/u, ';'],
-  [WIDE, '？'],
+  [/[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}]/u, '？'],
 ];
 
 /** A word with the marks that stand at it, and what stands before it: a space, or nothing. */
