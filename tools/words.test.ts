@@ -100,15 +100,60 @@ function wordsOf(path: string): string[] {
 const FOR_THE_MACHINE = ['code', 'kbd', 'pre'];
 const IN_WORDS = ['label', 'title', 'aria-label', 'header', 'why', 'least'];
 
+/** What a figure is in: no word of any language. */
+const UNIT = /^\W*(px|rem|em|pt|ms|s|KB|MB|vw|cqi|fr|deg)\W*$/;
+
+/** What an expression gives to be read, where it is written in it: not what it compares with or hands on. */
+function writtenIn(code: string): string[] {
+  const visit = (node: ts.Node): string[] => {
+    if (ts.isParenthesizedExpression(node)) return visit(node.expression);
+    if (ts.isConditionalExpression(node))
+      return [...visit(node.whenTrue), ...visit(node.whenFalse)];
+    if (ts.isBinaryExpression(node)) {
+      const { kind } = node.operatorToken;
+      const passes = [
+        ts.SyntaxKind.QuestionQuestionToken,
+        ts.SyntaxKind.BarBarToken,
+        ts.SyntaxKind.PlusToken,
+      ].includes(kind);
+      return [
+        ...(passes ? visit(node.left) : []),
+        ...(passes || kind === ts.SyntaxKind.AmpersandAmpersandToken ? visit(node.right) : []),
+      ];
+    }
+    if (ts.isStringLiteralLike(node)) return [node.text];
+    if (ts.isTemplateExpression(node)) {
+      return [
+        node.head.text,
+        ...node.templateSpans.flatMap((one) => [...visit(one.expression), one.literal.text]),
+      ];
+    }
+    return [];
+  };
+  const source = ts.createSourceFile('a.ts', `(${code})`, ts.ScriptTarget.ES2022, true);
+  return source.statements
+    .flatMap((one) => (ts.isExpressionStatement(one) ? visit(one.expression) : []))
+    .filter((text) => /\p{L}/u.test(text) && !UNIT.test(text));
+}
+
 /** Words that a template holds itself, in place of having them from its stage's own. */
 function ownWordsIn(node: TemplateChildNode): string[] {
   if (node.type === NodeTypes.TEXT) return /\p{L}/u.test(node.content) ? [node.content.trim()] : [];
+  if (node.type === NodeTypes.INTERPOLATION) {
+    return node.content.type === NodeTypes.SIMPLE_EXPRESSION ? writtenIn(node.content.content) : [];
+  }
   if (node.type !== NodeTypes.ELEMENT || FOR_THE_MACHINE.includes(node.tag)) return [];
-  const named = node.props.flatMap((prop) =>
-    prop.type === NodeTypes.ATTRIBUTE && IN_WORDS.includes(prop.name) && prop.value
-      ? [prop.value.content]
-      : [],
-  );
+  const named = node.props.flatMap((prop) => {
+    if (prop.type === NodeTypes.ATTRIBUTE) {
+      return IN_WORDS.includes(prop.name) && prop.value ? [prop.value.content] : [];
+    }
+    const { arg, exp } = prop;
+    const isRead =
+      prop.name === 'bind' &&
+      arg?.type === NodeTypes.SIMPLE_EXPRESSION &&
+      IN_WORDS.includes(arg.content);
+    return isRead && exp?.type === NodeTypes.SIMPLE_EXPRESSION ? writtenIn(exp.content) : [];
+  });
   return [...named.filter((text) => /\p{L}{2}/u.test(text)), ...node.children.flatMap(ownWordsIn)];
 }
 
@@ -147,8 +192,11 @@ describe('words that a person reads', () => {
           .map((text) => `${path}: ${text}`),
       ),
     ).toEqual([]);
-    const [other] = parse('<p title="Use it">Out <b>{{ a }} px</b><code>rem</code></p>').children;
-    expect(other ? ownWordsIn(other) : []).toEqual(['Use it', 'Out', 'px']);
+    const [other] = parse(
+      '<p title="Use it" :label="a ?? `by ${c}`">Out <b>{{ a }} px</b><code>rem</code>' +
+        '{{ a === "left" ? say("right") : "kept" }}{{ `${a} px` }}</p>',
+    ).children;
+    expect(other ? ownWordsIn(other) : []).toEqual(['Use it', 'by ', 'Out', 'px', 'kept']);
   });
 
   test('are found wherever they stand', () => {

@@ -239,7 +239,7 @@ function goTo({ stage, style }: Mark): void {
           @click="toggle('marks')"
         >
           <b>{{ allMarks.isJudged ? figures.marks.length : '…' }}</b>
-          {{ figures.marks.length === 1 ? 'mark' : 'marks' }}
+          {{ say.marksCounted(figures.marks.length) }}
         </button>
       </div>
       <div class="line around"><slot /></div>

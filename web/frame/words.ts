@@ -83,6 +83,7 @@ export const ledger = {
     'Up to 0.1 counts as good in the field. Other pages and widths shift differently.',
   marksOnProject: 'Marks on the project',
   marks: 'Marks',
+  marksCounted: (of: number) => (of === 1 ? 'mark' : 'marks'),
   beingChecked: 'The project is being checked.',
   nothingCheckedWrong: 'No marks: nothing that is checked is wrong.',
   setAside: (aside: Said) => `${aside} set aside`,

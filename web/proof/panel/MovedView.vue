@@ -216,8 +216,7 @@ function point({ block }: BlockChange): void {
     <p v-if="change.blocks.length === 0" class="small quiet">{{ say.noBlockDiffers }}</p>
     <template v-else>
       <p class="small">
-        {{ count(change.blocks.length, 'block') }}
-        {{ change.blocks.length === 1 ? 'differs' : 'differ'
+        {{ count(change.blocks.length, 'block') }} {{ say.differ(change.blocks.length)
         }}{{
           headingsGrown(change) ? say.withMoreLines(count(headingsGrown(change), 'heading')) : ''
         }}.

@@ -54,6 +54,7 @@ export const movedView = {
   whatDiffers: 'What differs',
   atPx: (width: Said, height: Said) => `At ${width} px: ${height}`,
   noBlockDiffers: 'No block differs.',
+  differ: (blocks: number) => (blocks === 1 ? 'differs' : 'differ'),
   withMoreLines: (headings: Said) => `; ${headings} with more lines`,
   showOnPage: 'Show on the page',
   showOnPageWords: (words: Said) => `Show on the page: ${words}`,

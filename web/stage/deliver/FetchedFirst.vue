@@ -71,7 +71,7 @@ async function choose(): Promise<void> {
 <template>
   <section class="first" :aria-label="say.fetchedAtOnce">
     <span>
-      {{ say.fetchedAtOnceAre }} <b>{{ names.join(', ') || 'none' }}</b>{{
+      {{ say.fetchedAtOnceAre }} <b>{{ names.join(', ') || say.none }}</b>{{
         isChosen ? say.whichSetWhatPages(elements.join(', ')) : say.whichSetBodyFirst
       }}
     </span>

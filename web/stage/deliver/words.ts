@@ -126,6 +126,7 @@ export const runningSite = {
 export const fetchedFirst = {
   fetchedAtOnce: 'Fetched at once',
   fetchedAtOnceAre: ' Fetched at once: ',
+  none: 'none',
   whichSetWhatPages: (elements: Said) => `, which set what the pages show first: ${elements}.`,
   whichSetBodyFirst: ', which set the body and the first heading.',
   madeOf: (title: Said, done: Said, all: Said) => `${title}, ${done} of ${all}`,

@@ -157,7 +157,7 @@ function drop(index: number): void {
         <template v-else>
           <td>{{ rangeText(face.weightMin, face.weightMax) }}</td>
           <td>{{ rangeText(...widthRange(face)) }} %</td>
-          <td>{{ face.style === 'normal' ? 'upright' : 'italic' }}</td>
+          <td>{{ face.style === 'normal' ? say.upright : say.italic }}</td>
         </template>
         <td class="figure">{{ kilobytes(bytes) }}</td>
         <td v-if="editable">

@@ -21,7 +21,7 @@ import { LANGUAGES, SCRIPTS, scriptOf, scriptOfTag } from '@lettera/core/script'
 import { filterRows, isOnlyNear, phrasesOf } from '../../store/rows/filter';
 import FilterSentence from './FilterSentence.vue';
 import { FILTER_PARTS } from './filterParts';
-import FoundryAsk from './FoundryAsk.vue';
+import FoundryAsk from '../families/FoundryAsk.vue';
 import WaysToBegin from './WaysToBegin.vue';
 import { LATIN, rowsInScript, type LineUpRow } from '../../store/rows/rows';
 import LineUpList from './LineUpList.vue';
@@ -31,7 +31,7 @@ import { sortRows, type SortKey } from '../../store/rows/sort';
 
 // What is not there at first is loaded when it is asked for.
 const FaceMap = defineAsyncComponent(() => import('./FaceMap.vue'));
-const ReferenceForm = defineAsyncComponent(() => import('./ReferenceForm.vue'));
+const ReferenceForm = defineAsyncComponent(() => import('../families/ReferenceForm.vue'));
 
 const project = useProject();
 const library = useLibrary();

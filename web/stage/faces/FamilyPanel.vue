@@ -13,9 +13,9 @@ import InCase from './InCase.vue';
 import LineSheet from './LineSheet.vue';
 import { useLineUp } from '../../store/lineUp';
 import type { LineUpRow } from '../../store/rows/rows';
-import LookAlikes from './LookAlikes.vue';
+import LookAlikes from '../families/LookAlikes.vue';
 import MeasureSheet from './MeasureSheet.vue';
-import TakeIn from './TakeIn.vue';
+import TakeIn from '../families/TakeIn.vue';
 import TrueAndFaked from './TrueAndFaked.vue';
 
 /** An opened row: the whole family, what can be done with it first. */

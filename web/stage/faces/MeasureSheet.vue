@@ -9,7 +9,7 @@ const props = defineProps<{ sheet: FamilySheet }>();
 
 const figures = computed(() => {
   const { figures: own } = props.sheet.measures.regular;
-  if (!own) return 'none';
+  if (!own) return say.none;
   const further = own.offers.filter((name) => name !== own.spacing && name !== own.form);
   return `${own.spacing}, ${own.form}${further.length ? say.also(further.join(', ')) : ''}`;
 });
@@ -29,7 +29,7 @@ const figures = computed(() => {
       </div>
       <div>
         <dt>{{ say.smallCapitals }}</dt>
-        <dd>{{ sheet.measures.regular.smallCaps ? 'drawn' : 'none' }}</dd>
+        <dd>{{ sheet.measures.regular.smallCaps ? say.drawn : say.none }}</dd>
       </div>
     </dl>
   </section>

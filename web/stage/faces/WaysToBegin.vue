@@ -3,7 +3,7 @@ import { waysToBegin as say } from './words';
 import { ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import DoButton from '../../control/DoButton.vue';
-import FoundryAsk from './FoundryAsk.vue';
+import FoundryAsk from '../families/FoundryAsk.vue';
 
 /** The ways to begin a project that has nothing yet, each a click. */
 defineEmits<{ bring: []; refer: [] }>();

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { weightAxis as say } from './words';
 import { computed } from 'vue';
-import { arrowStep } from '../../control/arrowStep';
+import AxisSlider from '../../control/AxisSlider.vue';
 import { axisPlace } from '../../control/axisPlace';
 
 /**
@@ -12,6 +12,7 @@ const props = defineProps<{ weights: number[]; variable: boolean; name: string }
 const tried = defineModel<number | null>({ required: true });
 
 const WIDTH = 96;
+const HEIGHT = 24;
 const INSET = 4;
 const SPAN = WIDTH - 2 * INSET;
 const STEP = 10;
@@ -44,10 +45,7 @@ function point(event: PointerEvent): void {
   tried.value = nearest(((axisPlace(event, WIDTH) - INSET) / SPAN) * 1000);
 }
 
-function step(event: KeyboardEvent): void {
-  if (event.key === 'Escape') tried.value = null;
-  const by = arrowStep(event);
-  if (by === null) return;
+function step(by: number): void {
   const now = tried.value ?? nearest(400);
   if (props.variable) {
     tried.value = nearest(now + by * STEP);
@@ -63,21 +61,21 @@ const spoken = computed(() =>
 </script>
 
 <template>
-  <span
+  <AxisSlider
     class="axis"
-    role="slider"
-    tabindex="0"
-    :aria-label="say.weight(name, spoken)"
-    :aria-valuemin="least"
-    :aria-valuemax="most"
-    :aria-valuenow="tried ?? nearest(400)"
+    :label="say.weight(name, spoken)"
+    :min="least"
+    :max="most"
+    :now="tried ?? nearest(400)"
+    :width="WIDTH"
+    :height="HEIGHT"
     :title="variable ? say.anyWeightFrom(spoken) : say.weights(spoken)"
     @pointermove="point"
     @pointerleave="tried = null"
-    @keydown="step"
+    @step="step"
+    @keydown.escape="tried = null"
     @blur="tried = null"
   >
-    <svg :viewBox="`0 0 ${WIDTH} 24`" :width="WIDTH" height="24" aria-hidden="true">
       <path :d="RULE" class="rule" />
       <path :d="offered" :class="variable ? 'bar' : 'tick'" />
       <g v-if="tried !== null">
@@ -90,13 +88,11 @@ const spoken = computed(() =>
           {{ tried }}
         </text>
       </g>
-    </svg>
-  </span>
+  </AxisSlider>
 </template>
 
 <style scoped>
 .axis {
-  display: block;
   height: 24px;
   cursor: ew-resize;
 }

@@ -278,7 +278,7 @@ const aside = (face: TunedFace): string =>
       <tbody>
         <template v-for="face in chosen.faces" :key="`${face.weight} ${face.slant}`">
           <tr>
-            <td>{{ face.weight }}{{ face.slant === 'italic' ? ' italic' : '' }}</td>
+            <td>{{ face.slant === 'italic' ? say.italic(face.weight) : face.weight }}</td>
             <td class="small">
               {{ face.variant === 'boldItalic' ? say.boldItalic : face.variant }}
             </td>

@@ -109,6 +109,7 @@ export const stackColumn = {
 };
 
 export const tuningView = {
+  italic: (weight: Said) => `${weight} italic`,
   method: 'Method',
   wordsWithin: 'Words within',
   lettersWithin: 'Letters within ±',

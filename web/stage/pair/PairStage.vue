@@ -263,7 +263,7 @@ onBeforeUnmount(leaveDraw);
       <span class="quiet">{{ say.find }}</span>
       <ChoiceSet v-model="pairing.sought" :label="say.whatLooked" :choices="soughtChoices" />
       <template v-for="(role, i) in heldRoles" :key="role">
-        <span class="quiet">{{ i === 0 ? say.toGo : 'and' }}</span>
+        <span class="quiet">{{ i === 0 ? say.toGo : say.and }}</span>
         <HeldVoice
           :name="ROLE_NAMES[role]"
           :row="pairing.held[role]"

@@ -9,7 +9,7 @@ import { useLibrary } from '../../store/library';
 import { useProject } from '../../store/project';
 import { useFamilies } from '../../store/families';
 import { usePairing } from '../../store/pairing';
-import FoundryAsk from '../faces/FoundryAsk.vue';
+import FoundryAsk from '../families/FoundryAsk.vue';
 import RowInFace from '../../proof/RowInFace.vue';
 
 /** Twelve pairs to begin with, each with what it is good for. Pointing shows one on the project's own page. */

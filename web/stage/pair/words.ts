@@ -73,6 +73,7 @@ export const pairStage = {
   find: 'Find',
   whatLooked: 'What is looked for',
   toGo: 'to go with',
+  and: 'and',
   workingOutOrder: 'Working out the order …',
   countOf: (order: Said) => ` of ${order}`,
   filter: 'Filter',

@@ -66,7 +66,7 @@ const moves = (step: FoundStep): boolean => ends.value.some((end) => offAt(step,
 const odd = computed(() => (found.value?.steps ?? []).filter(moves).map(({ number }) => number));
 const moveText = (step: FoundStep, end: End): string => {
   const by = (step.found[end] ?? 0) - (step.given[end] ?? 0);
-  return Math.abs(by) <= SAME ? 'stays' : `${by > 0 ? '+' : '−'}${lengths.show(Math.abs(by))}`;
+  return Math.abs(by) <= SAME ? say.stays : `${by > 0 ? '+' : '−'}${lengths.show(Math.abs(by))}`;
 };
 
 function toggle(number: number): void {
@@ -171,7 +171,7 @@ const ROUNDED = {
             <td class="figure">{{ lengths.show(step.given[end] ?? 0) }}</td>
             <td class="figure">{{ lengths.show(step.found[end] ?? 0) }}</td>
             <td class="figure" :class="{ moves: offAt(step, end) > SAME }">
-              {{ search.keep.includes(step.number) ? 'kept' : moveText(step, end) }}
+              {{ search.keep.includes(step.number) ? say.kept : moveText(step, end) }}
             </td>
           </template>
           <td>

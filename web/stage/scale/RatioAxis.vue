@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { INTERVALS, intervalOf } from '@lettera/core/scale';
 import { scaleLog } from 'd3-scale';
-import { computed, ref } from 'vue';
-import { arrowStep } from '../../control/arrowStep';
+import { computed, ref, useTemplateRef } from 'vue';
+import AxisSlider from '../../control/AxisSlider.vue';
 import { axisPlace } from '../../control/axisPlace';
 import { vDrag, type Dragged } from '../../control/drag';
 import { plainNumber } from '../../control/figures';
@@ -16,8 +16,9 @@ const emit = defineEmits<{
   look: [ratio: number | null];
 }>();
 
-const axis = ref<HTMLElement | null>(null);
-const axisWidth = useWidth(axis, 200);
+const axis = useTemplateRef('axis');
+const drawn = computed(() => (axis.value?.$el as Element | undefined) ?? null);
+const axisWidth = useWidth(drawn, 200);
 const HEIGHT = 34;
 const EDGE = 8;
 const LINE = 22;
@@ -63,28 +64,26 @@ const dragged: Dragged = {
 const pick = (event: MouseEvent): void => take(ratioAt(axisPlace(event, axisWidth.value)));
 
 const STEP = 0.01;
-function step(event: KeyboardEvent): void {
-  const by = arrowStep(event);
-  if (by === null) return;
+function step(by: number): void {
   const next = props.modelValue + by * STEP;
   take(Number(Math.min(WIDEST, Math.max(1, next)).toFixed(3)));
 }
 </script>
 
 <template>
-  <span
+  <AxisSlider
     ref="axis"
     class="axis"
-    role="slider"
-    tabindex="0"
-    :aria-label="label"
-    :aria-valuemin="1"
-    :aria-valuemax="WIDEST"
-    :aria-valuenow="Number(modelValue.toFixed(3))"
-    :aria-valuetext="says"
-    @keydown="step"
+    :label="label"
+    :min="1"
+    :max="WIDEST"
+    :now="Number(modelValue.toFixed(3))"
+    :says="says"
+    :width="axisWidth"
+    :height="HEIGHT"
+    @step="step"
+    @click="pick"
   >
-    <svg :viewBox="`0 0 ${axisWidth} ${HEIGHT}`" :width="axisWidth" :height="HEIGHT" @click="pick">
       <rect :width="axisWidth" :height="HEIGHT" fill="transparent" />
       <path :d="`M${EDGE} ${LINE}H${axisWidth - EDGE}`" class="rule" />
       <g
@@ -103,19 +102,14 @@ function step(event: KeyboardEvent): void {
       <text :x="Math.min(axisWidth - 60, Math.max(60, x(shown)))" y="9" text-anchor="middle">
         {{ says }}
       </text>
-    </svg>
-  </span>
+  </AxisSlider>
 </template>
 
 <style scoped>
 .axis {
-  display: block;
   width: 100%;
   max-width: 300px;
   cursor: pointer;
-}
-svg {
-  display: block;
   touch-action: none;
 }
 .rule {

@@ -51,6 +51,8 @@ export const draftBar = {
 };
 
 export const fromSizes = {
+  kept: 'kept',
+  stays: 'stays',
   giveSizesSiteAs:
     'Give the sizes that a site has, as a list or as its CSS. Lettera finds the scale that comes closest.',
   ifTheyDiffer: ', if they differ',

@@ -121,11 +121,11 @@ const odd = computed(() => steps.value.filter(({ isOdd }) => isOdd).length);
         <td class="figure">{{ pixels(step.small) }}</td>
         <td class="figure">{{ pixels(step.large) }}</td>
         <td>
-          {{ step.sizes || 'none' }}
+          {{ step.sizes || say.none }}
           <span v-if="step.isOdd" class="quiet">{{ say.ofItsOwn }}</span>
         </td>
         <td class="figure">
-          {{ step.sizes ? (step.moves < 0.05 ? 'nothing' : pixels(step.moves)) : '' }}
+          {{ step.sizes ? (step.moves < 0.05 ? say.nothing : pixels(step.moves)) : '' }}
         </td>
         <td class="figure">{{ step.sizes ? percent(step.share, 0) : '' }}</td>
       </tr>

@@ -14,9 +14,9 @@ import { useLibrary } from '../../store/library';
 import { useProject } from '../../store/project';
 import { plain, type LineUpRow } from '../../store/rows/rows';
 import { useUpload } from '../../store/upload';
-import LookAlikes from '../faces/LookAlikes.vue';
-import ReferenceForm from '../faces/ReferenceForm.vue';
-import TakeIn from '../faces/TakeIn.vue';
+import LookAlikes from '../families/LookAlikes.vue';
+import ReferenceForm from '../families/ReferenceForm.vue';
+import TakeIn from '../families/TakeIn.vue';
 import { fontFilesOf } from './fontFiles';
 
 /**

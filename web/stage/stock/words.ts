@@ -109,6 +109,8 @@ export const fightList = {
 };
 
 export const foldScale = {
+  none: 'none',
+  nothing: 'nothing',
   atPx: (width: Said) => `At ${width} px`,
   baseAtPx: (width: Said) => `Base at ${width} px`,
   ratioAtPx: (width: Said) => `Ratio at ${width} px`,

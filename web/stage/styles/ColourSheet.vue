@@ -213,10 +213,11 @@ function add(): void {
                 ? say.everyPage
                 : row.users.length
                   ? say.notAsText(count(row.users.length, 'style'))
-                  : 'nothing'
+                  : say.nothing
             }}
             <DoButton
               v-if="row.isFree"
+              class="on-point"
               :label="say.remove"
               :aria-label="say.removeName(row.colour.name)"
               @click="project.change([{ op: 'remove', path: `/colours/${row.key}` }])"
@@ -245,6 +246,13 @@ section {
 }
 tbody td {
   vertical-align: top;
+}
+/* A field, and the line below it that is kept for what is offered: rows share one height, whatever stands in them. */
+tbody tr {
+  height: 34px;
+}
+tbody tr:only-child {
+  height: 68px;
 }
 .swatch {
   flex: none;

@@ -223,7 +223,7 @@ onBeforeUnmount(() => (proof.pointedOut = []));
               :aria-label="say.showOnPage(count(places.own.length, 'place'), row.element.name)"
               @click="point(places.own)"
             />
-            <template v-else>{{ places ? 'none' : '' }}</template>
+            <template v-else>{{ places ? say.none : '' }}</template>
             <span v-if="places?.elsewhere" class="small quiet" :title="say.textElementFurtherDown">
               {{ say.andAnother(places.elsewhere) }}</span
             >

@@ -331,7 +331,7 @@ function follow(): void {
           </template>
         </PickOne>
         <DoButton v-if="isSet" bare class="follow" :title="released" @click="follow">{{
-          isBody ? 'unset' : say.letFollow
+          isBody ? say.unset : say.letFollow
         }}</DoButton>
         <DoButton bare label="×" :aria-label="say.closeCell" @click="emit('close')" />
       </span>

@@ -33,6 +33,7 @@ export const colourSheet = {
   andMore: (styles: Said) => ` and ${styles} more`,
   everyPage: 'every page',
   notAsText: (styles: Said) => `${styles}, not as text`,
+  nothing: 'nothing',
   remove: 'Remove',
   removeName: (name: Said) => `Remove ${name}`,
   newColour: 'new colour',
@@ -44,6 +45,7 @@ export const colourSheet = {
 };
 
 export const elementSheet = {
+  none: 'none',
   find: 'Find',
   filterTextElements: 'Filter text elements',
   newTextElement: 'new text element',
@@ -104,6 +106,7 @@ export const gatheredView = {
 export const propertyCell = {
   weightsLoaded: 'Weights that are loaded',
   letFollow: 'let it follow',
+  unset: 'unset',
   closeCell: 'Close the cell',
   whatFaceOffers: 'What the face offers',
   axisRange: (tag: Said, ratio: Said, ratio2: Said) => `${tag} ${ratio} to ${ratio2}`,

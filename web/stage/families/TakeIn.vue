@@ -38,7 +38,7 @@ function startingPicks(): { faces: string[]; scripts: string[] } {
   const first = upright.includes(400) ? 400 : upright[0];
   const faces = [first, upright.includes(700) ? 700 : undefined]
     .filter((weight) => weight !== undefined)
-    .map((weight) => say.normal(weight));
+    .map((weight) => `normal ${weight}`);
   return { faces, scripts: props.family.scripts.filter((script) => script === 'latin') };
 }
 
@@ -82,7 +82,7 @@ const scriptChoices = computed(() =>
         :key="weight"
         :label="`${weight}`"
         :style="{ fontFamily: font, fontWeight: weight, fontStyle: style }"
-        :aria-label="`${weight} ${style === 'normal' ? 'upright' : 'italic'}`"
+        :aria-label="say.faceOf(weight, style)"
         :model-value="faces.includes(`${style} ${weight}`)"
         @update:model-value="faces = turned(faces, `${style} ${weight}`, $event)"
       />
