@@ -164,7 +164,7 @@ describe('setting it up', () => {
   test('its family is found beside the voice’s own, tried on the page, taken, and removed', async () => {
     await page.goto(`${lettera.url}/p/${SLUG}/pair`);
     await press(page, 'Scripts', '[role="tablist"]');
-    const first = await page.waitForSelector('#script-hebrew ~ .partners li .name');
+    const first = await page.waitForSelector('#script-hebrew ~ .near li .name');
     const name = await first?.evaluate((node) => node.textContent);
     // Strokes that swell stand first beside Literata.
     expect(['Noto Serif Hebrew', 'Frank Ruhl Libre']).toContain(name);

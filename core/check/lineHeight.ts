@@ -23,15 +23,17 @@ export const lineHeight: Rule = (document, evidence) =>
     const { value } = resolved;
     const tight = value < suggested.least - DOUBT.under;
     if (!tight && value <= suggested.most + DOUBT.over) return [];
-    const { width } = document.scale[tight ? 'small' : 'large'];
-    const size = tight ? suggested.sizes[0] : suggested.sizes[1];
+    const end = tight ? 'small' : 'large';
+    const { width } = document.scale[end];
+    const from = suggested.measuredAt === end ? 'face, size and measure' : 'face and size';
+    const size = suggested.sizes[end];
     return [
       {
         rule: 'line-height',
         stage: 'scale',
         style,
         width,
-        message: `${styleName(document, style)}: lines stand too ${tight ? 'close' : 'far apart'} where it runs to two or more. At ${width} px, ${value} × ${px(size)} is ${px(value * size)} a line; ${suggested.value} is suggested for its face, size and measure.`,
+        message: `${styleName(document, style)}: lines stand too ${tight ? 'close' : 'far apart'} where it runs to two or more. At ${width} px, ${value} × ${px(size)} is ${px(value * size)} a line; ${suggested.value} is suggested for its ${from}.`,
         remedy: `Set its line height to ${suggested.value}.`,
         fix: {
           does: `Set its line height to ${suggested.value}`,

@@ -63,6 +63,34 @@ describe('a suggested line height', () => {
     );
     expect(suggestedFor(seatedDocument(), 'code', {})).toBeNull();
   });
+
+  test.each([
+    [360, 'small'],
+    [820, 'small'],
+    [821, 'large'],
+    [1280, 'large'],
+  ] as const)('of text measured at %i px counts its measure at the %s end alone', (width, end) => {
+    const document = seatedDocument();
+    const xHeights = { archivo: 0.52, literata: 0.5 };
+    const text = { column: 2000, longest: 900, advance: 0.45 };
+    const { body } = document.styles;
+    expect(body).toBeDefined();
+    const long = suggestedFor(document, 'body', { xHeights, page: { width, texts: { body: text } } });
+    const unknown = suggestedFor(document, 'body', { xHeights });
+    expect(long?.measuredAt).toBe(end);
+    expect(unknown?.measuredAt).toBeNull();
+    // A long line wants 0.07 more; the other end stays as it is where nothing is known.
+    const lifted = (of: typeof long) => (end === 'small' ? of?.most : of?.least) ?? 0;
+    const other = (of: typeof long) => (end === 'small' ? of?.least : of?.most) ?? 0;
+    if (end === 'small') {
+      expect(lifted(long)).toBeGreaterThan(lifted(unknown) + 0.05);
+      expect(other(long)).toBe(other(unknown));
+    } else {
+      // The large end's size wants least; lifted above the small end's, the two change places.
+      expect(Math.max(long?.least ?? 0, long?.most ?? 0)).toBeGreaterThan(unknown?.least ?? 9);
+      expect([long?.least, long?.most]).toContain(unknown?.most);
+    }
+  });
 });
 
 test('a line on a grid is a whole number of its lines, one at least', () => {

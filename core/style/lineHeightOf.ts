@@ -1,6 +1,6 @@
 import type { ProjectDocument } from '../document/projectDocument';
 import { sizeInViewport } from './documentAt';
-import { stepByNumber } from '../scale/steps';
+import { ENDS, stepByNumber, type End } from '../scale/steps';
 import { suggestedLineHeight } from './lineHeight';
 import { lineMeasureOf, type SetText } from './lineMeasure';
 import { stepOf } from './usage';
@@ -18,15 +18,21 @@ export interface SettingEvidence {
 export interface SuggestedLineHeight {
   /** One for both ends: a line height is a single multiple. */
   value: number;
-  /** What would suit the larger and the smaller of its sizes by themselves. */
+  /** The lesser and the greater of what would suit its sizes at the two ends by themselves. */
   least: number;
   most: number;
-  /** Its smaller and its larger size, CSS px. */
-  sizes: [number, number];
+  /** Its size at each end, CSS px. */
+  sizes: Record<End, number>;
   xHeight: number;
   /** Characters a line on the page, or null where the page has no such text. */
   measure: number | null;
+  /** The end that the page's width is nearer to: the measure is known of that one alone. */
+  measuredAt: End | null;
 }
+
+/** The end of the scale that a viewport is nearer to, CSS px. */
+const nearerEnd = ({ small, large }: ProjectDocument['scale'], width: number): End =>
+  Math.abs(width - small.width) <= Math.abs(width - large.width) ? 'small' : 'large';
 
 /** A style's line height from the size it runs between, the x-height of its face and its measure. */
 export function suggestedFor(
@@ -40,7 +46,7 @@ export function suggestedFor(
   if (xHeight === undefined) return null;
   const number = stepOf(document, style);
   const { small, large } = stepByNumber(document.scale, number);
-  const sizes: [number, number] = [Math.min(small, large), Math.max(small, large)];
+  const sizes = { small, large };
   const text = page?.texts[style];
   const measure =
     page && text
@@ -50,10 +56,15 @@ export function suggestedFor(
           spacingHere(document, resolved, page.width),
         )
       : null;
-  const [most, least] = sizes.map((size) => suggestedLineHeight({ size, xHeight, measure })) as [
-    number,
-    number,
-  ];
+  const measuredAt = page && measure !== null ? nearerEnd(document.scale, page.width) : null;
+  const suits = ENDS.map((end) =>
+    suggestedLineHeight({
+      size: sizes[end],
+      xHeight,
+      measure: end === measuredAt ? measure : null,
+    }),
+  );
+  const [least, most] = [Math.min(...suits), Math.max(...suits)];
   const value = Math.round(((least + most) / 2) * 100) / 100;
-  return { value, least, most, sizes, xHeight, measure };
+  return { value, least, most, sizes, xHeight, measure, measuredAt };
 }

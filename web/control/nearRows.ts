@@ -25,6 +25,14 @@ function scrollerOf(node: HTMLElement | null): HTMLElement | null {
   return null;
 }
 
+/** Whether a list is what it was with others between: those that stayed stand in the order that they had. */
+export function othersCame(before: readonly string[], now: readonly string[]): boolean {
+  const [had, has] = [new Set(before), new Set(now)];
+  const stayed = before.filter((key) => has.has(key));
+  const stands = now.filter((key) => had.has(key));
+  return now.length > stands.length && stayed.every((key, i) => key === stands[i]);
+}
+
 /**
  * The rows of a long list that are near the window, which alone are there. What stands above the list may grow or
  * shrink.
@@ -107,8 +115,23 @@ export function useNearRows<T>(of: {
     const [own, around] = [list, scroller.value].map((one) => one.getBoundingClientRect().top);
     margin.value = Math.round((own ?? 0) - (around ?? 0) + scroller.value.scrollTop);
   }
+  const startOf = (index: number): number =>
+    (virtualizer.value.measurementsCache[index]?.start ?? margin.value) - margin.value;
+
   onMounted(settle);
-  watch(of.rows, () => void nextTick(settle));
+  watch(of.rows, (now, before) => {
+    // The row under the pointer stays there while others come in above it.
+    const pointed = of.list.value?.querySelector<HTMLElement>('[data-index]:hover');
+    const index = Number(pointed?.dataset['index'] ?? NaN);
+    const row = othersCame(before.map(of.keyOf), now.map(of.keyOf)) ? before[index] : undefined;
+    const from = row === undefined ? 0 : startOf(index);
+    void nextTick(() => {
+      settle();
+      if (row === undefined || !scroller.value) return;
+      const to = now.findIndex((one) => of.keyOf(one) === of.keyOf(row));
+      if (to >= 0) scroller.value.scrollTop += startOf(to) - from;
+    });
+  });
 
   return {
     near,
@@ -123,7 +146,6 @@ export function useNearRows<T>(of: {
     scrollTo: (index: number, align: 'start' | 'auto' = 'start') =>
       virtualizer.value.scrollToIndex(index, { align }),
     /** Where a row stands in the list, px, wherever the window is. */
-    startOf: (index: number): number =>
-      (virtualizer.value.measurementsCache[index]?.start ?? margin.value) - margin.value,
+    startOf,
   };
 }

@@ -25,7 +25,7 @@ const reasons = computed(() => props.partner.reasons.slice(0, MOST_REASONS));
 </script>
 
 <template>
-  <li
+  <div
     v-if="row"
     class="partner"
     :class="{ seated }"
@@ -65,7 +65,7 @@ const reasons = computed(() => props.partner.reasons.slice(0, MOST_REASONS));
         </li>
       </ul>
     </div>
-  </li>
+  </div>
 </template>
 
 <style scoped>

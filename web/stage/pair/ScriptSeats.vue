@@ -13,6 +13,7 @@ import { useFamilies } from '../../store/families';
 import { useLibrary } from '../../store/library';
 import { useProject } from '../../store/project';
 import { useScriptSeats, type SiteScript } from '../../store/scriptSeats';
+import NearRows from '../../control/NearRows.vue';
 import MeasuringLine from '../MeasuringLine.vue';
 import ScriptPartnerRow from './ScriptPartnerRow.vue';
 import { scriptSeats as say } from './words';
@@ -27,6 +28,8 @@ const route = useRoute();
 const MOST_SHOWN = 6;
 /** Size of a specimen, px. */
 const SPECIMEN = 22;
+/** Height of a row before it has been seen, px. */
+const ROW_HEIGHT = 96;
 
 const voices = computed(() => {
   const { document } = project;
@@ -197,14 +200,16 @@ onBeforeUnmount(() => seats.look('', '', null));
         <p v-else class="small" :class="part.hasItself ? 'quiet' : 'mark-text'">
           {{ part.hasItself ? say.own(siteName(own)) : say.nobody(part.script.name) }}
         </p>
-        <ol
+        <NearRows
           v-if="part.partners.length"
-          class="partners"
-          :aria-label="say.partners(part.script.name, siteName(own))"
+          v-slot="{ row: partner }"
+          :rows="part.partners"
+          :key-of="({ key }) => key"
+          :estimate="() => ROW_HEIGHT"
+          ordered
+          :label="say.partners(part.script.name, siteName(own))"
         >
           <ScriptPartnerRow
-            v-for="partner in part.partners"
-            :key="partner.key"
             :partner="partner"
             :script="part.script"
             :language="part.languages[0]?.tag ?? ''"
@@ -213,7 +218,7 @@ onBeforeUnmount(() => seats.look('', '', null));
             @leave="seats.look(chosen, part.key, null)"
             @take="seats.take(chosen, part.key, partner)"
           />
-        </ol>
+        </NearRows>
         <p v-else-if="whyNone" class="small quiet" role="status">{{ whyNone }}</p>
       </section>
     </div>
@@ -246,12 +251,6 @@ h2 {
 }
 .name {
   font-weight: 550;
-}
-.partners {
-  display: grid;
-  margin: 0;
-  padding: 0;
-  list-style: none;
 }
 .failed {
   padding: 0 var(--edge);

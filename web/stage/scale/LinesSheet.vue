@@ -193,8 +193,8 @@ function toggleGrid(on: boolean): void {
               :title="
                 say.xHeightEm(
                   plainNumber(row.suggested.xHeight),
-                  lengths.show(row.suggested.sizes[0]),
-                  lengths.show(row.suggested.sizes[1]),
+                  lengths.show(row.suggested.sizes.small),
+                  lengths.show(row.suggested.sizes.large),
                   row.suggested.measure
                     ? say.charactersLine(Math.round(row.suggested.measure))
                     : '',
