@@ -1,7 +1,9 @@
 // Builds the server, the command, the foundry and the web application into build/.
-import { existsSync, readFileSync, writeFileSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath, pathToFileURL } from 'node:url';
+import { promisify } from 'node:util';
+import { brotliCompress, gzip } from 'node:zlib';
 import { ensurePackages, ROOT, run } from './install.mjs';
 import { newestOf, program } from './program.mjs';
 
@@ -78,11 +80,31 @@ async function buildReader() {
   });
 }
 
+/** Files smaller than this are sent as they are, bytes. */
+const PACKED_FROM = 1000;
+
+/** What is loaded by every page lies packed beside itself: the server packs nothing anew for each visit. */
+async function packAssets() {
+  const folder = join(ROOT, 'build/web/assets');
+  await Promise.all(
+    readdirSync(folder)
+      .filter((name) => /\.(js|css|svg)$/.test(name))
+      .map(async (name) => {
+        const path = join(folder, name);
+        const plain = readFileSync(path);
+        if (plain.length < PACKED_FROM) return;
+        writeFileSync(`${path}.br`, await promisify(brotliCompress)(plain));
+        writeFileSync(`${path}.gz`, await promisify(gzip)(plain, { level: 9 }));
+      }),
+  );
+}
+
 async function build() {
   console.log('Building …');
   const sources = sourcesState();
   await buildWeb();
   await buildReader();
+  await packAssets();
   await buildPrograms();
   writeFileSync(STAMP, JSON.stringify({ sources }));
 }

@@ -112,7 +112,7 @@ function liveText(from: Json): LiveText[] {
   return [{ ...text, ...more } as LiveText];
 }
 
-const isLiveFace = (value: Json): boolean =>
+const isLiveFace = (value: Json): value is Json & LiveFace =>
   ['family', 'weight', 'style'].every((name) => typeof value[name] === 'string') &&
   ['string', 'undefined'].includes(typeof value['unicodeRange']) &&
   ['unloaded', 'loading', 'loaded', 'error'].includes(value['status'] as string);
@@ -136,7 +136,7 @@ function liveOf(reading: Json): LivePage {
         ? [{ width, texts: objectsIn(texts).flatMap(liveText) }]
         : [],
     ),
-    faces: objectsIn(reading['faces']).filter(isLiveFace) as unknown as LiveFace[],
+    faces: objectsIn(reading['faces']).filter(isLiveFace),
   };
 }
 

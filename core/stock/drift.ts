@@ -160,17 +160,17 @@ const inEm = (spacing: number, size: number): string =>
 const COMPARED: readonly (readonly [
   property: StockProperty,
   member: keyof Looked,
-  words: (value: never, of: Looked) => string,
+  words: (looked: Looked) => string,
   by: number,
 ])[] = [
-  ['font-family', 'family', (value: string) => value, 0],
-  ['font-size', 'size', px, SAME.size],
-  ['font-weight', 'weight', (value: number) => String(value), SAME.weight],
-  ['font-style', 'slant', (value: string) => value, 0],
-  ['line-height', 'lineHeight', decimals, SAME.lineHeight],
-  ['letter-spacing', 'letterSpacing', (value: number, { size }) => inEm(value, size), 0],
-  ['text-transform', 'letterCase', (value: string) => value, 0],
-  ['color', 'ink', (value: string) => value, 0],
+  ['font-family', 'family', ({ family }) => family, 0],
+  ['font-size', 'size', ({ size }) => px(size), SAME.size],
+  ['font-weight', 'weight', ({ weight }) => String(weight), SAME.weight],
+  ['font-style', 'slant', ({ slant }) => slant, 0],
+  ['line-height', 'lineHeight', ({ lineHeight }) => decimals(lineHeight), SAME.lineHeight],
+  ['letter-spacing', 'letterSpacing', ({ letterSpacing, size }) => inEm(letterSpacing, size), 0],
+  ['text-transform', 'letterCase', ({ letterCase }) => letterCase, 0],
+  ['color', 'ink', ({ ink }) => ink, 0],
 ];
 
 /** What is set otherwise than the project has it; what neither it nor anything around says is left alone. */
@@ -196,8 +196,8 @@ function differences(
       {
         property,
         by: said.has(member) ? 'said' : 'open',
-        expected: words(wanted as never, found),
-        found: words(is as never, found),
+        expected: words({ ...found, [member]: wanted }),
+        found: words(found),
       },
     ];
   });

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import express, { Router } from 'express';
+import packedFiles from 'express-static-gzip';
 import { notFound } from './problem';
 import { contentSecurity, newNonce } from './security';
 
@@ -14,7 +15,12 @@ export function webApp(folder: string): Router {
 
   router.use(
     '/assets',
-    express.static(join(folder, 'assets'), { immutable: true, maxAge: '1y' }),
+    // The build has left each of them packed beside itself.
+    packedFiles(join(folder, 'assets'), {
+      enableBrotli: true,
+      orderPreference: ['br', 'gz'],
+      serveStatic: { immutable: true, maxAge: '1y' },
+    }),
     notFound,
   );
   router.use(express.static(folder, { index: false }));

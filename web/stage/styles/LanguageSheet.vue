@@ -108,7 +108,7 @@ function typeQuotes(key: string, event: Event): void {
       <FiguresTable>
         <thead>
           <tr>
-            <th>{{ say.language }}</th>
+            <th class="l-stays">{{ say.language }}</th>
             <th>{{ say.script }}</th>
             <th v-for="factor in FACTORS" :key="factor.key">{{ factor.label }}</th>
             <th>{{ say.spacing }}</th>
@@ -122,7 +122,7 @@ function typeQuotes(key: string, event: Event): void {
         </thead>
         <tbody>
           <tr v-for="row in rows" :key="row.key">
-            <th scope="row">{{ row.name }}</th>
+            <th scope="row" class="l-stays">{{ row.name }}</th>
             <template v-if="row.known">
               <td class="nowrap">
                 {{ row.known.script.name
@@ -242,7 +242,7 @@ tbody th {
   white-space: nowrap;
 }
 .quotes {
-  width: 64px;
+  width: 78px;
 }
 .wrong {
   color: var(--mark);

@@ -54,7 +54,7 @@ const isRanged = computed(() => {
     :class="{ selected }"
     @click="selected || $event.shiftKey || $emit('select', row.key)"
   >
-    <th scope="row">
+    <th scope="row" class="l-stays">
       <StyleRowHead :row="row" :selected="selected" @toggle="$emit('select', row.key)" />
     </th>
     <td class="follows">
@@ -119,7 +119,8 @@ tr > :last-child {
   --ink-3: var(--ink-2);
   background: var(--touched);
 }
-.selected {
+.selected,
+.selected > .l-stays {
   box-shadow: inset 3px 0 var(--verdigris);
 }
 .selected > * {

@@ -462,6 +462,10 @@ thead th {
   background: var(--sheet);
   box-shadow: inset 0 -1px var(--rule);
 }
+thead th:first-child {
+  left: 0;
+  z-index: 4;
+}
 tr > :first-child {
   padding-left: var(--edge);
 }

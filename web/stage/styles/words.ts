@@ -295,7 +295,8 @@ export const languageSheet = {
   own: 'its own',
   asScript: 'By its script',
   asScriptFor: (name: Said) => `By its script: ${name}`,
-  quotesHint: '« » ‹ ›',
+  /** What stands in a field that nothing was typed into: a browser has marks for each language. */
+  quotesHint: 'browser’s',
   quotesWrong: 'Give two marks, or four with the inner ones, a space between: « » ‹ ›',
   vertical: 'Lines that run from top to bottom are not covered: text is set in rows.',
 };
