@@ -1,5 +1,6 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { brotliCompressSync, gzipSync } from 'node:zlib';
 import { expect, test } from '@jest/globals';
 import express from 'express';
 import request from 'supertest';
@@ -12,6 +13,9 @@ function app() {
   mkdirSync(join(folder, 'assets'));
   writeFileSync(join(folder, 'index.html'), '<meta content="__NONCE__"><p>Lettera</p>');
   writeFileSync(join(folder, 'assets/main-1.js'), 'export {}');
+  writeFileSync(join(folder, 'assets/packed-1.js'), 'plain');
+  writeFileSync(join(folder, 'assets/packed-1.js.br'), brotliCompressSync('by brotli'));
+  writeFileSync(join(folder, 'assets/packed-1.js.gz'), gzipSync('by gzip'));
   return express().use(webApp(folder)).use(notFound).use(problemHandler);
 }
 
@@ -30,4 +34,24 @@ test('an asset that is not there is not there, even to whoever would take a page
     const { text } = await request(app()).get(path).set('Accept', 'text/html').expect(404);
     expect(text).not.toContain('<p>Lettera</p>');
   }
+});
+
+test.each([
+  ['gzip, deflate, br, zstd', 'br', 'by brotli'],
+  ['gzip, deflate', 'gzip', 'by gzip'],
+  ['identity', undefined, 'plain'],
+])('an asset goes as it lies packed, to who takes %s', async (takes, encoding, text) => {
+  const answer = await request(app())
+    .get('/assets/packed-1.js')
+    .set('Accept-Encoding', takes)
+    .expect(200)
+    .expect('Content-Type', /javascript/)
+    .expect('Cache-Control', /immutable/)
+    .expect('Vary', /Accept-Encoding/);
+  expect(answer.headers['content-encoding']).toBe(encoding);
+  expect(answer.text).toBe(text);
+  await request(app())
+    .get('/assets/main-1.js')
+    .set('Accept-Encoding', takes)
+    .expect(200, 'export {}');
 });
