@@ -188,7 +188,7 @@ try {
     await page.goto(`${welcome.url}/p/${WELCOME}/pair?page=welcome-ar`);
     await proofFrame(page, { asItIs: true });
     await press(page, 'Scripts', '[role="tablist"]');
-    await page.waitForSelector('.partners li:nth-of-type(3) .in-face:not(.waits)', {
+    await page.waitForSelector('[data-index="2"] .in-face:not(.waits)', {
       timeout: 120_000,
     });
     await fallbacksFitted(page);
