@@ -202,6 +202,7 @@ const decisions = computed<Record<StageKey, Decision[]>>(() => {
 .projects {
   display: inline-block;
   line-height: 24px;
+  white-space: nowrap;
   color: var(--ink-2);
   text-decoration: none;
 }
