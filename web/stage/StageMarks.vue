@@ -56,13 +56,11 @@ function putRight(mark: Mark): void {
   border-left: 3px solid var(--mark);
 }
 .head {
+  display: flex;
+  align-items: flex-start;
+  gap: 8px;
   min-height: 24px;
   line-height: 24px;
-}
-.head {
-  display: flex;
-  gap: 8px;
-  width: 100%;
 }
 .unfold {
   margin-left: auto;
