@@ -75,7 +75,10 @@ describe('a suggested line height', () => {
     const text = { column: 2000, longest: 900, advance: 0.45 };
     const { body } = document.styles;
     expect(body).toBeDefined();
-    const long = suggestedFor(document, 'body', { xHeights, page: { width, texts: { body: text } } });
+    const long = suggestedFor(document, 'body', {
+      xHeights,
+      page: { width, texts: { body: text } },
+    });
     const unknown = suggestedFor(document, 'body', { xHeights });
     expect(long?.measuredAt).toBe(end);
     expect(unknown?.measuredAt).toBeNull();

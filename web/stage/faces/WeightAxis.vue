@@ -76,18 +76,18 @@ const spoken = computed(() =>
     @keydown.escape="tried = null"
     @blur="tried = null"
   >
-      <path :d="RULE" class="rule" />
-      <path :d="offered" :class="variable ? 'bar' : 'tick'" />
-      <g v-if="tried !== null">
-        <line :x1="at(tried)" :x2="at(tried)" y1="3" y2="18" class="tried" />
-        <text
-          :x="tried > 500 ? at(tried) - 3 : at(tried) + 3"
-          y="8"
-          :text-anchor="tried > 500 ? 'end' : 'start'"
-        >
-          {{ tried }}
-        </text>
-      </g>
+    <path :d="RULE" class="rule" />
+    <path :d="offered" :class="variable ? 'bar' : 'tick'" />
+    <g v-if="tried !== null">
+      <line :x1="at(tried)" :x2="at(tried)" y1="3" y2="18" class="tried" />
+      <text
+        :x="tried > 500 ? at(tried) - 3 : at(tried) + 3"
+        y="8"
+        :text-anchor="tried > 500 ? 'end' : 'start'"
+      >
+        {{ tried }}
+      </text>
+    </g>
   </AxisSlider>
 </template>
 

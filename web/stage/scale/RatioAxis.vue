@@ -84,24 +84,24 @@ function step(by: number): void {
     @step="step"
     @click="pick"
   >
-      <rect :width="axisWidth" :height="HEIGHT" fill="transparent" />
-      <path :d="`M${EDGE} ${LINE}H${axisWidth - EDGE}`" class="rule" />
-      <g
-        v-for="tick in ticks"
-        :key="tick.name"
-        class="tick"
-        :class="{ held: Math.abs(tick.ratio - shown) < 5e-4 }"
-        @mouseenter="look(tick.ratio)"
-        @mouseleave="look(null)"
-      >
-        <rect :x="x(tick.ratio) - 4" y="12" width="8" height="20" fill="transparent" />
-        <path :d="`M${x(tick.ratio)} ${LINE - 4}v8`" />
-        <title>{{ tick.name }}, {{ tick.says }}</title>
-      </g>
-      <path v-drag="dragged" class="here" :d="`M${x(shown)} 13v18`" />
-      <text :x="Math.min(axisWidth - 60, Math.max(60, x(shown)))" y="9" text-anchor="middle">
-        {{ says }}
-      </text>
+    <rect :width="axisWidth" :height="HEIGHT" fill="transparent" />
+    <path :d="`M${EDGE} ${LINE}H${axisWidth - EDGE}`" class="rule" />
+    <g
+      v-for="tick in ticks"
+      :key="tick.name"
+      class="tick"
+      :class="{ held: Math.abs(tick.ratio - shown) < 5e-4 }"
+      @mouseenter="look(tick.ratio)"
+      @mouseleave="look(null)"
+    >
+      <rect :x="x(tick.ratio) - 4" y="12" width="8" height="20" fill="transparent" />
+      <path :d="`M${x(tick.ratio)} ${LINE - 4}v8`" />
+      <title>{{ tick.name }}, {{ tick.says }}</title>
+    </g>
+    <path v-drag="dragged" class="here" :d="`M${x(shown)} 13v18`" />
+    <text :x="Math.min(axisWidth - 60, Math.max(60, x(shown)))" y="9" text-anchor="middle">
+      {{ says }}
+    </text>
   </AxisSlider>
 </template>
 
