@@ -121,15 +121,21 @@ export function useNearRows<T>(of: {
   onMounted(settle);
   watch(of.rows, (now, before) => {
     // The row under the pointer stays there while others come in above it.
-    const pointed = of.list.value?.querySelector<HTMLElement>('[data-index]:hover');
-    const index = Number(pointed?.dataset['index'] ?? NaN);
-    const row = othersCame(before.map(of.keyOf), now.map(of.keyOf)) ? before[index] : undefined;
-    const from = row === undefined ? 0 : startOf(index);
+    const { value: list } = of.list;
+    const pointed = list?.querySelector<HTMLElement>('[data-index]:hover');
+    const row = before[Number(pointed?.dataset['index'])];
+    const [top, from] = [list, pointed].map((one) => one?.getBoundingClientRect().top ?? 0);
     void nextTick(() => {
       settle();
-      if (row === undefined || !scroller.value) return;
+      if (row === undefined || !othersCame(before.map(of.keyOf), now.map(of.keyOf))) return;
       const to = now.findIndex((one) => of.keyOf(one) === of.keyOf(row));
-      if (to >= 0) scroller.value.scrollTop += startOf(to) - from;
+      if (to < 0 || !scroller.value) return;
+      scroller.value.scrollTop += startOf(to) - ((from ?? 0) - (top ?? 0));
+      // Rows that came are as high as was thought, or not: what is seen decides.
+      requestAnimationFrame(() => {
+        const there = list?.querySelector(`[data-index="${to}"]`)?.getBoundingClientRect().top;
+        if (there !== undefined) scroller.value?.scrollBy(0, there - (from ?? 0));
+      });
     });
   });
 
